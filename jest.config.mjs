@@ -1,0 +1,19 @@
+/** @type {import('jest').Config} */
+export default {
+  roots: ['<rootDir>/packages', '<rootDir>/demo'],
+  testEnvironment: 'node',
+  transform: {
+    '\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true, decorators: true },
+          transform: { legacyDecorator: true, react: { runtime: 'automatic' } },
+          target: 'es2022',
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  modulePathIgnorePatterns: ['<rootDir>/packages/.*/dist'],
+};

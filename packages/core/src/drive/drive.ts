@@ -1,0 +1,85 @@
+import type { Ending, SectionKind, StandardRef } from './event';
+
+/** A mark as it stands after every regrade and strike. */
+export interface Mark {
+  readonly id: string;
+  readonly item: string;
+  /** The grade that holds now. */
+  readonly grade: string;
+  /** The grade first given, where a regrade changed it. */
+  readonly firstGrade?: string;
+  /** When it happened, in milliseconds of the drive's clock: the pin's moment where it settles one. */
+  readonly atMs: number;
+  /** The exercise under way at that moment, if any. */
+  readonly exercise?: string;
+  readonly pin?: string;
+  readonly note?: string;
+  readonly by: string;
+  readonly struck?: Struck;
+}
+
+export interface Struck {
+  readonly strikeId: string;
+  readonly reason: string;
+  readonly undo: boolean;
+}
+
+export type PinState = 'unsettled' | 'settled' | 'dropped';
+
+export interface Pin {
+  readonly id: string;
+  readonly atMs: number;
+  readonly state: PinState;
+  readonly struck?: Struck;
+}
+
+/** A prompt or an intervention. */
+export interface Moment {
+  readonly id: string;
+  readonly atMs: number;
+}
+
+/** A stretch of the drive; `toMs` is missing while it lasts. */
+export interface Span {
+  readonly section: SectionKind;
+  readonly exercise?: string;
+  readonly fromMs: number;
+  readonly toMs?: number;
+}
+
+export interface Pause {
+  readonly fromMs: number;
+  readonly toMs?: number;
+}
+
+export type DrivePhase = 'not-started' | 'running' | 'paused' | 'ended';
+
+/** Everything that follows from a log. */
+export interface Drive {
+  readonly phase: DrivePhase;
+  readonly learnerId?: string;
+  readonly standard?: StandardRef;
+  /** Wall clock at the start, RFC 3339. */
+  readonly startedAt?: string;
+  /** Every mark in order of its moment, struck ones included. */
+  readonly marks: readonly Mark[];
+  readonly pins: readonly Pin[];
+  readonly prompts: readonly Moment[];
+  readonly interventions: readonly Moment[];
+  /** Without gaps from the start to the end, or to now. */
+  readonly spans: readonly Span[];
+  readonly pauses: readonly Pause[];
+  readonly ended?: { readonly atMs: number; readonly ending: Ending; readonly reason?: string };
+  /** Moment of the last event, in milliseconds. */
+  readonly lastMs: number;
+}
+
+/** The marks that count for anything: those not struck. */
+export function standingMarks(drive: Drive): readonly Mark[] {
+  return drive.marks.filter((mark) => !mark.struck);
+}
+
+/** The pins nobody has settled or dropped yet. */
+export function unsettledPins(drive: Drive): readonly Pin[] {
+  return drive.pins.filter((pin) => pin.state === 'unsettled');
+}

@@ -1,0 +1,17 @@
+import { compareEvents, type DriveEvent } from './event';
+import { effectiveStrikes } from './strikes';
+
+const cannotBeUndone = new Set<DriveEvent['type']>(['started', 'ended']);
+
+/**
+ * The event that "undo" takes back next: the latest one of this device that still stands, whatever it was, save
+ * the start and the end of the drive and what undo itself wrote.
+ */
+export function undoTarget(events: readonly DriveEvent[], device: string): DriveEvent | undefined {
+  const ordered = [...events].sort(compareEvents);
+  const strikes = effectiveStrikes(ordered);
+  return ordered
+    .filter((event) => event.device === device && !strikes.has(event.id) && !cannotBeUndone.has(event.type))
+    .filter((event) => !(event.type === 'strike' && event.undo))
+    .at(-1);
+}

@@ -1,0 +1,69 @@
+import Ajv2020, { type ErrorObject } from 'ajv/dist/2020';
+import type { DriveEvent, StandardRef } from '../drive/event';
+import type { Standard } from '../marking/standard';
+import { driveRecordSchema } from './drive-record-schema';
+
+/** One drive as an open JSON file; see `driveRecordSchema`. */
+export interface DriveRecord {
+  readonly format: 'jasperwren-drive';
+  readonly formatVersion: 1;
+  readonly driveId: string;
+  readonly learner?: { readonly name: string };
+  readonly standard: Standard | StandardRef;
+  readonly events: readonly DriveEvent[];
+}
+
+/** One thing wrong with a file: where, as a JSON Pointer (RFC 6901), and what. */
+export interface FormatProblem {
+  readonly path: string;
+  readonly cause: string;
+}
+
+export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FormatProblem[] };
+
+const ajv = new Ajv2020({ allErrors: true, strict: false, formats: { 'date-time': isRfc3339 } });
+const validate = ajv.compile<DriveRecord>(driveRecordSchema);
+
+/**
+ * Reads a drive record, or a list of them, from the text of a file.
+ * @returns the records, or every problem found with its place; nothing is guessed or repaired
+ */
+export function parseDriveRecords(source: string): Parsed<readonly DriveRecord[]> {
+  let json: unknown;
+  try {
+    json = JSON.parse(source);
+  } catch (error) {
+    return { ok: false, problems: [{ path: '', cause: `not JSON: ${error instanceof Error ? error.message : String(error)}` }] };
+  }
+  const list = Array.isArray(json) ? json : [json];
+  if (list.length === 0) return { ok: false, problems: [{ path: '', cause: 'the list holds no drive' }] };
+  const problems = list.flatMap((record, i) => problemsOf(record).map((p) => (Array.isArray(json) ? { ...p, path: `/${i}${p.path}` } : p)));
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, value: list as readonly DriveRecord[] };
+}
+
+function problemsOf(record: unknown): readonly FormatProblem[] {
+  if (!validate(record)) return (validate.errors ?? []).filter((error) => error.keyword !== 'if').map(toProblem);
+  const started = record.events.filter((event) => event.type === 'started').length;
+  return started === 1 ? [] : [{ path: '/events', cause: `must hold one "started" event, holds ${started}` }];
+}
+
+function toProblem(error: ErrorObject): FormatProblem {
+  const { params } = error as { params: Record<string, unknown> };
+  const detail =
+    typeof params['additionalProperty'] === 'string'
+      ? `: "${params['additionalProperty']}"`
+      : Array.isArray(params['allowedValues'])
+        ? `: ${params['allowedValues'].map((v) => JSON.stringify(v)).join(', ')}`
+        : 'allowedValue' in params
+          ? `: ${JSON.stringify(params['allowedValue'])}`
+          : '';
+  return { path: error.instancePath, cause: `${error.message ?? error.keyword}${detail}` };
+}
+
+/** RFC 3339, section 5.6, with the date checked against the calendar. */
+function isRfc3339(value: string): boolean {
+  const match = /^(\d{4})-(\d\d)-(\d\d)[Tt]([01]\d|2[0-3]):[0-5]\d:([0-5]\d|60)(\.\d+)?([Zz]|[+-]([01]\d|2[0-3]):[0-5]\d)$/.exec(value);
+  if (!match) return false;
+  const [year, month, day] = match.slice(1, 4).map(Number) as [number, number, number];
+  return month >= 1 && month <= 12 && day >= 1 && day <= new Date(Date.UTC(year, month, 0)).getUTCDate();
+}

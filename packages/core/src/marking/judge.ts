@@ -1,0 +1,30 @@
+import { drivenMs, sectionMs } from '../drive/clock';
+import { standingMarks, unsettledPins, type Drive } from '../drive/drive';
+import { rulesOf } from './rules';
+import { addMark, emptyScore } from './score';
+import type { Standard } from './standard';
+import { verdictOf, type Circumstances, type Verdict } from './verdict';
+
+/**
+ * Judges a drive under a version of a standard.
+ * @param nowMs for a drive under way, the moment to judge at, on the drive's clock in milliseconds; without it,
+ *   the moment of the last event
+ */
+export function judgeDrive(standard: Standard, drive: Drive, nowMs: number = drive.lastMs): Verdict {
+  const score = standingMarks(drive).reduce(addMark, emptyScore(rulesOf(standard)));
+  return verdictOf(score, circumstancesOf(drive, nowMs));
+}
+
+/** What a verdict needs to know of this drive besides its marks. */
+export function circumstancesOf(drive: Drive, nowMs: number): Circumstances {
+  return {
+    ending: drive.ended?.ending ?? 'none',
+    unsettledPins: unsettledPins(drive).length,
+    drivenMs: drivenMs(drive, nowMs),
+    sectionMs: {
+      guided: sectionMs(drive, 'guided', nowMs),
+      independent: sectionMs(drive, 'independent', nowMs),
+      exercise: sectionMs(drive, 'exercise', nowMs),
+    },
+  };
+}

@@ -1,0 +1,79 @@
+import type { Cap, Category, Grade, Item, Limit, Standard } from './standard';
+
+/** A limit that a mark of some item and grade draws on. */
+export interface Draw {
+  readonly limit: Limit;
+  /** The item's own category, item, class or exercise; empty for the whole test; `by-mark` is decided by the mark. */
+  readonly scope: string | 'by-mark';
+  readonly amount: number;
+}
+
+/** A standard made ready for judging: what each mark draws on, looked up instead of searched for. */
+export interface Rules {
+  readonly standard: Standard;
+  readonly items: ReadonlyMap<string, { readonly item: Item; readonly category: Category }>;
+  readonly grades: ReadonlyMap<string, Grade>;
+  /** By `item grade`, see `drawKey`. */
+  readonly draws: ReadonlyMap<string, readonly Draw[]>;
+  /** By `item grade`. */
+  readonly caps: ReadonlyMap<string, Cap>;
+}
+
+export const drawKey = (item: string, grade: string): string => `${item} ${grade}`;
+
+const compiled = new WeakMap<Standard, Rules>();
+
+/** Compiles a standard; asking again for the same object costs nothing. */
+export function rulesOf(standard: Standard): Rules {
+  const known = compiled.get(standard);
+  if (known) return known;
+  const items = new Map<string, { item: Item; category: Category }>();
+  const draws = new Map<string, Draw[]>();
+  const caps = new Map<string, Cap>();
+  const grades = new Map(standard.grades.map((grade) => [grade.code, grade]));
+  for (const category of standard.categories) {
+    for (const item of category.items) {
+      items.set(item.code, { item, category });
+      for (const grade of gradesOf(standard, item)) {
+        const key = drawKey(item.code, grade.code);
+        draws.set(key, standard.limits.flatMap((limit) => drawOn(limit, category, item, grade)));
+        const cap = standard.caps.find((c) => c.items.includes(item.code) && c.grades.includes(grade.code));
+        if (cap) caps.set(key, cap);
+      }
+    }
+  }
+  const rules = { standard, items, grades, draws, caps };
+  compiled.set(standard, rules);
+  return rules;
+}
+
+/** The grades that an item can have under its standard, from mildest to gravest. */
+export function gradesOf(standard: Standard, item: Item): readonly Grade[] {
+  return item.grades ? standard.grades.filter((grade) => item.grades?.includes(grade.code)) : standard.grades;
+}
+
+function drawOn(limit: Limit, category: Category, item: Item, grade: Grade): readonly Draw[] {
+  const { measure } = limit;
+  if (measure.kind === 'failed-exercises' || !measure.grades.includes(grade.code)) return [];
+  const scope = scopeOf(limit, category, item);
+  if (scope === undefined) return [];
+  const amount = measure.kind === 'count' ? 1 : ((item.points?.[grade.code] ?? grade.points)?.value ?? 0);
+  return amount > 0 ? [{ limit, scope, amount }] : [];
+}
+
+function scopeOf(limit: Limit, category: Category, item: Item): string | undefined {
+  const { scope } = limit;
+  switch (scope.kind) {
+    case 'test':
+      return '';
+    case 'category':
+      return (scope.category ?? category.code) === category.code ? category.code : undefined;
+    case 'item':
+      return (scope.item ?? item.code) === item.code ? item.code : undefined;
+    case 'class':
+      return item.class !== undefined && (scope.class ?? item.class) === item.class ? item.class : undefined;
+    case 'exercise':
+      if (item.exercise === undefined) return 'by-mark';
+      return (scope.exercise ?? item.exercise) === item.exercise ? item.exercise : undefined;
+  }
+}

@@ -1,0 +1,171 @@
+import { commonPractice, houseDefault, published } from '../provenance';
+import type { Standard } from '../standard';
+import { fromCatalogue } from './from-catalogue';
+
+const carTest = "Guidance to Great Britain's car driving test; written down from memory";
+
+/** Driving faults are counted, serious and dangerous ones fail at once. */
+export const tally: Standard = {
+  id: 'tally',
+  version: 1,
+  name: 'Tally',
+  summary: 'Driving faults are added up; a single serious or dangerous fault ends the chance of a pass.',
+  trafficSide: 'left',
+  units: 'imperial',
+  length: {
+    totalMin: commonPractice(40),
+    independentMin: commonPractice(20),
+  },
+  grades: [
+    {
+      code: 'driving',
+      name: 'driving fault',
+      plural: 'driving faults',
+      short: 'driving',
+      sign: 'counted',
+      meaning: 'Not a danger as it was, but not good enough to happen again and again.',
+    },
+    {
+      code: 'serious',
+      name: 'serious fault',
+      plural: 'serious faults',
+      short: 'serious',
+      sign: 'outright',
+      meaning: 'Could have put somebody in danger, or shows that a basic skill is missing.',
+    },
+    {
+      code: 'dangerous',
+      name: 'dangerous fault',
+      plural: 'dangerous faults',
+      short: 'dangerous',
+      sign: 'highest',
+      meaning: 'Did put somebody in danger: another person or the instructor had to act.',
+    },
+  ],
+  categories: [
+    fromCatalogue('checks', [
+      ['eyesight', { grades: ['serious'] }],
+      ['tell', { grades: ['driving'] }],
+      ['show', { grades: ['driving'] }],
+    ]),
+    fromCatalogue('set-up', ['doors', 'seat', 'head-restraint', 'mirrors', 'belts', 'start']),
+    fromCatalogue('controls', ['accelerator', 'clutch', 'footbrake', 'gears', 'parking-brake', 'steering', 'stalled', 'ancillary']),
+    fromCatalogue('moving-off', ['observation', 'blind-spot', 'signal', 'timing', 'control', 'hill']),
+    fromCatalogue('mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot', 'rolling']),
+    fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling']),
+    fromCatalogue('position', ['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way']),
+    fromCatalogue('speed', ['limit', 'conditions', 'slow', 'hesitation']),
+    fromCatalogue('junctions', [
+      'approach',
+      'observation',
+      'giving-way',
+      'stop-line',
+      ['turn-across', { name: 'Turning right' }],
+      ['turn-near', { name: 'Turning left' }],
+      'cutting',
+    ]),
+    fromCatalogue('roundabouts', ['approach', 'giving-way', 'lane', 'signal', 'exit']),
+    fromCatalogue('signs', ['lights', 'amber', 'signs', 'markings', 'controllers', 'railway']),
+    fromCatalogue('fast-roads', ['joining', 'lane', 'overtaking', 'leaving']),
+    fromCatalogue('clearance', ['parked', 'vulnerable', 'following', 'queue']),
+    fromCatalogue('meeting', ['holding-back', 'crossing-path', 'narrow']),
+    fromCatalogue('crossings', ['approach', 'precedence', 'blocking', 'side-road']),
+    fromCatalogue('awareness', ['planning', 'others', 'emergency-vehicles']),
+    fromCatalogue('stopping', ['place', 'preparing', 'control', 'securing', 'doors']),
+    fromCatalogue('emergency-stop', ['reaction', 'control', 'footwork', 'moving-on']),
+    fromCatalogue('reversing', ['observation', 'looking-back', 'waiting', 'control', 'accuracy', 'contact', 'shunt']),
+  ],
+  limits: [
+    {
+      code: 'driving-faults',
+      name: 'Driving faults',
+      scope: { kind: 'test' },
+      measure: { kind: 'count', grades: ['driving'] },
+      allowed: published(15, carTest),
+      effect: { kind: 'fail-test' },
+    },
+    {
+      code: 'serious-or-dangerous',
+      name: 'Serious or dangerous faults',
+      scope: { kind: 'test' },
+      measure: { kind: 'count', grades: ['serious', 'dangerous'] },
+      allowed: published(0, carTest),
+      effect: { kind: 'fail-test' },
+    },
+    {
+      code: 'habit',
+      name: 'The same fault again and again',
+      scope: { kind: 'item' },
+      measure: { kind: 'count', grades: ['driving'] },
+      allowed: houseDefault(3, 'The guidance speaks of a habit without a number; a fourth time on one drive is worth the question.'),
+      effect: { kind: 'ask-upgrade', grade: 'serious' },
+    },
+  ],
+  caps: [
+    {
+      code: 'questions',
+      name: 'Safety questions, both together',
+      items: ['checks.tell', 'checks.show'],
+      grades: ['driving'],
+      atMost: published(1, carTest),
+    },
+  ],
+  requirements: [
+    { kind: 'driving-time', atLeastMin: houseDefault(30, 'A shorter drive says too little to stand for a test of 40 minutes.') },
+    { kind: 'section-time', section: 'independent', atLeastMin: houseDefault(10, 'Half of the usual 20 minutes without directions.') },
+  ],
+  exercises: [
+    { code: 'parallel-park', name: 'Parallel park' },
+    { code: 'right-pull-up', name: 'Pull up on the right' },
+    { code: 'bay', name: 'Bay park' },
+    { code: 'emergency-stop', name: 'Emergency stop' },
+    { code: 'hill-start', name: 'Hill start' },
+  ],
+  questions: [
+    { kind: 'tell', item: 'checks.tell', perTest: published(1, carTest), tries: commonPractice(2) },
+    { kind: 'show', item: 'checks.show', perTest: published(1, carTest), tries: commonPractice(2) },
+  ],
+  options: [
+    {
+      code: 'signal-need',
+      name: 'Signal with nobody to benefit',
+      choices: [
+        { code: 'not-needed', name: 'Not needed' },
+        { code: 'always', name: 'Always' },
+      ],
+      chosen: 'not-needed',
+      reason: 'A signal is a message; with nobody there, leaving it out shows that the learner looked.',
+    },
+    {
+      code: 'stop-hold',
+      name: 'Hold at a stop line',
+      choices: [
+        { code: 'full-stop', name: 'A full stop is enough' },
+        { code: 'count-3', name: 'Count of 3' },
+        { code: 'count-5', name: 'Count of 5' },
+      ],
+      chosen: 'full-stop',
+      reason: 'The wheels standing still is what the rule asks for.',
+    },
+    {
+      code: 'emergency-footwork',
+      name: 'Emergency stop, manual gearbox',
+      choices: [
+        { code: 'together', name: 'Brake and clutch together, never clutch first' },
+        { code: 'brake-first', name: 'Brake first, then clutch' },
+      ],
+      chosen: 'together',
+      reason: 'Clutch first takes the engine braking away just when it helps.',
+    },
+    {
+      code: 'shunt',
+      name: 'Pulling forward to correct a reverse',
+      choices: [
+        { code: 'costs', name: 'Costs a driving fault' },
+        { code: 'free', name: 'Free' },
+      ],
+      chosen: 'costs',
+      reason: 'Allowed, but the first line was not good enough.',
+    },
+  ],
+};
