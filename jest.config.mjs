@@ -2,6 +2,7 @@
 export default {
   roots: ['<rootDir>/packages', '<rootDir>/demo'],
   testEnvironment: 'node',
+  testTimeout: 60_000,
   transform: {
     '\\.tsx?$': [
       '@swc/jest',

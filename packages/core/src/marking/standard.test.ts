@@ -3,7 +3,7 @@ import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
 import { marksByArea } from './areas';
 import { judgeDrive } from './judge';
-import { likelyItems } from './likely';
+import { countItems, likelyItems } from './likely';
 import { houseDefault } from './provenance';
 import { gradesOf } from './rules';
 import type { Standard } from './standard';
@@ -109,7 +109,7 @@ describe('a standard that nobody wrote code for', () => {
 });
 
 describe('what is likely now', () => {
-  const past = [fullTest([mark('roundabouts.lane'), mark('roundabouts.lane')]), fullTest([mark('signs.amber')])].map(foldDrive);
+  const past = [fullTest([mark('roundabouts.lane'), mark('roundabouts.lane')]), fullTest([mark('signs.amber')])].map((log) => countItems(foldDrive(log)));
 
   it('ranks by the learner’s past, the last drive first, and fills up with the usual', () => {
     const now = foldDrive(fullTest([]));

@@ -1,0 +1,86 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import { createSchool } from '@jasperwren/server/accounts/store';
+import { readConfig } from '@jasperwren/server/config';
+import { serve } from '@jasperwren/server/serve';
+import { pino } from 'pino';
+import { v7 as newId } from 'uuid';
+import { signedIn } from './client';
+import { eventsOfDemoDrive, type DemoDrive } from './demo-drive';
+import { exitCodes, type Io } from './io';
+
+interface DemoSchool {
+  readonly school: string;
+  readonly password: string;
+  readonly lead: { readonly name: string; readonly email: string };
+  readonly instructors: readonly { readonly name: string; readonly email: string }[];
+}
+
+interface DemoLearner {
+  readonly name: string;
+  readonly instructor: string;
+  readonly transmission: string;
+  readonly testInDays?: number;
+  readonly testCentre?: string;
+  readonly notes: string;
+  readonly drives: readonly DemoDrive[];
+}
+
+/**
+ * `demo FOLDER`: loads the demo data through the same requests the web application sends. A database that holds
+ * a school already is left as it is.
+ */
+export async function demoCommand(args: readonly string[], io: Io): Promise<number> {
+  const [folder = 'demo'] = args;
+  const read = <T>(name: string) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as T;
+  const data = read<DemoSchool>('school.json');
+  const learners = read<readonly DemoLearner[]>('learners.json');
+  const running = await serve({ ...readConfig(process.env), host: '127.0.0.1', port: 0 }, folder, {}, pino({ level: 'error' }));
+  try {
+    if (await running.db.selectFrom('schools').select('id').executeTakeFirst()) {
+      io.out('There is data already; nothing was loaded.');
+      return exitCodes.pass;
+    }
+    await createSchool(running.db, data.school, { ...data.lead, password: data.password });
+    const lead = await signedIn(running.address, data.lead.email, data.password);
+    for (const instructor of data.instructors) await lead.send('POST', '/api/accounts', { ...instructor, role: 'instructor', password: data.password });
+    const drives = await addLearners(running.address, data, learners);
+    io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
+  } finally {
+    await running.stop();
+  }
+  return exitCodes.pass;
+}
+
+async function addLearners(address: string, data: DemoSchool, learners: readonly DemoLearner[]): Promise<number> {
+  const standard = findTemplate('tally')!;
+  const today = new Date();
+  const instructors = new Map<string, Awaited<ReturnType<typeof signedIn>>>();
+  let drives = 0;
+  for (const learner of learners) {
+    const client = instructors.get(learner.instructor) ?? (await signedIn(address, learner.instructor, data.password));
+    instructors.set(learner.instructor, client);
+    const { id } = await client.send<LearnerView>('POST', '/api/learners', {
+      name: learner.name,
+      transmission: learner.transmission,
+      standardId: standard.id,
+      testDate: learner.testInDays === undefined ? undefined : isoDay(today, learner.testInDays),
+      testCentre: learner.testCentre,
+      notes: learner.notes,
+    });
+    for (const drive of learner.drives) {
+      const driveId = newId();
+      const events = eventsOfDemoDrive(drive, driveId, id, client.accountId, standard, today);
+      await client.send('POST', `/api/drives/${driveId}/events`, { events });
+      drives += 1;
+    }
+  }
+  return drives;
+}
+
+function isoDay(today: Date, inDays: number): string {
+  const day = new Date(Date.UTC(today.getFullYear(), today.getMonth(), today.getDate() + inDays));
+  return day.toISOString().slice(0, 10);
+}

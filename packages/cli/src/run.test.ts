@@ -1,0 +1,124 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { DriveSummary } from '@jasperwren/contract/drives';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { EventBody } from '@jasperwren/core/drive/event';
+import { fullTest } from '@jasperwren/core/drive/testing';
+import { tally } from '@jasperwren/core/marking/templates/tally';
+import { startTestServer } from '@jasperwren/server/testing';
+import { signedIn } from './client';
+import { run } from './run';
+
+const folder = mkdtempSync(join(tmpdir(), 'jasperwren-cli-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+async function cli(...argv: string[]) {
+  const out: string[] = [];
+  const err: string[] = [];
+  const code = await run(argv, { out: (line) => out.push(line), err: (line) => err.push(line) });
+  return { code, out: out.join('\n'), err: err.join('\n') };
+}
+
+const record = (bodies: readonly EventBody[], more: object = {}) => ({
+  format: 'jasperwren-drive',
+  formatVersion: 1,
+  driveId: 'd1',
+  standard: { id: 'tally', version: 1 },
+  events: fullTest(bodies),
+  ...more,
+});
+
+function file(content: unknown): string {
+  const path = join(folder, 'drive.json');
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+}
+
+const fault = (grade: string): EventBody => ({ type: 'mark', item: 'signs.lights', grade });
+
+describe('judge', () => {
+  it('exits 0 on a pass, 3 on a fail and 4 on an incomplete drive', async () => {
+    expect(await cli('judge', file(record([fault('driving')])))).toMatchObject({ code: 0 });
+    expect(await cli('judge', file(record([fault('serious')])))).toMatchObject({ code: 3 });
+    expect(await cli('judge', file(record([{ type: 'pin' }])))).toMatchObject({ code: 4 });
+    expect(await cli('judge', file([record([]), record([{ type: 'pin' }]), record([fault('dangerous')])]))).toMatchObject({ code: 3 });
+  });
+
+  it('prints verdict, reason, moment and room left', async () => {
+    const { out } = await cli('judge', file(record([fault('driving'), fault('serious')], { learner: { name: 'Ada' }, standard: tally })));
+    expect(out).toContain('Ada, drive d1, Tally v1\nFail: one serious fault.');
+    expect(out).toContain('One serious fault, where none is allowed.\n    crossed at 19:30 by Signs and lights: traffic lights');
+    expect(out).toContain('Driving faults: 14 of 15 (1 used)');
+  });
+
+  it('prints the same as JSON', async () => {
+    const { out } = await cli('judge', file(record([fault('serious')])), '--json');
+    expect(JSON.parse(out)).toMatchObject([{ outcome: 'fail', reasons: [{ limit: 'serious-or-dangerous', used: 1, allowed: 0 }] }]);
+  });
+
+  it('exits 2 with place and cause on a file it cannot use', async () => {
+    expect(await cli('judge', join(folder, 'none.json'))).toMatchObject({ code: 2, err: expect.stringContaining('cannot be read') });
+    expect(await cli('judge', file('{'))).toMatchObject({ code: 2, err: expect.stringContaining('not JSON') });
+    const spoilt = { ...record([]), events: [{ ...fullTest([])[0], seq: 'first' }] };
+    expect(await cli('judge', file(spoilt))).toMatchObject({ code: 2, err: expect.stringContaining('/events/0/seq: must be integer') });
+    const foreign = record([], { standard: { id: 'homemade', version: 7 } });
+    expect(await cli('judge', file(foreign))).toMatchObject({ code: 2, err: expect.stringContaining('"homemade" in version 7') });
+    expect(await cli('judge', file(foreign), '--standard', 'tally')).toMatchObject({ code: 0 });
+    expect(await cli('judge', file(foreign), '--standard', 'none')).toMatchObject({ code: 2, err: expect.stringContaining('there are: tally') });
+  });
+
+  it('tells its use when it is called without a file', async () => {
+    expect(await cli('judge')).toMatchObject({ code: 1 });
+    expect(await cli()).toMatchObject({ code: 1, err: expect.stringContaining('jasperwren judge FILE') });
+  });
+});
+
+describe('keeping data', () => {
+  const before = process.env['JASPERWREN_DATA'];
+  afterEach(() => {
+    if (before === undefined) delete process.env['JASPERWREN_DATA'];
+    else process.env['JASPERWREN_DATA'] = before;
+  });
+
+  it('makes a school whose lead can sign in', async () => {
+    const dataDir = (process.env['JASPERWREN_DATA'] = join(folder, 'school'));
+    process.env['JASPERWREN_PASSWORD'] = 'short';
+    expect(await cli('school', 'Third', '--lead', 'Ada', '--email', 'ada@third.example')).toMatchObject({ code: 1, err: expect.stringContaining('12 characters') });
+    process.env['JASPERWREN_PASSWORD'] = 'three grey kettles';
+    expect(await cli('school', 'Third', '--lead', 'Ada', '--email', 'ada@third.example')).toMatchObject({ code: 0 });
+    const server = await startTestServer(dataDir);
+    await signedIn(server.address, 'ada@third.example', 'three grey kettles');
+    await server.stop();
+  });
+
+  it('loads the demo once, and copies and restores it', async () => {
+    const dataDir = (process.env['JASPERWREN_DATA'] = join(folder, 'demo'));
+    const data = join(__dirname, '../../../demo');
+    expect(await cli('demo', data)).toMatchObject({ code: 0, out: expect.stringContaining('8 learners') });
+    expect(await cli('demo', data)).toMatchObject({ code: 0, out: expect.stringContaining('nothing was loaded') });
+    const copy = join(folder, 'copy.sqlite');
+    expect(await cli('backup', copy)).toMatchObject({ code: 0 });
+    process.env['JASPERWREN_DATA'] = join(folder, 'restored');
+    expect(await cli('restore', copy)).toMatchObject({ code: 0 });
+
+    const server = await startTestServer(dataDir);
+    const signIn = JSON.parse(readFileSync(join(data, 'sign-in.json'), 'utf8')) as { demo: { accounts: { email: string; password: string }[] } };
+    for (const { email, password } of signIn.demo.accounts) await signedIn(server.address, email, password);
+    const { email, password } = signIn.demo.accounts[0]!;
+    const get = async <T>(path: string) => {
+      const login = await fetch(`${server.address}/api/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ email, password }) });
+      return (await (await fetch(server.address + path, { headers: { cookie: login.headers.getSetCookie()[0]!.split(';')[0]! } })).json()) as T;
+    };
+    const learners = await get<LearnerView[]>('/api/learners');
+    expect(learners).toHaveLength(8);
+    for (const learner of learners) {
+      expect(learner.drives).toBeGreaterThanOrEqual(3);
+      expect(learner.drives).toBeLessThanOrEqual(9);
+    }
+    const ready = learners.find((learner) => learner.name === 'Ottilia Fenwarrow')!;
+    const drives = await get<DriveSummary[]>(`/api/learners/${ready.id}/drives`);
+    expect(drives.map((drive) => drive.outcome)).toEqual(Array(9).fill('pass'));
+    await server.stop();
+  });
+});

@@ -1,0 +1,69 @@
+import { anyLog } from '@jasperwren/core/drive/testing-arbitraries';
+import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
+import { eventTypes } from '@jasperwren/core/formats/drive-record-schema';
+import fc from 'fast-check';
+import { check } from './check';
+import { EventBatch } from './drives';
+import { LearnerInput } from './learners';
+
+describe('a batch of events', () => {
+  it('takes every log that the drive record takes, unchanged', () => {
+    fc.assert(
+      fc.property(anyLog, (log) => {
+        const checked = check(EventBatch, { events: log });
+        expect(checked.ok && JSON.parse(JSON.stringify(checked.value.events))).toEqual(log);
+      }),
+      { numRuns: 50 },
+    );
+  });
+
+  it('refuses what the drive record refuses, for any field of any event spoilt', () => {
+    const spoilt = fc.record({
+      log: anyLog,
+      at: fc.nat(),
+      field: fc.constantFrom('id', 'device', 'seq', 'atMs', 'wall', 'by', 'type', 'target', 'state', 'section', 'colour'),
+      value: fc.constantFrom<unknown>(null, -1, 1.5, '', 'strange', {}, true, 'x'.repeat(201)),
+    });
+    fc.assert(
+      fc.property(spoilt, ({ log, at, field, value }) => {
+        const events = log.map((event, i) => (i === at % log.length ? { ...event, [field]: value } : event));
+        // A changed start makes the record unusable as a whole, which a batch cannot know.
+        fc.pre(events.filter((event) => event.type === 'started').length === 1);
+        const record = { format: 'jasperwren-drive', formatVersion: 1, driveId: 'd', standard: { id: 'tally', version: 1 }, events };
+        expect(check(EventBatch, { events }).ok).toBe(parseDriveRecords(JSON.stringify(record)).ok);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('names the event and the field', () => {
+    const stamp = { id: 'a', device: 'd', seq: 0, atMs: 0, wall: '2026-05-04T09:00:00.000Z', by: 'me' };
+    const checked = check(EventBatch, { events: [{ ...stamp, type: 'pause', state: 'stopped' }, { ...stamp, type: 'dance' }] });
+    expect(checked.ok ? [] : checked.problems.map((p) => p.field)).toEqual(expect.arrayContaining(['events.0.state', 'events.1.type']));
+    expect(check(EventBatch, { events: [] }).ok).toBe(false);
+    expect(eventTypes).toContain('pause');
+  });
+});
+
+describe('a learner', () => {
+  const ada = { name: ' Ada ', transmission: 'manual', standardId: 'tally' };
+
+  it('is trimmed, and blank fields count as absent', () => {
+    const checked = check(LearnerInput, { ...ada, email: ' ', testDate: '' });
+    expect(checked).toMatchObject({ ok: true, value: { name: 'Ada', email: undefined, testDate: undefined } });
+  });
+
+  it.each([
+    ['name', { ...ada, name: '  ' }],
+    ['email', { ...ada, email: 'ada at home' }],
+    ['phone', { ...ada, phone: 'call me' }],
+    ['testDate', { ...ada, testDate: '2026-02-30' }],
+    ['testDate', { ...ada, testDate: '2026-02-03T10:00:00Z' }],
+    ['transmission', { ...ada, transmission: 'pedals' }],
+    ['standardId', { name: 'Ada', transmission: 'manual' }],
+    ['schoolId', { ...ada, schoolId: 'another' }],
+  ])('has its %s checked', (field, input) => {
+    const checked = check(LearnerInput, input);
+    expect(checked.ok ? [] : checked.problems.map((p) => p.field)).toEqual([field]);
+  });
+});

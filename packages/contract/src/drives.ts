@@ -1,0 +1,152 @@
+import { endings, sectionKinds, type DriveEvent, type DriveEvent as CoreEvent, type Ending, type SectionKind, type StandardRef } from '@jasperwren/core/drive/event';
+import type { AreaCount } from '@jasperwren/core/marking/areas';
+import type { ItemCounts } from '@jasperwren/core/marking/likely';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import type { Outcome } from '@jasperwren/core/marking/verdict';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsRFC3339, IsString, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+
+/** A text that must be there: a code or an id. */
+const IsCode = (): PropertyDecorator => (target, property) => {
+  for (const rule of [IsString(), MinLength(1), MaxLength(200)]) rule(target, property as string);
+};
+
+/** A text a person wrote, which may be missing. */
+const IsFreeText = (): PropertyDecorator => (target, property) => {
+  for (const rule of [IsOptional(), IsString(), MaxLength(2000)]) rule(target, property as string);
+};
+
+class Stamp {
+  @IsCode() id!: string;
+  @IsCode() device!: string;
+  @IsInt() @Min(0) seq!: number;
+  @IsInt() @Min(0) atMs!: number;
+  @IsRFC3339() wall!: string;
+  @IsCode() by!: string;
+}
+
+class StandardRefInput implements StandardRef {
+  @IsCode() id!: string;
+  @IsInt() @Min(1) version!: number;
+}
+
+class StartedInput extends Stamp {
+  @Equals('started') type!: 'started';
+  @IsCode() learnerId!: string;
+  @ValidateNested() @Type(() => StandardRefInput) standard!: StandardRefInput;
+}
+
+class MarkInput extends Stamp {
+  @Equals('mark') type!: 'mark';
+  @IsCode() item!: string;
+  @IsCode() grade!: string;
+  @IsOptional() @IsCode() pin?: string;
+  @IsFreeText() note?: string;
+}
+
+class PinInput extends Stamp {
+  @Equals('pin') type!: 'pin';
+}
+
+class StrikeInput extends Stamp {
+  @Equals('strike') type!: 'strike';
+  @IsCode() target!: string;
+  @IsString() @MaxLength(2000) reason!: string;
+  @IsOptional() @IsBoolean() undo?: boolean;
+}
+
+class RegradeInput extends Stamp {
+  @Equals('regrade') type!: 'regrade';
+  @IsCode() target!: string;
+  @IsCode() grade!: string;
+  @IsFreeText() reason?: string;
+}
+
+class PromptInput extends Stamp {
+  @Equals('prompt') type!: 'prompt';
+}
+
+class InterventionInput extends Stamp {
+  @Equals('intervention') type!: 'intervention';
+}
+
+class SectionInput extends Stamp {
+  @Equals('section') type!: 'section';
+  @IsIn(sectionKinds) section!: SectionKind;
+  @IsOptional() @IsCode() exercise?: string;
+}
+
+class PauseInput extends Stamp {
+  @Equals('pause') type!: 'pause';
+  @IsIn(['paused', 'resumed']) state!: 'paused' | 'resumed';
+  @IsFreeText() reason?: string;
+}
+
+class EndedInput extends Stamp {
+  @Equals('ended') type!: 'ended';
+  @IsIn(endings) ending!: Ending;
+  @IsFreeText() reason?: string;
+}
+
+/** Stands for an event of a type nobody knows, which never passes. */
+class UnknownInput {
+  @IsIn(['started', 'mark', 'pin', 'strike', 'regrade', 'prompt', 'intervention', 'section', 'pause', 'ended'])
+  type!: never;
+}
+
+const subTypes: readonly { readonly name: CoreEvent['type']; readonly value: new () => object }[] = [
+  { name: 'started', value: StartedInput },
+  { name: 'mark', value: MarkInput },
+  { name: 'pin', value: PinInput },
+  { name: 'strike', value: StrikeInput },
+  { name: 'regrade', value: RegradeInput },
+  { name: 'prompt', value: PromptInput },
+  { name: 'intervention', value: InterventionInput },
+  { name: 'section', value: SectionInput },
+  { name: 'pause', value: PauseInput },
+  { name: 'ended', value: EndedInput },
+];
+
+export const mostEventsInABatch = 200;
+
+/** Events of one drive, in the order of the device. The first batch holds the start. */
+export class EventBatch {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(mostEventsInABatch)
+  @ValidateNested({ each: true })
+  @Type(() => UnknownInput, { keepDiscriminatorProperty: true, discriminator: { property: 'type', subTypes: [...subTypes] } })
+  events!: DriveEvent[];
+}
+
+/** The ids that are on disk now, those that were before included. */
+export interface EventReceipt {
+  readonly accepted: readonly string[];
+}
+
+/** A drive in a list; everything judged follows from its log and the version of its standard. */
+export interface DriveSummary {
+  readonly id: string;
+  readonly learnerId: string;
+  readonly learnerName: string;
+  readonly instructorName: string;
+  readonly standard: StandardRef & { readonly name: string };
+  readonly startedAt: string;
+  readonly phase: 'not-started' | 'running' | 'paused' | 'ended';
+  readonly drivenMs: number;
+  readonly outcome: Outcome;
+  readonly sentence: string;
+  readonly unsettledPins: number;
+  readonly prompts: number;
+  readonly interventions: number;
+  /** Standing marks by grade code. */
+  readonly byGrade: Readonly<Record<string, number>>;
+  readonly byArea: readonly AreaCount[];
+  readonly byItem: ItemCounts;
+}
+
+export interface DriveView {
+  readonly summary: DriveSummary;
+  readonly standard: Standard;
+  readonly events: readonly DriveEvent[];
+}

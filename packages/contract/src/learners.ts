@@ -1,0 +1,67 @@
+import { IsEmail, IsIn, IsISO8601, IsOptional, IsString, Matches, MaxLength, MinLength } from 'class-validator';
+import { BlankIsAbsent, Trimmed } from './transforms';
+
+export const transmissions = ['manual', 'automatic'] as const;
+export type Transmission = (typeof transmissions)[number];
+
+export class LearnerInput {
+  @Trimmed()
+  @IsString()
+  @MinLength(1, { message: 'Write the learner’s name.' })
+  @MaxLength(80, { message: 'A name has 80 characters at most.' })
+  name!: string;
+
+  @BlankIsAbsent()
+  @IsOptional()
+  @IsEmail({}, { message: 'This is not an e-mail address. Leave it empty if there is none.' })
+  email?: string;
+
+  @BlankIsAbsent()
+  @IsOptional()
+  @Matches(/^[+()\d][\d ()/.-]{4,29}$/, { message: 'A phone number has digits, spaces and + only.' })
+  phone?: string;
+
+  @IsIn(transmissions, { message: 'The gearbox is manual or automatic.' })
+  transmission!: Transmission;
+
+  @IsString()
+  @MinLength(1, { message: 'Choose the marking standard of the test.' })
+  @MaxLength(200)
+  standardId!: string;
+
+  @BlankIsAbsent()
+  @IsOptional()
+  @IsISO8601({ strict: true, strictSeparator: true }, { message: 'The test date is not a date of the calendar.' })
+  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'The test date is not a date of the calendar.' })
+  testDate?: string;
+
+  @BlankIsAbsent()
+  @IsOptional()
+  @IsString()
+  @MaxLength(120, { message: 'A test centre has 120 characters at most.' })
+  testCentre?: string;
+
+  @BlankIsAbsent()
+  @IsOptional()
+  @IsString()
+  @MaxLength(4000, { message: 'Notes have 4,000 characters at most.' })
+  notes?: string;
+}
+
+export interface LearnerView {
+  readonly id: string;
+  readonly name: string;
+  readonly email?: string;
+  readonly phone?: string;
+  readonly transmission: Transmission;
+  readonly standardId: string;
+  /** A date of the calendar, `YYYY-MM-DD`. */
+  readonly testDate?: string;
+  readonly testCentre?: string;
+  readonly notes?: string;
+  readonly archivedAt?: string;
+  /** Drives on record. */
+  readonly drives: number;
+  /** Start of the latest drive, RFC 3339. */
+  readonly lastDriveAt?: string;
+}

@@ -1,0 +1,89 @@
+import { randomBytes } from 'node:crypto';
+import { AccountInput, PasswordChange, SignInRequest, type SessionView, type WelcomeView } from '@jasperwren/contract/accounts';
+import Router from '@koa/router';
+import createError from 'http-errors';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
+import type { Db } from '../db/database';
+import { bodyOf } from '../http/body';
+import { requireRole, sessionOf, whoIs, type Ctx, type SessionData } from '../http/context';
+import { addAccount, changePassword, findAccount, findByCredentials, listAccounts } from './store';
+
+const windowS = 15 * 60;
+const failuresPerAddressAndEmail = 5;
+const failuresPerAddress = 50;
+
+/** Sign-in, the own account, and the school's accounts for its lead. */
+export function accountRoutes(db: Db, welcome: WelcomeView): Router {
+  const router = new Router();
+  const slow = new RateLimiterMemory({ points: failuresPerAddressAndEmail, duration: windowS, keyPrefix: 'account' });
+  const flood = new RateLimiterMemory({ points: failuresPerAddress, duration: windowS, keyPrefix: 'address' });
+
+  router.get('/api/welcome', (ctx) => {
+    ctx.body = welcome;
+  });
+
+  router.get('/api/session', async (ctx) => {
+    const view = await sessionView(ctx);
+    if (!view) throw createError(401, 'Nobody is signed in.', { code: 'not-signed-in' });
+    ctx.body = view;
+  });
+
+  router.post('/api/session', async (ctx) => {
+    const { email, password } = bodyOf(ctx, SignInRequest);
+    const key = `${ctx.ip} ${email.toLowerCase()}`;
+    const [byAccount, byAddress] = await Promise.all([slow.get(key), flood.get(ctx.ip)]);
+    const blocked = [
+      byAccount && byAccount.consumedPoints >= failuresPerAddressAndEmail ? byAccount : undefined,
+      byAddress && byAddress.consumedPoints >= failuresPerAddress ? byAddress : undefined,
+    ].find(Boolean);
+    if (blocked) {
+      const waitMin = Math.max(1, Math.ceil(blocked.msBeforeNext / 60_000));
+      ctx.set('retry-after', String(waitMin * 60));
+      throw createError(429, `Too many tries. Sign-in opens again in ${waitMin} min.`, { code: 'too-many-tries' });
+    }
+    const account = await findByCredentials(db, email, password);
+    if (!account) {
+      await Promise.allSettled([slow.consume(key), flood.consume(ctx.ip)]);
+      throw createError(401, 'The address or the password is not right.', { code: 'wrong-credentials' });
+    }
+    await slow.delete(key);
+    const data: SessionData = { accountId: account.id, schoolId: account.schoolId, csrfToken: randomBytes(24).toString('base64url') };
+    Object.assign(ctx.session!, data);
+    await ctx.session!.regenerate();
+    ctx.body = await sessionView(ctx);
+  });
+
+  router.delete('/api/session', (ctx) => {
+    ctx.session = null;
+    ctx.status = 204;
+  });
+
+  router.put('/api/session/password', async (ctx) => {
+    const { accountId, schoolId } = whoIs(ctx);
+    const { current, next } = bodyOf(ctx, PasswordChange);
+    await changePassword(db, schoolId, accountId, current, next, ctx.session!.externalKey ?? '');
+    ctx.status = 204;
+  });
+
+  router.get('/api/accounts', async (ctx) => {
+    const { schoolId } = whoIs(ctx);
+    ctx.body = await listAccounts(db, schoolId);
+  });
+
+  router.post('/api/accounts', async (ctx) => {
+    const { schoolId } = whoIs(ctx);
+    requireRole((await sessionView(ctx))!.account.role, 'lead');
+    ctx.body = await addAccount(db, schoolId, bodyOf(ctx, AccountInput));
+    ctx.status = 201;
+  });
+
+  async function sessionView(ctx: Ctx): Promise<SessionView | undefined> {
+    const session = sessionOf(ctx);
+    const account = session && (await findAccount(db, session.schoolId, session.accountId));
+    if (!session || !account) return undefined;
+    const { id, name, email, role, schoolId, schoolName } = account;
+    return { account: { id, name, email, role }, school: { id: schoolId, name: schoolName }, csrfToken: session.csrfToken };
+  }
+
+  return router;
+}

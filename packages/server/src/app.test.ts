@@ -1,0 +1,234 @@
+import type { DriveView } from '@jasperwren/contract/drives';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import { fullTest } from '@jasperwren/core/drive/testing';
+import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
+import { existsSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { backUp, restore } from './db/backup';
+import { startTestServer, testClient, type TestClient } from './testing';
+
+let server: Awaited<ReturnType<typeof startTestServer>>;
+let first: TestClient;
+let second: TestClient;
+
+beforeAll(async () => {
+  server = await startTestServer();
+  first = testClient(server.address);
+  second = testClient(server.address);
+  await first.signIn('lead@first.example');
+  await second.signIn('lead@second.example');
+});
+
+afterAll(() => server.remove());
+
+const ada = { name: 'Ada', transmission: 'manual', standardId: 'tally' };
+const addAda = async (client = first) => (await client.send<LearnerView>('POST', '/api/learners', ada)).body;
+const logFor = (learnerId: string, marks = 3): DriveEvent[] =>
+  fullTest(Array.from({ length: marks }, () => ({ type: 'mark', item: 'junctions.observation', grade: 'driving' }) as const)).map((event) =>
+    event.type === 'started' ? { ...event, learnerId } : event,
+  );
+let drives = 0;
+const newDrive = () => `drive-${drives++}`;
+
+describe('sign-in', () => {
+  it('refuses a wrong password and an unknown address in the same words', async () => {
+    const client = testClient(server.address);
+    const wrong = await client.signIn('lead@first.example', 'not this one');
+    const unknown = await client.signIn('nobody@first.example');
+    expect([wrong.status, unknown.status]).toEqual([401, 401]);
+    expect(wrong.body).toEqual(unknown.body);
+  });
+
+  it('sends a cookie that scripts and other sites cannot use', async () => {
+    const { headers } = await testClient(server.address).signIn('lead@first.example');
+    const cookie = headers.getSetCookie().find((c) => c.startsWith('jasperwren='))!.toLowerCase();
+    expect(cookie).toContain('httponly');
+    expect(cookie).toContain('samesite=strict');
+  });
+
+  it('slows down guessing, and says when it opens again', async () => {
+    const client = testClient(server.address);
+    for (let i = 0; i < 5; i++) await client.signIn('guessed@first.example', 'guess');
+    const blocked = await client.signIn('guessed@first.example', 'guess');
+    expect(blocked.status).toBe(429);
+    expect(Number(blocked.headers.get('retry-after'))).toBeGreaterThan(0);
+  });
+
+  it('ends with sign-out', async () => {
+    const client = testClient(server.address);
+    await client.signIn('lead@first.example');
+    expect((await client.send('DELETE', '/api/session')).status).toBe(204);
+    expect((await client.send('GET', '/api/learners')).status).toBe(401);
+  });
+
+  it('refuses changes without the token, and from another origin', async () => {
+    expect((await first.send('POST', '/api/learners', ada, { 'x-csrf-token': 'forged' })).status).toBe(403);
+    expect((await first.send('POST', '/api/learners', ada, { origin: 'https://elsewhere.example' })).status).toBe(403);
+  });
+
+  it('changes a password only for who knows the present one, and ends other sign-ins', async () => {
+    const [client, other] = [testClient(server.address), testClient(server.address)];
+    await first.send('POST', '/api/accounts', { name: 'Bo', email: 'bo@first.example', role: 'instructor', password: 'a long password' });
+    for (const c of [client, other]) await c.signIn('bo@first.example', 'a long password');
+    expect((await client.send('PUT', '/api/session/password', { current: 'wrong', next: 'another long one' })).status).toBe(422);
+    expect((await client.send('PUT', '/api/session/password', { current: 'a long password', next: 'another long one' })).status).toBe(204);
+    expect((await client.send('GET', '/api/session')).status).toBe(200);
+    expect((await other.send('GET', '/api/session')).status).toBe(401);
+  });
+
+  it('lets only a lead add accounts, and an address be used once', async () => {
+    const account = { name: 'Cy', email: 'cy@first.example', role: 'instructor', password: 'a long password' };
+    expect((await first.send('POST', '/api/accounts', account)).status).toBe(201);
+    expect((await second.send('POST', '/api/accounts', account)).status).toBe(409);
+    const cy = testClient(server.address);
+    await cy.signIn('cy@first.example', 'a long password');
+    expect((await cy.send('POST', '/api/accounts', { ...account, email: 'di@first.example' })).status).toBe(403);
+  });
+});
+
+describe('learners', () => {
+  it('are kept, edited, archived and brought back', async () => {
+    const { id } = await addAda();
+    await first.send('PUT', `/api/learners/${id}`, { ...ada, name: 'Ada B', testDate: '2027-01-15' });
+    expect((await first.send<LearnerView>('GET', `/api/learners/${id}`)).body).toMatchObject({ name: 'Ada B', testDate: '2027-01-15' });
+    await first.send('PUT', `/api/learners/${id}/archived`);
+    const ids = async (query: string) => (await first.send<LearnerView[]>('GET', `/api/learners${query}`)).body.map((l) => l.id);
+    expect(await ids('')).not.toContain(id);
+    expect(await ids('?archived=1')).toContain(id);
+    await first.send('DELETE', `/api/learners/${id}/archived`);
+    expect(await ids('')).toContain(id);
+  });
+
+  it('are refused with the fields that are wrong', async () => {
+    expect(await first.send('POST', '/api/learners', { ...ada, name: '', testDate: 'soon' })).toMatchObject({
+      status: 422,
+      body: { error: { code: 'invalid', problems: [{ field: 'name' }, { field: 'testDate' }] } },
+    });
+    expect(await first.send('POST', '/api/learners', { ...ada, standardId: 'homemade' })).toMatchObject({
+      status: 422,
+      body: { error: { problems: [{ field: 'standardId' }] } },
+    });
+    expect((await first.send('POST', '/api/learners', '{"name":')).status).toBe(400);
+  });
+});
+
+describe('another school', () => {
+  it('finds nothing at any address of ours', async () => {
+    const { id } = await addAda();
+    const drive = newDrive();
+    await first.send('POST', `/api/drives/${drive}/events`, { events: logFor(id) });
+    const tries: [string, string, unknown?][] = [
+      ['GET', `/api/learners/${id}`],
+      ['PUT', `/api/learners/${id}`, ada],
+      ['PUT', `/api/learners/${id}/archived`],
+      ['DELETE', `/api/learners/${id}/archived`],
+      ['GET', `/api/learners/${id}/drives`],
+      ['GET', `/api/drives/${drive}`],
+      ['GET', `/api/drives/${drive}/record`],
+      ['POST', `/api/drives/${newDrive()}/events`, { events: logFor(id) }],
+    ];
+    for (const [method, path, body] of tries) expect([path, (await second.send(method, path, body)).status]).toEqual([path, 404]);
+    expect((await first.send<LearnerView>('GET', `/api/learners/${id}`)).body.name).toBe('Ada');
+    expect((await second.send<unknown[]>('GET', '/api/drives')).body).toEqual([]);
+  });
+
+  it('may use the same drive id without meeting ours', async () => {
+    const [ours, theirs] = [await addAda(first), await addAda(second)];
+    const drive = newDrive();
+    await first.send('POST', `/api/drives/${drive}/events`, { events: logFor(ours.id, 2) });
+    await second.send('POST', `/api/drives/${drive}/events`, { events: logFor(theirs.id, 5) });
+    const marks = async (client: TestClient) => (await client.send<DriveView>('GET', `/api/drives/${drive}`)).body.summary.byGrade['driving'];
+    expect([await marks(first), await marks(second)]).toEqual([2, 5]);
+  });
+});
+
+describe('events', () => {
+  it('are taken once each, in any batches, and judged', async () => {
+    const { id } = await addAda();
+    const drive = newDrive();
+    const log = logFor(id, 16);
+    const [head, tail] = [log.slice(0, 9), log.slice(5)];
+    for (const events of [head, tail, tail, head]) {
+      const { body } = await first.send<{ accepted: string[] }>('POST', `/api/drives/${drive}/events`, { events });
+      expect(body.accepted).toEqual(events.map((event) => event.id));
+    }
+    const { body } = await first.send<DriveView>('GET', `/api/drives/${drive}`);
+    expect(body.events).toHaveLength(log.length);
+    expect(body.summary).toMatchObject({ outcome: 'fail', sentence: 'Fail: 16 driving faults.', drivenMs: 2_400_000 });
+    expect(body.standard.id).toBe('tally');
+  });
+
+  it('wait for the start of their drive', async () => {
+    const { id } = await addAda();
+    const [start, ...rest] = logFor(id);
+    const drive = newDrive();
+    expect((await first.send('POST', `/api/drives/${drive}/events`, { events: rest })).status).toBe(409);
+    expect((await first.send('POST', `/api/drives/${drive}/events`, { events: [start] })).status).toBe(200);
+    expect((await first.send('POST', `/api/drives/${drive}/events`, { events: rest })).status).toBe(200);
+  });
+
+  it('are taken all or none', async () => {
+    const { id } = await addAda();
+    const drive = newDrive();
+    const log = logFor(id);
+    const spoilt = log.map((event, i) => (i === 3 ? { ...event, atMs: -1 } : event));
+    expect(await first.send('POST', `/api/drives/${drive}/events`, { events: spoilt })).toMatchObject({
+      status: 422,
+      body: { error: { problems: [{ field: 'events.3.atMs' }] } },
+    });
+    expect((await first.send('GET', `/api/drives/${drive}`)).status).toBe(404);
+  });
+
+  it('are on disk when acknowledged: another process reads them at once', async () => {
+    const { id } = await addAda();
+    const drive = newDrive();
+    await first.send('POST', `/api/drives/${drive}/events`, { events: logFor(id) });
+    const again = await startTestServer(server.dataDir);
+    const client = testClient(again.address);
+    await client.signIn('lead@first.example');
+    expect((await client.send<DriveView>('GET', `/api/drives/${drive}`)).body.events).toHaveLength(logFor(id).length);
+    await again.stop();
+  });
+
+  it('leave as a record that the open format accepts', async () => {
+    const { id } = await addAda();
+    const drive = newDrive();
+    await first.send('POST', `/api/drives/${drive}/events`, { events: logFor(id) });
+    const { body } = await first.send('GET', `/api/drives/${drive}/record`);
+    expect(parseDriveRecords(JSON.stringify(body))).toMatchObject({ ok: true });
+  });
+});
+
+describe('the server', () => {
+  it('answers its health, and one shape of error for what is not there', async () => {
+    expect(await first.send('GET', '/healthz')).toMatchObject({ status: 200, body: { ok: true } });
+    expect(await first.send('GET', '/api/nothing')).toMatchObject({ status: 404, body: { error: { code: 'not-found' } } });
+    expect((await first.send('GET', '/healthz')).headers.get('content-security-policy')).toContain("default-src 'self'");
+  });
+
+  it('says which port is in use and what to do', async () => {
+    const { serve } = await import('./serve');
+    const port = Number(new URL(server.address).port);
+    const config = { host: '127.0.0.1', port, dataDir: server.dataDir, demo: false, secureCookies: false, behindProxy: false, logLevel: 'silent' };
+    await expect(serve(config, server.dataDir)).rejects.toThrow(`Port ${port} is in use by another program.`);
+  });
+
+  it('backs up while it runs, and restores only what is sound', async () => {
+    const { id } = await addAda();
+    const file = join(server.dataDir, 'copy.sqlite');
+    backUp(server.dataDir, file);
+    expect(() => backUp(server.dataDir, file)).toThrow('exists already');
+    const broken = join(server.dataDir, 'broken.sqlite');
+    writeFileSync(broken, 'not a database, but long enough to be taken for one at first sight');
+    const elsewhere = join(server.dataDir, 'elsewhere');
+    expect(() => restore(elsewhere, broken)).toThrow('not a sound backup');
+    expect(existsSync(elsewhere)).toBe(false);
+    restore(elsewhere, file);
+    const restored = await startTestServer(elsewhere);
+    const client = testClient(restored.address);
+    await client.signIn('lead@first.example');
+    expect((await client.send('GET', `/api/learners/${id}`)).status).toBe(200);
+    await restored.stop();
+  });
+});

@@ -1,0 +1,34 @@
+import type { DriveSummary } from '@jasperwren/contract/drives';
+import { drivenMs } from '@jasperwren/core/drive/clock';
+import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
+import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { marksByArea } from '@jasperwren/core/marking/areas';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
+import { countItems } from '@jasperwren/core/marking/likely';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { verdictSentence } from '@jasperwren/core/marking/wording';
+
+/** The part of a summary that follows from the log and the standard alone. */
+export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' | 'instructorName' | 'startedAt'>;
+
+/** What lists show of a drive. */
+export function digestOf(standard: Standard, events: readonly DriveEvent[]): DriveDigest {
+  const drive = foldDrive(events);
+  const verdict = judgeDrive(standard, drive);
+  const byGrade: Record<string, number> = {};
+  for (const mark of standingMarks(drive)) byGrade[mark.grade] = (byGrade[mark.grade] ?? 0) + 1;
+  return {
+    standard: { id: standard.id, version: standard.version, name: standard.name },
+    phase: drive.phase,
+    drivenMs: drivenMs(drive, drive.lastMs),
+    outcome: verdict.outcome,
+    sentence: verdictSentence(standard, verdict),
+    unsettledPins: unsettledPins(drive).length,
+    prompts: drive.prompts.length,
+    interventions: drive.interventions.length,
+    byGrade,
+    byArea: marksByArea(standard, drive),
+    byItem: countItems(drive),
+  };
+}

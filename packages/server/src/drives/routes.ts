@@ -1,0 +1,39 @@
+import { EventBatch } from '@jasperwren/contract/drives';
+import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
+import Router from '@koa/router';
+import type { Db } from '../db/database';
+import { bodyOf } from '../http/body';
+import { param, whoIs } from '../http/context';
+import { appendEvents, drivesOfLearner, getDrive, latestDrives } from './store';
+
+const mostListed = 60;
+
+export function driveRoutes(db: Db): Router {
+  const router = new Router({ prefix: '/api' });
+
+  router.get('/drives', async (ctx) => {
+    ctx.body = await latestDrives(db, whoIs(ctx).schoolId, mostListed);
+  });
+
+  router.get('/learners/:learnerId/drives', async (ctx) => {
+    ctx.body = await drivesOfLearner(db, whoIs(ctx).schoolId, param(ctx, 'learnerId'));
+  });
+
+  router.get('/drives/:driveId', async (ctx) => {
+    ctx.body = await getDrive(db, whoIs(ctx).schoolId, param(ctx, 'driveId'));
+  });
+
+  router.post('/drives/:driveId/events', async (ctx) => {
+    const who = whoIs(ctx);
+    ctx.body = await appendEvents(db, who, param(ctx, 'driveId'), bodyOf(ctx, EventBatch).events);
+  });
+
+  router.get('/drives/:driveId/record', async (ctx) => {
+    const { summary, standard, events } = await getDrive(db, whoIs(ctx).schoolId, param(ctx, 'driveId'));
+    const record: DriveRecord = { format: 'jasperwren-drive', formatVersion: 1, driveId: summary.id, learner: { name: summary.learnerName }, standard, events };
+    ctx.attachment(`drive-${summary.startedAt.slice(0, 10)}.json`);
+    ctx.body = record;
+  });
+
+  return router;
+}

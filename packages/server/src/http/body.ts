@@ -1,0 +1,14 @@
+import { check } from '@jasperwren/contract/check';
+import type { ClassConstructor } from 'class-transformer';
+import createError from 'http-errors';
+import type { Ctx } from './context';
+
+/**
+ * The body of a request, checked against a class of the contract.
+ * @throws 422 with every field that is wrong
+ */
+export function bodyOf<T extends object>(ctx: Ctx, type: ClassConstructor<T>): T {
+  const checked = check(type, (ctx.request as { body?: unknown }).body);
+  if (checked.ok) return checked.value;
+  throw createError(422, 'Some fields are not right. Nothing was saved.', { code: 'invalid', problems: checked.problems });
+}

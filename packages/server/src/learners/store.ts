@@ -1,0 +1,105 @@
+import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
+import createError from 'http-errors';
+import type { Selectable } from 'kysely';
+import { v7 as newId } from 'uuid';
+import type { Db } from '../db/database';
+import type { Tables } from '../db/schema';
+import { assertStandard } from '../standards/store';
+
+/** The learners of a school by name, or those it has archived. */
+export async function listLearners(db: Db, schoolId: string, archived: boolean): Promise<readonly LearnerView[]> {
+  const rows = await selectLearners(db, schoolId)
+    .where('archived_at', archived ? 'is not' : 'is', null)
+    .orderBy('name')
+    .execute();
+  return rows.map(toView);
+}
+
+/**
+ * One learner of a school.
+ * @throws 404 where the school has none such, also when another has
+ */
+export async function getLearner(db: Db, schoolId: string, id: string): Promise<LearnerView> {
+  const row = await selectLearners(db, schoolId).where('learners.id', '=', id).executeTakeFirst();
+  if (!row) throw createError(404, 'Your school has no such learner.', { code: 'no-learner' });
+  return toView(row);
+}
+
+export async function addLearner(db: Db, schoolId: string, input: LearnerInput): Promise<LearnerView> {
+  await assertStandard(db, schoolId, input.standardId);
+  const id = newId();
+  const now = new Date().toISOString();
+  await db.insertInto('learners').values({ id, school_id: schoolId, ...toRow(input), archived_at: null, created_at: now, updated_at: now }).execute();
+  return getLearner(db, schoolId, id);
+}
+
+export async function editLearner(db: Db, schoolId: string, id: string, input: LearnerInput): Promise<LearnerView> {
+  await assertStandard(db, schoolId, input.standardId);
+  return update(db, schoolId, id, toRow(input));
+}
+
+/** Takes a learner off the list, or puts them back. Drives and history stay. */
+export function setArchived(db: Db, schoolId: string, id: string, archived: boolean): Promise<LearnerView> {
+  return update(db, schoolId, id, { archived_at: archived ? new Date().toISOString() : null });
+}
+
+async function update(db: Db, schoolId: string, id: string, changes: Partial<Tables['learners']>): Promise<LearnerView> {
+  await db
+    .updateTable('learners')
+    .set({ ...changes, updated_at: new Date().toISOString() })
+    .where('school_id', '=', schoolId)
+    .where('id', '=', id)
+    .execute();
+  return getLearner(db, schoolId, id);
+}
+
+function selectLearners(db: Db, schoolId: string) {
+  return db
+    .selectFrom('learners')
+    .selectAll('learners')
+    .select((eb) => [
+      eb
+        .selectFrom('drives')
+        .select((e) => e.fn.countAll<number>().as('n'))
+        .where('drives.school_id', '=', schoolId)
+        .whereRef('drives.learner_id', '=', 'learners.id')
+        .as('drives'),
+      eb
+        .selectFrom('drives')
+        .select((e) => e.fn.max('started_at').as('last'))
+        .where('drives.school_id', '=', schoolId)
+        .whereRef('drives.learner_id', '=', 'learners.id')
+        .as('last_drive_at'),
+    ])
+    .where('learners.school_id', '=', schoolId);
+}
+
+function toRow(input: LearnerInput) {
+  return {
+    name: input.name,
+    email: input.email ?? null,
+    phone: input.phone ?? null,
+    transmission: input.transmission,
+    standard_id: input.standardId,
+    test_date: input.testDate ?? null,
+    test_centre: input.testCentre ?? null,
+    notes: input.notes ?? null,
+  };
+}
+
+function toView(row: Selectable<Tables['learners']> & { drives: number | null; last_drive_at: string | null }): LearnerView {
+  return {
+    id: row.id,
+    name: row.name,
+    ...(row.email && { email: row.email }),
+    ...(row.phone && { phone: row.phone }),
+    transmission: row.transmission,
+    standardId: row.standard_id,
+    ...(row.test_date && { testDate: row.test_date }),
+    ...(row.test_centre && { testCentre: row.test_centre }),
+    ...(row.notes && { notes: row.notes }),
+    ...(row.archived_at && { archivedAt: row.archived_at }),
+    drives: row.drives ?? 0,
+    ...(row.last_drive_at && { lastDriveAt: row.last_drive_at }),
+  };
+}

@@ -1,0 +1,25 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { WelcomeView } from '@jasperwren/contract/accounts';
+import { readConfig } from './config';
+import { serve } from './serve';
+
+/** The folder above `packages`, wherever the built file lies. */
+const root = join(import.meta.dirname, '../../..');
+
+async function main(): Promise<void> {
+  const config = readConfig(process.env);
+  const welcome = config.demo ? (JSON.parse(readFileSync(join(root, 'demo/sign-in.json'), 'utf8')) as WelcomeView) : {};
+  const running = await serve(config, join(root, 'packages/web/dist'), welcome);
+  console.log(`Jasperwren is at ${running.address}`);
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.once(signal, () => {
+      void running.stop().then(() => process.exit(0));
+    });
+  }
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});

@@ -1,0 +1,52 @@
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { templates } from '@jasperwren/core/marking/templates/templates';
+import createError from 'http-errors';
+import type { Db } from '../db/database';
+
+/** Gives a school the shipped standards it does not have yet; versions it has stay as they are. */
+export async function addTemplates(db: Db, schoolId: string): Promise<void> {
+  const created_at = new Date().toISOString();
+  await db
+    .insertInto('standards')
+    .values(templates.map((standard) => ({ school_id: schoolId, id: standard.id, version: standard.version, body: JSON.stringify(standard), created_at })))
+    .onConflict((conflict) => conflict.columns(['school_id', 'id', 'version']).doNothing())
+    .execute();
+}
+
+/** As `addTemplates`, for every school: what a new release ships reaches the schools at its first start. */
+export async function addTemplatesEverywhere(db: Db): Promise<void> {
+  for (const { id } of await db.selectFrom('schools').select('id').execute()) await addTemplates(db, id);
+}
+
+/** The latest version of each standard of a school. */
+export async function latestStandards(db: Db, schoolId: string): Promise<readonly Standard[]> {
+  const rows = await db.selectFrom('standards').select(['id', 'body']).where('school_id', '=', schoolId).orderBy('id').orderBy('version').execute();
+  return [...new Map(rows.map((row) => [row.id, row.body])).values()].map((body) => JSON.parse(body) as Standard);
+}
+
+/**
+ * One version of a standard.
+ * @throws 404 where the school has none such
+ */
+export async function getStandard(db: Db, schoolId: string, id: string, version: number): Promise<Standard> {
+  const row = await db
+    .selectFrom('standards')
+    .select('body')
+    .where('school_id', '=', schoolId)
+    .where('id', '=', id)
+    .where('version', '=', version)
+    .executeTakeFirst();
+  if (!row) throw createError(404, `Your school has no standard "${id}" in version ${version}.`, { code: 'no-standard' });
+  return JSON.parse(row.body) as Standard;
+}
+
+/**
+ * Says no where the school has no such standard in any version.
+ * @throws 422
+ */
+export async function assertStandard(db: Db, schoolId: string, id: string): Promise<void> {
+  const row = await db.selectFrom('standards').select('id').where('school_id', '=', schoolId).where('id', '=', id).executeTakeFirst();
+  if (row) return;
+  const problems = [{ field: 'standardId', message: 'Your school does not have this standard.' }];
+  throw createError(422, 'Your school does not have this standard. Nothing was saved.', { code: 'invalid', problems });
+}
