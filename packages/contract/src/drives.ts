@@ -5,6 +5,7 @@ import type { Standard } from '@jasperwren/core/marking/standard';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsRFC3339, IsString, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import { mostEventsInABatch } from './batch';
 
 /** A text that must be there: a code or an id. */
 const IsCode = (): PropertyDecorator => (target, property) => {
@@ -107,7 +108,7 @@ const subTypes: readonly { readonly name: CoreEvent['type']; readonly value: new
   { name: 'ended', value: EndedInput },
 ];
 
-export const mostEventsInABatch = 200;
+
 
 /** Events of one drive, in the order of the device. The first batch holds the start. */
 export class EventBatch {

@@ -1,3 +1,4 @@
+import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { IsEmail, IsIn, IsISO8601, IsOptional, IsString, Matches, MaxLength, MinLength } from 'class-validator';
 import { BlankIsAbsent, Trimmed } from './transforms';
 
@@ -48,6 +49,15 @@ export class LearnerInput {
   notes?: string;
 }
 
+/** The latest drive of a learner, in short. */
+export interface LastDrive {
+  readonly id: string;
+  /** RFC 3339. */
+  readonly startedAt: string;
+  readonly outcome: Outcome;
+  readonly sentence: string;
+}
+
 export interface LearnerView {
   readonly id: string;
   readonly name: string;
@@ -62,6 +72,5 @@ export interface LearnerView {
   readonly archivedAt?: string;
   /** Drives on record. */
   readonly drives: number;
-  /** Start of the latest drive, RFC 3339. */
-  readonly lastDriveAt?: string;
+  readonly lastDrive?: LastDrive;
 }

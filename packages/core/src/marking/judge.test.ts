@@ -6,6 +6,7 @@ import { anyLog, anyMark } from '../drive/testing-arbitraries';
 import { judgeDrive } from './judge';
 import { itemName, reasonSentence, verdictSentence } from './wording';
 import { tally } from './templates/tally';
+import { nearLimits } from './verdict';
 
 const judge = (bodies: readonly EventBody[]) => judgeDrive(tally, foldDrive(fullTest(bodies)));
 const marks = (n: number, item: string, grade: string): EventBody[] =>
@@ -70,6 +71,14 @@ describe('the tally standard', () => {
     const [reason] = verdict.reasons;
     expect(reason).toMatchObject({ used: 17, limit: { code: 'driving-faults' } });
     expect(reason?.crossedBy).toBe(reason?.marks[15]);
+  });
+
+  it('says which limits were nearly used up', () => {
+    const near = (bodies: readonly EventBody[]) => nearLimits(judge(bodies)).map(({ limit, left }) => [limit.code, left]);
+    expect(near(spread(11))).toEqual([]);
+    expect(near(spread(12))).toEqual([['driving-faults', 3]]);
+    expect(near(spread(16))).toEqual([]);
+    expect(near(marks(3, 'mirrors.before-signal', 'driving'))).toEqual([['habit', 0]]);
   });
 
   it('reports a mark that it has no item for', () => {

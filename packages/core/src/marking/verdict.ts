@@ -109,3 +109,11 @@ function missingIn(requirements: readonly Requirement[], is: Circumstances): rea
   }
   return missing;
 }
+
+/** A limit is near when a fifth of it or less is left. */
+const nearShare = 0.2;
+
+/** Limits that were used and not crossed, with so little left that a bad moment would have crossed them. */
+export function nearLimits(verdict: Verdict): readonly Headroom[] {
+  return verdict.headroom.filter(({ used, allowed, left }) => used > 0 && left >= 0 && left <= allowed * nearShare);
+}

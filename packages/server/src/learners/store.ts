@@ -1,9 +1,9 @@
 import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
 import createError from 'http-errors';
-import type { Selectable } from 'kysely';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
 import type { Tables } from '../db/schema';
+import type { DriveDigest } from '../drives/digest';
 import { assertStandard } from '../standards/store';
 
 /** The learners of a school by name, or those it has archived. */
@@ -53,24 +53,21 @@ async function update(db: Db, schoolId: string, id: string, changes: Partial<Tab
   return getLearner(db, schoolId, id);
 }
 
+/** Learners with the number of their drives and the latest one. */
 function selectLearners(db: Db, schoolId: string) {
   return db
+    .with('driven', (cte) =>
+      cte
+        .selectFrom('drives')
+        // With max(), SQLite takes the other columns from the row that holds the maximum.
+        .select((eb) => ['learner_id', 'id as last_id', 'digest', eb.fn.max('started_at').as('last_at'), eb.fn.countAll<number>().as('drives')])
+        .where('school_id', '=', schoolId)
+        .groupBy('learner_id'),
+    )
     .selectFrom('learners')
+    .leftJoin('driven', 'driven.learner_id', 'learners.id')
     .selectAll('learners')
-    .select((eb) => [
-      eb
-        .selectFrom('drives')
-        .select((e) => e.fn.countAll<number>().as('n'))
-        .where('drives.school_id', '=', schoolId)
-        .whereRef('drives.learner_id', '=', 'learners.id')
-        .as('drives'),
-      eb
-        .selectFrom('drives')
-        .select((e) => e.fn.max('started_at').as('last'))
-        .where('drives.school_id', '=', schoolId)
-        .whereRef('drives.learner_id', '=', 'learners.id')
-        .as('last_drive_at'),
-    ])
+    .select(['driven.drives', 'driven.last_id', 'driven.last_at', 'driven.digest'])
     .where('learners.school_id', '=', schoolId);
 }
 
@@ -87,7 +84,9 @@ function toRow(input: LearnerInput) {
   };
 }
 
-function toView(row: Selectable<Tables['learners']> & { drives: number | null; last_drive_at: string | null }): LearnerView {
+type LearnerRow = Awaited<ReturnType<ReturnType<typeof selectLearners>['executeTakeFirstOrThrow']>>;
+
+function toView(row: LearnerRow): LearnerView {
   return {
     id: row.id,
     name: row.name,
@@ -100,6 +99,12 @@ function toView(row: Selectable<Tables['learners']> & { drives: number | null; l
     ...(row.notes && { notes: row.notes }),
     ...(row.archived_at && { archivedAt: row.archived_at }),
     drives: row.drives ?? 0,
-    ...(row.last_drive_at && { lastDriveAt: row.last_drive_at }),
+    ...lastDriveOf(row),
   };
+}
+
+function lastDriveOf({ last_id: id, last_at: startedAt, digest }: LearnerRow): Pick<LearnerView, 'lastDrive'> {
+  if (!id || !startedAt || !digest) return {};
+  const { outcome, sentence } = JSON.parse(digest) as DriveDigest;
+  return { lastDrive: { id, startedAt, outcome, sentence } };
 }

@@ -1,0 +1,2 @@
+/** The most events one request may carry. */
+export const mostEventsInABatch = 200;

@@ -1,0 +1,66 @@
+import AccountCircleOutlined from '@mui/icons-material/AccountCircleOutlined';
+import GroupsOutlined from '@mui/icons-material/GroupsOutlined';
+import RouteOutlined from '@mui/icons-material/AddRoadOutlined';
+import WbTwilightOutlined from '@mui/icons-material/WbTwilightOutlined';
+import type { SvgIconComponent } from '@mui/icons-material';
+import { useEffect } from 'react';
+import { Navigate, NavLink, Outlet, useLocation, useMatch } from 'react-router';
+import { startSending } from '../drives/log/sender';
+import { useSessionQuery } from '../session/session-api';
+import { SignedIn } from '../session/signed-in';
+import { Failed, Loading } from '../ui/states';
+import { apiError } from './api';
+import styles from './frame.module.css';
+
+const places: readonly (readonly [path: string, name: string, Icon: SvgIconComponent])[] = [
+  ['/', 'Today', WbTwilightOutlined],
+  ['/learners', 'Learners', GroupsOutlined],
+  ['/drive', 'Drive', RouteOutlined],
+];
+
+/** Sees to it that somebody is signed in; outside the desk, with the rail beside. */
+export function Frame() {
+  const { data: session, error, isLoading, refetch } = useSessionQuery();
+  const onDesk = useMatch('/drive/:driveId/desk');
+  const { pathname } = useLocation();
+  const schoolId = session?.school.id;
+  useEffect(() => (schoolId ? startSending(schoolId) : undefined), [schoolId]);
+  if (isLoading) return <Loading what="your sign-in" />;
+  if (!session) {
+    if (apiError(error)?.status === 401) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
+    return (
+      <main className={styles.alone}>
+        <Failed error={error} onRetry={() => void refetch()} />
+      </main>
+    );
+  }
+  if (onDesk) {
+    return (
+      <SignedIn value={session}>
+        <Outlet />
+      </SignedIn>
+    );
+  }
+  return (
+    <SignedIn value={session}>
+      <div className={styles.frame}>
+        <nav className={styles.rail} aria-label="Main">
+          <span className={styles.wordmark}>Jasperwren</span>
+          {places.map(([path, name, Icon]) => (
+            <NavLink key={path} to={path} end={path === '/'} className={styles.place!}>
+              <Icon fontSize="small" aria-hidden="true" />
+              {name}
+            </NavLink>
+          ))}
+          <NavLink to="/account" className={`${styles.place} ${styles.foot}`}>
+            <AccountCircleOutlined fontSize="small" aria-hidden="true" />
+            Account
+          </NavLink>
+        </nav>
+        <div className={styles.body}>
+          <Outlet />
+        </div>
+      </div>
+    </SignedIn>
+  );
+}

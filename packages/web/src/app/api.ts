@@ -1,0 +1,51 @@
+import type { ErrorBody } from '@jasperwren/contract/errors';
+import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
+
+/** What went wrong with a request, in the server's words or ours. */
+export interface ApiError {
+  /** HTTP status; 0 where the server was not reached. */
+  readonly status: number;
+  readonly code: string;
+  readonly message: string;
+  readonly problems?: readonly { readonly field: string; readonly message: string }[];
+}
+
+const unreachable: ApiError = {
+  status: 0,
+  code: 'unreachable',
+  message: 'The server cannot be reached. What you marked is kept on this device; try again when you are connected.',
+};
+
+let csrfToken = '';
+
+/** The token of the present sign-in, sent with every change from now on. */
+export function keepToken(token: string): void {
+  csrfToken = token;
+}
+
+const rawQuery = fetchBaseQuery({
+  baseUrl: '/api',
+  prepareHeaders: (headers) => {
+    if (csrfToken) headers.set('x-csrf-token', csrfToken);
+    return headers;
+  },
+});
+
+const query: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, api, extra) => {
+  const { data, error } = await rawQuery(args, api, extra);
+  if (!error) return { data };
+  const body = error.data as Partial<ErrorBody> | undefined;
+  if (typeof error.status !== 'number') return { error: unreachable };
+  // A proxy in front answers without our error shape while the server is away.
+  if (!body?.error) return { error: { ...unreachable, status: error.status >= 500 ? 0 : error.status } };
+  return { error: { status: error.status, ...body.error } };
+};
+
+/** All requests of the application; features add their endpoints. */
+export const api = createApi({ baseQuery: query, tagTypes: ['Session', 'Accounts', 'Learners', 'Drives', 'Standards'], endpoints: () => ({}) });
+
+/** The error of a query or mutation as something to show. */
+export function apiError(error: unknown): ApiError | undefined {
+  if (!error) return undefined;
+  return typeof error === 'object' && 'code' in error && 'message' in error ? (error as ApiError) : { ...unreachable, code: 'unknown', message: 'Something went wrong. Nothing was changed; try again.' };
+}

@@ -1,0 +1,50 @@
+import { createBrowserRouter, Link, useRouteError } from 'react-router';
+import { Loading } from '../ui/states';
+import { Page } from '../ui/Page';
+import { Frame } from './Frame';
+
+/** The pages by address; each arrives when it is needed. */
+export const router = createBrowserRouter([
+  {
+    ErrorBoundary: Broken,
+    HydrateFallback: () => <Loading what="the page" />,
+    children: [
+      { path: '/sign-in', lazy: async () => ({ Component: (await import('../session/SignInPage')).default }) },
+      {
+        Component: Frame,
+        children: [
+          { index: true, lazy: async () => ({ Component: (await import('../today/TodayPage')).default }) },
+          { path: 'learners', lazy: async () => ({ Component: (await import('../learners/LearnersPage')).default }) },
+          { path: 'learners/new', lazy: async () => ({ Component: (await import('../learners/NewLearnerPage')).default }) },
+          { path: 'learners/:learnerId', lazy: async () => ({ Component: (await import('../learners/LearnerPage')).default }) },
+          { path: 'learners/:learnerId/edit', lazy: async () => ({ Component: (await import('../learners/EditLearnerPage')).default }) },
+          { path: 'drive', lazy: async () => ({ Component: (await import('../drives/DrivePage')).default }) },
+          { path: 'drive/:driveId', lazy: async () => ({ Component: (await import('../drives/verdict/VerdictPage')).default }) },
+          { path: 'drive/:driveId/desk', lazy: async () => ({ Component: (await import('../drives/desk/DeskPage')).default }) },
+          { path: 'account', lazy: async () => ({ Component: (await import('../session/AccountPage')).default }) },
+          { path: '*', Component: Nowhere },
+        ],
+      },
+    ],
+  },
+]);
+
+function Nowhere() {
+  return (
+    <Page title="There is no such page">
+      <p>
+        The address leads nowhere. <Link to="/">Go to Today</Link>
+      </p>
+    </Page>
+  );
+}
+
+function Broken() {
+  const error = useRouteError();
+  return (
+    <Page title="This page broke">
+      <p>What you marked is kept on this device. Reload the page to go on.</p>
+      <p className="muted">{error instanceof Error ? error.message : String(error)}</p>
+    </Page>
+  );
+}

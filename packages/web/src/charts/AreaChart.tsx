@@ -1,0 +1,64 @@
+import type { DriveSummary } from '@jasperwren/contract/drives';
+import type { GradeSign, Standard } from '@jasperwren/core/marking/standard';
+import { useMemo } from 'react';
+import { useThemeName } from '../app/Theme';
+import { tokens, type TokenName } from '../app/tokens';
+import { areaFigure } from './area-figure';
+import Chart from './Chart';
+
+interface Props {
+  readonly drives: readonly DriveSummary[];
+  readonly standards: readonly Standard[];
+  readonly name: string;
+}
+
+const colours: Readonly<Record<GradeSign, TokenName>> = { noted: 'slate', counted: 'ochre', outright: 'jasper', highest: 'plum' };
+const shapes: Readonly<Record<GradeSign, string>> = { noted: 'circle-open', counted: 'circle', outright: 'triangle-up', highest: 'star-triangle-up' };
+const rowPx = 34;
+
+/** Marks by area over a learner's drives: one dot an area and drive, larger with more marks, shaped by the gravest. */
+export default function AreaChart({ drives, standards, name }: Props) {
+  const theme = useThemeName();
+  const figure = useMemo(() => areaFigure(drives, standards, name), [drives, standards, name]);
+  const chart = useMemo(() => {
+    const t = tokens[theme];
+    const { dots, areas, drives: columns } = figure;
+    return {
+      data: [
+        {
+          type: 'scatter' as const,
+          mode: 'text+markers' as const,
+          x: dots.map(({ drive }) => drive),
+          y: dots.map(({ area }) => area),
+          text: dots.map(({ count }) => String(count)),
+          textposition: 'middle right' as const,
+          textfont: { color: t.ink, size: 13 },
+          marker: {
+            color: dots.map(({ worst }) => t[colours[worst]]),
+            symbol: dots.map(({ worst }) => shapes[worst]),
+            size: dots.map(({ count }) => 11 + 3 * Math.min(count, 5)),
+            opacity: 1,
+          },
+          customdata: dots.map(({ words }) => words),
+          hovertemplate: '%{y}: %{customdata}<extra></extra>',
+        },
+      ],
+      layout: {
+        height: 90 + rowPx * areas.length,
+        margin: { l: 150, r: 20, t: 10, b: 64 },
+        xaxis: { title: { text: 'drive, and its date', standoff: 12 }, tickvals: columns.map((_, i) => i), ticktext: [...columns], range: [-0.5, Math.max(columns.length, 6) - 0.5], fixedrange: true, zeroline: false, gridcolor: t.sunk },
+        yaxis: { categoryorder: 'array' as const, categoryarray: [...areas].reverse(), fixedrange: true, gridcolor: t.rule, automargin: true },
+      },
+    };
+  }, [figure, theme]);
+  if (figure.dots.length === 0) return <p>{figure.sentence}</p>;
+  return (
+    <figure style={{ margin: 0 }}>
+      <figcaption>
+        <p>{figure.sentence}</p>
+        <p className="muted">Number of marks in each area. A dot stands for driving faults, a triangle for at least one fault that fails at once.</p>
+      </figcaption>
+      <Chart label={figure.sentence} {...chart} />
+    </figure>
+  );
+}

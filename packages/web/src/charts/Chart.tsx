@@ -1,0 +1,41 @@
+import Plotly from 'plotly.js-basic-dist-min';
+import type { Config, Data, Layout } from 'plotly.js';
+import { useEffect, useMemo, useRef } from 'react';
+import { useThemeName } from '../app/Theme';
+import { fonts, tokens } from '../app/tokens';
+
+interface Props {
+  readonly data: Data[];
+  readonly layout: Partial<Layout>;
+  /** What the picture shows, for those who cannot see it. */
+  readonly label: string;
+}
+
+const config: Partial<Config> = { responsive: true, displayModeBar: 'hover' as unknown as boolean, displaylogo: false, modeBarButtonsToRemove: ['select2d', 'lasso2d', 'zoom2d', 'pan2d', 'zoomIn2d', 'zoomOut2d', 'autoScale2d', 'resetScale2d'] };
+
+/** A Plotly chart in our type and colours. */
+export default function Chart({ data, layout, label }: Props) {
+  const box = useRef<HTMLDivElement>(null);
+  const theme = useThemeName();
+  const styled = useMemo((): Partial<Layout> => {
+    const t = tokens[theme];
+    return {
+      paper_bgcolor: 'rgba(0,0,0,0)',
+      plot_bgcolor: 'rgba(0,0,0,0)',
+      font: { family: fonts.text, color: t.ink, size: 14 },
+      hoverlabel: { bgcolor: t.surface, bordercolor: t.rule, font: { family: fonts.text, color: t.ink } },
+      showlegend: false,
+      ...layout,
+    };
+  }, [layout, theme]);
+  useEffect(() => {
+    if (box.current) void Plotly.react(box.current, data, styled, config);
+  }, [data, styled]);
+  useEffect(() => {
+    const element = box.current;
+    return () => {
+      if (element) Plotly.purge(element);
+    };
+  }, []);
+  return <div ref={box} role="img" aria-label={label} />;
+}

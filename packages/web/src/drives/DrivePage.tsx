@@ -1,0 +1,136 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useAppDispatch } from '../app/hooks';
+import { useLazyLearnerDrivesQuery, useLearnersQuery } from '../learners/learners-api';
+import { useSignedIn } from '../session/signed-in';
+import form from '../ui/form.module.css';
+import { firstName } from '../ui/format';
+import { Page, Rows, Section } from '../ui/Page';
+import { Empty, Failed, Loading } from '../ui/states';
+import styles from './drive-page.module.css';
+import { useStandardsQuery } from './drives-api';
+import { startDrive } from './log/append';
+import { useUnfinishedHere } from './log/use-unfinished';
+
+const pastDrives = 6;
+
+/** Chooses who drives and by which standard, and starts the clock. */
+export default function DrivePage() {
+  const [params] = useSearchParams();
+  const { data: learners, error, refetch } = useLearnersQuery({ archived: false });
+  const { data: standards, error: standardsError, refetch: refetchStandards } = useStandardsQuery();
+  const unfinished = useUnfinishedHere();
+  const failed = error ?? standardsError;
+  return (
+    <Page title="Drive">
+      {unfinished.length > 0 && (
+        <Section title="Under way on this device">
+          <Rows>
+            {unfinished.map(({ id, learnerName }) => (
+              <li key={id} className={styles.open}>
+                <span>{learnerName}</span>
+                <Button variant="text" component={Link} to={`/drive/${id}/desk`}>
+                  Go on with {firstName(learnerName)}
+                </Button>
+              </li>
+            ))}
+          </Rows>
+        </Section>
+      )}
+      {failed && (
+        <Failed
+          error={failed}
+          onRetry={() => {
+            void refetch();
+            void refetchStandards();
+          }}
+        />
+      )}
+      {!failed && (!learners || !standards) && <Loading what="learners and standards" />}
+      {learners?.length === 0 && (
+        <Empty
+          action={
+            <Button variant="contained" component={Link} to="/learners/new">
+              Add a learner
+            </Button>
+          }
+        >
+          A drive needs a learner. Add one first.
+        </Empty>
+      )}
+      {learners && learners.length > 0 && standards && <Choose learners={learners} standards={standards} first={params.get('learner')} />}
+    </Page>
+  );
+}
+
+function Choose({ learners, standards, first }: { readonly learners: readonly LearnerView[]; readonly standards: readonly Standard[]; readonly first: string | null }) {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const { account, school } = useSignedIn();
+  const [fetchDrives] = useLazyLearnerDrivesQuery();
+  const [learner, setLearner] = useState(learners.find(({ id }) => id === first) ?? null);
+  const [chosenStandard, setChosenStandard] = useState<string>();
+  const [starting, setStarting] = useState(false);
+  const [asked, setAsked] = useState(false);
+  const standard = standards.find(({ id }) => id === (chosenStandard ?? learner?.standardId)) ?? standards[0]!;
+  const start = async () => {
+    setAsked(true);
+    if (!learner) return;
+    setStarting(true);
+    // What is likely now rests on earlier drives; without a connection the usual faults stand in.
+    const past = (await fetchDrives(learner.id, true)).data ?? [];
+    const driveId = await dispatch(
+      startDrive(
+        { schoolId: school.id, learnerId: learner.id, learnerName: learner.name, number: learner.drives + 1, standard, past: past.slice(-pastDrives).map(({ byItem }) => byItem) },
+        account.id,
+      ),
+    );
+    void navigate(`/drive/${driveId}/desk`);
+  };
+  return (
+    <Section title="A new mock test">
+      <div className={styles.columns}>
+        <div className={form.form}>
+          <Autocomplete
+            options={learners}
+            value={learner}
+            onChange={(_, chosen) => setLearner(chosen)}
+            getOptionLabel={({ name }) => name}
+            isOptionEqualToValue={(a, b) => a.id === b.id}
+            renderInput={(props) => <TextField {...props} label="Learner" error={asked && !learner} helperText={asked && !learner ? 'Choose who drives.' : undefined} />}
+          />
+          <TextField select label="Marking standard" value={standard.id} onChange={(event) => setChosenStandard(event.target.value)} helperText={standard.summary}>
+            {standards.map(({ id, name, version }) => (
+              <MenuItem key={id} value={id}>
+                {name}, version {version}
+              </MenuItem>
+            ))}
+          </TextField>
+          <p>
+            About {standard.length.totalMin.value} min
+            {standard.length.independentMin && `, ${standard.length.independentMin.value} of them independent`}. The clock starts with the button.
+          </p>
+          <div className={form.actions}>
+            <Button variant="contained" disabled={starting} onClick={() => void start()}>
+              Start the drive
+            </Button>
+          </div>
+        </div>
+        <aside className={styles.cautions} aria-label="Cautions">
+          <h3>Before you move</h3>
+          <ul>
+            <li>Your eyes belong to the road. While the car moves, touch nothing but the pin; name it when you have stopped. Somebody in the back may mark live.</li>
+            <li>Take control whenever it is needed. No mark is worth a risk; afterwards stop somewhere safe.</li>
+            <li>Rules differ by place and change: check what your authority publishes today.</li>
+          </ul>
+        </aside>
+      </div>
+    </Section>
+  );
+}

@@ -1,0 +1,78 @@
+import { currentSpan, drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
+import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { useAppSelector } from '../../app/hooks';
+import { clockTime, counted } from '../../ui/format';
+import type { OpenDrive } from '../log/drive-logs';
+import styles from './desk.module.css';
+import { Key } from './Key';
+import type { DeskActions } from './use-desk';
+import { useNow } from './use-now';
+
+interface Props {
+  readonly log: OpenDrive;
+  readonly drive: Drive;
+  readonly actions: DeskActions;
+}
+
+/** Always in sight: who, how long, which section, what is saved, what is unsettled. */
+export function DeskHeader({ log, drive, actions }: Props) {
+  const { meta } = log;
+  const nowMs = useNow(meta.id, drive.phase === 'running');
+  const { totalMin, independentMin } = meta.standard.length;
+  const pins = unsettledPins(drive).length;
+  const section = currentSpan(drive)?.section ?? 'guided';
+  return (
+    <header className={styles.header}>
+      <div className={styles.who}>
+        <h1>{meta.learnerName}</h1>
+        <span className="muted">
+          {meta.number > 0 && `Drive ${meta.number}, `}
+          {standardLabel(meta.standard)}
+        </span>
+      </div>
+      <div className={styles.clock} role="timer" aria-label="Time driven">
+        <b>{clockTime(drivenMs(drive, nowMs))}</b> <span className="muted">of {totalMin.value} min</span>
+      </div>
+      <button type="button" className={styles.section} onClick={actions.switchSection} disabled={!actions.running} aria-label={`Section: ${section}. Switch`}>
+        <span>
+          <span className="muted">{section}</span> <Key>/</Key>
+        </span>
+        <b>
+          {clockTime(sectionMs(drive, section, nowMs))}
+          {section === 'independent' && independentMin && ` of ${independentMin.value} min`}
+        </b>
+      </button>
+      <div className={styles.saving}>
+        <Saving log={log} />
+        <button type="button" className={styles.pins} onClick={actions.settleNext} disabled={pins === 0}>
+          {pins === 0 ? 'no pins open' : `${counted(pins, 'pin', 'pins')} to settle`} <Key>;</Key>
+        </button>
+      </div>
+      <div className={styles.headerActions}>
+        <button type="button" className={styles.headerButton} onClick={actions.switchPause} disabled={!actions.running}>
+          {drive.phase === 'paused' ? 'Go on' : 'Pause'} <Key>0</Key>
+        </button>
+        <button type="button" className={styles.headerButton} onClick={actions.askToEnd} disabled={!actions.running}>
+          End <Key>End</Key>
+        </button>
+      </div>
+    </header>
+  );
+}
+
+function standardLabel(standard: Standard): string {
+  return `${standard.name} v${standard.version}`;
+}
+
+/** Where the marks are: on this device, and at the server or not yet. */
+function Saving({ log }: { readonly log: OpenDrive }) {
+  const trouble = useAppSelector((state) => state.driveLogs.trouble);
+  const storageFailed = useAppSelector((state) => state.driveLogs.storageFailed);
+  const waiting = log.unsent.length;
+  if (storageFailed) return <strong role="alert">not kept on this device</strong>;
+  if (trouble?.kind === 'refused') return <strong role="alert">{trouble.message}</strong>;
+  if (log.unkept > 0) return <span>saving …</span>;
+  if (waiting > 0) return <span>{trouble ? `saved here, ${waiting} waiting to send` : `sending ${waiting}`}</span>;
+  return <span>all saved</span>;
+}

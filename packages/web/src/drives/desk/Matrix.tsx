@@ -1,0 +1,101 @@
+import type { Pin } from '@jasperwren/core/drive/drive';
+import type { LikelyItem } from '@jasperwren/core/marking/likely';
+import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { memo } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { clockTime, counted } from '../../ui/format';
+import { GradeSign } from '../../ui/GradeSign';
+import styles from './desk.module.css';
+import { panelOpened, stepBack } from './desk-slice';
+import { Key } from './Key';
+import type { DeskActions } from './use-desk';
+
+interface Props {
+  readonly standard: Standard;
+  readonly likely: readonly LikelyItem[];
+  readonly counts: ReadonlyMap<string, number>;
+  readonly settling: Pin | undefined;
+  readonly actions: DeskActions;
+}
+
+const mostSigns = 3;
+
+/** The second beat: rows are items and columns are grades, so that one touch says what and how bad. */
+export const Matrix = memo(function Matrix({ standard, likely, counts, settling, actions }: Props) {
+  const dispatch = useAppDispatch();
+  const chosen = useAppSelector((state) => state.desk.category);
+  const chosenItem = useAppSelector((state) => state.desk.item);
+  const { items } = rulesOf(standard);
+  const category = standard.categories.find(({ code }) => code === chosen);
+  const rows = category
+    ? category.items.map((item) => ({ item, under: undefined, keys: item.letter }))
+    : likely.flatMap(({ item: code, inLastDrive }) => {
+        const found = items.get(code);
+        if (!found) return [];
+        const under = `${found.category.name}${inLastDrive > 0 ? `, ${counted(inLastDrive, 'time', 'times')} in the last drive` : ''}`;
+        return [{ item: found.item, under, keys: found.category.letter + found.item.letter }];
+      });
+  return (
+    <section className={styles.matrix} aria-label={category ? category.name : 'Likely now'} style={{ ['--columns' as string]: standard.grades.length }}>
+      <div className={styles.matrixHead}>
+        <div>
+          {category && (
+            <button type="button" className={styles.back} onClick={() => dispatch(stepBack())}>
+              Back <Key>Esc</Key>
+            </button>
+          )}
+          {settling ? (
+            <strong>
+              Pin at {clockTime(settling.atMs)}: what was it?{' '}
+              <button type="button" className={styles.inlineAction} onClick={() => dispatch(panelOpened({ kind: 'drop-pin', pinId: settling.id }))}>
+                Nothing
+              </button>
+            </strong>
+          ) : (
+            <h2>{category ? category.name : 'Likely now'}</h2>
+          )}
+        </div>
+        {standard.grades.map((grade, i) => (
+          <span key={grade.code} className={styles.columnHead}>
+            {grade.short} <Key>{i + 1}</Key>
+          </span>
+        ))}
+      </div>
+      {rows.map(({ item, under, keys }) => (
+        <div key={item.code} className={`${styles.row} ${item.code === chosenItem ? styles.chosenRow : ''}`} role="group" aria-label={item.name}>
+          <div className={styles.label}>
+            <span>
+              {item.name}
+              {under && <small>{under}</small>}
+            </span>
+            <Key>{keys}</Key>
+          </div>
+          {standard.grades.map((grade) => {
+            const allowed = gradesOf(standard, item).includes(grade);
+            const n = counts.get(`${item.code} ${grade.code}`) ?? 0;
+            if (!allowed) return <span key={grade.code} className={styles.noCell} />;
+            return (
+              <button
+                key={grade.code}
+                type="button"
+                className={`${styles.cell} ${n > 0 ? styles[grade.sign] : ''}`}
+                disabled={!actions.canMark}
+                aria-label={`${item.name}: ${grade.name}${n > 0 ? `, ${n} so far` : ''}`}
+                onClick={() => actions.mark(item.code, grade.code)}
+              >
+                {n === 0 && <GradeSign sign={grade.sign} size={26} ghost />}
+                {n > 0 && n <= mostSigns && Array.from({ length: n }, (_, i) => <GradeSign key={i} sign={grade.sign} size={26} />)}
+                {n > mostSigns && (
+                  <>
+                    <GradeSign sign={grade.sign} size={26} /> <b>{n}</b>
+                  </>
+                )}
+              </button>
+            );
+          })}
+        </div>
+      ))}
+    </section>
+  );
+});

@@ -1,0 +1,56 @@
+import type { Standard } from '@jasperwren/core/marking/standard';
+import type { Verdict } from '@jasperwren/core/marking/verdict';
+import { testHeadroom } from '@jasperwren/core/marking/wording';
+import { memo } from 'react';
+import styles from './desk.module.css';
+import { Key } from './Key';
+import type { DeskActions } from './use-desk';
+
+interface Props {
+  readonly standard: Standard;
+  readonly verdict: Verdict;
+  readonly actions: DeskActions;
+}
+
+/** Room left under every limit, and the four things that need no thought. */
+export const SidePanel = memo(function SidePanel({ standard, verdict, actions }: Props) {
+  return (
+    <aside className={styles.side} aria-label="Room left and quick marks">
+      <div className={styles.rooms}>
+        {testHeadroom(verdict).map(({ limit, used, allowed, left }) => (
+          <div key={limit.code} className={styles.room} data-crossed={left < 0}>
+            <span>{limit.name}</span>
+            <b>{left < 0 ? 'past the limit' : allowed === 0 ? 'none allowed' : `${left} of ${allowed} left`}</b>
+            <span className={styles.bar} aria-hidden="true">
+              <i style={{ width: `${Math.min(100, allowed === 0 ? (used > 0 ? 100 : 0) : (100 * used) / allowed)}%`, background: `var(--${barColour(standard, limit.measure)})` }} />
+            </span>
+          </div>
+        ))}
+        {verdict.questions.length > 0 && <p className={styles.habit}>{verdict.questions.length === 1 ? 'One fault keeps' : 'Some faults keep'} coming back: to be decided after the drive.</p>}
+      </div>
+      <button type="button" className={styles.pin} onClick={actions.pin} disabled={!actions.running}>
+        <span>Pin</span>
+        <small>
+          name it at the next stop <Key>Space</Key>
+        </small>
+      </button>
+      <div className={styles.quick}>
+        <button type="button" onClick={actions.spoke} disabled={!actions.running}>
+          I spoke <Key>,</Key>
+        </button>
+        <button type="button" onClick={actions.tookControl} disabled={!actions.running}>
+          I took control <Key>.</Key>
+        </button>
+        <button type="button" className={styles.wide} onClick={actions.undo}>
+          Undo <Key>⌫</Key>
+        </button>
+      </div>
+    </aside>
+  );
+});
+
+function barColour(standard: Standard, measure: Verdict['headroom'][number]['limit']['measure']): string {
+  if (measure.kind === 'failed-exercises') return 'jasper';
+  const sign = standard.grades.find((grade) => measure.grades.includes(grade.code))?.sign;
+  return sign === 'counted' ? 'ochre' : sign === 'noted' ? 'slate' : 'jasper';
+}

@@ -1,0 +1,111 @@
+import { gradesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { useEffect } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { store } from '../../app/store';
+import { categoryChosen, itemChosen, panelOpened, said, stepBack } from './desk-slice';
+import type { DeskActions } from './use-desk';
+
+/** The commands that are not letters or digits of the standard. */
+export const commandKeys = {
+  pin: { key: ' ', word: 'Space' },
+  spoke: { key: ',', word: ',' },
+  tookControl: { key: '.', word: '.' },
+  undo: { key: 'Backspace', word: '⌫' },
+  section: { key: '/', word: '/' },
+  settle: { key: ';', word: ';' },
+  pause: { key: '0', word: '0' },
+  end: { key: 'End', word: 'End' },
+  back: { key: 'Escape', word: 'Esc' },
+  keys: { key: '?', word: '?' },
+} as const;
+
+const letterNames = (letter: string, where: string) => `No ${letter} in ${where}.`;
+
+/** Marks by keyboard: a letter for the category, a letter for the item, a digit for the grade. */
+export function useDeskKeys(standard: Standard, actions: DeskActions): void {
+  const dispatch = useAppDispatch();
+  const on = useAppSelector((state) => state.settings.deskKeys);
+  useEffect(() => {
+    if (!on) return;
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || isTyping(event.target)) return;
+      if (takeKey(event.key, isControl(event.target))) event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+
+    function takeKey(key: string, onControl: boolean): boolean {
+      const { desk } = store.getState();
+      switch (key) {
+        case commandKeys.back.key:
+          dispatch(stepBack());
+          return true;
+        case commandKeys.pin.key:
+          // In a panel the space bar presses the button that has the focus, as everywhere.
+          if (desk.panel && onControl) return false;
+          actions.pin();
+          return true;
+        case commandKeys.spoke.key:
+          actions.spoke();
+          return true;
+        case commandKeys.tookControl.key:
+          actions.tookControl();
+          return true;
+        case commandKeys.undo.key:
+          actions.undo();
+          return true;
+        case commandKeys.section.key:
+          actions.switchSection();
+          return true;
+        case commandKeys.settle.key:
+          actions.settleNext();
+          return true;
+        case commandKeys.pause.key:
+          actions.switchPause();
+          return true;
+        case commandKeys.end.key:
+          actions.askToEnd();
+          return true;
+        case commandKeys.keys.key:
+          dispatch(panelOpened({ kind: 'keys' }));
+          return true;
+      }
+      if (/^[a-z]$/i.test(key)) return takeLetter(key.toUpperCase());
+      if (/^[1-9]$/.test(key)) return takeDigit(Number(key));
+      return false;
+    }
+
+    function takeLetter(letter: string): boolean {
+      const { category: code, item } = store.getState().desk;
+      const category = standard.categories.find((candidate) => candidate.code === code);
+      if (!category || item) {
+        const chosen = standard.categories.find((candidate) => candidate.letter === letter);
+        dispatch(chosen ? categoryChosen(chosen.code) : said(letterNames(letter, standard.name)));
+        return true;
+      }
+      const chosen = category.items.find((candidate) => candidate.letter === letter);
+      dispatch(chosen ? itemChosen(chosen.code) : said(letterNames(letter, category.name)));
+      return true;
+    }
+
+    function takeDigit(digit: number): boolean {
+      const { category: code, item: itemCode } = store.getState().desk;
+      const category = standard.categories.find((candidate) => candidate.code === code);
+      const item = category?.items.find((candidate) => candidate.code === itemCode);
+      const grade = standard.grades[digit - 1];
+      if (!item) dispatch(said('Choose category and item first.'));
+      else if (!grade || !gradesOf(standard, item).includes(grade)) dispatch(said(`${item.name} has no grade ${digit}.`));
+      else actions.mark(item.code, grade.code);
+      return true;
+    }
+  }, [on, standard, actions, dispatch]);
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.matches('input:not([type=radio]), textarea, select') || target.isContentEditable);
+}
+
+function isControl(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.matches('button, a, input');
+}

@@ -1,0 +1,137 @@
+import { standingMarks, unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
+import { currentSpan } from '@jasperwren/core/drive/clock';
+import type { DriveEvent, Ending } from '@jasperwren/core/drive/event';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { itemName } from '@jasperwren/core/marking/wording';
+import { useCallback, useMemo } from 'react';
+import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { store } from '../../app/store';
+import { clockTime } from '../../ui/format';
+import { driveNowMs } from '../log/drive-clock';
+import { useDriveLog } from '../log/use-drive';
+import { done, panelOpened, said, settlingChosen } from './desk-slice';
+import { giveReceipt } from './receipts';
+
+export type DeskActions = ReturnType<typeof useDesk>;
+
+const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
+  started: 'the start',
+  mark: 'the last mark',
+  pin: 'the last pin',
+  strike: 'the last strike',
+  regrade: 'the last regrade',
+  prompt: 'the last "I spoke"',
+  intervention: 'the last "I took control"',
+  section: 'the last change of section',
+  pause: 'the last pause',
+  ended: 'the end',
+};
+
+/** Everything the desk can do, each with its receipt. */
+export function useDesk(driveId: string, standard: Standard, drive: Drive) {
+  const dispatch = useAppDispatch();
+  const { write, undo: undoLast } = useDriveLog(driveId);
+  const receipts = useAppSelector((state) => state.settings.receipts);
+  const settling = useAppSelector((state) => state.desk.settling);
+  const running = drive.phase === 'running' || drive.phase === 'paused';
+  const canMark = running || settling !== undefined;
+
+  const tell = useCallback(
+    (text: string, kind: 'taken' | 'undone' = 'taken') => {
+      dispatch(said(text));
+      if (receipts) giveReceipt(kind);
+    },
+    [dispatch, receipts],
+  );
+
+  return useMemo(() => {
+    const at = () => clockTime(driveNowMs(driveId));
+    return {
+      running,
+      canMark,
+      mark(item: string, grade: string): void {
+        if (!canMark) return;
+        const pin = store.getState().desk.settling;
+        void write({ type: 'mark', item, grade, ...(pin && { pin }) });
+        const word = rulesOf(standard).grades.get(grade)?.name ?? grade;
+        dispatch(done(`${itemName(standard, item)}: ${word}, ${at()}.`));
+        if (receipts) giveReceipt('taken');
+      },
+      pin(): void {
+        if (!running) return;
+        void write({ type: 'pin' });
+        tell(`Pin dropped at ${at()}.`);
+      },
+      spoke(): void {
+        if (!running) return;
+        void write({ type: 'prompt' });
+        tell(`Noted: you spoke at ${at()}.`);
+      },
+      tookControl(): void {
+        if (!running) return;
+        void write({ type: 'intervention' });
+        tell(`Noted: you took control at ${at()}. Stop somewhere safe.`);
+      },
+      undo(): void {
+        const target = undoLast();
+        tell(target ? `Undone: ${undoWords[target.type]}.` : 'There is nothing to undo.', 'undone');
+      },
+      switchSection(): void {
+        if (!running) return;
+        const section = currentSpan(drive)?.section === 'independent' ? 'guided' : 'independent';
+        void write({ type: 'section', section });
+        tell(`From here: ${section} driving.`);
+      },
+      switchPause(): void {
+        if (!running) return;
+        const state = drive.phase === 'paused' ? 'resumed' : 'paused';
+        void write({ type: 'pause', state });
+        tell(state === 'paused' ? 'Paused: the clock stands still.' : 'Going on.');
+      },
+      settleNext(): void {
+        const pins = unsettledPins(drive);
+        const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
+        const next = pins[now + 1] ?? pins[0];
+        dispatch(settlingChosen(next?.id));
+        if (next) tell(`Settling the pin at ${clockTime(next.atMs)}: choose what it was.`);
+      },
+      dropPin(pinId: string, reason: string): void {
+        void write({ type: 'strike', target: pinId, reason });
+        dispatch(done('Pin dropped without a mark.'));
+      },
+      strike(markId: string, reason: string): void {
+        void write({ type: 'strike', target: markId, reason });
+        dispatch(done('Mark struck.'));
+      },
+      putBack(markId: string): void {
+        const strike = drive.marks.find((mark) => mark.id === markId)?.struck;
+        if (strike) void write({ type: 'strike', target: strike.strikeId, reason: 'Put back' });
+        dispatch(done('Mark put back.'));
+      },
+      regrade(markId: string, grade: string): void {
+        void write({ type: 'regrade', target: markId, grade });
+        dispatch(done(`Regraded: ${rulesOf(standard).grades.get(grade)?.name ?? grade}.`));
+      },
+      askToEnd(): void {
+        if (running) dispatch(panelOpened({ kind: 'end' }));
+      },
+      async end(ending: Ending, reason: string): Promise<void> {
+        await write({ type: 'ended', ending, ...(reason && { reason }) });
+        dispatch(done('The drive has ended.'));
+      },
+    };
+  }, [running, canMark, drive, driveId, standard, dispatch, write, undoLast, tell, receipts]);
+}
+
+/** How many standing marks each item has in each grade, by `item grade`. */
+export function useCellCounts(drive: Drive): ReadonlyMap<string, number> {
+  return useMemo(() => {
+    const counts = new Map<string, number>();
+    for (const { item, grade } of standingMarks(drive)) {
+      const key = `${item} ${grade}`;
+      counts.set(key, (counts.get(key) ?? 0) + 1);
+    }
+    return counts;
+  }, [drive]);
+}

@@ -1,0 +1,43 @@
+import type { DriveEvent, EventBody } from '@jasperwren/core/drive/event';
+import { v7 as newId } from 'uuid';
+import type { AppDispatch, RootState } from '../../app/store';
+import { deviceId, keepDrive, keepUnsent, type DriveMeta } from './device-log';
+import { driveNowMs, startClock } from './drive-clock';
+import { driveOpened, eventAdded, eventKept, storageRefused } from './drive-logs';
+import { sendSoon } from './sender';
+
+/** Opens a new drive on this device and writes its start. Returns the drive's id. */
+export function startDrive(input: Omit<DriveMeta, 'id'>, by: string) {
+  return async (dispatch: AppDispatch): Promise<string> => {
+    const meta: DriveMeta = { ...input, id: newId() };
+    startClock(meta.id);
+    dispatch(driveOpened({ meta, events: [], unsent: [] }));
+    await keepDrive(meta, []);
+    const { id, version } = meta.standard;
+    await dispatch(append(meta.id, { type: 'started', learnerId: meta.learnerId, standard: { id, version } }, by));
+    return meta.id;
+  };
+}
+
+/**
+ * Adds an event to the log of an open drive: on the screen at once, then into this device's storage, then to the
+ * server when it can be reached.
+ */
+export function append(driveId: string, body: EventBody, by: string) {
+  return async (dispatch: AppDispatch, getState: () => RootState): Promise<DriveEvent | undefined> => {
+    const drive = getState().driveLogs.open[driveId];
+    if (!drive) return undefined;
+    const device = deviceId(newId);
+    const seq = 1 + drive.events.reduce((highest, event) => (event.device === device ? Math.max(highest, event.seq) : highest), -1);
+    const event: DriveEvent = { ...body, id: newId(), device, seq, atMs: driveNowMs(driveId), wall: new Date().toISOString(), by };
+    dispatch(eventAdded({ driveId, event }));
+    try {
+      await keepUnsent(driveId, event);
+      dispatch(eventKept(driveId));
+    } catch {
+      dispatch(storageRefused());
+    }
+    sendSoon();
+    return event;
+  };
+}

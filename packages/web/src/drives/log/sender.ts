@@ -1,0 +1,78 @@
+import { mostEventsInABatch } from '@jasperwren/contract/batch';
+import { store } from '../../app/store';
+import { apiError } from '../../app/api';
+import { drivesApi } from '../drives-api';
+import { drivesToSend, markSent, unsentEvents } from './device-log';
+import { eventsSent, troubleChanged, type SendTrouble } from './drive-logs';
+
+const firstWaitMs = 1000;
+const longestWaitMs = 15_000;
+
+let schoolId: string | undefined;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let sending = false;
+let again = false;
+let waitMs = firstWaitMs;
+
+/** Sends what waits on this device for this school, now and whenever there is something new or the network returns. */
+export function startSending(forSchool: string): () => void {
+  schoolId = forSchool;
+  waitMs = firstWaitMs;
+  const onOnline = () => {
+    waitMs = firstWaitMs;
+    sendSoon();
+  };
+  window.addEventListener('online', onOnline);
+  sendSoon();
+  return () => {
+    window.removeEventListener('online', onOnline);
+    clearTimeout(timer);
+    schoolId = undefined;
+  };
+}
+
+/** Sends as soon as the present request, if any, is done. */
+export function sendSoon(): void {
+  if (sending) again = true;
+  else schedule(0);
+}
+
+function schedule(ms: number): void {
+  clearTimeout(timer);
+  timer = setTimeout(() => void sendAll(), ms);
+}
+
+async function sendAll(): Promise<void> {
+  if (!schoolId || sending) return;
+  sending = true;
+  again = false;
+  let trouble: SendTrouble | undefined;
+  try {
+    for (const driveId of await drivesToSend(schoolId)) trouble = (await sendDrive(driveId)) ?? trouble;
+  } finally {
+    sending = false;
+  }
+  store.dispatch(troubleChanged(trouble));
+  if (trouble) {
+    schedule(waitMs);
+    waitMs = Math.min(longestWaitMs, waitMs * 2);
+  } else {
+    waitMs = firstWaitMs;
+    if (again) schedule(0);
+  }
+}
+
+/** Sends one drive in order, batch by batch, and says what stopped it. */
+async function sendDrive(driveId: string): Promise<SendTrouble | undefined> {
+  for (;;) {
+    const events = await unsentEvents(driveId, mostEventsInABatch);
+    if (events.length === 0) return undefined;
+    const result = await store.dispatch(drivesApi.endpoints.sendEvents.initiate({ driveId, events }, { track: false }));
+    if (!result.data) {
+      const error = apiError(result.error);
+      return !error || error.status === 0 || error.status >= 500 || error.status === 429 ? { kind: 'unreachable' } : { kind: 'refused', message: error.message };
+    }
+    await markSent(result.data.accepted);
+    store.dispatch(eventsSent({ driveId, ids: result.data.accepted }));
+  }
+}

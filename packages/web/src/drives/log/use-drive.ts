@@ -1,0 +1,56 @@
+import { undoTarget } from '@jasperwren/core/drive/undo';
+import type { EventBody } from '@jasperwren/core/drive/event';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { v7 as newId } from 'uuid';
+import type { ApiError } from '../../app/api';
+import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { store } from '../../app/store';
+import { useSignedIn } from '../../session/signed-in';
+import { append } from './append';
+import { deviceId } from './device-log';
+import type { OpenDrive } from './drive-logs';
+import { openDrive } from './open-drive';
+
+type Opening = { readonly state: 'loading' } | { readonly state: 'failed'; readonly error: ApiError; readonly retry: () => void } | { readonly state: 'open'; readonly log: OpenDrive };
+
+/** A drive by its id, opened from this device or the server. */
+export function useOpenDrive(driveId: string): Opening {
+  const dispatch = useAppDispatch();
+  const { school } = useSignedIn();
+  const log = useAppSelector((state) => state.driveLogs.open[driveId]);
+  const [error, setError] = useState<ApiError>();
+  const [attempt, setAttempt] = useState(0);
+  useEffect(() => {
+    let gone = false;
+    void dispatch(openDrive(driveId, school.id)).then((failure) => {
+      if (!gone) setError(failure);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [dispatch, driveId, school.id, attempt]);
+  if (log) return { state: 'open', log };
+  return error ? { state: 'failed', error, retry: () => setAttempt((n) => n + 1) } : { state: 'loading' };
+}
+
+/** What follows from a log: the drive as it stands and its verdict. */
+export function useJudgedDrive({ meta, events }: OpenDrive) {
+  const drive = useMemo(() => foldDrive(events), [events]);
+  const verdict = useMemo(() => judgeDrive(meta.standard, drive), [meta.standard, drive]);
+  return { drive, verdict };
+}
+
+/** Writes events into the log of a drive, as the person signed in. */
+export function useDriveLog(driveId: string) {
+  const dispatch = useAppDispatch();
+  const { account } = useSignedIn();
+  const write = useCallback((body: EventBody) => dispatch(append(driveId, body, account.id)), [dispatch, driveId, account.id]);
+  const undo = useCallback(() => {
+    const target = undoTarget(store.getState().driveLogs.open[driveId]?.events ?? [], deviceId(newId));
+    if (target) void write({ type: 'strike', target: target.id, reason: 'Undone', undo: true });
+    return target;
+  }, [driveId, write]);
+  return { write, undo };
+}

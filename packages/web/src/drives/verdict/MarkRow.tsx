@@ -1,0 +1,97 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { Mark } from '@jasperwren/core/drive/drive';
+import type { EventBody } from '@jasperwren/core/drive/event';
+import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { itemName } from '@jasperwren/core/marking/wording';
+import { useState } from 'react';
+import { clockTime } from '../../ui/format';
+import { GradeSign } from '../../ui/GradeSign';
+import styles from './verdict.module.css';
+
+interface Props {
+  readonly mark: Mark;
+  readonly standard: Standard;
+  readonly write: (body: EventBody) => unknown;
+  readonly chosen: boolean;
+  readonly capped: boolean;
+}
+
+/** One mark of a finished drive, to be seen, regraded, struck or put back. */
+export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
+  const [striking, setStriking] = useState(false);
+  const { items, grades } = rulesOf(standard);
+  const item = items.get(mark.item)?.item;
+  const grade = grades.get(mark.grade);
+  const name = itemName(standard, mark.item);
+  const first = mark.firstGrade && grades.get(mark.firstGrade)?.name;
+  return (
+    <li id={`mark-${mark.id}`} className={styles.mark} data-chosen={chosen} aria-label={`${name}, ${grade?.name ?? mark.grade}, ${clockTime(mark.atMs)}`}>
+      <GradeSign sign={grade?.sign ?? 'noted'} size={24} ghost={mark.struck !== undefined} />
+      <b>{clockTime(mark.atMs)}</b>
+      <div>
+        <b className={mark.struck ? styles.struck! : ''}>{name}</b>
+        <div className="muted">
+          {mark.struck ? `Struck: ${mark.struck.reason}` : grade?.name}
+          {first && !mark.struck && `, first marked as ${first}`}
+          {capped && ', over the cap and not counted'}
+        </div>
+        {mark.note && <div>{mark.note}</div>}
+        {striking && <StrikeForm name={name} onCancel={() => setStriking(false)} onStrike={(reason) => void write({ type: 'strike', target: mark.id, reason })} />}
+      </div>
+      {mark.struck ? (
+        <Button variant="text" aria-label={`Put back ${name} at ${clockTime(mark.atMs)}`} onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, reason: 'Put back' })}>
+          Put back
+        </Button>
+      ) : (
+        !striking && (
+          <div className={styles.markActions}>
+            {item && gradesOf(standard, item).length > 1 && (
+              <TextField
+                select
+                size="small"
+                label="Grade"
+                value={mark.grade}
+                onChange={(event) => void write({ type: 'regrade', target: mark.id, grade: event.target.value })}
+                slotProps={{ select: { 'aria-label': `Grade of ${name} at ${clockTime(mark.atMs)}` } }}
+              >
+                {gradesOf(standard, item).map(({ code, short }) => (
+                  <MenuItem key={code} value={code}>
+                    {short}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
+            <Button variant="text" aria-label={`Strike ${name} at ${clockTime(mark.atMs)}`} onClick={() => setStriking(true)}>
+              Strike
+            </Button>
+          </div>
+        )
+      )}
+    </li>
+  );
+}
+
+function StrikeForm({ name, onStrike, onCancel }: { readonly name: string; readonly onStrike: (reason: string) => void; readonly onCancel: () => void }) {
+  const [reason, setReason] = useState('');
+  return (
+    <form
+      className={styles.strike}
+      aria-label={`Strike ${name}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim()) onStrike(reason.trim());
+      }}
+    >
+      <TextField label="Reason" size="small" value={reason} onChange={(event) => setReason(event.target.value)} autoFocus fullWidth slotProps={{ htmlInput: { maxLength: 2000 } }} />
+      <Button type="submit" variant="contained" disabled={!reason.trim()}>
+        Strike it
+      </Button>
+      <Button variant="text" onClick={onCancel}>
+        Keep it
+      </Button>
+    </form>
+  );
+}

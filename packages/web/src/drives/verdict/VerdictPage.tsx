@@ -1,0 +1,167 @@
+import Button from '@mui/material/Button';
+import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
+import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
+import { marksByArea } from '@jasperwren/core/marking/areas';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import { nearLimits } from '@jasperwren/core/marking/verdict';
+import { describeMissing, itemName, limitName, reasonSentence, verdictSentence } from '@jasperwren/core/marking/wording';
+import { useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
+import { clockTime, counted, firstName, longDate, wholeMinutes } from '../../ui/format';
+import { Page, Rows, Section } from '../../ui/Page';
+import { Ribbon } from '../../ui/Ribbon';
+import { Empty, Failed, Loading } from '../../ui/states';
+import type { OpenDrive } from '../log/drive-logs';
+import { useDriveLog, useJudgedDrive, useOpenDrive } from '../log/use-drive';
+import { AreaTable } from './AreaTable';
+import { MarkRow } from './MarkRow';
+import styles from './verdict.module.css';
+
+export default function VerdictPage() {
+  const { driveId = '' } = useParams();
+  const opening = useOpenDrive(driveId);
+  if (opening.state === 'loading') return <Loading what="the drive" />;
+  if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
+  return <VerdictView log={opening.log} />;
+}
+
+function VerdictView({ log }: { readonly log: OpenDrive }) {
+  const { meta } = log;
+  const { standard } = meta;
+  const { drive, verdict } = useJudgedDrive(log);
+  const { write } = useDriveLog(meta.id);
+  const [chosen, setChosen] = useState<string>();
+  if (!drive.ended) return <Navigate to={`/drive/${meta.id}/desk`} replace />;
+  const pins = unsettledPins(drive).length;
+  const near = nearLimits(verdict);
+  const name = firstName(meta.learnerName);
+  const choose = (markId: string) => {
+    setChosen(markId);
+    document.getElementById(`mark-${markId}`)?.scrollIntoView({ block: 'center' });
+  };
+  return (
+    <Page
+      title={verdictSentence(standard, verdict)}
+      over={
+        <>
+          <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>, {drive.startedAt && longDate(drive.startedAt)}, {standard.name} v{standard.version}
+        </>
+      }
+      sub={
+        <>
+          {wholeMinutes(drivenMs(drive, drive.lastMs))} driven, {wholeMinutes(sectionMs(drive, 'independent', drive.lastMs))} of them independent.{' '}
+          {drive.prompts.length > 0 && `You spoke ${counted(drive.prompts.length, 'time', 'times')}. `}
+          {drive.interventions.length > 0 && `You took control ${counted(drive.interventions.length, 'time', 'times')}. `}
+          {drive.ended.reason && `Broken off: ${drive.ended.reason}. `}
+          {log.unsent.length > 0 && <span role="status">{counted(log.unsent.length, 'entry waits', 'entries wait')} to be sent.</span>}
+        </>
+      }
+      actions={
+        <>
+          {log.unsent.length === 0 && (
+            <Button variant="outlined" component="a" href={`/api/drives/${meta.id}/record`} download>
+              Save the record
+            </Button>
+          )}
+          {pins > 0 && (
+            <Button variant="contained" component={Link} to={`/drive/${meta.id}/desk`}>
+              Settle {counted(pins, 'pin', 'pins')}
+            </Button>
+          )}
+        </>
+      }
+    >
+      <div role="status" className="visually-hidden">
+        {verdictSentence(standard, verdict)}
+      </div>
+      <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choose} chosen={chosen} />
+      <div className={styles.columns}>
+        <div>
+          {verdict.reasons.length > 0 && (
+            <Section title="Why it is a fail">
+              <Rows>
+                {verdict.reasons.map((reason) => (
+                  <li key={reason.limit.code + reason.scope} className={styles.line}>
+                    <span>{reasonSentence(standard, reason)}</span>
+                    <span className="muted">
+                      Decided at {clockTime(reason.crossedBy.atMs)} by {itemName(standard, reason.crossedBy.item)}.
+                    </span>
+                  </li>
+                ))}
+              </Rows>
+            </Section>
+          )}
+          {verdict.missing.length > 0 && (
+            <Section title={verdict.outcome === 'incomplete' ? 'What a verdict still needs' : 'Missing besides'}>
+              <Rows>
+                {verdict.missing.map((missing) => (
+                  <li key={describeMissing(missing)} className={styles.line}>
+                    {sentence(describeMissing(missing))}
+                  </li>
+                ))}
+              </Rows>
+            </Section>
+          )}
+          {verdict.questions.length > 0 && (
+            <Section title="For you to decide">
+              <Rows>
+                {verdict.questions.map((question) => {
+                  const { effect } = question.limit;
+                  const last = question.marks.at(-1)!;
+                  const grade = effect.kind === 'ask-upgrade' ? standard.grades.find(({ code }) => code === effect.grade) : undefined;
+                  return (
+                    <li key={question.scope} className={styles.question}>
+                      <span>
+                        {itemName(standard, question.scope)}, {question.used} times on one drive. A habit may weigh more than its parts; nothing changes unless you say so.
+                      </span>
+                      {grade && (
+                        <Button
+                          variant="outlined"
+                          onClick={() => void write({ type: 'regrade', target: last.id, grade: grade.code, reason: `The same fault ${question.used} times` })}
+                        >
+                          Make the last one a {grade.name}
+                        </Button>
+                      )}
+                    </li>
+                  );
+                })}
+              </Rows>
+            </Section>
+          )}
+          {near.length > 0 && (
+            <Section title="Close to a limit">
+              <Rows>
+                {near.map((room) => (
+                  <li key={room.limit.code + room.scope} className={styles.line}>
+                    {limitName(standard, room)}: {room.used} of {room.allowed} used.
+                  </li>
+                ))}
+              </Rows>
+            </Section>
+          )}
+          <Section title="Marks in order">
+            {drive.marks.length === 0 ? (
+              <Empty>Nothing was marked on this drive.</Empty>
+            ) : (
+              <Rows>
+                {drive.marks
+                  .filter((mark) => !mark.struck?.undo)
+                  .map((mark) => (
+                    <MarkRow key={mark.id} mark={mark} standard={standard} write={write} chosen={mark.id === chosen} capped={verdict.capped.some(({ id }) => id === mark.id)} />
+                  ))}
+              </Rows>
+            )}
+          </Section>
+        </div>
+        <Section title="Marks by area">
+          {standingMarks(drive).length === 0 ? <p className="muted">None: {name} drove without a mark.</p> : <AreaTable areas={marksByArea(standard, drive)} grades={[...rulesOf(standard).grades.values()]} />}
+          <p className={styles.caution}>One drive says little about the next. Weigh it with the others, and judge it by what your authority publishes today.</p>
+        </Section>
+      </div>
+    </Page>
+  );
+}
+
+function sentence(text: string): string {
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+}

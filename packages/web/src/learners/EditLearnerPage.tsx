@@ -1,0 +1,33 @@
+import { useSnackbar } from 'notistack';
+import { useNavigate, useParams } from 'react-router';
+import { Page } from '../ui/Page';
+import { Failed, Loading } from '../ui/states';
+import { LearnerForm } from './LearnerForm';
+import { useEditLearnerMutation, useLearnerQuery } from './learners-api';
+
+export default function EditLearnerPage() {
+  const { learnerId = '' } = useParams();
+  const navigate = useNavigate();
+  const { enqueueSnackbar } = useSnackbar();
+  const { data: learner, error, refetch } = useLearnerQuery(learnerId);
+  const [edit] = useEditLearnerMutation();
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!learner) return <Loading what="the learner" />;
+  const { name, email, phone, transmission, standardId, testDate, testCentre, notes } = learner;
+  return (
+    <Page title={`Edit ${name}`}>
+      <LearnerForm
+        initial={{ name, transmission, standardId, ...(email && { email }), ...(phone && { phone }), ...(testDate && { testDate }), ...(testCentre && { testCentre }), ...(notes && { notes }) }}
+        action="Save"
+        onSave={async (input) => {
+          const { data, error: refused } = await edit({ id: learnerId, input });
+          if (data) {
+            enqueueSnackbar('Saved.');
+            setTimeout(() => void navigate(`/learners/${learnerId}`, { replace: true }));
+          }
+          return refused;
+        }}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,119 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import { DatePicker } from '@mui/x-date-pickers/DatePicker';
+import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
+import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
+import { LearnerInput } from '@jasperwren/contract/learners';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { useController, type Control } from 'react-hook-form';
+import { useBlocker, useNavigate } from 'react-router';
+import type { ApiError } from '../app/api';
+import { useStandardsQuery } from '../drives/drives-api';
+import { Field } from '../ui/Field';
+import form from '../ui/form.module.css';
+import { Failed, Loading } from '../ui/states';
+import { showProblems, useCheckedForm } from '../ui/use-checked-form';
+
+interface Props {
+  readonly initial: Partial<LearnerInput>;
+  readonly action: string;
+  /** Saves and returns the error, if any. */
+  readonly onSave: (input: LearnerInput) => Promise<unknown>;
+}
+
+/** The particulars of a learner, to add or to edit. */
+export function LearnerForm({ initial, action, onSave }: Props) {
+  const { data: standards, error, refetch } = useStandardsQuery();
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!standards) return <Loading what="the standards" />;
+  return <Fields initial={{ standardId: standards[0]?.id ?? '', ...initial }} standards={standards} action={action} onSave={onSave} />;
+}
+
+function Fields({ initial, standards, action, onSave }: Props & { readonly standards: readonly { readonly id: string; readonly name: string }[] }) {
+  const navigate = useNavigate();
+  const [failure, setFailure] = useState<ApiError>();
+  const checked = useCheckedForm(LearnerInput, {
+    name: '',
+    email: '',
+    phone: '',
+    transmission: 'manual',
+    standardId: '',
+    testDate: '',
+    testCentre: '',
+    notes: '',
+    ...initial,
+  });
+  const { control, formState } = checked;
+  const blocker = useBlocker(({ nextLocation }) => formState.isDirty && !formState.isSubmitting && !formState.isSubmitSuccessful && !nextLocation.pathname.startsWith('/sign-in'));
+  const submit = checked.handleSubmit(async (values) => {
+    const error = await onSave(values);
+    if (error) setFailure(showProblems(checked, error));
+  });
+  return (
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Learner">
+      <Field control={control} name="name" label="Name" autoComplete="off" required />
+      <div className={form.pair}>
+        <Field control={control} name="transmission" label="Gearbox" select>
+          <MenuItem value="manual">Manual</MenuItem>
+          <MenuItem value="automatic">Automatic</MenuItem>
+        </Field>
+        <Field control={control} name="standardId" label="Marking standard" select>
+          {standards.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </Field>
+      </div>
+      <div className={form.pair}>
+        <TestDate control={control} />
+        <Field control={control} name="testCentre" label="Test centre" />
+      </div>
+      <div className={form.pair}>
+        <Field control={control} name="email" label="E-mail" type="email" autoComplete="off" />
+        <Field control={control} name="phone" label="Phone" type="tel" autoComplete="off" />
+      </div>
+      <Field control={control} name="notes" label="Notes" multiline minRows={3} helperText="Kept with the learner’s record. Write nothing here that the learner may not read." />
+      {failure && (
+        <p role="alert" className={form.error}>
+          {failure.message}
+        </p>
+      )}
+      {blocker.state === 'blocked' && (
+        <div role="alert" className={form.actions}>
+          <span>What you typed is not saved.</span>
+          <Button variant="text" onClick={() => blocker.proceed()}>
+            Leave it
+          </Button>
+          <Button variant="outlined" onClick={() => blocker.reset()}>
+            Stay
+          </Button>
+        </div>
+      )}
+      <div className={form.actions}>
+        <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
+          {action}
+        </Button>
+        <Button variant="text" onClick={() => void navigate(-1)}>
+          Cancel
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function TestDate({ control }: { readonly control: Control<LearnerInput> }) {
+  const { field, fieldState } = useController({ control, name: 'testDate' });
+  return (
+    <LocalizationProvider dateAdapter={AdapterDayjs}>
+      <DatePicker
+        label="Test date"
+        format="DD/MM/YYYY"
+        value={field.value ? dayjs(field.value) : null}
+        onChange={(date) => field.onChange(date ? date.format('YYYY-MM-DD') : '')}
+        slotProps={{ textField: { fullWidth: true, error: fieldState.invalid, helperText: fieldState.error?.message, onBlur: field.onBlur }, field: { clearable: true } }}
+      />
+    </LocalizationProvider>
+  );
+}

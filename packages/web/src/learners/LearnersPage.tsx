@@ -1,0 +1,97 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import { useMemo, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { counted, fromToday, shortDate } from '../ui/format';
+import { OutcomeWord } from '../ui/OutcomeWord';
+import { Page, Rows } from '../ui/Page';
+import { Empty, Failed, Loading } from '../ui/states';
+import { useLearnersQuery } from './learners-api';
+import styles from './learners.module.css';
+
+const searchFrom = 6;
+
+export default function LearnersPage() {
+  const [params] = useSearchParams();
+  const archived = params.get('archived') === '1';
+  const { data: learners, error, refetch } = useLearnersQuery({ archived });
+  const [search, setSearch] = useState('');
+  const shown = useMemo(() => learners?.filter(({ name }) => name.toLowerCase().includes(search.trim().toLowerCase())), [learners, search]);
+  return (
+    <Page
+      title={archived ? 'Archived learners' : 'Learners'}
+      sub={learners && learners.length > 0 ? counted(learners.length, archived ? 'learner is archived.' : 'learner on your school’s list.', archived ? 'learners are archived.' : 'learners on your school’s list.') : undefined}
+      actions={
+        <>
+          <Button variant="text" component={Link} to={archived ? '/learners' : '/learners?archived=1'}>
+            {archived ? 'Back to the list' : 'Archived'}
+          </Button>
+          {!archived && (
+            <Button variant="contained" component={Link} to="/learners/new">
+              Add a learner
+            </Button>
+          )}
+        </>
+      }
+    >
+      {error && <Failed error={error} onRetry={() => void refetch()} />}
+      {!error && !shown && <Loading what="the learners" />}
+      {learners && (learners.length >= searchFrom || search) && (
+        <TextField label="Find by name" value={search} onChange={(event) => setSearch(event.target.value)} size="small" sx={{ mb: 2, width: 280 }} />
+      )}
+      {learners?.length === 0 &&
+        (archived ? (
+          <Empty>Nobody is archived.</Empty>
+        ) : (
+          <Empty
+            action={
+              <Button variant="contained" component={Link} to="/learners/new">
+                Add the first learner
+              </Button>
+            }
+          >
+            Nobody is on the list yet. Add a learner, and the first drive can start.
+          </Empty>
+        ))}
+      {learners && learners.length > 0 && shown?.length === 0 && <Empty>Nobody here is called “{search}”.</Empty>}
+      {shown && shown.length > 0 && (
+        <Rows>
+          {shown.map((learner) => (
+            <LearnerRow key={learner.id} learner={learner} />
+          ))}
+        </Rows>
+      )}
+    </Page>
+  );
+}
+
+function LearnerRow({ learner }: { readonly learner: LearnerView }) {
+  const { id, name, testDate, drives, lastDrive } = learner;
+  return (
+    <li className={styles.row}>
+      <Link to={`/learners/${id}`} className={styles.name}>
+        {name}
+      </Link>
+      <span>
+        {testDate ? (
+          <>
+            Test {shortDate(testDate)} <span className="muted">{fromToday(testDate)}</span>
+          </>
+        ) : (
+          <span className="muted">No test booked</span>
+        )}
+      </span>
+      <span>{counted(drives, 'drive', 'drives')}</span>
+      <span>
+        {lastDrive ? (
+          <>
+            <OutcomeWord outcome={lastDrive.outcome} /> <span className="muted">{fromToday(lastDrive.startedAt)}</span>
+          </>
+        ) : (
+          <span className="muted">Not driven yet</span>
+        )}
+      </span>
+    </li>
+  );
+}

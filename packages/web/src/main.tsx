@@ -1,0 +1,20 @@
+import { SnackbarProvider } from 'notistack';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router';
+import { router } from './app/router';
+import { store } from './app/store';
+import { Theme } from './app/Theme';
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <Provider store={store}>
+      <Theme>
+        <SnackbarProvider maxSnack={3} autoHideDuration={6000}>
+          <RouterProvider router={router} />
+        </SnackbarProvider>
+      </Theme>
+    </Provider>
+  </StrictMode>,
+);

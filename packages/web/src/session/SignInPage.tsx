@@ -1,0 +1,74 @@
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { SignInRequest } from '@jasperwren/contract/accounts';
+import { useEffect, useState } from 'react';
+import { Navigate, useLocation, useNavigate } from 'react-router';
+import type { ApiError } from '../app/api';
+import { Field } from '../ui/Field';
+import form from '../ui/form.module.css';
+import { showProblems, useCheckedForm } from '../ui/use-checked-form';
+import { useSessionQuery, useSignInMutation, useWelcomeQuery } from './session-api';
+import styles from './sign-in.module.css';
+
+export default function SignInPage() {
+  const navigate = useNavigate();
+  const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
+  const { data: session } = useSessionQuery();
+  const { data: welcome } = useWelcomeQuery();
+  const [signIn, { isLoading }] = useSignInMutation();
+  const [error, setError] = useState<ApiError>();
+  const checked = useCheckedForm(SignInRequest, { email: '', password: '' });
+  useEffect(() => {
+    document.title = 'Sign in · Jasperwren';
+  }, []);
+  if (session) return <Navigate to={from} replace />;
+  const submit = checked.handleSubmit(async (values) => {
+    const { data, error: refused } = await signIn(values);
+    if (data) void navigate(from, { replace: true });
+    else setError(showProblems(checked, refused));
+  });
+  return (
+    <main className={styles.page}>
+      <div className={styles.words}>
+        <p className={styles.wordmark}>Jasperwren</p>
+        <Typography variant="h1">Mark the drive, not the paper.</Typography>
+        <p className="muted">Mock tests under your authority’s standard, with every verdict explained.</p>
+      </div>
+      <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Sign in">
+        <Field control={checked.control} name="email" label="E-mail" type="email" autoComplete="username" />
+        <Field control={checked.control} name="password" label="Password" type="password" autoComplete="current-password" />
+        {error && (
+          <p role="alert" className={form.error}>
+            {error.message}
+          </p>
+        )}
+        <Button type="submit" variant="contained" disabled={isLoading}>
+          Sign in
+        </Button>
+      </form>
+      {welcome?.demo && (
+        <section className={styles.demo} aria-label="Demo accounts">
+          <p>
+            This is a demo of the {welcome.demo.school}. Sign in as one of these; the password of each is <b>{welcome.demo.accounts[0]?.password}</b>
+          </p>
+          <ul>
+            {welcome.demo.accounts.map((account) => (
+              <li key={account.email}>
+                <Button
+                  variant="text"
+                  onClick={() => {
+                    checked.setValue('email', account.email);
+                    checked.setValue('password', account.password);
+                  }}
+                >
+                  {account.email}
+                </Button>
+                <span className="muted">{account.name}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </main>
+  );
+}

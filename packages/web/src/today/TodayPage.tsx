@@ -1,0 +1,160 @@
+import Button from '@mui/material/Button';
+import type { DriveSummary } from '@jasperwren/contract/drives';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import dayjs from 'dayjs';
+import { Link } from 'react-router';
+import { useLatestDrivesQuery } from '../drives/drives-api';
+import { useUnfinishedHere } from '../drives/log/use-unfinished';
+import { useLearnersQuery } from '../learners/learners-api';
+import { counted, fromToday, longDate, shortDate } from '../ui/format';
+import { OutcomeWord } from '../ui/OutcomeWord';
+import { Page, Rows, Section } from '../ui/Page';
+import { Empty, Failed, Loading } from '../ui/states';
+import styles from './today.module.css';
+
+const lastDrivesShown = 5;
+
+/** Where the day stands: what is unfinished, whose test comes, what was driven last. */
+export default function TodayPage() {
+  const { data: learners, error, refetch } = useLearnersQuery({ archived: false });
+  const { data: drives, error: drivesError, refetch: refetchDrives } = useLatestDrivesQuery();
+  const here = useUnfinishedHere();
+  const title = dayjs().format('dddd, D MMMM');
+  const failed = error ?? drivesError;
+  if (failed) {
+    return (
+      <Page title={title}>
+        {here.length > 0 && (
+          <Section title="Left open on this device">
+            <Rows>
+              {here.map(({ id, learnerName, unsent }) => (
+                <OpenRow key={id} to={`/drive/${id}/desk`} action="Go on" words={`${learnerName}: a drive under way${unsent > 0 ? `, ${counted(unsent, 'entry', 'entries')} to send` : ''}`} />
+              ))}
+            </Rows>
+          </Section>
+        )}
+        <Failed
+          error={failed}
+          onRetry={() => {
+            void refetch();
+            void refetchDrives();
+          }}
+        />
+      </Page>
+    );
+  }
+  if (!learners || !drives) return <Loading what="your day" />;
+  if (learners.length === 0) {
+    return (
+      <Page title={title}>
+        <Empty
+          action={
+            <Button variant="contained" component={Link} to="/learners/new">
+              Add a learner
+            </Button>
+          }
+        >
+          Your school has no learners yet. Add the first one; then you can drive.
+        </Empty>
+      </Page>
+    );
+  }
+  const underWay = drives.filter(({ phase }) => phase !== 'ended');
+  const unknown = here.filter(({ id }) => !drives.some((drive) => drive.id === id));
+  const unsettled = drives.filter(({ phase, unsettledPins }) => phase === 'ended' && unsettledPins > 0);
+  const tests = [...learners].filter(({ testDate }) => testDate && !dayjs(testDate).isBefore(dayjs(), 'day')).sort((a, b) => a.testDate!.localeCompare(b.testDate!));
+  const open = underWay.length + unknown.length + unsettled.length;
+  return (
+    <Page
+      title={title}
+      sub={`${open === 0 ? 'Nothing is left open' : `${counted(open, 'thing is', 'things are')} left open`}; ${tests.length === 0 ? 'no test is booked' : `the next test is ${fromToday(tests[0]!.testDate!)}`}.`}
+      actions={
+        <Button variant="contained" component={Link} to="/drive">
+          Start a drive
+        </Button>
+      }
+    >
+      <div className={styles.columns}>
+        <div>
+          {open > 0 && (
+            <Section title="Left open">
+              <Rows>
+                {underWay.map(({ id, learnerName }) => (
+                  <OpenRow key={id} to={`/drive/${id}/desk`} action="Go on" words={`${learnerName}: a drive under way${unsentWords(here, id)}`} />
+                ))}
+                {unknown.map(({ id, learnerName, unsent }) => (
+                  <OpenRow key={id} to={`/drive/${id}/desk`} action="Go on" words={`${learnerName}: on this device only, ${counted(unsent, 'entry', 'entries')} to send`} />
+                ))}
+                {unsettled.map(({ id, learnerName, unsettledPins, startedAt }) => (
+                  <OpenRow
+                    key={id}
+                    to={`/drive/${id}/desk`}
+                    action="Settle"
+                    words={`${learnerName}, ${longDate(startedAt)}: ${unsettledPins === 1 ? 'a pin waits' : `${unsettledPins} pins wait`} to be named; until then there is no verdict`}
+                  />
+                ))}
+              </Rows>
+            </Section>
+          )}
+          <Section title="Driven last">
+            {drives.length === 0 ? (
+              <Empty>No drives yet.</Empty>
+            ) : (
+              <Rows>
+                {drives.slice(0, lastDrivesShown).map((drive) => (
+                  <LastRow key={drive.id} drive={drive} />
+                ))}
+              </Rows>
+            )}
+          </Section>
+        </div>
+        <Section title="Tests ahead">{tests.length === 0 ? <Empty>Nobody has a test date. Write it down with the learner.</Empty> : <Rows>{tests.map((learner) => <TestRow key={learner.id} learner={learner} />)}</Rows>}</Section>
+      </div>
+    </Page>
+  );
+}
+
+function unsentWords(here: readonly { readonly id: string; readonly unsent: number }[], id: string): string {
+  const unsent = here.find((drive) => drive.id === id)?.unsent ?? 0;
+  return unsent > 0 ? `, ${counted(unsent, 'entry', 'entries')} to send` : '';
+}
+
+function OpenRow({ to, words, action }: { readonly to: string; readonly words: string; readonly action: string }) {
+  return (
+    <li className={styles.open}>
+      <span>{words}</span>
+      <Button variant="text" component={Link} to={to} aria-label={`${action}: ${words}`}>
+        {action}
+      </Button>
+    </li>
+  );
+}
+
+function LastRow({ drive }: { readonly drive: DriveSummary }) {
+  return (
+    <li className={styles.last}>
+      <span className="muted">{fromToday(drive.startedAt)}</span>
+      <span>
+        <Link to={drive.phase === 'ended' ? `/drive/${drive.id}` : `/drive/${drive.id}/desk`}>{drive.learnerName}</Link>
+        <br />
+        <span className="muted">with {drive.instructorName}</span>
+      </span>
+      <span>{drive.phase === 'ended' ? drive.sentence : 'Under way.'}</span>
+      {drive.phase === 'ended' && <OutcomeWord outcome={drive.outcome} />}
+    </li>
+  );
+}
+
+function TestRow({ learner }: { readonly learner: LearnerView }) {
+  return (
+    <li className={styles.test}>
+      <span>{shortDate(learner.testDate!)}</span>
+      <span>
+        <Link to={`/learners/${learner.id}`}>{learner.name}</Link>
+        <br />
+        <span className="muted">{learner.testCentre}</span>
+      </span>
+      <span className="muted">{fromToday(learner.testDate!)}</span>
+    </li>
+  );
+}

@@ -1,0 +1,42 @@
+import dayjs from 'dayjs';
+
+/** Minutes and seconds, such as 22:41. */
+export function clockTime(ms: number): string {
+  const seconds = Math.max(0, Math.floor(ms / 1000));
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+/** Whole minutes with their unit. */
+export function wholeMinutes(ms: number): string {
+  return `${Math.round(ms / 60_000)} min`;
+}
+
+/** A date written out, such as 9 December 2026. */
+export function longDate(date: string): string {
+  return dayjs(date).format('D MMMM YYYY');
+}
+
+/** A date of this year without the year, such as 9 December. */
+export function shortDate(date: string): string {
+  const day = dayjs(date);
+  return day.format(day.isSame(dayjs(), 'year') ? 'D MMMM' : 'D MMMM YYYY');
+}
+
+/** How far a day lies from today: "today", "in 16 days", "3 days ago". */
+export function fromToday(date: string): string {
+  const days = dayjs(date).startOf('day').diff(dayjs().startOf('day'), 'day');
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  if (days === -1) return 'yesterday';
+  return days > 0 ? `in ${days} days` : `${-days} days ago`;
+}
+
+/** "1 drive", "2 drives". */
+export function counted(n: number, one: string, many: string): string {
+  return `${n} ${n === 1 ? one : many}`;
+}
+
+/** The part of a name to call somebody by. */
+export function firstName(name: string): string {
+  return name.split(/\s+/)[0] ?? name;
+}

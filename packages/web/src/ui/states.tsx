@@ -1,0 +1,39 @@
+import Button from '@mui/material/Button';
+import CircularProgress from '@mui/material/CircularProgress';
+import type { ReactNode } from 'react';
+import { apiError } from '../app/api';
+import styles from './states.module.css';
+
+/** Something is on its way. */
+export function Loading({ what }: { readonly what: string }) {
+  return (
+    <div className={styles.state} role="status">
+      <CircularProgress size={24} color="inherit" aria-label={`Loading ${what}`} />
+      <span className="muted">Loading {what} …</span>
+    </div>
+  );
+}
+
+/** Nothing is there yet, and what to do next. */
+export function Empty({ children, action }: { readonly children: ReactNode; readonly action?: ReactNode }) {
+  return (
+    <div className={styles.state}>
+      <p>{children}</p>
+      {action}
+    </div>
+  );
+}
+
+/** Something failed: what happened, and a way to try again. */
+export function Failed({ error, onRetry }: { readonly error: unknown; readonly onRetry?: () => void }) {
+  return (
+    <div className={styles.state} role="alert">
+      <p>{apiError(error)?.message}</p>
+      {onRetry && (
+        <Button variant="outlined" onClick={onRetry}>
+          Try again
+        </Button>
+      )}
+    </div>
+  );
+}

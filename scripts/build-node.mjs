@@ -1,0 +1,24 @@
+// Builds the server and the command line into one file each; packages of the registry stay outside.
+import { build } from 'esbuild';
+
+for (const name of ['server', 'cli']) {
+  await build({
+    entryPoints: [`packages/${name}/src/main.ts`],
+    outfile: `packages/${name}/dist/main.js`,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    sourcemap: true,
+    plugins: [
+      {
+        name: 'only-our-own',
+        setup({ onResolve }) {
+          onResolve({ filter: /^[^./]/ }, ({ path }) => (path.startsWith('@jasperwren/') ? undefined : { path, external: true }));
+        },
+      },
+    ],
+    tsconfig: 'tsconfig.base.json',
+    logLevel: 'warning',
+  });
+}
