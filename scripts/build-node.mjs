@@ -1,4 +1,5 @@
-// Builds the server and the command line into one file each; packages of the registry stay outside.
+// Builds the server and the command line into one file each; packages of the registry stay outside,
+// save ajv, of which the development tools bring another version to the top folder.
 import { build } from 'esbuild';
 
 for (const name of ['server', 'cli']) {
@@ -14,7 +15,11 @@ for (const name of ['server', 'cli']) {
       {
         name: 'only-our-own',
         setup({ onResolve }) {
-          onResolve({ filter: /^[^./]/ }, ({ path }) => (path.startsWith('@jasperwren/') ? undefined : { path, external: true }));
+          onResolve({ filter: /^[^./]/ }, ({ path, importer }) =>
+            importer.includes('node_modules') || /^(@jasperwren\/|ajv\/)/.test(path)
+              ? undefined
+              : { path, external: true },
+          );
         },
       },
     ],

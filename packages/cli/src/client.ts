@@ -7,7 +7,10 @@ import type { SessionView } from '@jasperwren/contract/accounts';
 export async function signedIn(address: string, email: string, password: string) {
   const response = await request(address, 'POST', '/api/session', { email, password }, {});
   const session = (await response.json()) as SessionView;
-  const cookie = response.headers.getSetCookie().map((set) => set.split(';')[0]).join('; ');
+  const cookie = response.headers
+    .getSetCookie()
+    .map((set) => set.split(';')[0])
+    .join('; ');
   return {
     accountId: session.account.id,
     async send<T>(method: string, path: string, body: unknown): Promise<T> {
@@ -17,8 +20,18 @@ export async function signedIn(address: string, email: string, password: string)
   };
 }
 
-async function request(address: string, method: string, path: string, body: unknown, headers: Record<string, string>): Promise<Response> {
-  const response = await fetch(address + path, { method, headers: { 'content-type': 'application/json', ...headers }, body: JSON.stringify(body) });
+async function request(
+  address: string,
+  method: string,
+  path: string,
+  body: unknown,
+  headers: Record<string, string>,
+): Promise<Response> {
+  const response = await fetch(address + path, {
+    method,
+    headers: { 'content-type': 'application/json', ...headers },
+    body: JSON.stringify(body),
+  });
   if (!response.ok) throw new Error(`${method} ${path} was refused (${response.status}): ${await response.text()}`);
   return response;
 }

@@ -19,7 +19,14 @@ export interface DemoDrive {
  * @param id of the drive; the events' ids follow from it
  * @throws Error where the data names a key or grade the standard does not have
  */
-export function eventsOfDemoDrive(drive: DemoDrive, id: string, learnerId: string, by: string, standard: Standard, today: Date): DriveEvent[] {
+export function eventsOfDemoDrive(
+  drive: DemoDrive,
+  id: string,
+  learnerId: string,
+  by: string,
+  standard: Standard,
+  today: Date,
+): DriveEvent[] {
   const minutes = drive.minutes ?? 40;
   const independent = drive.independent === undefined ? ([13, 33] as const) : drive.independent;
   const timed: [minute: number, body: EventBody][] = [
@@ -29,11 +36,20 @@ export function eventsOfDemoDrive(drive: DemoDrive, id: string, learnerId: strin
           [independent[1], { type: 'section', section: 'guided' }],
         ] as [number, EventBody][])
       : []),
-    ...drive.log.split(' ').filter(Boolean).map((word) => readWord(word, standard)),
+    ...drive.log
+      .split(' ')
+      .filter(Boolean)
+      .map((word) => readWord(word, standard)),
   ];
   timed.sort(([a], [b]) => a - b);
   const [hours, mins] = drive.at.split(':').map(Number) as [number, number];
-  const startMs = new Date(today.getFullYear(), today.getMonth(), today.getDate() - drive.daysAgo, hours, mins).getTime();
+  const startMs = new Date(
+    today.getFullYear(),
+    today.getMonth(),
+    today.getDate() - drive.daysAgo,
+    hours,
+    mins,
+  ).getTime();
   const bodies: [number, EventBody][] = [
     [0, { type: 'started', learnerId, standard: { id: standard.id, version: standard.version } }],
     ...timed,
@@ -55,6 +71,7 @@ function readWord(word: string, standard: Standard): [number, EventBody] {
     .find((category) => category.letter === what[0])
     ?.items.find((candidate) => candidate.letter === what[1]);
   const grade = standard.grades[Number(what[2]) - 1];
-  if (!item || !grade || Number.isNaN(at)) throw new Error(`The demo data has "${word}", which ${standard.name} does not know.`);
+  if (!item || !grade || Number.isNaN(at))
+    throw new Error(`The demo data has "${word}", which ${standard.name} does not know.`);
   return [at, { type: 'mark', item: item.code, grade: grade.code }];
 }

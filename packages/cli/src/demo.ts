@@ -37,7 +37,12 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
   const read = <T>(name: string) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as T;
   const data = read<DemoSchool>('school.json');
   const learners = read<readonly DemoLearner[]>('learners.json');
-  const running = await serve({ ...readConfig(process.env), host: '127.0.0.1', port: 0 }, folder, {}, pino({ level: 'error' }));
+  const running = await serve(
+    { ...readConfig(process.env), host: '127.0.0.1', port: 0 },
+    folder,
+    {},
+    pino({ level: 'error' }),
+  );
   try {
     if (await running.db.selectFrom('schools').select('id').executeTakeFirst()) {
       io.out('There is data already; nothing was loaded.');
@@ -45,7 +50,8 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
     }
     await createSchool(running.db, data.school, { ...data.lead, password: data.password });
     const lead = await signedIn(running.address, data.lead.email, data.password);
-    for (const instructor of data.instructors) await lead.send('POST', '/api/accounts', { ...instructor, role: 'instructor', password: data.password });
+    for (const instructor of data.instructors)
+      await lead.send('POST', '/api/accounts', { ...instructor, role: 'instructor', password: data.password });
     const drives = await addLearners(running.address, data, learners);
     io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
   } finally {

@@ -6,7 +6,13 @@ import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate, templates } from '@jasperwren/core/marking/templates/templates';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
-import { describeMissing, itemName, limitName, reasonSentence, verdictSentence } from '@jasperwren/core/marking/wording';
+import {
+  describeMissing,
+  itemName,
+  limitName,
+  reasonSentence,
+  verdictSentence,
+} from '@jasperwren/core/marking/wording';
 import { exitCodes, type Io } from './io';
 
 interface Judged {
@@ -78,9 +84,12 @@ function print({ record, standard, verdict }: Judged, apart: boolean, io: Io): v
     io.out(`  ${reasonSentence(standard, reason)}`);
     io.out(`    crossed at ${clock(reason.crossedBy.atMs)} by ${itemName(standard, reason.crossedBy.item)}`);
   }
-  if (verdict.outcome === 'fail') for (const missing of verdict.missing) io.out(`  Besides: ${describeMissing(missing)}.`);
-  for (const question of verdict.questions) io.out(`  To decide: ${limitName(standard, question)}, ${question.used} times.`);
-  for (const mark of verdict.unplaced) io.out(`  Not judged: this standard has no "${mark.item}" with the grade "${mark.grade}" (${clock(mark.atMs)}).`);
+  if (verdict.outcome === 'fail')
+    for (const missing of verdict.missing) io.out(`  Besides: ${describeMissing(missing)}.`);
+  for (const question of verdict.questions)
+    io.out(`  To decide: ${limitName(standard, question)}, ${question.used} times.`);
+  for (const mark of verdict.unplaced)
+    io.out(`  Not judged: this standard has no "${mark.item}" with the grade "${mark.grade}" (${clock(mark.atMs)}).`);
   io.out('  Room left:');
   for (const room of verdict.headroom) {
     io.out(`    ${limitName(standard, room)}: ${Math.max(0, room.left)} of ${room.allowed} (${room.used} used)`);
@@ -102,8 +111,18 @@ function toJson({ record, standard, verdict }: Judged) {
       marks: reason.marks.map((mark) => mark.id),
     })),
     missing: verdict.missing,
-    questions: verdict.questions.map((question) => ({ limit: question.limit.code, scope: question.scope, used: question.used })),
-    headroom: verdict.headroom.map(({ limit, scope, used, allowed, left }) => ({ limit: limit.code, scope, used, allowed, left })),
+    questions: verdict.questions.map((question) => ({
+      limit: question.limit.code,
+      scope: question.scope,
+      used: question.used,
+    })),
+    headroom: verdict.headroom.map(({ limit, scope, used, allowed, left }) => ({
+      limit: limit.code,
+      scope,
+      used,
+      allowed,
+      left,
+    })),
     unplaced: verdict.unplaced.map((mark) => mark.id),
   };
 }

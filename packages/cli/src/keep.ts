@@ -29,7 +29,9 @@ export function restoreCommand(args: readonly string[], io: Io): number {
   }
   const { dataDir } = readConfig(process.env);
   restore(dataDir, file);
-  io.out(`"${file}" is the database of "${dataDir}" now. What was there before lies beside it, ending in .before-restore.`);
+  io.out(
+    `"${file}" is the database of "${dataDir}" now. What was there before lies beside it, ending in .before-restore.`,
+  );
   return exitCodes.pass;
 }
 
@@ -41,7 +43,12 @@ export async function schoolCommand(args: readonly string[], io: Io): Promise<nu
     allowPositionals: true,
   });
   const [name] = positionals;
-  const checked = check(AccountInput, { name: values.lead, email: values.email, role: 'lead', password: process.env['JASPERWREN_PASSWORD'] });
+  const checked = check(AccountInput, {
+    name: values.lead,
+    email: values.email,
+    role: 'lead',
+    password: process.env['JASPERWREN_PASSWORD'],
+  });
   if (!name || !checked.ok) {
     io.err('Usage: JASPERWREN_PASSWORD=… jasperwren school NAME --lead NAME --email ADDRESS');
     if (!checked.ok) for (const problem of checked.problems) io.err(`  ${problem.field}: ${problem.message}`);

@@ -42,30 +42,51 @@ describe('judge', () => {
     expect(await cli('judge', file(record([fault('driving')])))).toMatchObject({ code: 0 });
     expect(await cli('judge', file(record([fault('serious')])))).toMatchObject({ code: 3 });
     expect(await cli('judge', file(record([{ type: 'pin' }])))).toMatchObject({ code: 4 });
-    expect(await cli('judge', file([record([]), record([{ type: 'pin' }]), record([fault('dangerous')])]))).toMatchObject({ code: 3 });
+    expect(
+      await cli('judge', file([record([]), record([{ type: 'pin' }]), record([fault('dangerous')])])),
+    ).toMatchObject({ code: 3 });
   });
 
   it('prints verdict, reason, moment and room left', async () => {
-    const { out } = await cli('judge', file(record([fault('driving'), fault('serious')], { learner: { name: 'Ada' }, standard: tally })));
+    const { out } = await cli(
+      'judge',
+      file(record([fault('driving'), fault('serious')], { learner: { name: 'Ada' }, standard: tally })),
+    );
     expect(out).toContain('Ada, drive d1, Tally v1\nFail: one serious fault.');
-    expect(out).toContain('One serious fault, where none is allowed.\n    crossed at 19:30 by Signs and lights: traffic lights');
+    expect(out).toContain(
+      'One serious fault, where none is allowed.\n    crossed at 19:30 by Signs and lights: traffic lights',
+    );
     expect(out).toContain('Driving faults: 14 of 15 (1 used)');
   });
 
   it('prints the same as JSON', async () => {
     const { out } = await cli('judge', file(record([fault('serious')])), '--json');
-    expect(JSON.parse(out)).toMatchObject([{ outcome: 'fail', reasons: [{ limit: 'serious-or-dangerous', used: 1, allowed: 0 }] }]);
+    expect(JSON.parse(out)).toMatchObject([
+      { outcome: 'fail', reasons: [{ limit: 'serious-or-dangerous', used: 1, allowed: 0 }] },
+    ]);
   });
 
   it('exits 2 with place and cause on a file it cannot use', async () => {
-    expect(await cli('judge', join(folder, 'none.json'))).toMatchObject({ code: 2, err: expect.stringContaining('cannot be read') });
+    expect(await cli('judge', join(folder, 'none.json'))).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('cannot be read'),
+    });
     expect(await cli('judge', file('{'))).toMatchObject({ code: 2, err: expect.stringContaining('not JSON') });
     const spoilt = { ...record([]), events: [{ ...fullTest([])[0], seq: 'first' }] };
-    expect(await cli('judge', file(spoilt))).toMatchObject({ code: 2, err: expect.stringContaining('/events/0/seq: must be integer') });
+    expect(await cli('judge', file(spoilt))).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('/events/0/seq: must be integer'),
+    });
     const foreign = record([], { standard: { id: 'homemade', version: 7 } });
-    expect(await cli('judge', file(foreign))).toMatchObject({ code: 2, err: expect.stringContaining('"homemade" in version 7') });
+    expect(await cli('judge', file(foreign))).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('"homemade" in version 7'),
+    });
     expect(await cli('judge', file(foreign), '--standard', 'tally')).toMatchObject({ code: 0 });
-    expect(await cli('judge', file(foreign), '--standard', 'none')).toMatchObject({ code: 2, err: expect.stringContaining('there are: tally') });
+    expect(await cli('judge', file(foreign), '--standard', 'none')).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('there are: tally'),
+    });
   });
 
   it('tells its use when it is called without a file', async () => {
@@ -84,7 +105,10 @@ describe('keeping data', () => {
   it('makes a school whose lead can sign in', async () => {
     const dataDir = (process.env['JASPERWREN_DATA'] = join(folder, 'school'));
     process.env['JASPERWREN_PASSWORD'] = 'short';
-    expect(await cli('school', 'Third', '--lead', 'Ada', '--email', 'ada@third.example')).toMatchObject({ code: 1, err: expect.stringContaining('12 characters') });
+    expect(await cli('school', 'Third', '--lead', 'Ada', '--email', 'ada@third.example')).toMatchObject({
+      code: 1,
+      err: expect.stringContaining('12 characters'),
+    });
     process.env['JASPERWREN_PASSWORD'] = 'three grey kettles';
     expect(await cli('school', 'Third', '--lead', 'Ada', '--email', 'ada@third.example')).toMatchObject({ code: 0 });
     const server = await startTestServer(dataDir);
@@ -103,12 +127,20 @@ describe('keeping data', () => {
     expect(await cli('restore', copy)).toMatchObject({ code: 0 });
 
     const server = await startTestServer(dataDir);
-    const signIn = JSON.parse(readFileSync(join(data, 'sign-in.json'), 'utf8')) as { demo: { accounts: { email: string; password: string }[] } };
+    const signIn = JSON.parse(readFileSync(join(data, 'sign-in.json'), 'utf8')) as {
+      demo: { accounts: { email: string; password: string }[] };
+    };
     for (const { email, password } of signIn.demo.accounts) await signedIn(server.address, email, password);
     const { email, password } = signIn.demo.accounts[0]!;
     const get = async <T>(path: string) => {
-      const login = await fetch(`${server.address}/api/session`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ email, password }) });
-      return (await (await fetch(server.address + path, { headers: { cookie: login.headers.getSetCookie()[0]!.split(';')[0]! } })).json()) as T;
+      const login = await fetch(`${server.address}/api/session`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ email, password }),
+      });
+      return (await (
+        await fetch(server.address + path, { headers: { cookie: login.headers.getSetCookie()[0]!.split(';')[0]! } })
+      ).json()) as T;
     };
     const learners = await get<LearnerView[]>('/api/learners');
     expect(learners).toHaveLength(8);

@@ -65,5 +65,8 @@ export interface SessionView {
 
 /** What the sign-in page may show before anybody is signed in; sign-in details only in demo mode. */
 export interface WelcomeView {
-  readonly demo?: { readonly school: string; readonly accounts: readonly { readonly name: string; readonly email: string; readonly password: string }[] };
+  readonly demo?: {
+    readonly school: string;
+    readonly accounts: readonly { readonly name: string; readonly email: string; readonly password: string }[];
+  };
 }

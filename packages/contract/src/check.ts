@@ -8,7 +8,8 @@ export interface FieldProblem {
   readonly message: string;
 }
 
-export type Checked<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FieldProblem[] };
+export type Checked<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FieldProblem[] };
 
 /** Checks an input against a class of the contract. Fields the class does not know are an error, not ignored. */
 export function check<T extends object>(type: ClassConstructor<T>, input: unknown): Checked<T> {
@@ -17,7 +18,9 @@ export function check<T extends object>(type: ClassConstructor<T>, input: unknow
   }
   const value = plainToInstance(type, input);
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, stopAtFirstError: true });
-  return errors.length === 0 ? { ok: true, value } : { ok: false, problems: errors.flatMap((error) => flatten(error, '')) };
+  return errors.length === 0
+    ? { ok: true, value }
+    : { ok: false, problems: errors.flatMap((error) => flatten(error, '')) };
 }
 
 function flatten(error: ValidationError, prefix: string): readonly FieldProblem[] {

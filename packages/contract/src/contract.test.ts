@@ -21,7 +21,19 @@ describe('a batch of events', () => {
     const spoilt = fc.record({
       log: anyLog,
       at: fc.nat(),
-      field: fc.constantFrom('id', 'device', 'seq', 'atMs', 'wall', 'by', 'type', 'target', 'state', 'section', 'colour'),
+      field: fc.constantFrom(
+        'id',
+        'device',
+        'seq',
+        'atMs',
+        'wall',
+        'by',
+        'type',
+        'target',
+        'state',
+        'section',
+        'colour',
+      ),
       value: fc.constantFrom<unknown>(null, -1, 1.5, '', 'strange', {}, true, 'x'.repeat(201)),
     });
     fc.assert(
@@ -29,7 +41,13 @@ describe('a batch of events', () => {
         const events = log.map((event, i) => (i === at % log.length ? { ...event, [field]: value } : event));
         // A changed start makes the record unusable as a whole, which a batch cannot know.
         fc.pre(events.filter((event) => event.type === 'started').length === 1);
-        const record = { format: 'jasperwren-drive', formatVersion: 1, driveId: 'd', standard: { id: 'tally', version: 1 }, events };
+        const record = {
+          format: 'jasperwren-drive',
+          formatVersion: 1,
+          driveId: 'd',
+          standard: { id: 'tally', version: 1 },
+          events,
+        };
         expect(check(EventBatch, { events }).ok).toBe(parseDriveRecords(JSON.stringify(record)).ok);
       }),
       { numRuns: 300 },
@@ -38,8 +56,15 @@ describe('a batch of events', () => {
 
   it('names the event and the field', () => {
     const stamp = { id: 'a', device: 'd', seq: 0, atMs: 0, wall: '2026-05-04T09:00:00.000Z', by: 'me' };
-    const checked = check(EventBatch, { events: [{ ...stamp, type: 'pause', state: 'stopped' }, { ...stamp, type: 'dance' }] });
-    expect(checked.ok ? [] : checked.problems.map((p) => p.field)).toEqual(expect.arrayContaining(['events.0.state', 'events.1.type']));
+    const checked = check(EventBatch, {
+      events: [
+        { ...stamp, type: 'pause', state: 'stopped' },
+        { ...stamp, type: 'dance' },
+      ],
+    });
+    expect(checked.ok ? [] : checked.problems.map((p) => p.field)).toEqual(
+      expect.arrayContaining(['events.0.state', 'events.1.type']),
+    );
     expect(check(EventBatch, { events: [] }).ok).toBe(false);
     expect(eventTypes).toContain('pause');
   });

@@ -1,20 +1,43 @@
-import { endings, sectionKinds, type DriveEvent, type DriveEvent as CoreEvent, type Ending, type SectionKind, type StandardRef } from '@jasperwren/core/drive/event';
+import {
+  endings,
+  sectionKinds,
+  type DriveEvent,
+  type DriveEvent as CoreEvent,
+  type Ending,
+  type SectionKind,
+  type StandardRef,
+} from '@jasperwren/core/drive/event';
 import type { AreaCount } from '@jasperwren/core/marking/areas';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsOptional, IsRFC3339, IsString, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsRFC3339,
+  IsString,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
 import { mostEventsInABatch } from './batch';
 
 /** A text that must be there: a code or an id. */
 const IsCode = (): PropertyDecorator => (target, property) => {
-  for (const rule of [IsString(), MinLength(1), MaxLength(200)]) rule(target, property as string);
+  for (const rule of [IsString(), MinLength(1), MaxLength(200)]) rule(target, property);
 };
 
 /** A text a person wrote, which may be missing. */
 const IsFreeText = (): PropertyDecorator => (target, property) => {
-  for (const rule of [IsOptional(), IsString(), MaxLength(2000)]) rule(target, property as string);
+  for (const rule of [IsOptional(), IsString(), MaxLength(2000)]) rule(target, property);
 };
 
 class Stamp {
@@ -108,15 +131,16 @@ const subTypes: readonly { readonly name: CoreEvent['type']; readonly value: new
   { name: 'ended', value: EndedInput },
 ];
 
-
-
 /** Events of one drive, in the order of the device. The first batch holds the start. */
 export class EventBatch {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(mostEventsInABatch)
   @ValidateNested({ each: true })
-  @Type(() => UnknownInput, { keepDiscriminatorProperty: true, discriminator: { property: 'type', subTypes: [...subTypes] } })
+  @Type(() => UnknownInput, {
+    keepDiscriminatorProperty: true,
+    discriminator: { property: 'type', subTypes: [...subTypes] },
+  })
   events!: DriveEvent[];
 }
 
@@ -136,7 +160,8 @@ export interface DriveSummary {
   readonly phase: 'not-started' | 'running' | 'paused' | 'ended';
   readonly drivenMs: number;
   readonly outcome: Outcome;
-  readonly sentence: string;
+  /** What the outcome rests on, such as "one serious fault". */
+  readonly detail: string;
   readonly unsettledPins: number;
   readonly prompts: number;
   readonly interventions: number;

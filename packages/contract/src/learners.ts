@@ -55,7 +55,6 @@ export interface LastDrive {
   /** RFC 3339. */
   readonly startedAt: string;
   readonly outcome: Outcome;
-  readonly sentence: string;
 }
 
 export interface LearnerView {

@@ -62,7 +62,7 @@ function securityHeaders(config: Config): Koa.Middleware {
 
 function health(db: Db): Koa.Middleware {
   return async (ctx, next) => {
-    if (ctx.path !== '/healthz') return next();
+    if (ctx.path !== '/healthz') return void (await next());
     await db.selectFrom('schools').select('id').limit(1).execute();
     ctx.body = { ok: true };
   };
@@ -75,7 +75,13 @@ const neverCached: Koa.Middleware = async (ctx, next) => {
 
 function badBody(error: Error, ctx: Koa.Context): void {
   const tooLarge = (error as { status?: number }).status === 413;
-  ctx.throw(tooLarge ? 413 : 400, tooLarge ? 'The request is larger than 1 MB. Nothing was taken.' : 'The request is not valid JSON. Nothing was taken.', {
-    code: tooLarge ? 'too-large' : 'not-json',
-  });
+  ctx.throw(
+    tooLarge ? 413 : 400,
+    tooLarge
+      ? 'The request is larger than 1 MB. Nothing was taken.'
+      : 'The request is not valid JSON. Nothing was taken.',
+    {
+      code: tooLarge ? 'too-large' : 'not-json',
+    },
+  );
 }

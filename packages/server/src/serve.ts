@@ -20,7 +20,12 @@ const patienceMs = 5000;
  * Opens the database and listens.
  * @throws Error with a sentence for the operator: port in use, folder not writable, migration failed
  */
-export async function serve(config: Config, webDist: string, welcome: WelcomeView = {}, log: Logger = pino({ level: config.logLevel })): Promise<Running> {
+export async function serve(
+  config: Config,
+  webDist: string,
+  welcome: WelcomeView = {},
+  log: Logger = pino({ level: config.logLevel }),
+): Promise<Running> {
   const db = await openDatabase(config.dataDir);
   await addTemplatesEverywhere(db);
   await dropOldSessions(db);
@@ -44,9 +49,14 @@ function listen(on: (port: number, host: string) => Server, { port, host }: Conf
 }
 
 function explain(error: NodeJS.ErrnoException, port: number, host: string): Error {
-  if (error.code === 'EADDRINUSE') return new Error(`Port ${port} is in use by another program. Stop it, or choose another port: JASPERWREN_PORT=${port + 1}.`);
-  if (error.code === 'EACCES') return new Error(`Port ${port} needs rights this user does not have. Choose one above 1023: JASPERWREN_PORT=4180.`);
-  if (error.code === 'EADDRNOTAVAIL') return new Error(`This machine has no address "${host}". Set JASPERWREN_HOST to one it has, such as 127.0.0.1.`);
+  if (error.code === 'EADDRINUSE')
+    return new Error(
+      `Port ${port} is in use by another program. Stop it, or choose another port: JASPERWREN_PORT=${port + 1}.`,
+    );
+  if (error.code === 'EACCES')
+    return new Error(`Port ${port} needs rights this user does not have. Choose one above 1023: JASPERWREN_PORT=4180.`);
+  if (error.code === 'EADDRNOTAVAIL')
+    return new Error(`This machine has no address "${host}". Set JASPERWREN_HOST to one it has, such as 127.0.0.1.`);
   return error;
 }
 

@@ -10,8 +10,18 @@ export const silent = pino({ level: 'silent' });
 export const password = 'three grey kettles';
 
 /** A server of its own for a test, on a free port and a new folder, with a school `first` and a school `second`. */
-export async function startTestServer(dataDir = mkdtempSync(join(tmpdir(), 'jasperwren-'))): Promise<Running & { dataDir: string; remove: () => Promise<void> }> {
-  const config = { host: '127.0.0.1', port: 0, dataDir, demo: false, secureCookies: false, behindProxy: false, logLevel: 'silent' };
+export async function startTestServer(
+  dataDir = mkdtempSync(join(tmpdir(), 'jasperwren-')),
+): Promise<Running & { dataDir: string; remove: () => Promise<void> }> {
+  const config = {
+    host: '127.0.0.1',
+    port: 0,
+    dataDir,
+    demo: false,
+    secureCookies: false,
+    behindProxy: false,
+    logLevel: 'silent',
+  };
   const running = await serve(config, join(dataDir, 'no-pages'), {}, silent);
   const schools = await running.db.selectFrom('schools').select('id').execute();
   if (schools.length === 0) {
@@ -39,7 +49,12 @@ export function testClient(address: string) {
   let cookie = '';
   let csrf = '';
 
-  async function send<T = unknown>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+  async function send<T = unknown>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
     const response = await fetch(address + path, {
       method,
       headers: { 'content-type': 'application/json', cookie, 'x-csrf-token': csrf, ...headers },

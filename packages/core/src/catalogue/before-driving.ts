@@ -3,8 +3,18 @@ import { category } from './behaviour';
 /** What is asked, set and handled before and while the car is brought under way. */
 export const beforeDriving = [
   category('Q', 'checks', 'Safety checks', [
-    ['E', 'eyesight', 'Eyesight', 'Reads a number plate at the distance the standard names, with glasses if they are worn to drive.'],
-    ['O', 'outside', 'Outside check', 'Lamps, horn, tyres, plate and mirrors are checked from outside, or shown on call from the kerb.'],
+    [
+      'E',
+      'eyesight',
+      'Eyesight',
+      'Reads a number plate at the distance the standard names, with glasses if they are worn to drive.',
+    ],
+    [
+      'O',
+      'outside',
+      'Outside check',
+      'Lamps, horn, tyres, plate and mirrors are checked from outside, or shown on call from the kerb.',
+    ],
     ['T', 'tell', 'Tell question', 'Explains one safety check with the car at rest.'],
     ['S', 'show', 'Show question', 'Works one control on the move, at a safe moment, and puts it back.'],
     ['B', 'bonnet', 'Bonnet', 'Opens, props and closes the bonnet safely.'],
@@ -16,7 +26,12 @@ export const beforeDriving = [
     ['S', 'seat', 'Seat', 'Back upright; arms and legs neither bent tight nor stretched.'],
     ['H', 'head-restraint', 'Head restraint', 'Set level with the eyes or the top of the ears and close to the head.'],
     ['W', 'wheel', 'Steering wheel', 'Set so that both hands turn it freely and the instruments can be read.'],
-    ['M', 'mirrors', 'Mirrors set', 'Inside and door mirrors show the road behind and beside, with little of the own car.'],
+    [
+      'M',
+      'mirrors',
+      'Mirrors set',
+      'Inside and door mirrors show the road behind and beside, with little of the own car.',
+    ],
     ['B', 'belts', 'Seat belts', 'Everybody in the car wears a belt, the rear seats included.'],
     ['P', 'start', 'Safe to start', 'Parking brake on, neutral or park, no warning lamp left on.'],
   ]),
@@ -27,9 +42,19 @@ export const beforeDriving = [
     ['G', 'gears', 'Gears', 'The right gear for the speed; no coasting; engine neither labouring nor screaming.'],
     ['P', 'parking-brake', 'Parking brake', 'Used where the car could roll, and fully off when moving.'],
     ['S', 'steering', 'Steering', 'Smooth, in good time, hands in control of the wheel.'],
-    ['E', 'stalled', 'Engine stopped', 'The engine stops unintended; what counts is when, where, and how it was put right.'],
+    [
+      'E',
+      'stalled',
+      'Engine stopped',
+      'The engine stops unintended; what counts is when, where, and how it was put right.',
+    ],
     ['L', 'lights', 'Lights', 'Dipped, main beam and fog lamps as the light and other people require.'],
-    ['X', 'ancillary', 'Wipers, demister', 'Wipers, washers, demister and the like used when needed, without losing the road.'],
+    [
+      'X',
+      'ancillary',
+      'Wipers, demister',
+      'Wipers, washers, demister and the like used when needed, without losing the road.',
+    ],
     ['H', 'horn', 'Horn', 'Sounded to warn where a warning helps, and not otherwise.'],
   ]),
   category('M', 'moving-off', 'Moving off', [

@@ -7,7 +7,12 @@ export const exercises = [
     ['M', 'preparing', 'Mirrors and signal', 'Checks behind and signals, if it helps, before pulling up.'],
     ['C', 'control', 'Control', 'Stops smoothly and near the kerb without touching it.'],
     ['S', 'securing', 'Securing the car', 'Parking brake on, neutral or park, before the feet leave the pedals.'],
-    ['H', 'hill-parking', 'Parking on a hill', 'Parking brake, wheels turned, park or gear, engine off: in that order.'],
+    [
+      'H',
+      'hill-parking',
+      'Parking on a hill',
+      'Parking brake, wheels turned, park or gear, engine off: in that order.',
+    ],
     ['D', 'doors', 'Opening a door', 'Looks behind before any door is opened.'],
   ]),
   category('E', 'emergency-stop', 'Emergency stop', [
@@ -18,7 +23,12 @@ export const exercises = [
     ['S', 'speed', 'Speed reached', 'Reaches the speed the exercise asks for before braking.'],
   ]),
   category('V', 'reversing', 'Reversing', [
-    ['O', 'observation', 'Looking all round', 'Looks all round before and during the reverse, and before moving off again.'],
+    [
+      'O',
+      'observation',
+      'Looking all round',
+      'Looks all round before and during the reverse, and before moving off again.',
+    ],
     ['B', 'looking-back', 'Turning to look back', 'Looks through the rear window rather than living in the mirrors.'],
     ['G', 'waiting', 'Waiting for others', 'Pauses whenever anybody comes into the circle around the car.'],
     ['C', 'control', 'Control', 'Slow, even, with the steering to match.'],

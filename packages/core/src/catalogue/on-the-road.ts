@@ -6,8 +6,18 @@ export const onTheRoad = [
     ['S', 'before-signal', 'Before signalling', 'Checks the right mirrors before a signal is given.'],
     ['D', 'before-direction', 'Before changing direction', 'Checks the right mirrors before any move to the side.'],
     ['P', 'before-speed', 'Before changing speed', 'Checks mirrors before slowing, stopping or speeding up.'],
-    ['B', 'blind-spot', 'Blind spot before a side move', 'Turns the head to the blind spot before changing lanes or moving out.'],
-    ['R', 'rolling', 'Rolling check', 'Glances at the mirrors every few seconds on a straight road and knows what is behind.'],
+    [
+      'B',
+      'blind-spot',
+      'Blind spot before a side move',
+      'Turns the head to the blind spot before changing lanes or moving out.',
+    ],
+    [
+      'R',
+      'rolling',
+      'Rolling check',
+      'Glances at the mirrors every few seconds on a straight road and knows what is behind.',
+    ],
   ]),
   category('G', 'signals', 'Signals', [
     ['M', 'missed', 'Signal missed', 'No signal where one would have helped or the standard requires it.'],
@@ -34,7 +44,12 @@ export const onTheRoad = [
   category('F', 'fast-roads', 'Fast roads', [
     ['J', 'joining', 'Joining', 'Builds up speed on the slip road and merges into a gap.'],
     ['L', 'lane', 'Lane', 'Keeps to the nearest lane unless passing; does not sit beside others.'],
-    ['O', 'overtaking', 'Overtaking', 'Passes only where it is clear, legal and worth it, and returns without cutting in.'],
+    [
+      'O',
+      'overtaking',
+      'Overtaking',
+      'Passes only where it is clear, legal and worth it, and returns without cutting in.',
+    ],
     ['E', 'leaving', 'Leaving', 'Signals in good time and slows on the slip road, not before it.'],
   ]),
   category('C', 'clearance', 'Clearance', [
@@ -52,6 +67,11 @@ export const onTheRoad = [
     ['P', 'planning', 'Planning ahead', 'Sees what is coming and is ready for it.'],
     ['O', 'others', 'Response to others', 'Reads what other people signal and are about to do.'],
     ['E', 'emergency-vehicles', 'Emergency vehicles', 'Lets them through calmly, without risk or offence.'],
-    ['D', 'directions', 'Following directions', 'Follows signs, sat-nav or spoken directions; a wrong turn made safely is nothing.'],
+    [
+      'D',
+      'directions',
+      'Following directions',
+      'Follows signs, sat-nav or spoken directions; a wrong turn made safely is nothing.',
+    ],
   ]),
 ] as const;

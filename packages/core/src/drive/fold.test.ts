@@ -67,7 +67,13 @@ describe('folding a log', () => {
       [5, { type: 'regrade', target: 'm', grade: 'dangerous' }, 'r2'],
     ]);
     expect(foldDrive(log).marks[0]).toMatchObject({ grade: 'dangerous', firstGrade: 'driving' });
-    const [, , , , undone] = logOf([[0, start()], [0, mark], [0, mark], [0, mark], [6, { type: 'strike', target: 'r2', reason: '' }]]);
+    const [, , , , undone] = logOf([
+      [0, start()],
+      [0, mark],
+      [0, mark],
+      [0, mark],
+      [6, { type: 'strike', target: 'r2', reason: '' }],
+    ]);
     expect(foldDrive([...log, undone!]).marks[0]).toMatchObject({ grade: 'serious' });
   });
 
@@ -122,7 +128,9 @@ describe('folding a log', () => {
     fc.assert(
       fc.property(anyLog, (log) => {
         const drive = foldDrive(log);
-        const sections = (['guided', 'independent', 'exercise'] as const).map((kind) => sectionMs(drive, kind, drive.lastMs));
+        const sections = (['guided', 'independent', 'exercise'] as const).map((kind) =>
+          sectionMs(drive, kind, drive.lastMs),
+        );
         expect(sections.reduce((a, b) => a + b)).toBe(drivenMs(drive, drive.lastMs));
       }),
     );
@@ -140,7 +148,21 @@ describe('undo', () => {
     for (let target = undoTarget(log, 'tablet'); target; target = undoTarget(log, 'tablet')) {
       undone.push(target.id);
       const seq = log.length;
-      log = [...log, { type: 'strike', target: target.id, reason: '', undo: true, id: `u${seq}`, device: 'tablet', seq, atMs: 3 * minute, wall: log[0]!.wall, by: 'instructor' }];
+      log = [
+        ...log,
+        {
+          type: 'strike',
+          target: target.id,
+          reason: '',
+          undo: true,
+          id: `u${seq}`,
+          device: 'tablet',
+          seq,
+          atMs: 3 * minute,
+          wall: log[0]!.wall,
+          by: 'instructor',
+        },
+      ];
     }
     expect(undone).toEqual(['p', 'm']);
     expect(foldDrive(log)).toMatchObject({ prompts: [], phase: 'running' });

@@ -54,7 +54,13 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   marks.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
 
   return {
-    phase: ended ? 'ended' : !started ? 'not-started' : pauses.at(-1)?.toMs === undefined && pauses.length ? 'paused' : 'running',
+    phase: ended
+      ? 'ended'
+      : !started
+        ? 'not-started'
+        : pauses.at(-1)?.toMs === undefined && pauses.length
+          ? 'paused'
+          : 'running',
     ...(started && { learnerId: started.learnerId, standard: started.standard, startedAt: started.wall }),
     marks,
     pins,

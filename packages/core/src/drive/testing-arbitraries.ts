@@ -14,12 +14,21 @@ const target = fc.integer({ min: 0, max: 30 }).map((n) => `id-${n}`);
 
 const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
   { weight: 5, arbitrary: anyMark },
-  { weight: 1, arbitrary: fc.record({ item: fc.constantFrom(...keys.map(([item]) => item)), pin: target }).map(({ item, pin }) => ({ type: 'mark', item, grade: 'driving', pin }) as const) },
+  {
+    weight: 1,
+    arbitrary: fc
+      .record({ item: fc.constantFrom(...keys.map(([item]) => item)), pin: target })
+      .map(({ item, pin }) => ({ type: 'mark', item, grade: 'driving', pin }) as const),
+  },
   fc.constant({ type: 'pin' } as const),
   fc.constant({ type: 'prompt' } as const),
   fc.constant({ type: 'intervention' } as const),
   fc.record({ type: fc.constant('strike' as const), target, reason: fc.string(), undo: fc.boolean() }),
-  fc.record({ type: fc.constant('regrade' as const), target, grade: fc.constantFrom('driving', 'serious', 'dangerous') }),
+  fc.record({
+    type: fc.constant('regrade' as const),
+    target,
+    grade: fc.constantFrom('driving', 'serious', 'dangerous'),
+  }),
   fc.record({ type: fc.constant('section' as const), section: fc.constantFrom(...sectionKinds) }),
   fc.record({ type: fc.constant('pause' as const), state: fc.constantFrom('paused' as const, 'resumed' as const) }),
   fc.record({ type: fc.constant('ended' as const), ending: fc.constantFrom(...endings) }),
@@ -27,12 +36,22 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
 
 /** Any log, sensible or not: ids `id-0`, `id-1` … are its events, which may point at each other as they like. */
 export const anyLog: fc.Arbitrary<readonly DriveEvent[]> = fc
-  .array(fc.record({ body: anyBody, atMs: fc.nat(3_000_000), device: fc.constantFrom('front', 'back') }), { maxLength: 30 })
+  .array(fc.record({ body: anyBody, atMs: fc.nat(3_000_000), device: fc.constantFrom('front', 'back') }), {
+    maxLength: 30,
+  })
   .map((entries) => [
     stamp({ type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 1 } }, 'id-start', 'front', 0, 0),
     ...entries.map(({ body, atMs, device }, i) => stamp(body, `id-${i}`, device, i + 1, atMs)),
   ]);
 
 function stamp(body: EventBody, id: string, device: string, seq: number, atMs: number): DriveEvent {
-  return { ...body, id, device, seq, atMs, wall: new Date(Date.UTC(2026, 4, 4) + atMs).toISOString(), by: 'instructor' };
+  return {
+    ...body,
+    id,
+    device,
+    seq,
+    atMs,
+    wall: new Date(Date.UTC(2026, 4, 4) + atMs).toISOString(),
+    by: 'instructor',
+  };
 }

@@ -1,4 +1,4 @@
-import Ajv2020, { type ErrorObject } from 'ajv/dist/2020';
+import Ajv2020, { type ErrorObject } from 'ajv/dist/2020.js';
 import type { DriveEvent, StandardRef } from '../drive/event';
 import type { Standard } from '../marking/standard';
 import { driveRecordSchema } from './drive-record-schema';
@@ -19,7 +19,8 @@ export interface FormatProblem {
   readonly cause: string;
 }
 
-export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FormatProblem[] };
+export type Parsed<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FormatProblem[] };
 
 const ajv = new Ajv2020({ allErrors: true, strict: false, formats: { 'date-time': isRfc3339 } });
 const validate = ajv.compile<DriveRecord>(driveRecordSchema);
@@ -33,11 +34,16 @@ export function parseDriveRecords(source: string): Parsed<readonly DriveRecord[]
   try {
     json = JSON.parse(source);
   } catch (error) {
-    return { ok: false, problems: [{ path: '', cause: `not JSON: ${error instanceof Error ? error.message : String(error)}` }] };
+    return {
+      ok: false,
+      problems: [{ path: '', cause: `not JSON: ${error instanceof Error ? error.message : String(error)}` }],
+    };
   }
   const list = Array.isArray(json) ? json : [json];
   if (list.length === 0) return { ok: false, problems: [{ path: '', cause: 'the list holds no drive' }] };
-  const problems = list.flatMap((record, i) => problemsOf(record).map((p) => (Array.isArray(json) ? { ...p, path: `/${i}${p.path}` } : p)));
+  const problems = list.flatMap((record, i) =>
+    problemsOf(record).map((p) => (Array.isArray(json) ? { ...p, path: `/${i}${p.path}` } : p)),
+  );
   return problems.length > 0 ? { ok: false, problems } : { ok: true, value: list as readonly DriveRecord[] };
 }
 
@@ -62,7 +68,10 @@ function toProblem(error: ErrorObject): FormatProblem {
 
 /** RFC 3339, section 5.6, with the date checked against the calendar. */
 function isRfc3339(value: string): boolean {
-  const match = /^(\d{4})-(\d\d)-(\d\d)[Tt]([01]\d|2[0-3]):[0-5]\d:([0-5]\d|60)(\.\d+)?([Zz]|[+-]([01]\d|2[0-3]):[0-5]\d)$/.exec(value);
+  const match =
+    /^(\d{4})-(\d\d)-(\d\d)[Tt]([01]\d|2[0-3]):[0-5]\d:([0-5]\d|60)(\.\d+)?([Zz]|[+-]([01]\d|2[0-3]):[0-5]\d)$/.exec(
+      value,
+    );
   if (!match) return false;
   const [year, month, day] = match.slice(1, 4).map(Number) as [number, number, number];
   return month >= 1 && month <= 12 && day >= 1 && day <= new Date(Date.UTC(year, month, 0)).getUTCDate();

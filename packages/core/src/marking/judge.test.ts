@@ -47,14 +47,22 @@ describe('the tally standard', () => {
 
   it('counts an unfinished, short or abandoned drive as incomplete and says what is missing', () => {
     const under = (log: Parameters<typeof logOf>[0]) => judgeDrive(tally, foldDrive(logOf(log)));
-    expect(under([[0, start()], [20, { type: 'prompt' }]]).missing.map((m) => m.kind)).toEqual([
-      'not-ended',
-      'driving-time',
-      'section-time',
+    expect(
+      under([
+        [0, start()],
+        [20, { type: 'prompt' }],
+      ]).missing.map((m) => m.kind),
+    ).toEqual(['not-ended', 'driving-time', 'section-time']);
+    const abandoned = under([
+      [0, start()],
+      [10, { type: 'section', section: 'independent' }],
+      [35, { type: 'ended', ending: 'abandoned' }],
     ]);
-    const abandoned = under([[0, start()], [10, { type: 'section', section: 'independent' }], [35, { type: 'ended', ending: 'abandoned' }]]);
     expect(abandoned).toMatchObject({ outcome: 'incomplete', missing: [{ kind: 'abandoned' }] });
-    expect(judge([{ type: 'pin' }])).toMatchObject({ outcome: 'incomplete', missing: [{ kind: 'unsettled-pins', count: 1 }] });
+    expect(judge([{ type: 'pin' }])).toMatchObject({
+      outcome: 'incomplete',
+      missing: [{ kind: 'unsettled-pins', count: 1 }],
+    });
   });
 
   it('fails an abandoned drive that had already failed', () => {
@@ -74,7 +82,8 @@ describe('the tally standard', () => {
   });
 
   it('says which limits were nearly used up', () => {
-    const near = (bodies: readonly EventBody[]) => nearLimits(judge(bodies)).map(({ limit, left }) => [limit.code, left]);
+    const near = (bodies: readonly EventBody[]) =>
+      nearLimits(judge(bodies)).map(({ limit, left }) => [limit.code, left]);
     expect(near(spread(11))).toEqual([]);
     expect(near(spread(12))).toEqual([['driving-faults', 3]]);
     expect(near(spread(16))).toEqual([]);
@@ -105,7 +114,8 @@ describe('laws of judging', () => {
         const verdict = judge(bodies);
         for (const room of verdict.headroom) {
           expect(room.left).toBe(room.limit.allowed.value - room.used);
-          if (verdict.outcome === 'pass' && room.limit.effect.kind === 'fail-test') expect(room.left).toBeGreaterThanOrEqual(0);
+          if (verdict.outcome === 'pass' && room.limit.effect.kind === 'fail-test')
+            expect(room.left).toBeGreaterThanOrEqual(0);
         }
       }),
     );
@@ -142,7 +152,10 @@ describe('the words of a verdict', () => {
     [spread(15), 'Pass with 15 driving faults; not one more was allowed.'],
     [spread(16), 'Fail: 16 driving faults.'],
     [marks(2, 'signs.lights', 'serious'), 'Fail: two serious faults.'],
-    [[...marks(1, 'signs.lights', 'serious'), ...marks(1, 'signs.lights', 'dangerous')], 'Fail: one dangerous fault and one serious fault.'],
+    [
+      [...marks(1, 'signs.lights', 'serious'), ...marks(1, 'signs.lights', 'dangerous')],
+      'Fail: one dangerous fault and one serious fault.',
+    ],
     [[{ type: 'pin' } as const], 'No verdict yet: one pin is not settled.'],
   ])('says what happened (%#)', (bodies, sentence) => {
     expect(verdictSentence(tally, judge(bodies))).toBe(sentence);

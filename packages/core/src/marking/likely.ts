@@ -41,7 +41,12 @@ export interface LikelyItem {
  * @param now the drive under way
  * @param most how many items at most
  */
-export function likelyItems(standard: Standard, past: readonly ItemCounts[], now: Drive, most: number): readonly LikelyItem[] {
+export function likelyItems(
+  standard: Standard,
+  past: readonly ItemCounts[],
+  now: Drive,
+  most: number,
+): readonly LikelyItem[] {
   const { items } = rulesOf(standard);
   const weights = new Map<string, number>();
   const add = (counts: ItemCounts, weight: number) => {

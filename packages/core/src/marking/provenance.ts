@@ -11,10 +11,19 @@ export interface Sourced {
   readonly provenance: Provenance;
 }
 
-export const published = (value: number, source: string): Sourced => ({ value, provenance: { kind: 'published', source } });
+export const published = (value: number, source: string): Sourced => ({
+  value,
+  provenance: { kind: 'published', source },
+});
 export const commonPractice = (value: number, source?: string): Sourced => ({
   value,
   provenance: { kind: 'common practice', ...(source && { source }) },
 });
-export const fromMemory = (value: number, source: string): Sourced => ({ value, provenance: { kind: 'from memory', source } });
-export const houseDefault = (value: number, source: string): Sourced => ({ value, provenance: { kind: 'house default', source } });
+export const fromMemory = (value: number, source: string): Sourced => ({
+  value,
+  provenance: { kind: 'from memory', source },
+});
+export const houseDefault = (value: number, source: string): Sourced => ({
+  value,
+  provenance: { kind: 'house default', source },
+});

@@ -3,8 +3,8 @@ import type { Cap, Category, Grade, Item, Limit, Standard } from './standard';
 /** A limit that a mark of some item and grade draws on. */
 export interface Draw {
   readonly limit: Limit;
-  /** The item's own category, item, class or exercise; empty for the whole test; `by-mark` is decided by the mark. */
-  readonly scope: string | 'by-mark';
+  /** The item's own category, item, class or exercise; empty for the whole test; `by-mark` where the mark decides. */
+  readonly scope: string;
   readonly amount: number;
 }
 
@@ -36,7 +36,10 @@ export function rulesOf(standard: Standard): Rules {
       items.set(item.code, { item, category });
       for (const grade of gradesOf(standard, item)) {
         const key = drawKey(item.code, grade.code);
-        draws.set(key, standard.limits.flatMap((limit) => drawOn(limit, category, item, grade)));
+        draws.set(
+          key,
+          standard.limits.flatMap((limit) => drawOn(limit, category, item, grade)),
+        );
         const cap = standard.caps.find((c) => c.items.includes(item.code) && c.grades.includes(grade.code));
         if (cap) caps.set(key, cap);
       }

@@ -51,7 +51,17 @@ const pointsYard: Standard = {
   ...tally,
   id: 'made-up',
   startScore: houseDefault(100, 'test'),
-  grades: [{ code: 'off', name: 'deduction', plural: 'deductions', short: 'off', sign: 'counted', meaning: '', points: houseDefault(2, 'test') }],
+  grades: [
+    {
+      code: 'off',
+      name: 'deduction',
+      plural: 'deductions',
+      short: 'off',
+      sign: 'counted',
+      meaning: '',
+      points: houseDefault(2, 'test'),
+    },
+  ],
   categories: [
     {
       code: 'yard',
@@ -65,17 +75,46 @@ const pointsYard: Standard = {
     },
   ],
   limits: [
-    { code: 'total', name: 'Points', scope: { kind: 'test' }, measure: { kind: 'points', grades: ['off'] }, allowed: houseDefault(20, 'test'), effect: { kind: 'fail-test' } },
-    { code: 'looks', name: 'Looks', scope: { kind: 'class', class: 'observation' }, measure: { kind: 'count', grades: ['off'] }, allowed: houseDefault(2, 'test'), effect: { kind: 'fail-test' } },
-    { code: 'each', name: 'In one exercise', scope: { kind: 'exercise' }, measure: { kind: 'points', grades: ['off'] }, allowed: houseDefault(5, 'test'), effect: { kind: 'fail-exercise' } },
-    { code: 'exercises', name: 'Exercises failed', scope: { kind: 'test' }, measure: { kind: 'failed-exercises' }, allowed: houseDefault(1, 'test'), effect: { kind: 'fail-test' } },
+    {
+      code: 'total',
+      name: 'Points',
+      scope: { kind: 'test' },
+      measure: { kind: 'points', grades: ['off'] },
+      allowed: houseDefault(20, 'test'),
+      effect: { kind: 'fail-test' },
+    },
+    {
+      code: 'looks',
+      name: 'Looks',
+      scope: { kind: 'class', class: 'observation' },
+      measure: { kind: 'count', grades: ['off'] },
+      allowed: houseDefault(2, 'test'),
+      effect: { kind: 'fail-test' },
+    },
+    {
+      code: 'each',
+      name: 'In one exercise',
+      scope: { kind: 'exercise' },
+      measure: { kind: 'points', grades: ['off'] },
+      allowed: houseDefault(5, 'test'),
+      effect: { kind: 'fail-exercise' },
+    },
+    {
+      code: 'exercises',
+      name: 'Exercises failed',
+      scope: { kind: 'test' },
+      measure: { kind: 'failed-exercises' },
+      allowed: houseDefault(1, 'test'),
+      effect: { kind: 'fail-test' },
+    },
   ],
   caps: [],
 };
 
 describe('a standard that nobody wrote code for', () => {
   const judge = (bodies: Parameters<typeof fullTest>[0]) => judgeDrive(pointsYard, foldDrive(fullTest(bodies)));
-  const used = (verdict: ReturnType<typeof judge>) => Object.fromEntries(verdict.headroom.map((room) => [room.limit.code + room.scope, room.used]));
+  const used = (verdict: ReturnType<typeof judge>) =>
+    Object.fromEntries(verdict.headroom.map((room) => [room.limit.code + room.scope, room.used]));
 
   it('adds up points, the item’s own before the grade’s', () => {
     expect(used(judge([mark('line', 'off'), mark('look', 'off')]))).toMatchObject({ total: 7, looksobservation: 1 });
@@ -109,7 +148,9 @@ describe('a standard that nobody wrote code for', () => {
 });
 
 describe('what is likely now', () => {
-  const past = [fullTest([mark('roundabouts.lane'), mark('roundabouts.lane')]), fullTest([mark('signs.amber')])].map((log) => countItems(foldDrive(log)));
+  const past = [fullTest([mark('roundabouts.lane'), mark('roundabouts.lane')]), fullTest([mark('signs.amber')])].map(
+    (log) => countItems(foldDrive(log)),
+  );
 
   it('ranks by the learner’s past, the last drive first, and fills up with the usual', () => {
     const now = foldDrive(fullTest([]));
@@ -128,7 +169,9 @@ describe('what is likely now', () => {
 
 describe('marks by area', () => {
   it('counts standing marks by category in the order of the standard', () => {
-    const drive = foldDrive(fullTest([mark('junctions.cutting'), mark('controls.gears'), mark('controls.clutch', 'serious')]));
+    const drive = foldDrive(
+      fullTest([mark('junctions.cutting'), mark('controls.gears'), mark('controls.clutch', 'serious')]),
+    );
     expect(marksByArea(tally, drive)).toEqual([
       { category: 'controls', name: 'Controls', byGrade: { driving: 1, serious: 1 }, total: 2 },
       { category: 'junctions', name: 'Junctions', byGrade: { driving: 1 }, total: 1 },

@@ -3,7 +3,21 @@ import { rulesOf } from './rules';
 import type { Standard } from './standard';
 import type { Headroom, Missing, Reason, Verdict } from './verdict';
 
-const smallNumbers = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+const smallNumbers = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
 
 /** A whole number in words up to twelve, in figures above. */
 export function inWords(n: number): string {
@@ -33,18 +47,39 @@ export function joinWords(parts: readonly string[]): string {
 
 /** The verdict in a sentence. */
 export function verdictSentence(standard: Standard, verdict: Verdict): string {
+  const detail = verdictDetail(standard, verdict);
   switch (verdict.outcome) {
     case 'fail':
-      return `Fail: ${joinWords(verdict.reasons.map((reason) => countMarks(standard, reason.marks)))}.`;
+      return `Fail: ${detail}.`;
+    case 'pass':
+      return passedClean(verdict) ? `Pass, ${detail}.` : `Pass with ${detail}.`;
+    case 'incomplete':
+      return `No verdict yet: ${detail}.`;
+  }
+}
+
+/** What the verdict rests on, to stand beside its word: "one serious fault". */
+export function verdictDetail(standard: Standard, verdict: Verdict): string {
+  switch (verdict.outcome) {
+    case 'fail':
+      return joinWords(verdict.reasons.map((reason) => countMarks(standard, reason.marks)));
     case 'pass': {
-      const tightest = testHeadroom(verdict).find((room) => room.allowed > 0);
-      if (!tightest || tightest.used === 0) return 'Pass, without a mark against it.';
+      const tightest = tightestLimit(verdict);
+      if (!tightest || passedClean(verdict)) return 'without a mark against it';
       const used = countMeasured(standard, tightest, tightest.used);
-      return `Pass with ${used}; ${tightest.left === 0 ? 'not one more was allowed' : `${inWords(tightest.left)} more would still have passed`}.`;
+      return `${used}; ${tightest.left === 0 ? 'not one more was allowed' : `${inWords(tightest.left)} more would still have passed`}`;
     }
     case 'incomplete':
-      return `No verdict yet: ${joinWords(verdict.missing.map(describeMissing))}.`;
+      return joinWords(verdict.missing.map(describeMissing));
   }
+}
+
+function tightestLimit(verdict: Verdict): Headroom | undefined {
+  return testHeadroom(verdict).find((room) => room.allowed > 0);
+}
+
+function passedClean(verdict: Verdict): boolean {
+  return (tightestLimit(verdict)?.used ?? 0) === 0;
 }
 
 /** "five driving faults", or points where the limit counts points. */
@@ -52,7 +87,9 @@ function countMeasured(standard: Standard, room: Headroom, n: number): string {
   const { measure } = room.limit;
   if (measure.kind === 'points') return `${n} ${n === 1 ? 'point' : 'points'}`;
   if (measure.kind === 'failed-exercises') return `${inWords(n)} failed ${n === 1 ? 'exercise' : 'exercises'}`;
-  return measure.grades.length === 1 ? countOfGrade(standard, measure.grades[0]!, n) : `${inWords(n)} of ${room.limit.name.toLowerCase()}`;
+  return measure.grades.length === 1
+    ? countOfGrade(standard, measure.grades[0]!, n)
+    : `${inWords(n)} of ${room.limit.name.toLowerCase()}`;
 }
 
 /** The limits over the whole test that fail it. */

@@ -19,7 +19,12 @@ export async function verifyPassword(password: string, kept: string | undefined)
   const [scheme, n, r, p, salt, key] = (kept ?? (await nobody())).split('$');
   if (scheme !== 'scrypt' || !salt || !key) return false;
   const expected = Buffer.from(key, 'base64');
-  const actual = await derive(password, Buffer.from(salt, 'base64'), { N: Number(n), r: Number(r), p: Number(p) }, expected.length);
+  const actual = await derive(
+    password,
+    Buffer.from(salt, 'base64'),
+    { N: Number(n), r: Number(r), p: Number(p) },
+    expected.length,
+  );
   return timingSafeEqual(actual, expected) && kept !== undefined;
 }
 

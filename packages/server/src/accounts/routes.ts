@@ -1,5 +1,11 @@
 import { randomBytes } from 'node:crypto';
-import { AccountInput, PasswordChange, SignInRequest, type SessionView, type WelcomeView } from '@jasperwren/contract/accounts';
+import {
+  AccountInput,
+  PasswordChange,
+  SignInRequest,
+  type SessionView,
+  type WelcomeView,
+} from '@jasperwren/contract/accounts';
 import Router from '@koa/router';
 import createError from 'http-errors';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
@@ -47,7 +53,11 @@ export function accountRoutes(db: Db, welcome: WelcomeView): Router {
       throw createError(401, 'The address or the password is not right.', { code: 'wrong-credentials' });
     }
     await slow.delete(key);
-    const data: SessionData = { accountId: account.id, schoolId: account.schoolId, csrfToken: randomBytes(24).toString('base64url') };
+    const data: SessionData = {
+      accountId: account.id,
+      schoolId: account.schoolId,
+      csrfToken: randomBytes(24).toString('base64url'),
+    };
     Object.assign(ctx.session!, data);
     await ctx.session!.regenerate();
     ctx.body = await sessionView(ctx);
@@ -82,7 +92,11 @@ export function accountRoutes(db: Db, welcome: WelcomeView): Router {
     const account = session && (await findAccount(db, session.schoolId, session.accountId));
     if (!session || !account) return undefined;
     const { id, name, email, role, schoolId, schoolName } = account;
-    return { account: { id, name, email, role }, school: { id: schoolId, name: schoolName }, csrfToken: session.csrfToken };
+    return {
+      account: { id, name, email, role },
+      school: { id: schoolId, name: schoolName },
+      csrfToken: session.csrfToken,
+    };
   }
 
   return router;

@@ -24,12 +24,19 @@ export async function addAccount(db: Db, schoolId: string, input: AccountInput):
   const email = input.email.toLowerCase();
   const taken = await db.selectFrom('accounts').select('id').where('email', '=', email).executeTakeFirst();
   if (taken) {
-    throw createError(409, 'This e-mail address has an account already. Nothing was saved; use another address.', { code: 'email-taken' });
+    throw createError(409, 'This e-mail address has an account already. Nothing was saved; use another address.', {
+      code: 'email-taken',
+    });
   }
   const account = { id: newId(), name: input.name, email, role: input.role };
   await db
     .insertInto('accounts')
-    .values({ ...account, school_id: schoolId, password_hash: await hashPassword(input.password), created_at: new Date().toISOString() })
+    .values({
+      ...account,
+      school_id: schoolId,
+      password_hash: await hashPassword(input.password),
+      created_at: new Date().toISOString(),
+    })
     .execute();
   return account;
 }
@@ -50,7 +57,14 @@ export function findAccount(db: Db, schoolId: string, id: string) {
   return db
     .selectFrom('accounts')
     .innerJoin('schools', 'schools.id', 'accounts.school_id')
-    .select(['accounts.id', 'accounts.name', 'accounts.email', 'accounts.role', 'schools.id as schoolId', 'schools.name as schoolName'])
+    .select([
+      'accounts.id',
+      'accounts.name',
+      'accounts.email',
+      'accounts.role',
+      'schools.id as schoolId',
+      'schools.name as schoolName',
+    ])
     .where('accounts.school_id', '=', schoolId)
     .where('accounts.id', '=', id)
     .executeTakeFirst();
@@ -60,7 +74,14 @@ export function findAccount(db: Db, schoolId: string, id: string) {
  * Gives an account a new password and ends its other sessions.
  * @throws 422 where the present password is wrong
  */
-export async function changePassword(db: Db, schoolId: string, id: string, current: string, next: string, keepSession: string): Promise<void> {
+export async function changePassword(
+  db: Db,
+  schoolId: string,
+  id: string,
+  current: string,
+  next: string,
+  keepSession: string,
+): Promise<void> {
   const row = await db
     .selectFrom('accounts')
     .select('password_hash')
@@ -75,7 +96,12 @@ export async function changePassword(db: Db, schoolId: string, id: string, curre
   }
   const password_hash = await hashPassword(next);
   await db.transaction().execute(async (trx) => {
-    await trx.updateTable('accounts').set({ password_hash }).where('school_id', '=', schoolId).where('id', '=', id).execute();
+    await trx
+      .updateTable('accounts')
+      .set({ password_hash })
+      .where('school_id', '=', schoolId)
+      .where('id', '=', id)
+      .execute();
     await trx
       .deleteFrom('sessions')
       .where('school_id', '=', schoolId)

@@ -1,6 +1,6 @@
 import { accessSync, constants, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { Kysely, Migrator, SqliteDialect, type SqliteDatabase } from 'kysely';
+import { Kysely, Migrator, SqliteDialect } from 'kysely';
 import Libsql from 'libsql';
 import { migrations } from './migrations';
 import type { Tables } from './schema';
@@ -18,7 +18,9 @@ export async function openDatabase(dataDir: string): Promise<Db> {
     mkdirSync(dataDir, { recursive: true });
     accessSync(dataDir, constants.W_OK);
   } catch {
-    throw new Error(`The data folder "${dataDir}" cannot be written. Give this user write permission to it, or set JASPERWREN_DATA to another folder.`);
+    throw new Error(
+      `The data folder "${dataDir}" cannot be written. Give this user write permission to it, or set JASPERWREN_DATA to another folder.`,
+    );
   }
   const file = new Libsql(join(dataDir, databaseFile));
   file.pragma('journal_mode = WAL');
@@ -26,13 +28,15 @@ export async function openDatabase(dataDir: string): Promise<Db> {
   file.pragma('synchronous = FULL');
   file.pragma('foreign_keys = ON');
   file.pragma('busy_timeout = 5000');
-  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: file as unknown as SqliteDatabase }) });
+  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: file }) });
   const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve({ ...migrations }) } });
   const { error, results } = await migrator.migrateToLatest();
   if (error) {
     await db.destroy();
     const failed = results?.find((result) => result.status === 'Error')?.migrationName ?? 'the first one';
-    throw new Error(`The database in "${dataDir}" could not be migrated (${failed}): ${error instanceof Error ? error.message : JSON.stringify(error)}`);
+    throw new Error(
+      `The database in "${dataDir}" could not be migrated (${failed}): ${error instanceof Error ? error.message : JSON.stringify(error)}`,
+    );
   }
   return db;
 }

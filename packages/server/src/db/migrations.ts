@@ -66,9 +66,17 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .addColumn('started_at', 'text', (c) => c.notNull())
         .addColumn('digest', 'text', (c) => c.notNull())
         .addPrimaryKeyConstraint('drives_key', ['school_id', 'id'])
-        .addForeignKeyConstraint('drives_standard', ['school_id', 'standard_id', 'standard_version'], 'standards', ['school_id', 'id', 'version'])
+        .addForeignKeyConstraint('drives_standard', ['school_id', 'standard_id', 'standard_version'], 'standards', [
+          'school_id',
+          'id',
+          'version',
+        ])
         .execute();
-      await db.schema.createIndex('drives_by_learner').on('drives').columns(['school_id', 'learner_id', 'started_at']).execute();
+      await db.schema
+        .createIndex('drives_by_learner')
+        .on('drives')
+        .columns(['school_id', 'learner_id', 'started_at'])
+        .execute();
       await db.schema
         .createTable('events')
         .addColumn('school_id', 'text', (c) => c.notNull())

@@ -7,7 +7,7 @@ import { marksByArea } from '@jasperwren/core/marking/areas';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { countItems } from '@jasperwren/core/marking/likely';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { verdictSentence } from '@jasperwren/core/marking/wording';
+import { verdictDetail } from '@jasperwren/core/marking/wording';
 
 /** The part of a summary that follows from the log and the standard alone. */
 export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' | 'instructorName' | 'startedAt'>;
@@ -23,7 +23,7 @@ export function digestOf(standard: Standard, events: readonly DriveEvent[]): Dri
     phase: drive.phase,
     drivenMs: drivenMs(drive, drive.lastMs),
     outcome: verdict.outcome,
-    sentence: verdictSentence(standard, verdict),
+    detail: verdictDetail(standard, verdict),
     unsettledPins: unsettledPins(drive).length,
     prompts: drive.prompts.length,
     interventions: drive.interventions.length,

@@ -30,7 +30,14 @@ export function driveRoutes(db: Db): Router {
 
   router.get('/drives/:driveId/record', async (ctx) => {
     const { summary, standard, events } = await getDrive(db, whoIs(ctx).schoolId, param(ctx, 'driveId'));
-    const record: DriveRecord = { format: 'jasperwren-drive', formatVersion: 1, driveId: summary.id, learner: { name: summary.learnerName }, standard, events };
+    const record: DriveRecord = {
+      format: 'jasperwren-drive',
+      formatVersion: 1,
+      driveId: summary.id,
+      learner: { name: summary.learnerName },
+      standard,
+      events,
+    };
     ctx.attachment(`drive-${summary.startedAt.slice(0, 10)}.json`);
     ctx.body = record;
   });

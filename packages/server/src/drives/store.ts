@@ -12,14 +12,26 @@ import { digestOf, type DriveDigest } from './digest';
  * @throws 409 where the drive is unknown and its start not among the events; 404 where the school does not have
  *   the learner or the standard
  */
-export async function appendEvents(db: Db, who: { schoolId: string; accountId: string }, driveId: string, events: readonly DriveEvent[]): Promise<EventReceipt> {
+export async function appendEvents(
+  db: Db,
+  who: { schoolId: string; accountId: string },
+  driveId: string,
+  events: readonly DriveEvent[],
+): Promise<EventReceipt> {
   const { schoolId, accountId } = who;
   return db.transaction().execute(async (trx) => {
-    const known = await trx.selectFrom('drives').select(['standard_id', 'standard_version']).where('school_id', '=', schoolId).where('id', '=', driveId).executeTakeFirst();
+    const known = await trx
+      .selectFrom('drives')
+      .select(['standard_id', 'standard_version'])
+      .where('school_id', '=', schoolId)
+      .where('id', '=', driveId)
+      .executeTakeFirst();
     const started = events.find((event) => event.type === 'started');
     const ref = known ? { id: known.standard_id, version: known.standard_version } : started?.standard;
     if (!ref) {
-      throw createError(409, 'The start of this drive has not arrived yet. Nothing was taken; send the start first.', { code: 'no-start' });
+      throw createError(409, 'The start of this drive has not arrived yet. Nothing was taken; send the start first.', {
+        code: 'no-start',
+      });
     }
     const standard = await getStandard(trx, schoolId, ref.id, ref.version);
     if (!known && started) {
@@ -41,11 +53,25 @@ export async function appendEvents(db: Db, who: { schoolId: string; accountId: s
     const received_at = new Date().toISOString();
     await trx
       .insertInto('events')
-      .values(events.map((event) => ({ school_id: schoolId, drive_id: driveId, id: event.id, account_id: accountId, body: JSON.stringify(event), received_at })))
+      .values(
+        events.map((event) => ({
+          school_id: schoolId,
+          drive_id: driveId,
+          id: event.id,
+          account_id: accountId,
+          body: JSON.stringify(event),
+          received_at,
+        })),
+      )
       .onConflict((conflict) => conflict.columns(['school_id', 'drive_id', 'id']).doNothing())
       .execute();
     const digest = digestOf(standard, await eventsOf(trx, schoolId, driveId));
-    await trx.updateTable('drives').set({ digest: JSON.stringify(digest) }).where('school_id', '=', schoolId).where('id', '=', driveId).execute();
+    await trx
+      .updateTable('drives')
+      .set({ digest: JSON.stringify(digest) })
+      .where('school_id', '=', schoolId)
+      .where('id', '=', driveId)
+      .execute();
     return { accepted: events.map((event) => event.id) };
   });
 }
@@ -78,7 +104,12 @@ export async function latestDrives(db: Db, schoolId: string, most: number): Prom
 }
 
 async function eventsOf(db: Db, schoolId: string, driveId: string): Promise<readonly DriveEvent[]> {
-  const rows = await db.selectFrom('events').select('body').where('school_id', '=', schoolId).where('drive_id', '=', driveId).execute();
+  const rows = await db
+    .selectFrom('events')
+    .select('body')
+    .where('school_id', '=', schoolId)
+    .where('drive_id', '=', driveId)
+    .execute();
   return rows.map((row) => JSON.parse(row.body) as DriveEvent);
 }
 

@@ -10,5 +10,8 @@ import type { Ctx } from './context';
 export function bodyOf<T extends object>(ctx: Ctx, type: ClassConstructor<T>): T {
   const checked = check(type, (ctx.request as { body?: unknown }).body);
   if (checked.ok) return checked.value;
-  throw createError(422, 'Some fields are not right. Nothing was saved.', { code: 'invalid', problems: checked.problems });
+  throw createError(422, 'Some fields are not right. Nothing was saved.', {
+    code: 'invalid',
+    problems: checked.problems,
+  });
 }

@@ -40,7 +40,10 @@ export function sessionOf({ session }: WithSession): SessionData | undefined {
  */
 export function whoIs(ctx: WithSession): Who {
   const session = sessionOf(ctx);
-  if (!session) throw createError(401, 'Nobody is signed in, or the sign-in has run out. Sign in and try again.', { code: 'not-signed-in' });
+  if (!session)
+    throw createError(401, 'Nobody is signed in, or the sign-in has run out. Sign in and try again.', {
+      code: 'not-signed-in',
+    });
   return { accountId: session.accountId, schoolId: session.schoolId };
 }
 
@@ -51,5 +54,5 @@ export function requireRole(has: Role, needed: Role): void {
 
 /** A parameter of the route, which the router guarantees. */
 export function param(ctx: Ctx, name: string): string {
-  return (ctx.params as Record<string, string>)[name] ?? '';
+  return ctx.params[name] ?? '';
 }

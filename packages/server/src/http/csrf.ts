@@ -20,7 +20,11 @@ export const refuseForgedRequests: Middleware = async (ctx, next) => {
 };
 
 function forged() {
-  return createError(403, 'This request did not come from a page of this sign-in. Nothing was changed; reload the page and try again.', { code: 'forged' });
+  return createError(
+    403,
+    'This request did not come from a page of this sign-in. Nothing was changed; reload the page and try again.',
+    { code: 'forged' },
+  );
 }
 
 function hostOf(origin: string): string | undefined {

@@ -16,15 +16,15 @@ export function pages(webDist: string): Middleware {
     },
   });
   return async (ctx, next) => {
-    if (ctx.path.startsWith('/api/') || ctx.path === '/healthz') return next();
+    if (ctx.path.startsWith('/api/') || ctx.path === '/healthz') return void (await next());
     await files(ctx, async () => {
-      if (ctx.method !== 'GET' && ctx.method !== 'HEAD') return next();
+      if (ctx.method !== 'GET' && ctx.method !== 'HEAD') return void (await next());
       if (html === undefined) {
         ctx.status = 503;
         ctx.body = 'The web application is not built yet: run "npm run build".';
         return;
       }
-      if (/\.\w+$/.test(ctx.path)) return next();
+      if (/\.\w+$/.test(ctx.path)) return void (await next());
       ctx.set('cache-control', 'no-cache');
       ctx.type = 'html';
       ctx.body = html;

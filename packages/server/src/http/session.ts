@@ -1,4 +1,4 @@
-import Koa from 'koa';
+import type Koa from 'koa';
 import { createSession } from 'koa-session';
 import type { Config } from '../config';
 import type { Db } from '../db/database';
@@ -14,12 +14,21 @@ export const sessionCookie = 'jasperwren';
 export function sessions(app: Koa, db: Db, config: Config): Koa.Middleware {
   const store = {
     async get(key: string) {
-      const row = await db.selectFrom('sessions').select(['data', 'expires_ms']).where('id', '=', key).executeTakeFirst();
+      const row = await db
+        .selectFrom('sessions')
+        .select(['data', 'expires_ms'])
+        .where('id', '=', key)
+        .executeTakeFirst();
       return row && row.expires_ms > Date.now() ? (JSON.parse(row.data) as Record<string, unknown>) : undefined;
     },
     async set(key: string, session: Record<string, unknown>) {
       const { schoolId, accountId } = session as Partial<SessionData>;
-      const row = { school_id: schoolId ?? null, account_id: accountId ?? null, data: JSON.stringify(session), expires_ms: Date.now() + lifeMs };
+      const row = {
+        school_id: schoolId ?? null,
+        account_id: accountId ?? null,
+        data: JSON.stringify(session),
+        expires_ms: Date.now() + lifeMs,
+      };
       await db
         .insertInto('sessions')
         .values({ id: key, ...row })
@@ -31,7 +40,16 @@ export function sessions(app: Koa, db: Db, config: Config): Koa.Middleware {
     },
   };
   return createSession(
-    { key: sessionCookie, maxAge: lifeMs, renew: true, httpOnly: true, sameSite: 'strict', secure: config.secureCookies, signed: false, store },
+    {
+      key: sessionCookie,
+      maxAge: lifeMs,
+      renew: true,
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: config.secureCookies,
+      signed: false,
+      store,
+    },
     app,
   );
 }

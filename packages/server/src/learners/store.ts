@@ -29,7 +29,10 @@ export async function addLearner(db: Db, schoolId: string, input: LearnerInput):
   await assertStandard(db, schoolId, input.standardId);
   const id = newId();
   const now = new Date().toISOString();
-  await db.insertInto('learners').values({ id, school_id: schoolId, ...toRow(input), archived_at: null, created_at: now, updated_at: now }).execute();
+  await db
+    .insertInto('learners')
+    .values({ id, school_id: schoolId, ...toRow(input), archived_at: null, created_at: now, updated_at: now })
+    .execute();
   return getLearner(db, schoolId, id);
 }
 
@@ -43,7 +46,12 @@ export function setArchived(db: Db, schoolId: string, id: string, archived: bool
   return update(db, schoolId, id, { archived_at: archived ? new Date().toISOString() : null });
 }
 
-async function update(db: Db, schoolId: string, id: string, changes: Partial<Tables['learners']>): Promise<LearnerView> {
+async function update(
+  db: Db,
+  schoolId: string,
+  id: string,
+  changes: Partial<Tables['learners']>,
+): Promise<LearnerView> {
   await db
     .updateTable('learners')
     .set({ ...changes, updated_at: new Date().toISOString() })
@@ -60,7 +68,13 @@ function selectLearners(db: Db, schoolId: string) {
       cte
         .selectFrom('drives')
         // With max(), SQLite takes the other columns from the row that holds the maximum.
-        .select((eb) => ['learner_id', 'id as last_id', 'digest', eb.fn.max('started_at').as('last_at'), eb.fn.countAll<number>().as('drives')])
+        .select((eb) => [
+          'learner_id',
+          'id as last_id',
+          'digest',
+          eb.fn.max('started_at').as('last_at'),
+          eb.fn.countAll<number>().as('drives'),
+        ])
         .where('school_id', '=', schoolId)
         .groupBy('learner_id'),
     )
@@ -105,6 +119,6 @@ function toView(row: LearnerRow): LearnerView {
 
 function lastDriveOf({ last_id: id, last_at: startedAt, digest }: LearnerRow): Pick<LearnerView, 'lastDrive'> {
   if (!id || !startedAt || !digest) return {};
-  const { outcome, sentence } = JSON.parse(digest) as DriveDigest;
-  return { lastDrive: { id, startedAt, outcome, sentence } };
+  const { outcome } = JSON.parse(digest) as DriveDigest;
+  return { lastDrive: { id, startedAt, outcome } };
 }

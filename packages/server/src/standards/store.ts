@@ -8,7 +8,15 @@ export async function addTemplates(db: Db, schoolId: string): Promise<void> {
   const created_at = new Date().toISOString();
   await db
     .insertInto('standards')
-    .values(templates.map((standard) => ({ school_id: schoolId, id: standard.id, version: standard.version, body: JSON.stringify(standard), created_at })))
+    .values(
+      templates.map((standard) => ({
+        school_id: schoolId,
+        id: standard.id,
+        version: standard.version,
+        body: JSON.stringify(standard),
+        created_at,
+      })),
+    )
     .onConflict((conflict) => conflict.columns(['school_id', 'id', 'version']).doNothing())
     .execute();
 }
@@ -20,7 +28,13 @@ export async function addTemplatesEverywhere(db: Db): Promise<void> {
 
 /** The latest version of each standard of a school. */
 export async function latestStandards(db: Db, schoolId: string): Promise<readonly Standard[]> {
-  const rows = await db.selectFrom('standards').select(['id', 'body']).where('school_id', '=', schoolId).orderBy('id').orderBy('version').execute();
+  const rows = await db
+    .selectFrom('standards')
+    .select(['id', 'body'])
+    .where('school_id', '=', schoolId)
+    .orderBy('id')
+    .orderBy('version')
+    .execute();
   return [...new Map(rows.map((row) => [row.id, row.body])).values()].map((body) => JSON.parse(body) as Standard);
 }
 
@@ -36,7 +50,8 @@ export async function getStandard(db: Db, schoolId: string, id: string, version:
     .where('id', '=', id)
     .where('version', '=', version)
     .executeTakeFirst();
-  if (!row) throw createError(404, `Your school has no standard "${id}" in version ${version}.`, { code: 'no-standard' });
+  if (!row)
+    throw createError(404, `Your school has no standard "${id}" in version ${version}.`, { code: 'no-standard' });
   return JSON.parse(row.body) as Standard;
 }
 
@@ -45,7 +60,12 @@ export async function getStandard(db: Db, schoolId: string, id: string, version:
  * @throws 422
  */
 export async function assertStandard(db: Db, schoolId: string, id: string): Promise<void> {
-  const row = await db.selectFrom('standards').select('id').where('school_id', '=', schoolId).where('id', '=', id).executeTakeFirst();
+  const row = await db
+    .selectFrom('standards')
+    .select('id')
+    .where('school_id', '=', schoolId)
+    .where('id', '=', id)
+    .executeTakeFirst();
   if (row) return;
   const problems = [{ field: 'standardId', message: 'Your school does not have this standard.' }];
   throw createError(422, 'Your school does not have this standard. Nothing was saved.', { code: 'invalid', problems });

@@ -42,10 +42,16 @@ const query: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, a
 };
 
 /** All requests of the application; features add their endpoints. */
-export const api = createApi({ baseQuery: query, tagTypes: ['Session', 'Accounts', 'Learners', 'Drives', 'Standards'], endpoints: () => ({}) });
+export const api = createApi({
+  baseQuery: query,
+  tagTypes: ['Session', 'Accounts', 'Learners', 'Drives', 'Standards'],
+  endpoints: () => ({}),
+});
 
 /** The error of a query or mutation as something to show. */
 export function apiError(error: unknown): ApiError | undefined {
   if (!error) return undefined;
-  return typeof error === 'object' && 'code' in error && 'message' in error ? (error as ApiError) : { ...unreachable, code: 'unknown', message: 'Something went wrong. Nothing was changed; try again.' };
+  return typeof error === 'object' && 'code' in error && 'message' in error
+    ? (error as ApiError)
+    : { ...unreachable, code: 'unknown', message: 'Something went wrong. Nothing was changed; try again.' };
 }

@@ -15,12 +15,27 @@ export const router = createBrowserRouter([
         children: [
           { index: true, lazy: async () => ({ Component: (await import('../today/TodayPage')).default }) },
           { path: 'learners', lazy: async () => ({ Component: (await import('../learners/LearnersPage')).default }) },
-          { path: 'learners/new', lazy: async () => ({ Component: (await import('../learners/NewLearnerPage')).default }) },
-          { path: 'learners/:learnerId', lazy: async () => ({ Component: (await import('../learners/LearnerPage')).default }) },
-          { path: 'learners/:learnerId/edit', lazy: async () => ({ Component: (await import('../learners/EditLearnerPage')).default }) },
+          {
+            path: 'learners/new',
+            lazy: async () => ({ Component: (await import('../learners/NewLearnerPage')).default }),
+          },
+          {
+            path: 'learners/:learnerId',
+            lazy: async () => ({ Component: (await import('../learners/LearnerPage')).default }),
+          },
+          {
+            path: 'learners/:learnerId/edit',
+            lazy: async () => ({ Component: (await import('../learners/EditLearnerPage')).default }),
+          },
           { path: 'drive', lazy: async () => ({ Component: (await import('../drives/DrivePage')).default }) },
-          { path: 'drive/:driveId', lazy: async () => ({ Component: (await import('../drives/verdict/VerdictPage')).default }) },
-          { path: 'drive/:driveId/desk', lazy: async () => ({ Component: (await import('../drives/desk/DeskPage')).default }) },
+          {
+            path: 'drive/:driveId',
+            lazy: async () => ({ Component: (await import('../drives/verdict/VerdictPage')).default }),
+          },
+          {
+            path: 'drive/:driveId/desk',
+            lazy: async () => ({ Component: (await import('../drives/desk/DeskPage')).default }),
+          },
           { path: 'account', lazy: async () => ({ Component: (await import('../session/AccountPage')).default }) },
           { path: '*', Component: Nowhere },
         ],

@@ -5,7 +5,12 @@ import { api } from './api';
 import { keepSettings, settingsReducer } from './settings';
 
 export const store = configureStore({
-  reducer: { [api.reducerPath]: api.reducer, settings: settingsReducer, driveLogs: driveLogsReducer, desk: deskReducer },
+  reducer: {
+    [api.reducerPath]: api.reducer,
+    settings: settingsReducer,
+    driveLogs: driveLogsReducer,
+    desk: deskReducer,
+  },
   middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
 });
 

@@ -18,7 +18,13 @@ export function makeTheme(name: ThemeName): Theme {
     shape: { borderRadius: radius },
     typography: {
       fontFamily: fonts.text,
-      h1: { fontFamily: fonts.heading, fontSize: '2.3rem', fontWeight: 600, lineHeight: 1.15, letterSpacing: '-0.01em' },
+      h1: {
+        fontFamily: fonts.heading,
+        fontSize: '2.3rem',
+        fontWeight: 600,
+        lineHeight: 1.15,
+        letterSpacing: '-0.01em',
+      },
       h2: { fontFamily: fonts.heading, fontSize: '1.2rem', fontWeight: 600, lineHeight: 1.2 },
       h3: { fontFamily: fonts.heading, fontSize: '1.05rem', fontWeight: 600, lineHeight: 1.2 },
       button: { textTransform: 'none', fontWeight: 600, fontSize: '1rem' },
@@ -29,9 +35,18 @@ export function makeTheme(name: ThemeName): Theme {
       MuiButton: {
         defaultProps: { disableElevation: true },
         styleOverrides: {
-          root: { minHeight: 48, padding: '8px 18px', '&.Mui-focusVisible': { outline: `3px solid ${t.slate}`, outlineOffset: 2 } },
+          root: {
+            minHeight: 48,
+            padding: '8px 18px',
+            '&.Mui-focusVisible': { outline: `3px solid ${t.slate}`, outlineOffset: 2 },
+          },
           outlined: { borderWidth: 1.5, borderColor: t.ink, color: t.ink },
-          text: { color: t.ink, textDecoration: 'underline', textUnderlineOffset: 4, '&:hover': { textDecoration: 'underline' } },
+          text: {
+            color: t.ink,
+            textDecoration: 'underline',
+            textUnderlineOffset: 4,
+            '&:hover': { textDecoration: 'underline' },
+          },
         },
       },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
@@ -50,7 +65,10 @@ export function makeTheme(name: ThemeName): Theme {
       MuiRadio: { styleOverrides: { root: { color: t.muted, '&.Mui-checked': { color: t.ink } } } },
       MuiSwitch: {
         styleOverrides: {
-          switchBase: { '&.Mui-checked': { color: t.ink }, '&.Mui-checked + .MuiSwitch-track': { backgroundColor: t.muted, opacity: 1 } },
+          switchBase: {
+            '&.Mui-checked': { color: t.ink },
+            '&.Mui-checked + .MuiSwitch-track': { backgroundColor: t.muted, opacity: 1 },
+          },
         },
       },
     },

@@ -12,8 +12,18 @@ interface Props {
   readonly name: string;
 }
 
-const colours: Readonly<Record<GradeSign, TokenName>> = { noted: 'slate', counted: 'ochre', outright: 'jasper', highest: 'plum' };
-const shapes: Readonly<Record<GradeSign, string>> = { noted: 'circle-open', counted: 'circle', outright: 'triangle-up', highest: 'star-triangle-up' };
+const colours: Readonly<Record<GradeSign, TokenName>> = {
+  noted: 'slate',
+  counted: 'ochre',
+  outright: 'jasper',
+  highest: 'plum',
+};
+const shapes: Readonly<Record<GradeSign, string>> = {
+  noted: 'circle-open',
+  counted: 'circle',
+  outright: 'triangle-up',
+  highest: 'star-triangle-up',
+};
 const rowPx = 34;
 
 /** Marks by area over a learner's drives: one dot an area and drive, larger with more marks, shaped by the gravest. */
@@ -46,8 +56,22 @@ export default function AreaChart({ drives, standards, name }: Props) {
       layout: {
         height: 90 + rowPx * areas.length,
         margin: { l: 150, r: 20, t: 10, b: 64 },
-        xaxis: { title: { text: 'drive, and its date', standoff: 12 }, tickvals: columns.map((_, i) => i), ticktext: [...columns], range: [-0.5, Math.max(columns.length, 6) - 0.5], fixedrange: true, zeroline: false, gridcolor: t.sunk },
-        yaxis: { categoryorder: 'array' as const, categoryarray: [...areas].reverse(), fixedrange: true, gridcolor: t.rule, automargin: true },
+        xaxis: {
+          title: { text: 'drive, and its date', standoff: 12 },
+          tickvals: columns.map((_, i) => i),
+          ticktext: [...columns],
+          range: [-0.5, Math.max(columns.length, 6) - 0.5],
+          fixedrange: true,
+          zeroline: false,
+          gridcolor: t.sunk,
+        },
+        yaxis: {
+          categoryorder: 'array' as const,
+          categoryarray: [...areas].reverse(),
+          fixedrange: true,
+          gridcolor: t.rule,
+          automargin: true,
+        },
       },
     };
   }, [figure, theme]);
@@ -56,7 +80,10 @@ export default function AreaChart({ drives, standards, name }: Props) {
     <figure style={{ margin: 0 }}>
       <figcaption>
         <p>{figure.sentence}</p>
-        <p className="muted">Number of marks in each area. A dot stands for driving faults, a triangle for at least one fault that fails at once.</p>
+        <p className="muted">
+          Number of marks in each area. A dot stands for driving faults, a triangle for at least one fault that fails at
+          once.
+        </p>
       </figcaption>
       <Chart label={figure.sentence} {...chart} />
     </figure>

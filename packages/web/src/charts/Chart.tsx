@@ -11,7 +11,7 @@ interface Props {
   readonly label: string;
 }
 
-const config: Partial<Config> = { responsive: true, displayModeBar: 'hover' as unknown as boolean, displaylogo: false, modeBarButtonsToRemove: ['select2d', 'lasso2d', 'zoom2d', 'pan2d', 'zoomIn2d', 'zoomOut2d', 'autoScale2d', 'resetScale2d'] };
+const config: Partial<Config> = { responsive: true, displayModeBar: false };
 
 /** A Plotly chart in our type and colours. */
 export default function Chart({ data, layout, label }: Props) {

@@ -7,15 +7,30 @@ const drive = (marks: Record<string, Record<string, number>>, phase: DriveSummar
     phase,
     startedAt: '2026-05-04T09:00:00Z',
     standard: { id: 'tally', version: 1, name: 'Tally' },
-    byArea: Object.entries(marks).map(([name, byGrade]) => ({ category: name, name, byGrade, total: Object.values(byGrade).reduce((a, b) => a + b, 0) })),
+    byArea: Object.entries(marks).map(([name, byGrade]) => ({
+      category: name,
+      name,
+      byGrade,
+      total: Object.values(byGrade).reduce((a, b) => a + b, 0),
+    })),
   }) as unknown as DriveSummary;
 
 describe('marks by area over drives', () => {
   it('puts the area with most marks first and colours by the gravest', () => {
-    const figure = areaFigure([drive({ Signals: { driving: 1 } }), drive({ Junctions: { driving: 2, serious: 1 } })], [tally], 'Ada');
+    const figure = areaFigure(
+      [drive({ Signals: { driving: 1 } }), drive({ Junctions: { driving: 2, serious: 1 } })],
+      [tally],
+      'Ada',
+    );
     expect(figure.areas).toEqual(['Junctions', 'Signals']);
     expect(figure.drives).toHaveLength(2);
-    expect(figure.dots[1]).toEqual({ drive: 1, area: 'Junctions', count: 3, worst: 'outright', words: '2 driving faults, 1 serious fault' });
+    expect(figure.dots[1]).toEqual({
+      drive: 1,
+      area: 'Junctions',
+      count: 3,
+      worst: 'outright',
+      words: '2 driving faults, 1 serious fault',
+    });
   });
 
   it('says what it shows', () => {
@@ -24,7 +39,11 @@ describe('marks by area over drives', () => {
     expect(areaFigure([], [tally], 'Ada').sentence).toBe('Ada has not finished a drive yet.');
     expect(areaFigure([drive({})], [tally], 'Ada').sentence).toBe('Ada has no marks on the only drive.');
     expect(areaFigure([one, two], [tally], 'Ada').sentence).toBe('Most marks: signals, 3 on 2 drives.');
-    expect(areaFigure([two, two, one, drive({}), one], [tally], 'Ada').sentence).toBe('Most marks: signals, 6 on 5 drives, 2 of them on the last three.');
-    expect(areaFigure([two, drive({}, 'running')], [tally], 'Ada').sentence).toBe('Most marks: signals, 2 on one drive.');
+    expect(areaFigure([two, two, one, drive({}), one], [tally], 'Ada').sentence).toBe(
+      'Most marks: signals, 6 on 5 drives, 2 of them on the last three.',
+    );
+    expect(areaFigure([two, drive({}, 'running')], [tally], 'Ada').sentence).toBe(
+      'Most marks: signals, 2 on one drive.',
+    );
   });
 });

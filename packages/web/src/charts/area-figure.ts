@@ -25,7 +25,11 @@ export interface AreaFigure {
 const lately = 3;
 
 /** Marks by area over a learner's drives, as something to draw; drives under way are left out. */
-export function areaFigure(summaries: readonly DriveSummary[], standards: readonly Standard[], name: string): AreaFigure {
+export function areaFigure(
+  summaries: readonly DriveSummary[],
+  standards: readonly Standard[],
+  name: string,
+): AreaFigure {
   const ended = summaries.filter(({ phase }) => phase === 'ended');
   const totals = new Map<string, number>();
   const dots = ended.flatMap((summary, i) => {
@@ -41,16 +45,29 @@ export function areaFigure(summaries: readonly DriveSummary[], standards: readon
     });
   });
   const areas = [...totals].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([area]) => area);
-  return { drives: ended.map(({ startedAt }, i) => `${i + 1}<br>${dayjs(startedAt).format('D MMM')}`), areas, dots, sentence: sentenceFor(ended, areas, totals, dots, name) };
+  return {
+    drives: ended.map(({ startedAt }, i) => `${i + 1}<br>${dayjs(startedAt).format('D MMM')}`),
+    areas,
+    dots,
+    sentence: sentenceFor(ended, areas, totals, dots, name),
+  };
 }
 
-function sentenceFor(ended: readonly DriveSummary[], areas: readonly string[], totals: ReadonlyMap<string, number>, dots: readonly AreaDot[], name: string): string {
+function sentenceFor(
+  ended: readonly DriveSummary[],
+  areas: readonly string[],
+  totals: ReadonlyMap<string, number>,
+  dots: readonly AreaDot[],
+  name: string,
+): string {
   const [top] = areas;
   if (ended.length === 0) return `${name} has not finished a drive yet.`;
   if (!top) return `${name} has no marks on ${ended.length === 1 ? 'the only drive' : `${ended.length} drives`}.`;
   const all = totals.get(top) ?? 0;
   const onDrives = `Most marks: ${top.toLowerCase()}, ${all} on ${ended.length === 1 ? 'one drive' : `${ended.length} drives`}`;
   if (ended.length <= lately) return `${onDrives}.`;
-  const recent = dots.filter(({ area, drive }) => area === top && drive >= ended.length - lately).reduce((sum, { count }) => sum + count, 0);
+  const recent = dots
+    .filter(({ area, drive }) => area === top && drive >= ended.length - lately)
+    .reduce((sum, { count }) => sum + count, 0);
   return `${onDrives}, ${recent === 0 ? 'none' : recent} of them on the last three.`;
 }

@@ -64,12 +64,22 @@ export default function DrivePage() {
           A drive needs a learner. Add one first.
         </Empty>
       )}
-      {learners && learners.length > 0 && standards && <Choose learners={learners} standards={standards} first={params.get('learner')} />}
+      {learners && learners.length > 0 && standards && (
+        <Choose learners={learners} standards={standards} first={params.get('learner')} />
+      )}
     </Page>
   );
 }
 
-function Choose({ learners, standards, first }: { readonly learners: readonly LearnerView[]; readonly standards: readonly Standard[]; readonly first: string | null }) {
+function Choose({
+  learners,
+  standards,
+  first,
+}: {
+  readonly learners: readonly LearnerView[];
+  readonly standards: readonly Standard[];
+  readonly first: string | null;
+}) {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const { account, school } = useSignedIn();
@@ -87,7 +97,14 @@ function Choose({ learners, standards, first }: { readonly learners: readonly Le
     const past = (await fetchDrives(learner.id, true)).data ?? [];
     const driveId = await dispatch(
       startDrive(
-        { schoolId: school.id, learnerId: learner.id, learnerName: learner.name, number: learner.drives + 1, standard, past: past.slice(-pastDrives).map(({ byItem }) => byItem) },
+        {
+          schoolId: school.id,
+          learnerId: learner.id,
+          learnerName: learner.name,
+          number: learner.drives + 1,
+          standard,
+          past: past.slice(-pastDrives).map(({ byItem }) => byItem),
+        },
         account.id,
       ),
     );
@@ -103,9 +120,22 @@ function Choose({ learners, standards, first }: { readonly learners: readonly Le
             onChange={(_, chosen) => setLearner(chosen)}
             getOptionLabel={({ name }) => name}
             isOptionEqualToValue={(a, b) => a.id === b.id}
-            renderInput={(props) => <TextField {...props} label="Learner" error={asked && !learner} helperText={asked && !learner ? 'Choose who drives.' : undefined} />}
+            renderInput={(props) => (
+              <TextField
+                {...props}
+                label="Learner"
+                error={asked && !learner}
+                helperText={asked && !learner ? 'Choose who drives.' : undefined}
+              />
+            )}
           />
-          <TextField select label="Marking standard" value={standard.id} onChange={(event) => setChosenStandard(event.target.value)} helperText={standard.summary}>
+          <TextField
+            select
+            label="Marking standard"
+            value={standard.id}
+            onChange={(event) => setChosenStandard(event.target.value)}
+            helperText={standard.summary}
+          >
             {standards.map(({ id, name, version }) => (
               <MenuItem key={id} value={id}>
                 {name}, version {version}
@@ -114,7 +144,8 @@ function Choose({ learners, standards, first }: { readonly learners: readonly Le
           </TextField>
           <p>
             About {standard.length.totalMin.value} min
-            {standard.length.independentMin && `, ${standard.length.independentMin.value} of them independent`}. The clock starts with the button.
+            {standard.length.independentMin && `, ${standard.length.independentMin.value} of them independent`}. The
+            clock starts with the button.
           </p>
           <div className={form.actions}>
             <Button variant="contained" disabled={starting} onClick={() => void start()}>
@@ -125,7 +156,10 @@ function Choose({ learners, standards, first }: { readonly learners: readonly Le
         <aside className={styles.cautions} aria-label="Cautions">
           <h3>Before you move</h3>
           <ul>
-            <li>Your eyes belong to the road. While the car moves, touch nothing but the pin; name it when you have stopped. Somebody in the back may mark live.</li>
+            <li>
+              Your eyes belong to the road. While the car moves, touch nothing but the pin; name it when you have
+              stopped. Somebody in the back may mark live.
+            </li>
             <li>Take control whenever it is needed. No mark is worth a risk; afterwards stop somewhere safe.</li>
             <li>Rules differ by place and change: check what your authority publishes today.</li>
           </ul>

@@ -17,7 +17,16 @@ export default function EditLearnerPage() {
   return (
     <Page title={`Edit ${name}`}>
       <LearnerForm
-        initial={{ name, transmission, standardId, ...(email && { email }), ...(phone && { phone }), ...(testDate && { testDate }), ...(testCentre && { testCentre }), ...(notes && { notes }) }}
+        initial={{
+          name,
+          transmission,
+          standardId,
+          ...(email && { email }),
+          ...(phone && { phone }),
+          ...(testDate && { testDate }),
+          ...(testCentre && { testCentre }),
+          ...(notes && { notes }),
+        }}
         action="Save"
         onSave={async (input) => {
           const { data, error: refused } = await edit({ id: learnerId, input });

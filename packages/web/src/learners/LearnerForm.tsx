@@ -27,10 +27,22 @@ export function LearnerForm({ initial, action, onSave }: Props) {
   const { data: standards, error, refetch } = useStandardsQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!standards) return <Loading what="the standards" />;
-  return <Fields initial={{ standardId: standards[0]?.id ?? '', ...initial }} standards={standards} action={action} onSave={onSave} />;
+  return (
+    <Fields
+      initial={{ standardId: standards[0]?.id ?? '', ...initial }}
+      standards={standards}
+      action={action}
+      onSave={onSave}
+    />
+  );
 }
 
-function Fields({ initial, standards, action, onSave }: Props & { readonly standards: readonly { readonly id: string; readonly name: string }[] }) {
+function Fields({
+  initial,
+  standards,
+  action,
+  onSave,
+}: Props & { readonly standards: readonly { readonly id: string; readonly name: string }[] }) {
   const navigate = useNavigate();
   const [failure, setFailure] = useState<ApiError>();
   const checked = useCheckedForm(LearnerInput, {
@@ -45,7 +57,13 @@ function Fields({ initial, standards, action, onSave }: Props & { readonly stand
     ...initial,
   });
   const { control, formState } = checked;
-  const blocker = useBlocker(({ nextLocation }) => formState.isDirty && !formState.isSubmitting && !formState.isSubmitSuccessful && !nextLocation.pathname.startsWith('/sign-in'));
+  const blocker = useBlocker(
+    ({ nextLocation }) =>
+      formState.isDirty &&
+      !formState.isSubmitting &&
+      !formState.isSubmitSuccessful &&
+      !nextLocation.pathname.startsWith('/sign-in'),
+  );
   const submit = checked.handleSubmit(async (values) => {
     const error = await onSave(values);
     if (error) setFailure(showProblems(checked, error));
@@ -74,7 +92,14 @@ function Fields({ initial, standards, action, onSave }: Props & { readonly stand
         <Field control={control} name="email" label="E-mail" type="email" autoComplete="off" />
         <Field control={control} name="phone" label="Phone" type="tel" autoComplete="off" />
       </div>
-      <Field control={control} name="notes" label="Notes" multiline minRows={3} helperText="Kept with the learner’s record. Write nothing here that the learner may not read." />
+      <Field
+        control={control}
+        name="notes"
+        label="Notes"
+        multiline
+        minRows={3}
+        helperText="Kept with the learner’s record. Write nothing here that the learner may not read."
+      />
       {failure && (
         <p role="alert" className={form.error}>
           {failure.message}
@@ -112,7 +137,15 @@ function TestDate({ control }: { readonly control: Control<LearnerInput> }) {
         format="DD/MM/YYYY"
         value={field.value ? dayjs(field.value) : null}
         onChange={(date) => field.onChange(date ? date.format('YYYY-MM-DD') : '')}
-        slotProps={{ textField: { fullWidth: true, error: fieldState.invalid, helperText: fieldState.error?.message, onBlur: field.onBlur }, field: { clearable: true } }}
+        slotProps={{
+          textField: {
+            fullWidth: true,
+            error: fieldState.invalid,
+            helperText: fieldState.error?.message,
+            onBlur: field.onBlur,
+          },
+          field: { clearable: true },
+        }}
       />
     </LocalizationProvider>
   );

@@ -4,7 +4,7 @@ import { useSnackbar } from 'notistack';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStandardsQuery } from '../drives/drives-api';
-import { counted, firstName, fromToday, longDate, shortDate, wholeMinutes } from '../ui/format';
+import { firstName, helpGiven, fromToday, longDate, shortDate, wholeMinutes } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -23,7 +23,11 @@ export default function LearnerPage() {
   return (
     <Page
       title={learner.name}
-      sub={learner.testDate ? `Test on ${longDate(learner.testDate)}, ${fromToday(learner.testDate)}${learner.testCentre ? `, at ${learner.testCentre}` : ''}` : 'No test booked'}
+      sub={
+        learner.testDate
+          ? `Test on ${longDate(learner.testDate)}, ${fromToday(learner.testDate)}${learner.testCentre ? `, at ${learner.testCentre}` : ''}`
+          : 'No test booked'
+      }
       actions={
         <>
           <Archive id={learner.id} name={learner.name} archived={learner.archivedAt !== undefined} />
@@ -71,11 +75,7 @@ function History({ learnerId, name }: { readonly learnerId: string; readonly nam
         </Suspense>
       </Section>
       <Section title="Drives">
-        <Rows>
-          {drives
-            .map((drive, i) => <DriveRow key={drive.id} drive={drive} number={i + 1} />)
-            .reverse()}
-        </Rows>
+        <Rows>{drives.map((drive, i) => <DriveRow key={drive.id} drive={drive} number={i + 1} />).reverse()}</Rows>
       </Section>
     </>
   );
@@ -94,15 +94,10 @@ function DriveRow({ drive, number }: { readonly drive: DriveSummary; readonly nu
           </>
         ) : (
           <>
-            <OutcomeWord outcome={drive.outcome} /> <span>{drive.sentence.replace(/^(Fail: |Pass with |Pass, |No verdict yet: )/, '')}</span>
+            <OutcomeWord outcome={drive.outcome} /> {drive.detail}.
           </>
         )}
-        {(drive.prompts > 0 || drive.interventions > 0) && (
-          <span className="muted">
-            {' '}
-            {[drive.prompts > 0 && `Spoken to ${counted(drive.prompts, 'time', 'times')}`, drive.interventions > 0 && `control taken ${counted(drive.interventions, 'time', 'times')}`].filter(Boolean).join(', ')}.
-          </span>
-        )}
+        {(drive.prompts > 0 || drive.interventions > 0) && <span className="muted"> {helpGiven(drive)}</span>}
       </span>
       <span className="muted">{wholeMinutes(drive.drivenMs)}</span>
     </li>

@@ -17,11 +17,22 @@ export default function LearnersPage() {
   const archived = params.get('archived') === '1';
   const { data: learners, error, refetch } = useLearnersQuery({ archived });
   const [search, setSearch] = useState('');
-  const shown = useMemo(() => learners?.filter(({ name }) => name.toLowerCase().includes(search.trim().toLowerCase())), [learners, search]);
+  const shown = useMemo(
+    () => learners?.filter(({ name }) => name.toLowerCase().includes(search.trim().toLowerCase())),
+    [learners, search],
+  );
   return (
     <Page
       title={archived ? 'Archived learners' : 'Learners'}
-      sub={learners && learners.length > 0 ? counted(learners.length, archived ? 'learner is archived.' : 'learner on your school’s list.', archived ? 'learners are archived.' : 'learners on your school’s list.') : undefined}
+      sub={
+        learners && learners.length > 0
+          ? counted(
+              learners.length,
+              archived ? 'learner is archived.' : 'learner on your school’s list.',
+              archived ? 'learners are archived.' : 'learners on your school’s list.',
+            )
+          : undefined
+      }
       actions={
         <>
           <Button variant="text" component={Link} to={archived ? '/learners' : '/learners?archived=1'}>
@@ -38,7 +49,13 @@ export default function LearnersPage() {
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !shown && <Loading what="the learners" />}
       {learners && (learners.length >= searchFrom || search) && (
-        <TextField label="Find by name" value={search} onChange={(event) => setSearch(event.target.value)} size="small" sx={{ mb: 2, width: 280 }} />
+        <TextField
+          label="Find by name"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          size="small"
+          sx={{ mb: 2, width: 280 }}
+        />
       )}
       {learners?.length === 0 &&
         (archived ? (

@@ -9,7 +9,10 @@ const learnersApi = api.injectEndpoints({
       providesTags: ['Learners'],
     }),
     learner: build.query<LearnerView, string>({ query: (id) => `/learners/${id}`, providesTags: ['Learners'] }),
-    learnerDrives: build.query<readonly DriveSummary[], string>({ query: (id) => `/learners/${id}/drives`, providesTags: ['Drives'] }),
+    learnerDrives: build.query<readonly DriveSummary[], string>({
+      query: (id) => `/learners/${id}/drives`,
+      providesTags: ['Drives'],
+    }),
     addLearner: build.mutation<LearnerView, LearnerInput>({
       query: (body) => ({ url: '/learners', method: 'POST', body }),
       invalidatesTags: ['Learners'],

@@ -30,7 +30,11 @@ import { useSignedIn } from './signed-in';
 export default function AccountPage() {
   const { account, school } = useSignedIn();
   return (
-    <Page title={account.name} sub={`${account.role === 'lead' ? 'Lead' : 'Instructor'} of ${school.name}, signed in as ${account.email}`} actions={<SignOut />}>
+    <Page
+      title={account.name}
+      sub={`${account.role === 'lead' ? 'Lead' : 'Instructor'} of ${school.name}, signed in as ${account.email}`}
+      actions={<SignOut />}
+    >
       <Section title="This device">
         <DeviceSettings />
       </Section>
@@ -69,7 +73,9 @@ function SignOut() {
       </Button>
       <Dialog open={waiting > 0} onClose={() => setWaiting(0)}>
         <DialogTitle>{counted(waiting, 'entry has', 'entries have')} not been sent</DialogTitle>
-        <DialogContent>They stay on this device and are sent when somebody of this school signs in here again.</DialogContent>
+        <DialogContent>
+          They stay on this device and are sent when somebody of this school signs in here again.
+        </DialogContent>
         <DialogActions>
           <Button variant="text" onClick={() => void leave()}>
             Sign out all the same
@@ -96,18 +102,27 @@ function DeviceSettings() {
     <div className={styles.settings}>
       <div>
         <FormLabel id="theme">Theme</FormLabel>
-        <RadioGroup row aria-labelledby="theme" value={settings.theme} onChange={(_, theme) => dispatch(settingsChanged({ theme: theme as Settings['theme'] }))}>
+        <RadioGroup
+          row
+          aria-labelledby="theme"
+          value={settings.theme}
+          onChange={(_, theme) => dispatch(settingsChanged({ theme: theme as Settings['theme'] }))}
+        >
           {themes.map(([value, words]) => (
             <FormControlLabel key={value} value={value} control={<Radio />} label={words} />
           ))}
         </RadioGroup>
       </div>
       <FormControlLabel
-        control={<Switch checked={settings.receipts} onChange={(_, receipts) => dispatch(settingsChanged({ receipts }))} />}
+        control={
+          <Switch checked={settings.receipts} onChange={(_, receipts) => dispatch(settingsChanged({ receipts }))} />
+        }
         label="Sound and vibration when a mark is taken"
       />
       <FormControlLabel
-        control={<Switch checked={settings.deskKeys} onChange={(_, deskKeys) => dispatch(settingsChanged({ deskKeys }))} />}
+        control={
+          <Switch checked={settings.deskKeys} onChange={(_, deskKeys) => dispatch(settingsChanged({ deskKeys }))} />
+        }
         label="Single keys on the marking desk"
       />
     </div>
@@ -164,7 +179,14 @@ function AddAccount({ onDone }: { readonly onDone: () => void }) {
           <MenuItem value="instructor">Instructor</MenuItem>
           <MenuItem value="lead">Lead</MenuItem>
         </Field>
-        <Field control={checked.control} name="password" label="First password" type="password" autoComplete="new-password" helperText="12 characters or more; to be changed at the first sign-in." />
+        <Field
+          control={checked.control}
+          name="password"
+          label="First password"
+          type="password"
+          autoComplete="new-password"
+          helperText="12 characters or more; to be changed at the first sign-in."
+        />
       </div>
       <div className={form.actions}>
         <Button type="submit" variant="contained" disabled={isLoading}>
@@ -195,8 +217,21 @@ function Password() {
   return (
     <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Change your password">
       <div className={form.pair}>
-        <Field control={checked.control} name="current" label="Present password" type="password" autoComplete="current-password" />
-        <Field control={checked.control} name="next" label="New password" type="password" autoComplete="new-password" helperText="12 characters or more" />
+        <Field
+          control={checked.control}
+          name="current"
+          label="Present password"
+          type="password"
+          autoComplete="current-password"
+        />
+        <Field
+          control={checked.control}
+          name="next"
+          label="New password"
+          type="password"
+          autoComplete="new-password"
+          helperText="12 characters or more"
+        />
       </div>
       <div className={form.actions}>
         <Button type="submit" variant="outlined" disabled={isLoading}>

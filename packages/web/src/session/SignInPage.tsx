@@ -36,7 +36,13 @@ export default function SignInPage() {
       </div>
       <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Sign in">
         <Field control={checked.control} name="email" label="E-mail" type="email" autoComplete="username" />
-        <Field control={checked.control} name="password" label="Password" type="password" autoComplete="current-password" />
+        <Field
+          control={checked.control}
+          name="password"
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+        />
         {error && (
           <p role="alert" className={form.error}>
             {error.message}
@@ -49,7 +55,8 @@ export default function SignInPage() {
       {welcome?.demo && (
         <section className={styles.demo} aria-label="Demo accounts">
           <p>
-            This is a demo of the {welcome.demo.school}. Sign in as one of these; the password of each is <b>{welcome.demo.accounts[0]?.password}</b>
+            This is a demo of the {welcome.demo.school}. Sign in as one of these; the password of each is{' '}
+            <b>{welcome.demo.accounts[0]?.password}</b>
           </p>
           <ul>
             {welcome.demo.accounts.map((account) => (

@@ -1,9 +1,20 @@
-import type { AccountInput, AccountView, PasswordChange, SessionView, SignInRequest, WelcomeView } from '@jasperwren/contract/accounts';
+import type {
+  AccountInput,
+  AccountView,
+  PasswordChange,
+  SessionView,
+  SignInRequest,
+  WelcomeView,
+} from '@jasperwren/contract/accounts';
 import { api, keepToken } from '../app/api';
 
 const sessionApi = api.injectEndpoints({
   endpoints: (build) => ({
-    session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'], onQueryStarted: keepNewToken }),
+    session: build.query<SessionView, void>({
+      query: () => '/session',
+      providesTags: ['Session'],
+      onQueryStarted: keepNewToken,
+    }),
     welcome: build.query<WelcomeView, void>({ query: () => '/welcome' }),
     signIn: build.mutation<SessionView, SignInRequest>({
       query: (body) => ({ url: '/session', method: 'POST', body }),
@@ -18,7 +29,9 @@ const sessionApi = api.injectEndpoints({
       },
     }),
     signOut: build.mutation<void, void>({ query: () => ({ url: '/session', method: 'DELETE' }) }),
-    changePassword: build.mutation<void, PasswordChange>({ query: (body) => ({ url: '/session/password', method: 'PUT', body }) }),
+    changePassword: build.mutation<void, PasswordChange>({
+      query: (body) => ({ url: '/session/password', method: 'PUT', body }),
+    }),
     accounts: build.query<readonly AccountView[], void>({ query: () => '/accounts', providesTags: ['Accounts'] }),
     addAccount: build.mutation<AccountView, AccountInput>({
       query: (body) => ({ url: '/accounts', method: 'POST', body }),
@@ -27,7 +40,10 @@ const sessionApi = api.injectEndpoints({
   }),
 });
 
-async function keepNewToken(_: void, { queryFulfilled }: { queryFulfilled: Promise<{ data: SessionView }> }): Promise<void> {
+async function keepNewToken(
+  _: void,
+  { queryFulfilled }: { queryFulfilled: Promise<{ data: SessionView }> },
+): Promise<void> {
   try {
     keepToken((await queryFulfilled).data.csrfToken);
   } catch {
@@ -35,4 +51,12 @@ async function keepNewToken(_: void, { queryFulfilled }: { queryFulfilled: Promi
   }
 }
 
-export const { useSessionQuery, useWelcomeQuery, useSignInMutation, useSignOutMutation, useChangePasswordMutation, useAccountsQuery, useAddAccountMutation } = sessionApi;
+export const {
+  useSessionQuery,
+  useWelcomeQuery,
+  useSignInMutation,
+  useSignOutMutation,
+  useChangePasswordMutation,
+  useAccountsQuery,
+  useAddAccountMutation,
+} = sessionApi;

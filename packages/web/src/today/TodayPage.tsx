@@ -28,7 +28,12 @@ export default function TodayPage() {
           <Section title="Left open on this device">
             <Rows>
               {here.map(({ id, learnerName, unsent }) => (
-                <OpenRow key={id} to={`/drive/${id}/desk`} action="Go on" words={`${learnerName}: a drive under way${unsent > 0 ? `, ${counted(unsent, 'entry', 'entries')} to send` : ''}`} />
+                <OpenRow
+                  key={id}
+                  to={`/drive/${id}/desk`}
+                  action="Go on"
+                  words={`${learnerName}: a drive under way${unsent > 0 ? `, ${counted(unsent, 'entry', 'entries')} to send` : ''}`}
+                />
               ))}
             </Rows>
           </Section>
@@ -62,12 +67,14 @@ export default function TodayPage() {
   const underWay = drives.filter(({ phase }) => phase !== 'ended');
   const unknown = here.filter(({ id }) => !drives.some((drive) => drive.id === id));
   const unsettled = drives.filter(({ phase, unsettledPins }) => phase === 'ended' && unsettledPins > 0);
-  const tests = [...learners].filter(({ testDate }) => testDate && !dayjs(testDate).isBefore(dayjs(), 'day')).sort((a, b) => a.testDate!.localeCompare(b.testDate!));
+  const tests = [...learners]
+    .filter(({ testDate }) => testDate && !dayjs(testDate).isBefore(dayjs(), 'day'))
+    .sort((a, b) => a.testDate!.localeCompare(b.testDate!));
   const open = underWay.length + unknown.length + unsettled.length;
   return (
     <Page
       title={title}
-      sub={`${open === 0 ? 'Nothing is left open' : `${counted(open, 'thing is', 'things are')} left open`}; ${tests.length === 0 ? 'no test is booked' : `the next test is ${fromToday(tests[0]!.testDate!)}`}.`}
+      sub={`${open === 0 ? 'Nothing is left open' : open === 1 ? 'One thing is left open' : `${open} things are left open`}; ${tests.length === 0 ? 'no test is booked' : `the next test is ${fromToday(tests[0]!.testDate!)}`}.`}
       actions={
         <Button variant="contained" component={Link} to="/drive">
           Start a drive
@@ -80,10 +87,20 @@ export default function TodayPage() {
             <Section title="Left open">
               <Rows>
                 {underWay.map(({ id, learnerName }) => (
-                  <OpenRow key={id} to={`/drive/${id}/desk`} action="Go on" words={`${learnerName}: a drive under way${unsentWords(here, id)}`} />
+                  <OpenRow
+                    key={id}
+                    to={`/drive/${id}/desk`}
+                    action="Go on"
+                    words={`${learnerName}: a drive under way${unsentWords(here, id)}`}
+                  />
                 ))}
                 {unknown.map(({ id, learnerName, unsent }) => (
-                  <OpenRow key={id} to={`/drive/${id}/desk`} action="Go on" words={`${learnerName}: on this device only, ${counted(unsent, 'entry', 'entries')} to send`} />
+                  <OpenRow
+                    key={id}
+                    to={`/drive/${id}/desk`}
+                    action="Go on"
+                    words={`${learnerName}: on this device only, ${counted(unsent, 'entry', 'entries')} to send`}
+                  />
                 ))}
                 {unsettled.map(({ id, learnerName, unsettledPins, startedAt }) => (
                   <OpenRow
@@ -108,7 +125,17 @@ export default function TodayPage() {
             )}
           </Section>
         </div>
-        <Section title="Tests ahead">{tests.length === 0 ? <Empty>Nobody has a test date. Write it down with the learner.</Empty> : <Rows>{tests.map((learner) => <TestRow key={learner.id} learner={learner} />)}</Rows>}</Section>
+        <Section title="Tests ahead">
+          {tests.length === 0 ? (
+            <Empty>Nobody has a test date. Write it down with the learner.</Empty>
+          ) : (
+            <Rows>
+              {tests.map((learner) => (
+                <TestRow key={learner.id} learner={learner} />
+              ))}
+            </Rows>
+          )}
+        </Section>
       </div>
     </Page>
   );
@@ -139,8 +166,15 @@ function LastRow({ drive }: { readonly drive: DriveSummary }) {
         <br />
         <span className="muted">with {drive.instructorName}</span>
       </span>
-      <span>{drive.phase === 'ended' ? drive.sentence : 'Under way.'}</span>
-      {drive.phase === 'ended' && <OutcomeWord outcome={drive.outcome} />}
+      <span>
+        {drive.phase === 'ended' ? (
+          <>
+            <OutcomeWord outcome={drive.outcome} /> {drive.detail}.
+          </>
+        ) : (
+          'Under way.'
+        )}
+      </span>
     </li>
   );
 }

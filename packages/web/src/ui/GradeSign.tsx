@@ -3,7 +3,13 @@ import type { TokenName } from '../app/tokens';
 
 type Shape = Sign | 'pin';
 
-const colours: Readonly<Record<Shape, TokenName>> = { noted: 'slate', counted: 'ochre', outright: 'jasper', highest: 'plum', pin: 'muted' };
+const colours: Readonly<Record<Shape, TokenName>> = {
+  noted: 'slate',
+  counted: 'ochre',
+  outright: 'jasper',
+  highest: 'plum',
+  pin: 'muted',
+};
 
 interface Props {
   readonly sign: Shape;
@@ -18,14 +24,20 @@ interface Props {
 export function GradeSign({ sign, size = 22, ghost = false, plain = false }: Props) {
   const colour = plain ? 'currentColor' : ghost ? 'var(--rule)' : `var(--${colours[sign]})`;
   return (
-    <svg width={size} height={size} viewBox="0 0 24 24" aria-hidden="true" focusable="false" style={{ display: 'block', flex: 'none' }}>
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 24 24"
+      aria-hidden="true"
+      focusable="false"
+      style={{ display: 'block', flex: 'none' }}
+    >
       <SignShape sign={sign} colour={colour} />
     </svg>
   );
 }
 
-/** The shape alone, in a box of 24 by 24, for drawings of our own. */
-export function SignShape({ sign, colour = `var(--${colours[sign]})` }: { readonly sign: Shape; readonly colour?: string }) {
+function SignShape({ sign, colour = `var(--${colours[sign]})` }: { readonly sign: Shape; readonly colour?: string }) {
   switch (sign) {
     case 'noted':
       return <circle cx="12" cy="12" r="7.5" fill="none" stroke={colour} strokeWidth="2.6" />;

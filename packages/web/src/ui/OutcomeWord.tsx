@@ -1,7 +1,11 @@
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 
 const words: Readonly<Record<Outcome, string>> = { pass: 'pass', fail: 'fail', incomplete: 'no verdict' };
-const colours: Readonly<Record<Outcome, string>> = { pass: 'var(--moss)', fail: 'var(--jasper)', incomplete: 'var(--slate)' };
+const colours: Readonly<Record<Outcome, string>> = {
+  pass: 'var(--moss)',
+  fail: 'var(--jasper)',
+  incomplete: 'var(--slate)',
+};
 
 /** The outcome of a drive as a word in its colour. */
 export function OutcomeWord({ outcome }: { readonly outcome: Outcome }) {

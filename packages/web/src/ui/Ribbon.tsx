@@ -29,14 +29,27 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
     <div className={styles.ribbon} role="group" aria-label="The drive so far">
       <div className={styles.marks}>
         {drive.marks.map((mark) => (
-          <Token key={mark.id} left={left(mark.atMs)} label={markLabel(standard, mark)} chosen={mark.id === chosen} faded={mark.struck !== undefined} onClick={onMark && (() => onMark(mark.id))}>
+          <Token
+            key={mark.id}
+            left={left(mark.atMs)}
+            label={markLabel(standard, mark)}
+            chosen={mark.id === chosen}
+            faded={mark.struck !== undefined}
+            onClick={onMark && (() => onMark(mark.id))}
+          >
             <GradeSign sign={rulesOf(standard).grades.get(mark.grade)?.sign ?? 'noted'} size={24} />
           </Token>
         ))}
         {drive.pins
           .filter((pin) => pin.state === 'unsettled')
           .map((pin) => (
-            <Token key={pin.id} left={left(pin.atMs)} label={`Pin at ${clockTime(pin.atMs)}, not settled`} chosen={pin.id === chosen} onClick={onPin && (() => onPin(pin.id))}>
+            <Token
+              key={pin.id}
+              left={left(pin.atMs)}
+              label={`Pin at ${clockTime(pin.atMs)}, not settled`}
+              chosen={pin.id === chosen}
+              onClick={onPin && (() => onPin(pin.id))}
+            >
               <GradeSign sign="pin" size={24} />
             </Token>
           ))}
@@ -45,13 +58,21 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
         {drive.spans.map((span) => {
           const toMs = span.toMs ?? endMs;
           return (
-            <div key={span.fromMs} className={`${styles.span} ${styles[span.section]}`} style={{ left: left(span.fromMs), width: `${(100 * (toMs - span.fromMs)) / lengthMs}%` }}>
+            <div
+              key={span.fromMs}
+              className={`${styles.span} ${styles[span.section]}`}
+              style={{ left: left(span.fromMs), width: `${(100 * (toMs - span.fromMs)) / lengthMs}%` }}
+            >
               {span.section !== 'guided' && <span>{span.exercise ?? span.section}</span>}
             </div>
           );
         })}
         {drive.pauses.map((pause) => (
-          <div key={pause.fromMs} className={styles.pause} style={{ left: left(pause.fromMs), width: `${(100 * ((pause.toMs ?? endMs) - pause.fromMs)) / lengthMs}%` }} />
+          <div
+            key={pause.fromMs}
+            className={styles.pause}
+            style={{ left: left(pause.fromMs), width: `${(100 * ((pause.toMs ?? endMs) - pause.fromMs)) / lengthMs}%` }}
+          />
         ))}
         {!drive.ended && <div className={styles.now} style={{ left: left(nowMs) }} />}
       </div>

@@ -40,3 +40,23 @@ export function counted(n: number, one: string, many: string): string {
 export function firstName(name: string): string {
   return name.split(/\s+/)[0] ?? name;
 }
+
+/** What the learner was helped with, in a sentence; empty where there was nothing. */
+export function helpGiven({
+  prompts,
+  interventions,
+}: {
+  readonly prompts: number;
+  readonly interventions: number;
+}): string {
+  const parts = [
+    prompts > 0 && `spoke ${times(prompts)}`,
+    interventions > 0 && `took control ${times(interventions)}`,
+  ].filter(Boolean);
+  return parts.length > 0 ? `You ${parts.join(' and ')}.` : '';
+}
+
+/** "once", "twice", "3 times". */
+export function times(n: number): string {
+  return n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`;
+}

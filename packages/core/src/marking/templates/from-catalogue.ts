@@ -2,7 +2,8 @@ import { behaviourCategories } from '../../catalogue/catalogue';
 import type { Category, Item } from '../standard';
 
 /** How a template lists one behaviour: its own word for it, where it has one, and the grades it can have. */
-type Listing = string | readonly [slug: string, changes: Partial<Pick<Item, 'name' | 'grades' | 'class' | 'exercise' | 'points'>>];
+type Listing =
+  string | readonly [slug: string, changes: Partial<Pick<Item, 'name' | 'grades' | 'class' | 'exercise' | 'points'>>];
 
 /**
  * A category of a standard made from the shared catalogue: codes and letters are the catalogue's, words may be
@@ -20,7 +21,13 @@ export function fromCatalogue(code: string, listings: readonly Listing[], name?:
       const [slug, changes] = typeof listing === 'string' ? [listing, {}] : listing;
       const behaviour = group.behaviours.find((candidate) => candidate.code === `${code}.${slug}`);
       if (!behaviour) throw new Error(`The catalogue has no behaviour "${code}.${slug}".`);
-      return { code: behaviour.code, behaviour: behaviour.code, name: behaviour.name, letter: behaviour.key[1]!, ...changes };
+      return {
+        code: behaviour.code,
+        behaviour: behaviour.code,
+        name: behaviour.name,
+        letter: behaviour.key[1]!,
+        ...changes,
+      };
     }),
   };
 }

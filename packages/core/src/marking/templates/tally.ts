@@ -49,7 +49,16 @@ export const tally: Standard = {
       ['show', { grades: ['driving'] }],
     ]),
     fromCatalogue('set-up', ['doors', 'seat', 'head-restraint', 'mirrors', 'belts', 'start']),
-    fromCatalogue('controls', ['accelerator', 'clutch', 'footbrake', 'gears', 'parking-brake', 'steering', 'stalled', 'ancillary']),
+    fromCatalogue('controls', [
+      'accelerator',
+      'clutch',
+      'footbrake',
+      'gears',
+      'parking-brake',
+      'steering',
+      'stalled',
+      'ancillary',
+    ]),
     fromCatalogue('moving-off', ['observation', 'blind-spot', 'signal', 'timing', 'control', 'hill']),
     fromCatalogue('mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot', 'rolling']),
     fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling']),
@@ -97,7 +106,10 @@ export const tally: Standard = {
       name: 'The same fault again and again',
       scope: { kind: 'item' },
       measure: { kind: 'count', grades: ['driving'] },
-      allowed: houseDefault(3, 'The guidance speaks of a habit without a number; a fourth time on one drive is worth the question.'),
+      allowed: houseDefault(
+        3,
+        'The guidance speaks of a habit without a number; a fourth time on one drive is worth the question.',
+      ),
       effect: { kind: 'ask-upgrade', grade: 'serious' },
     },
   ],
@@ -111,8 +123,15 @@ export const tally: Standard = {
     },
   ],
   requirements: [
-    { kind: 'driving-time', atLeastMin: houseDefault(30, 'A shorter drive says too little to stand for a test of 40 minutes.') },
-    { kind: 'section-time', section: 'independent', atLeastMin: houseDefault(10, 'Half of the usual 20 minutes without directions.') },
+    {
+      kind: 'driving-time',
+      atLeastMin: houseDefault(30, 'A shorter drive says too little to stand for a test of 40 minutes.'),
+    },
+    {
+      kind: 'section-time',
+      section: 'independent',
+      atLeastMin: houseDefault(10, 'Half of the usual 20 minutes without directions.'),
+    },
   ],
   exercises: [
     { code: 'parallel-park', name: 'Parallel park' },

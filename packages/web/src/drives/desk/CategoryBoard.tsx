@@ -11,7 +11,13 @@ import { Key } from './Key';
 const mostSigns = 4;
 
 /** The first beat: the categories in the order of a drive, each with what it holds already. */
-export const CategoryBoard = memo(function CategoryBoard({ standard, drive }: { readonly standard: Standard; readonly drive: Drive }) {
+export const CategoryBoard = memo(function CategoryBoard({
+  standard,
+  drive,
+}: {
+  readonly standard: Standard;
+  readonly drive: Drive;
+}) {
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((state) => state.desk.category);
   const marks = useMemo(() => {

@@ -34,7 +34,13 @@ export function DeskHeader({ log, drive, actions }: Props) {
       <div className={styles.clock} role="timer" aria-label="Time driven">
         <b>{clockTime(drivenMs(drive, nowMs))}</b> <span className="muted">of {totalMin.value} min</span>
       </div>
-      <button type="button" className={styles.section} onClick={actions.switchSection} disabled={!actions.running} aria-label={`Section: ${section}. Switch`}>
+      <button
+        type="button"
+        className={styles.section}
+        onClick={actions.switchSection}
+        disabled={!actions.running}
+        aria-label={`Section: ${section}. Switch`}
+      >
         <span>
           <span className="muted">{section}</span> <Key>/</Key>
         </span>

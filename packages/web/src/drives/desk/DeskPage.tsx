@@ -46,9 +46,22 @@ function Desk({ log }: { readonly log: OpenDrive }) {
       <DeskHeader log={log} drive={drive} actions={actions} />
       <CategoryBoard standard={meta.standard} drive={drive} />
       {panel ? (
-        <DeskPanelView panel={panel} driveId={meta.id} standard={meta.standard} drive={drive} verdict={verdict} actions={actions} />
+        <DeskPanelView
+          panel={panel}
+          driveId={meta.id}
+          standard={meta.standard}
+          drive={drive}
+          verdict={verdict}
+          actions={actions}
+        />
       ) : (
-        <Matrix standard={meta.standard} likely={likely} counts={counts} settling={drive.pins.find((pin) => pin.id === settling)} actions={actions} />
+        <Matrix
+          standard={meta.standard}
+          likely={likely}
+          counts={counts}
+          settling={drive.pins.find((pin) => pin.id === settling)}
+          actions={actions}
+        />
       )}
       <SidePanel standard={meta.standard} verdict={verdict} actions={actions} />
       <footer className={styles.footer}>
@@ -63,7 +76,13 @@ function Desk({ log }: { readonly log: OpenDrive }) {
   );
 }
 
-function LiveRibbon({ log, drive }: { readonly log: OpenDrive; readonly drive: ReturnType<typeof useJudgedDrive>['drive'] }) {
+function LiveRibbon({
+  log,
+  drive,
+}: {
+  readonly log: OpenDrive;
+  readonly drive: ReturnType<typeof useJudgedDrive>['drive'];
+}) {
   const dispatch = useAppDispatch();
   const { panel, settling } = useAppSelector((state) => state.desk);
   const nowMs = useNow(log.meta.id, !drive.ended);

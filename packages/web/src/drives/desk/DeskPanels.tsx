@@ -32,7 +32,11 @@ export function DeskPanelView({ panel, driveId, standard, drive, verdict, action
     case 'drop-pin':
       return (
         <Panel title="This pin was nothing">
-          <ReasonForm reasons={['Nothing after all', 'Marked already', 'Not the learner’s doing']} action="Drop the pin" onGiven={(reason) => actions.dropPin(panel.pinId, reason)} />
+          <ReasonForm
+            reasons={['Nothing after all', 'Marked already', 'Not the learner’s doing']}
+            action="Drop the pin"
+            onGiven={(reason) => actions.dropPin(panel.pinId, reason)}
+          />
         </Panel>
       );
     case 'end':
@@ -60,7 +64,15 @@ function Panel({ title, children }: { readonly title: string; readonly children:
 }
 
 /** One touch for the usual reasons, a field for the others. */
-function ReasonForm({ reasons, action, onGiven }: { readonly reasons: readonly string[]; readonly action: string; readonly onGiven: (reason: string) => void }) {
+function ReasonForm({
+  reasons,
+  action,
+  onGiven,
+}: {
+  readonly reasons: readonly string[];
+  readonly action: string;
+  readonly onGiven: (reason: string) => void;
+}) {
   const [own, setOwn] = useState('');
   return (
     <form
@@ -76,7 +88,13 @@ function ReasonForm({ reasons, action, onGiven }: { readonly reasons: readonly s
         </Button>
       ))}
       <div className={styles.ownReason}>
-        <TextField label="Another reason" value={own} onChange={(event) => setOwn(event.target.value)} slotProps={{ htmlInput: { maxLength: 2000 } }} fullWidth />
+        <TextField
+          label="Another reason"
+          value={own}
+          onChange={(event) => setOwn(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+          fullWidth
+        />
         <Button type="submit" variant="contained" disabled={!own.trim()}>
           {action}
         </Button>
@@ -85,7 +103,12 @@ function ReasonForm({ reasons, action, onGiven }: { readonly reasons: readonly s
   );
 }
 
-function MarkPanel({ markId, standard, drive, actions }: { readonly markId: string } & Pick<Props, 'standard' | 'drive' | 'actions'>) {
+function MarkPanel({
+  markId,
+  standard,
+  drive,
+  actions,
+}: { readonly markId: string } & Pick<Props, 'standard' | 'drive' | 'actions'>) {
   const [striking, setStriking] = useState(false);
   const mark = drive.marks.find(({ id }) => id === markId);
   if (!mark) return null;
@@ -114,13 +137,23 @@ function MarkPanel({ markId, standard, drive, actions }: { readonly markId: stri
         <>
           <div className={styles.regrades} role="group" aria-label="Grade">
             {(item ? gradesOf(standard, item) : []).map((grade) => (
-              <button key={grade.code} type="button" aria-pressed={grade.code === mark.grade} onClick={() => actions.regrade(mark.id, grade.code)} disabled={grade.code === mark.grade}>
+              <button
+                key={grade.code}
+                type="button"
+                aria-pressed={grade.code === mark.grade}
+                onClick={() => actions.regrade(mark.id, grade.code)}
+                disabled={grade.code === mark.grade}
+              >
                 <GradeSign sign={grade.sign} size={26} />
                 {grade.name}
               </button>
             ))}
           </div>
-          {mark.firstGrade && <p className="muted">First marked as {standard.grades.find(({ code }) => code === mark.firstGrade)?.name ?? mark.firstGrade}.</p>}
+          {mark.firstGrade && (
+            <p className="muted">
+              First marked as {standard.grades.find(({ code }) => code === mark.firstGrade)?.name ?? mark.firstGrade}.
+            </p>
+          )}
           <Button variant="outlined" onClick={() => setStriking(true)}>
             Strike with a reason
           </Button>
@@ -153,8 +186,15 @@ function EndPanel({ driveId, drive, verdict, actions }: Pick<Props, 'driveId' | 
   return (
     <Panel title="End the drive?">
       <p>Parked, engine off? The verdict comes next.</p>
-      {missing.length > 0 && verdict.outcome !== 'fail' && <p>It will stay without a verdict: {missing.map(describeMissing).join('; ')}.</p>}
-      {pins > 0 && <p>{pins === 1 ? 'One pin is' : `${inWords(pins)} pins are`} still to be settled; that can be done afterwards too.</p>}
+      {missing.length > 0 && verdict.outcome !== 'fail' && (
+        <p>It will stay without a verdict: {missing.map(describeMissing).join('; ')}.</p>
+      )}
+      {pins > 0 && (
+        <p>
+          {pins === 1 ? 'One pin is' : `${inWords(pins)} pins are`} still to be settled; that can be done afterwards
+          too.
+        </p>
+      )}
       <Button variant="contained" onClick={() => void end('completed')}>
         End and see the verdict
       </Button>

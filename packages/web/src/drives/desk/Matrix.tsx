@@ -4,7 +4,7 @@ import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
-import { clockTime, counted } from '../../ui/format';
+import { clockTime, times } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './desk.module.css';
 import { panelOpened, stepBack } from './desk-slice';
@@ -33,11 +33,15 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
     : likely.flatMap(({ item: code, inLastDrive }) => {
         const found = items.get(code);
         if (!found) return [];
-        const under = `${found.category.name}${inLastDrive > 0 ? `, ${counted(inLastDrive, 'time', 'times')} in the last drive` : ''}`;
+        const under = `${found.category.name}${inLastDrive > 0 ? `, ${times(inLastDrive)} in the last drive` : ''}`;
         return [{ item: found.item, under, keys: found.category.letter + found.item.letter }];
       });
   return (
-    <section className={styles.matrix} aria-label={category ? category.name : 'Likely now'} style={{ ['--columns' as string]: standard.grades.length }}>
+    <section
+      className={styles.matrix}
+      aria-label={category ? category.name : 'Likely now'}
+      style={{ ['--columns' as string]: standard.grades.length }}
+    >
       <div className={styles.matrixHead}>
         <div>
           {category && (
@@ -48,7 +52,11 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
           {settling ? (
             <strong>
               Pin at {clockTime(settling.atMs)}: what was it?{' '}
-              <button type="button" className={styles.inlineAction} onClick={() => dispatch(panelOpened({ kind: 'drop-pin', pinId: settling.id }))}>
+              <button
+                type="button"
+                className={styles.inlineAction}
+                onClick={() => dispatch(panelOpened({ kind: 'drop-pin', pinId: settling.id }))}
+              >
                 Nothing
               </button>
             </strong>
@@ -63,7 +71,12 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
         ))}
       </div>
       {rows.map(({ item, under, keys }) => (
-        <div key={item.code} className={`${styles.row} ${item.code === chosenItem ? styles.chosenRow : ''}`} role="group" aria-label={item.name}>
+        <div
+          key={item.code}
+          className={`${styles.row} ${item.code === chosenItem ? styles.chosenRow : ''}`}
+          role="group"
+          aria-label={item.name}
+        >
           <div className={styles.label}>
             <span>
               {item.name}
@@ -85,7 +98,9 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
                 onClick={() => actions.mark(item.code, grade.code)}
               >
                 {n === 0 && <GradeSign sign={grade.sign} size={26} ghost />}
-                {n > 0 && n <= mostSigns && Array.from({ length: n }, (_, i) => <GradeSign key={i} sign={grade.sign} size={26} />)}
+                {n > 0 &&
+                  n <= mostSigns &&
+                  Array.from({ length: n }, (_, i) => <GradeSign key={i} sign={grade.sign} size={26} />)}
                 {n > mostSigns && (
                   <>
                     <GradeSign sign={grade.sign} size={26} /> <b>{n}</b>

@@ -22,11 +22,21 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
             <span>{limit.name}</span>
             <b>{left < 0 ? 'past the limit' : allowed === 0 ? 'none allowed' : `${left} of ${allowed} left`}</b>
             <span className={styles.bar} aria-hidden="true">
-              <i style={{ width: `${Math.min(100, allowed === 0 ? (used > 0 ? 100 : 0) : (100 * used) / allowed)}%`, background: `var(--${barColour(standard, limit.measure)})` }} />
+              <i
+                style={{
+                  width: `${Math.min(100, allowed === 0 ? (used > 0 ? 100 : 0) : (100 * used) / allowed)}%`,
+                  background: `var(--${barColour(standard, limit.measure)})`,
+                }}
+              />
             </span>
           </div>
         ))}
-        {verdict.questions.length > 0 && <p className={styles.habit}>{verdict.questions.length === 1 ? 'One fault keeps' : 'Some faults keep'} coming back: to be decided after the drive.</p>}
+        {verdict.questions.length > 0 && (
+          <p className={styles.habit}>
+            {verdict.questions.length === 1 ? 'One fault keeps' : 'Some faults keep'} coming back: to be decided after
+            the drive.
+          </p>
+        )}
       </div>
       <button type="button" className={styles.pin} onClick={actions.pin} disabled={!actions.running}>
         <span>Pin</span>

@@ -1,7 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What the middle of the desk shows instead of the matrix. */
-export type DeskPanel = { readonly kind: 'mark'; readonly markId: string } | { readonly kind: 'drop-pin'; readonly pinId: string } | { readonly kind: 'end' } | { readonly kind: 'keys' };
+export type DeskPanel =
+  | { readonly kind: 'mark'; readonly markId: string }
+  | { readonly kind: 'drop-pin'; readonly pinId: string }
+  | { readonly kind: 'end' }
+  | { readonly kind: 'keys' };
 
 interface Desk {
   /** The first beat: a category of the standard. */
@@ -22,9 +26,20 @@ const slice = createSlice({
   initialState,
   reducers: {
     deskOpened: () => initialState,
-    categoryChosen: (state, { payload }: PayloadAction<string>) => ({ ...state, category: payload, item: undefined, panel: undefined }),
+    categoryChosen: (state, { payload }: PayloadAction<string>) => ({
+      ...state,
+      category: payload,
+      item: undefined,
+      panel: undefined,
+    }),
     itemChosen: (state, { payload }: PayloadAction<string>) => ({ ...state, item: payload }),
-    settlingChosen: (state, { payload }: PayloadAction<string | undefined>) => ({ ...state, settling: payload, category: undefined, item: undefined, panel: undefined }),
+    settlingChosen: (state, { payload }: PayloadAction<string | undefined>) => ({
+      ...state,
+      settling: payload,
+      category: undefined,
+      item: undefined,
+      panel: undefined,
+    }),
     panelOpened: (state, { payload }: PayloadAction<DeskPanel>) => ({ ...state, panel: payload, item: undefined }),
     /** Back to what is likely now; with nothing else open, settling stops. */
     stepBack: (state) =>
@@ -36,5 +51,6 @@ const slice = createSlice({
   },
 });
 
-export const { deskOpened, categoryChosen, itemChosen, settlingChosen, panelOpened, stepBack, done, said } = slice.actions;
+export const { deskOpened, categoryChosen, itemChosen, settlingChosen, panelOpened, stepBack, done, said } =
+  slice.actions;
 export const deskReducer = slice.reducer;

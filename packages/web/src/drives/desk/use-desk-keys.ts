@@ -95,7 +95,8 @@ export function useDeskKeys(standard: Standard, actions: DeskActions): void {
       const item = category?.items.find((candidate) => candidate.code === itemCode);
       const grade = standard.grades[digit - 1];
       if (!item) dispatch(said('Choose category and item first.'));
-      else if (!grade || !gradesOf(standard, item).includes(grade)) dispatch(said(`${item.name} has no grade ${digit}.`));
+      else if (!grade || !gradesOf(standard, item).includes(grade))
+        dispatch(said(`${item.name} has no grade ${digit}.`));
       else actions.mark(item.code, grade.code);
       return true;
     }
@@ -103,7 +104,10 @@ export function useDeskKeys(standard: Standard, actions: DeskActions): void {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.matches('input:not([type=radio]), textarea, select') || target.isContentEditable);
+  return (
+    target instanceof HTMLElement &&
+    (target.matches('input:not([type=radio]), textarea, select') || target.isContentEditable)
+  );
 }
 
 function isControl(target: EventTarget | null): boolean {

@@ -7,7 +7,6 @@ const everyMs = 500;
 export function useNow(driveId: string, ticking: boolean): number {
   const [nowMs, setNowMs] = useState(() => driveNowMs(driveId));
   useEffect(() => {
-    setNowMs(driveNowMs(driveId));
     if (!ticking) return;
     const timer = setInterval(() => setNowMs(driveNowMs(driveId)), everyMs);
     return () => clearInterval(timer);

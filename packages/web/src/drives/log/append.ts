@@ -28,8 +28,18 @@ export function append(driveId: string, body: EventBody, by: string) {
     const drive = getState().driveLogs.open[driveId];
     if (!drive) return undefined;
     const device = deviceId(newId);
-    const seq = 1 + drive.events.reduce((highest, event) => (event.device === device ? Math.max(highest, event.seq) : highest), -1);
-    const event: DriveEvent = { ...body, id: newId(), device, seq, atMs: driveNowMs(driveId), wall: new Date().toISOString(), by };
+    const seq =
+      1 +
+      drive.events.reduce((highest, event) => (event.device === device ? Math.max(highest, event.seq) : highest), -1);
+    const event: DriveEvent = {
+      ...body,
+      id: newId(),
+      device,
+      seq,
+      atMs: driveNowMs(driveId),
+      wall: new Date().toISOString(),
+      by,
+    };
     dispatch(eventAdded({ driveId, event }));
     try {
       await keepUnsent(driveId, event);

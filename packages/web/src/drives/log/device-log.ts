@@ -17,7 +17,7 @@ export interface DriveMeta {
 }
 
 /** An event as the device keeps it: written before it is sent, and marked once the server has it on disk. */
-export interface KeptEvent {
+interface KeptEvent {
   readonly id: string;
   readonly driveId: string;
   readonly event: DriveEvent;
@@ -27,7 +27,7 @@ export interface KeptEvent {
 type DeviceLog = Dexie & { drives: EntityTable<DriveMeta, 'id'>; events: Table<KeptEvent, string> };
 
 /** The log of this device: what was marked survives a reload, a closed tab and a dead server. */
-export const deviceLog = new Dexie('jasperwren') as DeviceLog;
+const deviceLog = new Dexie('jasperwren') as DeviceLog;
 deviceLog.version(1).stores({ drives: 'id', events: 'id, driveId, [driveId+sent], sent' });
 
 /** A drive and its events as this device has them. */
@@ -65,7 +65,10 @@ export async function unsentEvents(driveId: string, most: number): Promise<reado
 }
 
 export async function markSent(ids: readonly string[]): Promise<void> {
-  await deviceLog.events.where('id').anyOf([...ids]).modify({ sent: 1 });
+  await deviceLog.events
+    .where('id')
+    .anyOf([...ids])
+    .modify({ sent: 1 });
 }
 
 /** The drives of a school that have events to send. */
@@ -83,7 +86,9 @@ export function countUnsent(): Promise<number> {
 /** Every drive on this device, for the list of what is unfinished. */
 export async function keptDrives(schoolId: string): Promise<readonly KeptDrive[]> {
   const metas = await deviceLog.drives.filter((meta) => meta.schoolId === schoolId).toArray();
-  return Promise.all(metas.map(async (meta) => ({ meta, events: await deviceLog.events.where({ driveId: meta.id }).toArray() })));
+  return Promise.all(
+    metas.map(async (meta) => ({ meta, events: await deviceLog.events.where({ driveId: meta.id }).toArray() })),
+  );
 }
 
 /** Takes off this device every drive the server has in full. */

@@ -19,7 +19,10 @@ export function startClock(driveId: string): void {
  */
 export function resumeClock(driveId: string, events: readonly DriveEvent[]): void {
   if (clocks.has(driveId)) return;
-  const last = events.reduce<DriveEvent | undefined>((latest, event) => (!latest || event.atMs > latest.atMs ? event : latest), undefined);
+  const last = events.reduce<DriveEvent | undefined>(
+    (latest, event) => (!latest || event.atMs > latest.atMs ? event : latest),
+    undefined,
+  );
   const awayMs = last ? Math.max(0, Date.now() - Date.parse(last.wall)) : 0;
   clocks.set(driveId, { atMs: (last?.atMs ?? 0) + awayMs, readAtMs: performance.now() });
 }

@@ -28,7 +28,10 @@ const slice = createSlice({
   name: 'driveLogs',
   initialState,
   reducers: {
-    driveOpened: (state, { payload }: PayloadAction<{ meta: DriveMeta; events: readonly DriveEvent[]; unsent: readonly string[] }>) => {
+    driveOpened: (
+      state,
+      { payload }: PayloadAction<{ meta: DriveMeta; events: readonly DriveEvent[]; unsent: readonly string[] }>,
+    ) => {
       const { meta, events, unsent } = payload;
       return withDrive(state, { meta, events, unkept: 0, unsent });
     },
@@ -44,7 +47,12 @@ const slice = createSlice({
       const drive = state.open[payload.driveId];
       if (!drive) return state;
       const { event } = payload;
-      return withDrive(state, { ...drive, events: [...drive.events, event], unkept: drive.unkept + 1, unsent: [...drive.unsent, event.id] });
+      return withDrive(state, {
+        ...drive,
+        events: [...drive.events, event],
+        unkept: drive.unkept + 1,
+        unsent: [...drive.unsent, event.id],
+      });
     },
     eventKept: (state, { payload: driveId }: PayloadAction<string>) => {
       const drive = state.open[driveId];
@@ -65,5 +73,6 @@ function withDrive(state: DriveLogs, drive: OpenDrive): DriveLogs {
   return { ...state, open: { ...state.open, [drive.meta.id]: drive } };
 }
 
-export const { driveOpened, eventsLearnt, eventAdded, eventKept, eventsSent, troubleChanged, storageRefused } = slice.actions;
+export const { driveOpened, eventsLearnt, eventAdded, eventKept, eventsSent, troubleChanged, storageRefused } =
+  slice.actions;
 export const driveLogsReducer = slice.reducer;

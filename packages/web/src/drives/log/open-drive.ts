@@ -12,7 +12,8 @@ import { driveOpened, eventsLearnt } from './drive-logs';
  */
 export function openDrive(driveId: string, schoolId: string) {
   return async (dispatch: AppDispatch, getState: () => RootState): Promise<ApiError | undefined> => {
-    const fetchDrive = () => dispatch(drivesApi.endpoints.drive.initiate(driveId, { forceRefetch: true, subscribe: false }));
+    const fetchDrive = () =>
+      dispatch(drivesApi.endpoints.drive.initiate(driveId, { forceRefetch: true, subscribe: false }));
     const learn = () =>
       void fetchDrive().then(({ data }) => {
         if (data) dispatch(eventsLearnt({ driveId, events: data.events }));
@@ -25,14 +26,24 @@ export function openDrive(driveId: string, schoolId: string) {
     if (kept && kept.meta.schoolId === schoolId) {
       const events = kept.events.map(({ event }) => event);
       resumeClock(driveId, events);
-      dispatch(driveOpened({ meta: kept.meta, events, unsent: kept.events.filter(({ sent }) => !sent).map(({ id }) => id) }));
+      dispatch(
+        driveOpened({ meta: kept.meta, events, unsent: kept.events.filter(({ sent }) => !sent).map(({ id }) => id) }),
+      );
       learn();
       return undefined;
     }
     const { data, error } = await fetchDrive();
     if (!data) return apiError(error);
     const { summary, standard, events } = data;
-    const meta = { id: driveId, schoolId, learnerId: summary.learnerId, learnerName: summary.learnerName, number: 0, standard, past: [] };
+    const meta = {
+      id: driveId,
+      schoolId,
+      learnerId: summary.learnerId,
+      learnerName: summary.learnerName,
+      number: 0,
+      standard,
+      past: [],
+    };
     resumeClock(driveId, events);
     await keepDrive(meta, events).catch(() => undefined);
     dispatch(driveOpened({ meta, events, unsent: [] }));

@@ -70,7 +70,9 @@ async function sendDrive(driveId: string): Promise<SendTrouble | undefined> {
     const result = await store.dispatch(drivesApi.endpoints.sendEvents.initiate({ driveId, events }, { track: false }));
     if (!result.data) {
       const error = apiError(result.error);
-      return !error || error.status === 0 || error.status >= 500 || error.status === 429 ? { kind: 'unreachable' } : { kind: 'refused', message: error.message };
+      return !error || error.status === 0 || error.status >= 500 || error.status === 429
+        ? { kind: 'unreachable' }
+        : { kind: 'refused', message: error.message };
     }
     await markSent(result.data.accepted);
     store.dispatch(eventsSent({ driveId, ids: result.data.accepted }));

@@ -13,7 +13,10 @@ import { deviceId } from './device-log';
 import type { OpenDrive } from './drive-logs';
 import { openDrive } from './open-drive';
 
-type Opening = { readonly state: 'loading' } | { readonly state: 'failed'; readonly error: ApiError; readonly retry: () => void } | { readonly state: 'open'; readonly log: OpenDrive };
+type Opening =
+  | { readonly state: 'loading' }
+  | { readonly state: 'failed'; readonly error: ApiError; readonly retry: () => void }
+  | { readonly state: 'open'; readonly log: OpenDrive };
 
 /** A drive by its id, opened from this device or the server. */
 export function useOpenDrive(driveId: string): Opening {
@@ -46,7 +49,10 @@ export function useJudgedDrive({ meta, events }: OpenDrive) {
 export function useDriveLog(driveId: string) {
   const dispatch = useAppDispatch();
   const { account } = useSignedIn();
-  const write = useCallback((body: EventBody) => dispatch(append(driveId, body, account.id)), [dispatch, driveId, account.id]);
+  const write = useCallback(
+    (body: EventBody) => dispatch(append(driveId, body, account.id)),
+    [dispatch, driveId, account.id],
+  );
   const undo = useCallback(() => {
     const target = undoTarget(store.getState().driveLogs.open[driveId]?.events ?? [], deviceId(newId));
     if (target) void write({ type: 'strike', target: target.id, reason: 'Undone', undo: true });

@@ -4,7 +4,13 @@ import { GradeSign } from '../../ui/GradeSign';
 import styles from './verdict.module.css';
 
 /** How many marks each area has, in each grade. */
-export function AreaTable({ areas, grades }: { readonly areas: readonly AreaCount[]; readonly grades: readonly Grade[] }) {
+export function AreaTable({
+  areas,
+  grades,
+}: {
+  readonly areas: readonly AreaCount[];
+  readonly grades: readonly Grade[];
+}) {
   const used = grades.filter(({ code }) => areas.some(({ byGrade }) => byGrade[code]));
   return (
     <table className={styles.areas}>

@@ -28,7 +28,12 @@ export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
   const name = itemName(standard, mark.item);
   const first = mark.firstGrade && grades.get(mark.firstGrade)?.name;
   return (
-    <li id={`mark-${mark.id}`} className={styles.mark} data-chosen={chosen} aria-label={`${name}, ${grade?.name ?? mark.grade}, ${clockTime(mark.atMs)}`}>
+    <li
+      id={`mark-${mark.id}`}
+      className={styles.mark}
+      data-chosen={chosen}
+      aria-label={`${name}, ${grade?.name ?? mark.grade}, ${clockTime(mark.atMs)}`}
+    >
       <GradeSign sign={grade?.sign ?? 'noted'} size={24} ghost={mark.struck !== undefined} />
       <b>{clockTime(mark.atMs)}</b>
       <div>
@@ -39,10 +44,20 @@ export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
           {capped && ', over the cap and not counted'}
         </div>
         {mark.note && <div>{mark.note}</div>}
-        {striking && <StrikeForm name={name} onCancel={() => setStriking(false)} onStrike={(reason) => void write({ type: 'strike', target: mark.id, reason })} />}
+        {striking && (
+          <StrikeForm
+            name={name}
+            onCancel={() => setStriking(false)}
+            onStrike={(reason) => void write({ type: 'strike', target: mark.id, reason })}
+          />
+        )}
       </div>
       {mark.struck ? (
-        <Button variant="text" aria-label={`Put back ${name} at ${clockTime(mark.atMs)}`} onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, reason: 'Put back' })}>
+        <Button
+          variant="text"
+          aria-label={`Put back ${name} at ${clockTime(mark.atMs)}`}
+          onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, reason: 'Put back' })}
+        >
           Put back
         </Button>
       ) : (
@@ -64,7 +79,11 @@ export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
                 ))}
               </TextField>
             )}
-            <Button variant="text" aria-label={`Strike ${name} at ${clockTime(mark.atMs)}`} onClick={() => setStriking(true)}>
+            <Button
+              variant="text"
+              aria-label={`Strike ${name} at ${clockTime(mark.atMs)}`}
+              onClick={() => setStriking(true)}
+            >
               Strike
             </Button>
           </div>
@@ -74,7 +93,15 @@ export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
   );
 }
 
-function StrikeForm({ name, onStrike, onCancel }: { readonly name: string; readonly onStrike: (reason: string) => void; readonly onCancel: () => void }) {
+function StrikeForm({
+  name,
+  onStrike,
+  onCancel,
+}: {
+  readonly name: string;
+  readonly onStrike: (reason: string) => void;
+  readonly onCancel: () => void;
+}) {
   const [reason, setReason] = useState('');
   return (
     <form
@@ -85,7 +112,15 @@ function StrikeForm({ name, onStrike, onCancel }: { readonly name: string; reado
         if (reason.trim()) onStrike(reason.trim());
       }}
     >
-      <TextField label="Reason" size="small" value={reason} onChange={(event) => setReason(event.target.value)} autoFocus fullWidth slotProps={{ htmlInput: { maxLength: 2000 } }} />
+      <TextField
+        label="Reason"
+        size="small"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        autoFocus
+        fullWidth
+        slotProps={{ htmlInput: { maxLength: 2000 } }}
+      />
       <Button type="submit" variant="contained" disabled={!reason.trim()}>
         Strike it
       </Button>

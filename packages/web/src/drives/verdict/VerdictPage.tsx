@@ -4,10 +4,16 @@ import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
 import { marksByArea } from '@jasperwren/core/marking/areas';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { nearLimits } from '@jasperwren/core/marking/verdict';
-import { describeMissing, itemName, limitName, reasonSentence, verdictSentence } from '@jasperwren/core/marking/wording';
+import {
+  describeMissing,
+  itemName,
+  limitName,
+  reasonSentence,
+  verdictSentence,
+} from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import { clockTime, counted, firstName, longDate, wholeMinutes } from '../../ui/format';
+import { clockTime, counted, firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Ribbon } from '../../ui/Ribbon';
 import { Empty, Failed, Loading } from '../../ui/states';
@@ -44,16 +50,19 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       title={verdictSentence(standard, verdict)}
       over={
         <>
-          <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>, {drive.startedAt && longDate(drive.startedAt)}, {standard.name} v{standard.version}
+          <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>,{' '}
+          {drive.startedAt && longDate(drive.startedAt)}, {standard.name} v{standard.version}
         </>
       }
       sub={
         <>
-          {wholeMinutes(drivenMs(drive, drive.lastMs))} driven, {wholeMinutes(sectionMs(drive, 'independent', drive.lastMs))} of them independent.{' '}
-          {drive.prompts.length > 0 && `You spoke ${counted(drive.prompts.length, 'time', 'times')}. `}
-          {drive.interventions.length > 0 && `You took control ${counted(drive.interventions.length, 'time', 'times')}. `}
+          {wholeMinutes(drivenMs(drive, drive.lastMs))} driven,{' '}
+          {wholeMinutes(sectionMs(drive, 'independent', drive.lastMs))} of them independent.{' '}
+          {helpGiven({ prompts: drive.prompts.length, interventions: drive.interventions.length })}{' '}
           {drive.ended.reason && `Broken off: ${drive.ended.reason}. `}
-          {log.unsent.length > 0 && <span role="status">{counted(log.unsent.length, 'entry waits', 'entries wait')} to be sent.</span>}
+          {log.unsent.length > 0 && (
+            <span role="status">{counted(log.unsent.length, 'entry waits', 'entries wait')} to be sent.</span>
+          )}
         </>
       }
       actions={
@@ -65,7 +74,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           )}
           {pins > 0 && (
             <Button variant="contained" component={Link} to={`/drive/${meta.id}/desk`}>
-              Settle {counted(pins, 'pin', 'pins')}
+              {pins === 1 ? 'Settle the pin' : `Settle ${pins} pins`}
             </Button>
           )}
         </>
@@ -108,16 +117,27 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
                 {verdict.questions.map((question) => {
                   const { effect } = question.limit;
                   const last = question.marks.at(-1)!;
-                  const grade = effect.kind === 'ask-upgrade' ? standard.grades.find(({ code }) => code === effect.grade) : undefined;
+                  const grade =
+                    effect.kind === 'ask-upgrade'
+                      ? standard.grades.find(({ code }) => code === effect.grade)
+                      : undefined;
                   return (
                     <li key={question.scope} className={styles.question}>
                       <span>
-                        {itemName(standard, question.scope)}, {question.used} times on one drive. A habit may weigh more than its parts; nothing changes unless you say so.
+                        {itemName(standard, question.scope)}, {question.used} times on one drive. A habit may weigh more
+                        than its parts; nothing changes unless you say so.
                       </span>
                       {grade && (
                         <Button
                           variant="outlined"
-                          onClick={() => void write({ type: 'regrade', target: last.id, grade: grade.code, reason: `The same fault ${question.used} times` })}
+                          onClick={() =>
+                            void write({
+                              type: 'regrade',
+                              target: last.id,
+                              grade: grade.code,
+                              reason: `The same fault ${question.used} times`,
+                            })
+                          }
                         >
                           Make the last one a {grade.name}
                         </Button>
@@ -147,15 +167,29 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
                 {drive.marks
                   .filter((mark) => !mark.struck?.undo)
                   .map((mark) => (
-                    <MarkRow key={mark.id} mark={mark} standard={standard} write={write} chosen={mark.id === chosen} capped={verdict.capped.some(({ id }) => id === mark.id)} />
+                    <MarkRow
+                      key={mark.id}
+                      mark={mark}
+                      standard={standard}
+                      write={write}
+                      chosen={mark.id === chosen}
+                      capped={verdict.capped.some(({ id }) => id === mark.id)}
+                    />
                   ))}
               </Rows>
             )}
           </Section>
         </div>
         <Section title="Marks by area">
-          {standingMarks(drive).length === 0 ? <p className="muted">None: {name} drove without a mark.</p> : <AreaTable areas={marksByArea(standard, drive)} grades={[...rulesOf(standard).grades.values()]} />}
-          <p className={styles.caution}>One drive says little about the next. Weigh it with the others, and judge it by what your authority publishes today.</p>
+          {standingMarks(drive).length === 0 ? (
+            <p className="muted">None: {name} drove without a mark.</p>
+          ) : (
+            <AreaTable areas={marksByArea(standard, drive)} grades={[...rulesOf(standard).grades.values()]} />
+          )}
+          <p className={styles.caution}>
+            One drive says little about the next. Weigh it with the others, and judge it by what your authority
+            publishes today.
+          </p>
         </Section>
       </div>
     </Page>

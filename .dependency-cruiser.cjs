@@ -1,0 +1,73 @@
+/** The arrows of the house run one way: core <- contract <- server, web, cli. */
+const only = (name, comment, from, allowed) => ({
+  name,
+  comment,
+  severity: 'error',
+  from: { path: from, pathNot: '\\.test\\.tsx?$|/testing' },
+  to: { pathNot: allowed },
+});
+
+module.exports = {
+  forbidden: [
+    only(
+      'core-stands-alone',
+      'core imports nothing but itself and ajv',
+      '^packages/core/src',
+      '^packages/core/src|node_modules/ajv',
+    ),
+    only(
+      'contract-on-core',
+      'contract imports core and its validators',
+      '^packages/contract/src',
+      '^packages/(core|contract)/src|node_modules/(class-|reflect-)',
+    ),
+    only(
+      'server-below-web',
+      'server imports contract and core',
+      '^packages/server/src',
+      '^packages/(core|contract|server)/src|node_modules|^node:|^(crypto|fs|path|util|http)$',
+    ),
+    only(
+      'web-on-contract',
+      'web imports contract and core, and nothing of Node',
+      '^packages/web/src',
+      '^packages/(core|contract|web)/src|node_modules',
+    ),
+    { name: 'cli-not-on-web', severity: 'error', from: { path: '^packages/cli/src' }, to: { path: '^packages/web' } },
+    {
+      name: 'nothing-on-cli',
+      severity: 'error',
+      from: { path: '^packages/(core|contract|server|web)' },
+      to: { path: '^packages/cli' },
+    },
+    {
+      name: 'no-testing-in-product',
+      severity: 'error',
+      from: { path: '^packages/[^/]+/src', pathNot: '\\.test\\.tsx?$|/testing' },
+      to: { path: '/testing' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'core-order',
+      comment: 'a log knows nothing of marking',
+      severity: 'error',
+      from: { path: '^packages/core/src/(catalogue|drive)', pathNot: '\\.test\\.ts$|/testing' },
+      to: { path: '^packages/core/src/(marking|formats)' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '/dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

@@ -1,0 +1,28 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import hooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+
+export default ts.config(
+  { ignores: ['**/dist/', 'node_modules/', 'data/', 'test-results/'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [ts.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-import-type-side-effects': 'error',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      // No object of ours uses `this`.
+      '@typescript-eslint/unbound-method': 'off',
+      'no-console': 'error',
+    },
+  },
+  { files: ['packages/web/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
+  { files: ['**/*.test.ts', 'e2e/**'], rules: { '@typescript-eslint/no-unsafe-assignment': 'off' } },
+  { files: ['packages/{server,cli}/src/main.ts', 'bench/**', 'scripts/**'], rules: { 'no-console': 'off' } },
+  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
+  prettier,
+);

@@ -1,0 +1,66 @@
+// What the two commands need before they can begin. Uses nothing but Node itself.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { accessSync, constants, existsSync, readFileSync, writeFileSync } from 'node:fs';
+
+const [major, minor] = process.versions.node.split('.').map(Number);
+
+/** Ends with a sentence for the person at the terminal. */
+export function giveUp(sentence) {
+  console.error(sentence);
+  process.exit(1);
+}
+
+/** Runs a command, shows what it prints, and returns whether it went well. */
+export function run(command, args, env = {}) {
+  const { status, error } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
+  if (error) console.error(`${command} could not be started: ${error.message}`);
+  return status === 0;
+}
+
+export function requireNode() {
+  if (major === 20 ? minor >= 19 : major > 22 || (major === 22 && minor >= 12)) return;
+  giveUp(
+    `Jasperwren needs Node.js 20.19 or later of version 20, or 22.12 and later; this is ${process.versions.node}.`,
+  );
+}
+
+/** Installs the packages of the lock file where they are missing or others. */
+export function ensureInstalled() {
+  try {
+    accessSync('.', constants.W_OK);
+  } catch {
+    giveUp(`This folder (${process.cwd()}) cannot be written. Give this user write permission to it and try again.`);
+  }
+  const lock = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex');
+  const stamp = 'node_modules/.installed-from';
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  console.log('Installing packages …');
+  if (!run('npm', ['ci', '--no-audit', '--no-fund']))
+    giveUp('The packages could not be installed. Check the connection to the npm registry and try again.');
+  writeFileSync(stamp, lock);
+}
+
+/** The path of a Chromium for the end-to-end tests, installed from Debian's packages where that is possible. */
+export function ensureChromium() {
+  const found = findChromium();
+  if (found) return found;
+  console.log('Installing Chromium from the packages of the system …');
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const apt = (...args) =>
+    run([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), { DEBIAN_FRONTEND: 'noninteractive' });
+  if (existsSync('/usr/bin/apt-get') && apt('update', '-qq'))
+    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+  return (
+    findChromium() ??
+    giveUp(
+      'The end-to-end tests need Chromium. Type: sudo apt-get install chromium\nOr name one that is there: CHROMIUM_PATH=/path/to/chromium npm test',
+    )
+  );
+}
+
+function findChromium() {
+  return [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find(
+    (path) => path && existsSync(path),
+  );
+}
