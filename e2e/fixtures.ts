@@ -1,0 +1,84 @@
+import { test as base, type Page } from '@playwright/test';
+import { makeServer, password, runCli, type TestServer } from './server';
+
+interface School {
+  readonly name: string;
+  readonly email: string;
+}
+
+interface TestFixtures {
+  /** A school of the test's own, with its lead. */
+  readonly school: School;
+  readonly newSchool: () => School;
+}
+
+let schools = 0;
+
+export const test = base.extend<TestFixtures, { readonly server: TestServer }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright wants the pattern
+    async ({}, use) => {
+      const server = await makeServer();
+      await server.start();
+      await use(server);
+      await server.remove();
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ server }, use) => use(server.address),
+  newSchool: async ({ server }, use, { workerIndex }) =>
+    use(() => {
+      const name = `school-${workerIndex}-${schools++}`;
+      const email = `lead@${name}.example`;
+      runCli(server.dataDir, 'school', name, '--lead', 'Ada Tester', '--email', email);
+      return { name, email };
+    }),
+  school: async ({ newSchool }, use) => use(newSchool()),
+});
+
+export { expect } from '@playwright/test';
+
+export async function signIn(page: Page, { email }: School): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('navigation', { name: 'Main' }).waitFor();
+}
+
+export async function addLearner(page: Page, name: string): Promise<void> {
+  await page.goto('/learners/new');
+  await page.getByLabel('Name').fill(name);
+  await page.getByRole('button', { name: 'Add the learner' }).click();
+  await page.getByRole('heading', { level: 1, name }).waitFor();
+}
+
+/** Starts a drive from the learner's page, which must be open. */
+export async function startDrive(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /^Drive with/ }).click();
+  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('timer').waitFor();
+}
+
+/** Types keys one after the other, as on the marking desk. */
+export async function press(page: Page, ...keys: string[]): Promise<void> {
+  for (const key of keys) await page.keyboard.press(key);
+}
+
+/** Lets time pass on a page whose clock is installed. */
+export async function minutes(page: Page, n: number): Promise<void> {
+  await page.clock.runFor(n * 60_000);
+}
+
+/** Ends the drive on the desk and waits for the verdict. */
+export async function endDrive(page: Page): Promise<void> {
+  await page.keyboard.press('End');
+  await page.getByRole('button', { name: 'End and see the verdict' }).click();
+  await page.getByRole('heading', { name: 'Marks in order' }).waitFor();
+}
+
+/** Lets the page send what waits, and says whether it did. */
+export async function allSaved(page: Page): Promise<void> {
+  await page.clock.runFor(20_000);
+  await page.getByText('all saved').waitFor();
+}

@@ -1,0 +1,71 @@
+import { expect, signIn, test } from './fixtures';
+import { makeServer, runCli } from './server';
+
+test('a wrong password is refused in words, the right one opens Today', async ({ page, school }) => {
+  await page.goto('/learners');
+  await expect(page).toHaveURL(/sign-in/);
+  await page.getByLabel('E-mail').fill('not an address');
+  await page.getByLabel('Password').fill('wrong');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('Write your e-mail address')).toBeVisible();
+  await page.getByLabel('E-mail').fill(school.email);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toHaveText('The address or the password is not right.');
+  await page.getByLabel('Password').fill('three grey kettles');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page).toHaveURL(/learners$/);
+  await expect(page.getByText('Nobody is on the list yet.')).toBeVisible();
+});
+
+test('signing out closes every page', async ({ page, school }) => {
+  await signIn(page, school);
+  await page.getByRole('link', { name: 'Account' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.goto('/');
+  await expect(page).toHaveURL(/sign-in/);
+});
+
+test('a lead adds an instructor, who can sign in and cannot add others', async ({ page, school, browser, baseURL }) => {
+  await signIn(page, school);
+  await page.getByRole('link', { name: 'Account' }).click();
+  await page.getByRole('button', { name: 'Add an instructor' }).click();
+  const form = page.getByRole('form', { name: 'Add an instructor' });
+  await form.getByLabel('Name').fill('Bo Tester');
+  await form.getByLabel('E-mail').fill(`bo@${school.name}.example`);
+  await form.getByLabel('First password').fill('short');
+  await form.getByRole('button', { name: 'Add' }).click();
+  await expect(form.getByText('Use 12 characters or more.')).toBeVisible();
+  await form.getByLabel('First password').fill('three grey kettles');
+  await form.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByText('Bo Tester can sign in now.')).toBeVisible();
+  const context = await browser.newContext(baseURL ? { baseURL } : {});
+  const bo = await context.newPage();
+  await signIn(bo, { name: school.name, email: `bo@${school.name}.example` });
+  await bo.getByRole('link', { name: 'Account' }).click();
+  await expect(bo.getByRole('heading', { name: 'Bo Tester' })).toBeVisible();
+  await expect(bo.getByRole('button', { name: 'Add an instructor' })).toHaveCount(0);
+  await context.close();
+});
+
+test('sign-in details are on the page in demo mode only', async ({ page }) => {
+  await page.goto('/sign-in');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await expect(page.getByText('This is a demo')).toHaveCount(0);
+
+  const demo = await makeServer({ JASPERWREN_DEMO: '1' });
+  try {
+    runCli(demo.dataDir, 'demo', 'demo');
+    await demo.start();
+    await page.goto(`${demo.address}/sign-in`);
+    await page.getByRole('button', { name: 'brisa@ysmer-road.example' }).click();
+    await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+    await page.getByRole('link', { name: 'Learners' }).click();
+    await expect(page.getByText('8 learners on your school’s list.')).toBeVisible();
+    await page.getByRole('link', { name: 'Lenka Brathmoor' }).click();
+    await expect(page.getByText('Most marks:')).toBeVisible();
+    await expect(page.getByRole('img', { name: /Most marks/ }).locator('svg').first()).toBeVisible();
+  } finally {
+    await demo.remove();
+  }
+});
