@@ -3,13 +3,18 @@ import type { Page } from '@playwright/test';
 import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
 
 async function expectNoHarm(page: Page, where: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
   const found = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`);
   expect(found, where).toEqual([]);
 }
 
 for (const colorScheme of ['light', 'dark'] as const) {
-  test(`every screen is accessible in the ${colorScheme === 'light' ? 'day' : 'night'} theme`, async ({ page, school }) => {
+  test(`every screen is accessible in the ${colorScheme === 'light' ? 'day' : 'night'} theme`, async ({
+    page,
+    school,
+  }) => {
     test.setTimeout(120_000);
     await page.emulateMedia({ colorScheme });
     await page.clock.install();
@@ -73,14 +78,18 @@ for (const [name, width, height, least] of [
     for (const key of [undefined, 'k', 'j', 'v']) {
       if (key) await press(page, 'Escape', key);
       const { scrolls, outside, small } = await page.evaluate((smallest) => {
-        const visible = [...document.querySelectorAll<HTMLElement>('main button')].filter((button) => button.offsetParent);
+        const visible = [...document.querySelectorAll<HTMLElement>('main button')].filter(
+          (button) => button.offsetParent,
+        );
         const name = (button: HTMLElement) => button.getAttribute('aria-label') ?? button.textContent;
         const beyond = (button: HTMLElement) => {
           const box = button.getBoundingClientRect();
           return box.right > innerWidth + 0.5 || box.bottom > innerHeight + 0.5;
         };
         // The way back and the pins in the header have keys and larger twins; they are not where marks are made.
-        const marking = visible.filter((button) => button.matches('nav button, section [role=group] button, aside button'));
+        const marking = visible.filter((button) =>
+          button.matches('nav button, section [role=group] button, aside button'),
+        );
         return {
           scrolls: document.documentElement.scrollHeight > innerHeight,
           outside: visible.filter(beyond).map(name),
@@ -93,6 +102,8 @@ for (const [name, width, height, least] of [
     }
     const side = await page.getByRole('complementary').boundingBox();
     const matrix = await page.locator('section').last().boundingBox();
-    expect(side && matrix && (matrix.x + matrix.width <= side.x + 1 || matrix.y + matrix.height <= side.y + 1)).toBe(true);
+    expect(side && matrix && (matrix.x + matrix.width <= side.x + 1 || matrix.y + matrix.height <= side.y + 1)).toBe(
+      true,
+    );
   });
 }

@@ -13,7 +13,7 @@ test('a learner is added, with bad input explained and nothing typed lost', asyn
   await page.getByRole('button', { name: 'Stay' }).click();
   await page.getByLabel('E-mail').fill('');
   await page.getByLabel('Name').fill('Cleo Learner');
-  await page.getByRole('group', { name: 'Test date' }).click();
+  await page.getByRole('spinbutton', { name: 'Day' }).click();
   await page.keyboard.type('15012031');
   await page.getByRole('button', { name: 'Add the learner' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Cleo Learner' })).toBeVisible();
@@ -37,7 +37,13 @@ test('a learner is edited, archived, and brought back', async ({ page, school })
   await expect(page.getByRole('link', { name: 'Dana Renamed' })).toBeVisible();
 });
 
-test('another school finds nothing of ours, on the page and through the API', async ({ page, school, newSchool, browser, baseURL }) => {
+test('another school finds nothing of ours, on the page and through the API', async ({
+  page,
+  school,
+  newSchool,
+  browser,
+  baseURL,
+}) => {
   await signIn(page, school);
   await addLearner(page, 'Ezra Learner');
   const path = new URL(page.url()).pathname;
@@ -46,7 +52,8 @@ test('another school finds nothing of ours, on the page and through the API', as
   await signIn(other, newSchool());
   await other.goto(path);
   await expect(other.getByRole('alert')).toContainText('Your school has no such learner.');
-  for (const address of [`/api${path}`, `/api${path}/drives`]) expect((await other.request.get(address)).status()).toBe(404);
+  for (const address of [`/api${path}`, `/api${path}/drives`])
+    expect((await other.request.get(address)).status()).toBe(404);
   await other.goto('/learners');
   await expect(other.getByText('Nobody is on the list yet.')).toBeVisible();
   await context.close();

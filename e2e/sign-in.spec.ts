@@ -64,7 +64,12 @@ test('sign-in details are on the page in demo mode only', async ({ page }) => {
     await expect(page.getByText('8 learners on your school’s list.')).toBeVisible();
     await page.getByRole('link', { name: 'Lenka Brathmoor' }).click();
     await expect(page.getByText('Most marks:')).toBeVisible();
-    await expect(page.getByRole('img', { name: /Most marks/ }).locator('svg').first()).toBeVisible();
+    await expect(
+      page
+        .getByRole('img', { name: /Most marks/ })
+        .locator('svg')
+        .first(),
+    ).toBeVisible();
   } finally {
     await demo.remove();
   }

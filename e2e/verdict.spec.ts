@@ -16,7 +16,7 @@ test('striking a mark turns a fail into a pass, here and in the history', async 
   const heading = page.getByRole('heading', { level: 1 });
   await expect(heading).toHaveText('Fail: one serious fault.');
   await expect(page.getByText('One serious fault, where none is allowed.')).toBeVisible();
-  await expect(page.getByText('Decided at 20:00 by Signs and lights: traffic lights.')).toBeVisible();
+  await expect(page.getByText(/Decided at 20:0\d by Signs and lights: traffic lights\./)).toBeVisible();
 
   await page.getByRole('button', { name: 'Strike Signs and lights: traffic lights' }).click();
   await expect(page.getByRole('button', { name: 'Strike it' })).toBeDisabled();
@@ -68,11 +68,13 @@ test('a short drive has no verdict, and says what is missing', async ({ page, sc
   await expect(page.getByText('It will stay without a verdict: 12 min driven, 30 min needed')).toBeVisible();
   await page.getByRole('button', { name: 'Break it off' }).click();
   await page.getByRole('button', { name: 'Weather or road' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('No verdict yet: the drive was broken off, one pin is not settled');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'No verdict yet: the drive was broken off, one pin is not settled',
+  );
   await expect(page.getByText('Broken off: Weather or road.')).toBeVisible();
   await page.getByRole('link', { name: 'Settle the pin' }).click();
   await press(page, ';', 'p', 'l', '1');
   await page.getByRole('link', { name: 'The drive has ended: see the verdict' }).click();
   await expect(page.getByRole('heading', { name: 'Marks in order' })).toBeVisible();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Speed: over the limit' })).toContainText('12:00');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Speed: over the limit' })).toContainText(/12:0\d/);
 });

@@ -11,6 +11,10 @@ import { SignedIn } from '../session/signed-in';
 import { Failed, Loading } from '../ui/states';
 import { apiError } from './api';
 import styles from './frame.module.css';
+import { preloadDrivePages } from './preload';
+
+/** The page that was asked for comes first. */
+const preloadAfterMs = 1500;
 
 const places: readonly (readonly [path: string, name: string, Icon: SvgIconComponent])[] = [
   ['/', 'Today', WbTwilightOutlined],
@@ -25,6 +29,10 @@ export function Frame() {
   const { pathname } = useLocation();
   const schoolId = session?.school.id;
   useEffect(() => (schoolId ? startSending(schoolId) : undefined), [schoolId]);
+  useEffect(() => {
+    const timer = setTimeout(preloadDrivePages, preloadAfterMs);
+    return () => clearTimeout(timer);
+  }, []);
   if (isLoading) return <Loading what="your sign-in" />;
   if (!session) {
     if (apiError(error)?.status === 401) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;

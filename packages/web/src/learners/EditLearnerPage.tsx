@@ -1,4 +1,5 @@
 import { useSnackbar } from 'notistack';
+import { useCallback } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -11,6 +12,10 @@ export default function EditLearnerPage() {
   const { enqueueSnackbar } = useSnackbar();
   const { data: learner, error, refetch } = useLearnerQuery(learnerId);
   const [edit] = useEditLearnerMutation();
+  const onSaved = useCallback(() => {
+    enqueueSnackbar('Saved.');
+    void navigate(`/learners/${learnerId}`, { replace: true });
+  }, [enqueueSnackbar, navigate, learnerId]);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!learner) return <Loading what="the learner" />;
   const { name, email, phone, transmission, standardId, testDate, testCentre, notes } = learner;
@@ -28,14 +33,8 @@ export default function EditLearnerPage() {
           ...(notes && { notes }),
         }}
         action="Save"
-        onSave={async (input) => {
-          const { data, error: refused } = await edit({ id: learnerId, input });
-          if (data) {
-            enqueueSnackbar('Saved.');
-            setTimeout(() => void navigate(`/learners/${learnerId}`, { replace: true }));
-          }
-          return refused;
-        }}
+        onSave={(input) => edit({ id: learnerId, input })}
+        onSaved={onSaved}
       />
     </Page>
   );

@@ -3,9 +3,9 @@ import MenuItem from '@mui/material/MenuItem';
 import { DatePicker } from '@mui/x-date-pickers/DatePicker';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
-import { LearnerInput } from '@jasperwren/contract/learners';
+import { LearnerInput, type LearnerView } from '@jasperwren/contract/learners';
 import dayjs from 'dayjs';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useController, type Control } from 'react-hook-form';
 import { useBlocker, useNavigate } from 'react-router';
 import type { ApiError } from '../app/api';
@@ -18,23 +18,18 @@ import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 interface Props {
   readonly initial: Partial<LearnerInput>;
   readonly action: string;
-  /** Saves and returns the error, if any. */
-  readonly onSave: (input: LearnerInput) => Promise<unknown>;
+  readonly onSave: (
+    input: LearnerInput,
+  ) => Promise<{ readonly data?: LearnerView | undefined; readonly error?: unknown }>;
+  readonly onSaved: (learner: LearnerView) => void;
 }
 
 /** The particulars of a learner, to add or to edit. */
-export function LearnerForm({ initial, action, onSave }: Props) {
+export function LearnerForm({ initial, ...props }: Props) {
   const { data: standards, error, refetch } = useStandardsQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!standards) return <Loading what="the standards" />;
-  return (
-    <Fields
-      initial={{ standardId: standards[0]?.id ?? '', ...initial }}
-      standards={standards}
-      action={action}
-      onSave={onSave}
-    />
-  );
+  return <Fields initial={{ standardId: standards[0]?.id ?? '', ...initial }} standards={standards} {...props} />;
 }
 
 function Fields({
@@ -42,6 +37,7 @@ function Fields({
   standards,
   action,
   onSave,
+  onSaved,
 }: Props & { readonly standards: readonly { readonly id: string; readonly name: string }[] }) {
   const navigate = useNavigate();
   const [failure, setFailure] = useState<ApiError>();
@@ -56,18 +52,20 @@ function Fields({
     notes: '',
     ...initial,
   });
-  const { control, formState } = checked;
-  const blocker = useBlocker(
-    ({ nextLocation }) =>
-      formState.isDirty &&
-      !formState.isSubmitting &&
-      !formState.isSubmitSuccessful &&
-      !nextLocation.pathname.startsWith('/sign-in'),
-  );
+  const { control } = checked;
+  // Read here, since the form tells only those who ask while drawing.
+  const { isDirty, isSubmitting } = checked.formState;
+  const [saved, setSaved] = useState<LearnerView>();
+  const blocker = useBlocker(() => isDirty && !saved);
   const submit = checked.handleSubmit(async (values) => {
-    const error = await onSave(values);
-    if (error) setFailure(showProblems(checked, error));
+    const { data, error } = await onSave(values);
+    if (data) setSaved(data);
+    else setFailure(showProblems(checked, error));
   });
+  // Only once the form is drawn as saved does it let go of the page.
+  useEffect(() => {
+    if (saved) onSaved(saved);
+  }, [saved, onSaved]);
   return (
     <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Learner">
       <Field control={control} name="name" label="Name" autoComplete="off" required />
@@ -117,7 +115,7 @@ function Fields({
         </div>
       )}
       <div className={form.actions}>
-        <Button type="submit" variant="contained" disabled={formState.isSubmitting}>
+        <Button type="submit" variant="contained" disabled={isSubmitting}>
           {action}
         </Button>
         <Button variant="text" onClick={() => void navigate(-1)}>
@@ -134,8 +132,9 @@ function TestDate({ control }: { readonly control: Control<LearnerInput> }) {
     <LocalizationProvider dateAdapter={AdapterDayjs}>
       <DatePicker
         label="Test date"
-        format="DD/MM/YYYY"
-        value={field.value ? dayjs(field.value) : null}
+        format="DD MMMM YYYY"
+        // The picker keeps a half-typed date; the form hears of it as something that is no date yet.
+        defaultValue={field.value ? dayjs(field.value) : null}
         onChange={(date) => field.onChange(date ? date.format('YYYY-MM-DD') : '')}
         slotProps={{
           textField: {
@@ -143,6 +142,7 @@ function TestDate({ control }: { readonly control: Control<LearnerInput> }) {
             error: fieldState.invalid,
             helperText: fieldState.error?.message,
             onBlur: field.onBlur,
+            sx: { '& .MuiPickersOutlinedInput-root': { backgroundColor: 'background.paper' } },
           },
           field: { clearable: true },
         }}

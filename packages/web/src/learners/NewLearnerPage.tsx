@@ -1,4 +1,6 @@
+import type { LearnerView } from '@jasperwren/contract/learners';
 import { useSnackbar } from 'notistack';
+import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
 import { Page } from '../ui/Page';
 import { LearnerForm } from './LearnerForm';
@@ -8,20 +10,16 @@ export default function NewLearnerPage() {
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
   const [add] = useAddLearnerMutation();
+  const onSaved = useCallback(
+    ({ id, name }: LearnerView) => {
+      enqueueSnackbar(`${name} is on the list.`);
+      void navigate(`/learners/${id}`, { replace: true });
+    },
+    [enqueueSnackbar, navigate],
+  );
   return (
     <Page title="A new learner">
-      <LearnerForm
-        initial={{}}
-        action="Add the learner"
-        onSave={async (input) => {
-          const { data, error } = await add(input);
-          if (data) {
-            enqueueSnackbar(`${data.name} is on the list.`);
-            setTimeout(() => void navigate(`/learners/${data.id}`, { replace: true }));
-          }
-          return error;
-        }}
-      />
+      <LearnerForm initial={{}} action="Add the learner" onSave={add} onSaved={onSaved} />
     </Page>
   );
 }

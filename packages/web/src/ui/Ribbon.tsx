@@ -1,10 +1,12 @@
 import type { Drive, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { GradeSign as GradeSignName, Standard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
+import { useCallback, useMemo, useState, type RefCallback } from 'react';
 import { clockTime } from './format';
 import { GradeSign } from './GradeSign';
 import styles from './ribbon.module.css';
+import { spread } from './spread';
 
 interface Props {
   readonly standard: Standard;
@@ -17,42 +19,29 @@ interface Props {
 }
 
 const tickMin = 5;
+/** Marks of the same moment stand beside each other, so that each can be touched. */
+const tokenGapPx = 28;
 const minuteMs = 60_000;
 
 /** The drive as a line: time, sections, and the marks and pins in place. */
 export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props) {
   const endMs = drive.ended?.atMs ?? nowMs;
   const lengthMs = Math.max(drive.ended ? endMs : standard.length.totalMin.value * minuteMs, endMs, minuteMs);
+  const [strip, widthPx] = useWidth();
+  const tokens = useMemo(() => tokensOf(standard, drive, onMark, onPin), [standard, drive, onMark, onPin]);
+  const places = spread(
+    tokens.map(({ atMs }) => (widthPx * Math.min(atMs, lengthMs)) / lengthMs),
+    tokenGapPx,
+    widthPx,
+  );
   const left = (ms: number) => `${Math.min(100, (100 * ms) / lengthMs)}%`;
   const ticks = Array.from({ length: Math.floor(lengthMs / minuteMs / tickMin) + 1 }, (_, i) => i * tickMin);
   return (
     <div className={styles.ribbon} role="group" aria-label="The drive so far">
-      <div className={styles.marks}>
-        {drive.marks.map((mark) => (
-          <Token
-            key={mark.id}
-            left={left(mark.atMs)}
-            label={markLabel(standard, mark)}
-            chosen={mark.id === chosen}
-            faded={mark.struck !== undefined}
-            onClick={onMark && (() => onMark(mark.id))}
-          >
-            <GradeSign sign={rulesOf(standard).grades.get(mark.grade)?.sign ?? 'noted'} size={24} />
-          </Token>
+      <div className={styles.marks} ref={strip}>
+        {tokens.map((token, i) => (
+          <Token key={token.id} leftPx={places[i] ?? 0} {...token} chosen={token.id === chosen} />
         ))}
-        {drive.pins
-          .filter((pin) => pin.state === 'unsettled')
-          .map((pin) => (
-            <Token
-              key={pin.id}
-              left={left(pin.atMs)}
-              label={`Pin at ${clockTime(pin.atMs)}, not settled`}
-              chosen={pin.id === chosen}
-              onClick={onPin && (() => onPin(pin.id))}
-            >
-              <GradeSign sign="pin" size={24} />
-            </Token>
-          ))}
       </div>
       <div className={styles.line} aria-hidden="true">
         {drive.spans.map((span) => {
@@ -87,29 +76,78 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
   );
 }
 
+interface TokenData {
+  readonly id: string;
+  readonly atMs: number;
+  readonly label: string;
+  readonly sign: GradeSignName | 'pin';
+  readonly faded: boolean;
+  readonly onClick: (() => void) | undefined;
+}
+
+/** Everything that stands on the ribbon, in the order of its moments. */
+function tokensOf(
+  standard: Standard,
+  drive: Drive,
+  onMark: Props['onMark'],
+  onPin: Props['onPin'],
+): readonly TokenData[] {
+  const { grades } = rulesOf(standard);
+  const marks = drive.marks
+    .filter((mark) => !mark.struck?.undo)
+    .map((mark) => ({
+      id: mark.id,
+      atMs: mark.atMs,
+      label: markLabel(standard, mark),
+      sign: grades.get(mark.grade)?.sign ?? ('noted' as const),
+      faded: mark.struck !== undefined,
+      onClick: onMark && (() => onMark(mark.id)),
+    }));
+  const pins = drive.pins
+    .filter((pin) => pin.state === 'unsettled')
+    .map((pin) => ({
+      id: pin.id,
+      atMs: pin.atMs,
+      label: `Pin at ${clockTime(pin.atMs)}, not settled`,
+      sign: 'pin' as const,
+      faded: false,
+      onClick: onPin && (() => onPin(pin.id)),
+    }));
+  return [...marks, ...pins].sort((a, b) => a.atMs - b.atMs);
+}
+
 function markLabel(standard: Standard, mark: Mark): string {
   const grade = standard.grades.find(({ code }) => code === mark.grade)?.name ?? mark.grade;
   return `${itemName(standard, mark.item)}, ${grade}, ${clockTime(mark.atMs)}${mark.struck ? ', struck' : ''}`;
 }
 
-interface TokenProps {
-  readonly left: string;
-  readonly label: string;
-  readonly chosen: boolean;
-  readonly faded?: boolean;
-  readonly onClick?: (() => void) | undefined;
-  readonly children: React.ReactNode;
+/** The width of an element as it changes, in pixels. */
+function useWidth(): [RefCallback<HTMLElement>, number] {
+  const [widthPx, setWidthPx] = useState(0);
+  const ref = useCallback((element: HTMLElement | null) => {
+    if (!element) return;
+    const observer = new ResizeObserver(() => setWidthPx(element.clientWidth));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return [ref, widthPx];
 }
 
-function Token({ left, label, chosen, faded = false, onClick, children }: TokenProps) {
+interface TokenProps extends Omit<TokenData, 'id' | 'atMs'> {
+  readonly leftPx: number;
+  readonly chosen: boolean;
+}
+
+function Token({ leftPx, label, sign, chosen, faded, onClick }: TokenProps) {
   const className = `${styles.token} ${chosen ? styles.chosen : ''} ${faded ? styles.faded : ''}`;
+  const shared = { className, style: { left: leftPx }, 'aria-label': label, title: label };
   return onClick ? (
-    <button type="button" className={className} style={{ left }} aria-label={label} title={label} onClick={onClick}>
-      {children}
+    <button type="button" {...shared} onClick={onClick}>
+      <GradeSign sign={sign} size={24} />
     </button>
   ) : (
-    <span className={className} style={{ left }} role="img" aria-label={label} title={label}>
-      {children}
+    <span role="img" {...shared}>
+      <GradeSign sign={sign} size={24} />
     </span>
   );
 }

@@ -1,0 +1,9 @@
+/** Fetches the pages of a drive ahead of need, so that one can be begun, ended and judged while the server is away. */
+export function preloadDrivePages(): void {
+  void Promise.allSettled([
+    import('../drives/DrivePage'),
+    import('../drives/desk/DeskPage'),
+    import('../drives/verdict/VerdictPage'),
+    import('../today/TodayPage'),
+  ]);
+}
