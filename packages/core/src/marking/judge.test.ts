@@ -1,12 +1,15 @@
 import fc from 'fast-check';
+import { standingMarks } from '../drive/drive';
 import { foldDrive } from '../drive/fold';
 import type { EventBody } from '../drive/event';
 import { fullTest, logOf, start } from '../drive/testing';
 import { anyLog, anyMark } from '../drive/testing-arbitraries';
-import { judgeDrive } from './judge';
+import { circumstancesOf, judgeDrive } from './judge';
+import { rulesOf } from './rules';
+import { addMark, scoreMarks } from './score';
 import { itemName, reasonSentence, verdictSentence } from './wording';
 import { tally } from './templates/tally';
-import { nearLimits } from './verdict';
+import { nearLimits, verdictOf } from './verdict';
 
 const judge = (bodies: readonly EventBody[]) => judgeDrive(tally, foldDrive(fullTest(bodies)));
 const marks = (n: number, item: string, grade: string): EventBody[] =>
@@ -106,6 +109,26 @@ describe('laws of judging', () => {
         if (judge(bodies).outcome === 'fail') expect(judge([...bodies, more]).outcome).toBe('fail');
       }),
     );
+  });
+
+  it('judges mark by mark as it judges the whole', () => {
+    fc.assert(
+      fc.property(anyLog, (log) => {
+        const drive = foldDrive(log);
+        const rules = rulesOf(tally);
+        const one = standingMarks(drive).reduce(addMark, scoreMarks(rules, []));
+        const circumstances = circumstancesOf(drive, drive.lastMs);
+        expect(verdictOf(one, circumstances)).toEqual(judgeDrive(tally, drive));
+      }),
+    );
+  });
+
+  it('leaves a score as it was when a mark is added to it', () => {
+    const [, , , mark] = fullTest(marks(1, 'junctions.observation', 'driving'));
+    const drive = foldDrive([...fullTest([]), mark!]);
+    const before = scoreMarks(rulesOf(tally), []);
+    expect(addMark(before, drive.marks[0]!).uses.size).toBeGreaterThan(0);
+    expect(before.uses.size).toBe(0);
   });
 
   it('keeps headroom at limit less use, and not below nothing on a pass', () => {

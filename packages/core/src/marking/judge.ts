@@ -1,7 +1,7 @@
 import { drivenMs, sectionMs } from '../drive/clock';
 import { standingMarks, unsettledPins, type Drive } from '../drive/drive';
 import { rulesOf } from './rules';
-import { addMark, emptyScore } from './score';
+import { scoreMarks } from './score';
 import type { Standard } from './standard';
 import { verdictOf, type Circumstances, type Verdict } from './verdict';
 
@@ -11,7 +11,7 @@ import { verdictOf, type Circumstances, type Verdict } from './verdict';
  *   the moment of the last event
  */
 export function judgeDrive(standard: Standard, drive: Drive, nowMs: number = drive.lastMs): Verdict {
-  const score = standingMarks(drive).reduce(addMark, emptyScore(rulesOf(standard)));
+  const score = scoreMarks(rulesOf(standard), standingMarks(drive));
   return verdictOf(score, circumstancesOf(drive, nowMs));
 }
 

@@ -30,37 +30,53 @@ export interface Score {
   readonly unplaced: MarkChain | undefined;
 }
 
-export function emptyScore(rules: Rules): Score {
-  return { rules, uses: new Map(), capUses: new Map(), capped: undefined, unplaced: undefined };
+/** A score while it is being made, before anybody else sees it. */
+type Draft = { -readonly [K in keyof Score]: Score[K] } & { uses: Map<string, Use>; capUses: Map<string, number> };
+
+/** The score of marks in the order of their moments; struck marks are to be left out. */
+export function scoreMarks(rules: Rules, marks: Iterable<Mark>): Score {
+  const draft: Draft = { rules, uses: new Map(), capUses: new Map(), capped: undefined, unplaced: undefined };
+  for (const mark of marks) enter(draft, mark);
+  return draft;
 }
 
 /**
- * The score with one mark more. Its cost depends on the standard, not on how many marks came before.
- * Marks are to be added in the order of their moments; struck marks are not to be added at all.
+ * The score with one mark more, of a later moment than those before it. Its cost depends on the standard, not on
+ * how many marks came before.
  */
 export function addMark(score: Score, mark: Mark): Score {
+  const draft: Draft = { ...score, uses: new Map(score.uses), capUses: new Map(score.capUses) };
+  enter(draft, mark);
+  return draft;
+}
+
+function enter(draft: Draft, mark: Mark): void {
+  const { rules, uses, capUses } = draft;
   const key = drawKey(mark.item, mark.grade);
-  const draws = score.rules.draws.get(key);
-  if (!draws) return { ...score, unplaced: { mark, before: score.unplaced } };
-  const cap = score.rules.caps.get(key);
-  let { capUses } = score;
+  const draws = rules.draws.get(key);
+  if (!draws) {
+    draft.unplaced = { mark, before: draft.unplaced };
+    return;
+  }
+  const cap = rules.caps.get(key);
   if (cap) {
     const used = capUses.get(cap.code) ?? 0;
-    if (used >= cap.atMost.value) return { ...score, capped: { mark, before: score.capped } };
-    capUses = new Map(capUses).set(cap.code, used + 1);
+    if (used >= cap.atMost.value) {
+      draft.capped = { mark, before: draft.capped };
+      return;
+    }
+    capUses.set(cap.code, used + 1);
   }
-  const uses = new Map(score.uses);
   for (const draw of draws) {
     const scope = scopeOf(draw, mark);
     if (scope === undefined) continue;
     const raised = raise(uses, draw.limit, scope, draw.amount, mark);
     if (draw.limit.effect.kind === 'fail-exercise' && raised.crossedBy === mark) {
-      for (const limit of score.rules.standard.limits) {
+      for (const limit of rules.standard.limits) {
         if (limit.measure.kind === 'failed-exercises') raise(uses, limit, '', 1, mark);
       }
     }
   }
-  return { ...score, uses, capUses };
 }
 
 function raise(uses: Map<string, Use>, limit: Limit, scope: string, amount: number, mark: Mark): Use {

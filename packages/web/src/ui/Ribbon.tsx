@@ -2,7 +2,7 @@ import type { Drive, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { GradeSign as GradeSignName, Standard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
-import { useCallback, useMemo, useState, type RefCallback } from 'react';
+import { memo, useCallback, useMemo, useState, type RefCallback } from 'react';
 import { clockTime } from './format';
 import { GradeSign } from './GradeSign';
 import styles from './ribbon.module.css';
@@ -27,22 +27,11 @@ const minuteMs = 60_000;
 export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props) {
   const endMs = drive.ended?.atMs ?? nowMs;
   const lengthMs = Math.max(drive.ended ? endMs : standard.length.totalMin.value * minuteMs, endMs, minuteMs);
-  const [strip, widthPx] = useWidth();
-  const tokens = useMemo(() => tokensOf(standard, drive, onMark, onPin), [standard, drive, onMark, onPin]);
-  const places = spread(
-    tokens.map(({ atMs }) => (widthPx * Math.min(atMs, lengthMs)) / lengthMs),
-    tokenGapPx,
-    widthPx,
-  );
   const left = (ms: number) => `${Math.min(100, (100 * ms) / lengthMs)}%`;
   const ticks = Array.from({ length: Math.floor(lengthMs / minuteMs / tickMin) + 1 }, (_, i) => i * tickMin);
   return (
     <div className={styles.ribbon} role="group" aria-label="The drive so far">
-      <div className={styles.marks} ref={strip}>
-        {tokens.map((token, i) => (
-          <Token key={token.id} leftPx={places[i] ?? 0} {...token} chosen={token.id === chosen} />
-        ))}
-      </div>
+      <Tokens standard={standard} drive={drive} lengthMs={lengthMs} onMark={onMark} onPin={onPin} chosen={chosen} />
       <div className={styles.line} aria-hidden="true">
         {drive.spans.map((span) => {
           const toMs = span.toMs ?? endMs;
@@ -76,13 +65,37 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
   );
 }
 
+type TokensProps = Omit<Props, 'nowMs' | 'onMark' | 'onPin'> & {
+  readonly lengthMs: number;
+  readonly onMark: Props['onMark'] | undefined;
+  readonly onPin: Props['onPin'] | undefined;
+};
+
+/** Marks and pins in place; they do not move with the clock and are not drawn with it. */
+const Tokens = memo(function Tokens({ standard, drive, lengthMs, onMark, onPin, chosen }: TokensProps) {
+  const [strip, widthPx] = useWidth();
+  const tokens = useMemo(() => tokensOf(standard, drive, onMark, onPin), [standard, drive, onMark, onPin]);
+  const places = spread(
+    tokens.map(({ atMs }) => (widthPx * Math.min(atMs, lengthMs)) / lengthMs),
+    tokenGapPx,
+    widthPx,
+  );
+  return (
+    <div className={styles.marks} ref={strip}>
+      {tokens.map(({ id, ...token }, i) => (
+        <Token key={id} id={id} leftPx={places[i] ?? 0} {...token} chosen={id === chosen} />
+      ))}
+    </div>
+  );
+});
+
 interface TokenData {
   readonly id: string;
   readonly atMs: number;
   readonly label: string;
   readonly sign: GradeSignName | 'pin';
   readonly faded: boolean;
-  readonly onClick: (() => void) | undefined;
+  readonly onChoose: ((id: string) => void) | undefined;
 }
 
 /** Everything that stands on the ribbon, in the order of its moments. */
@@ -101,7 +114,7 @@ function tokensOf(
       label: markLabel(standard, mark),
       sign: grades.get(mark.grade)?.sign ?? ('noted' as const),
       faded: mark.struck !== undefined,
-      onClick: onMark && (() => onMark(mark.id)),
+      onChoose: onMark,
     }));
   const pins = drive.pins
     .filter((pin) => pin.state === 'unsettled')
@@ -111,7 +124,7 @@ function tokensOf(
       label: `Pin at ${clockTime(pin.atMs)}, not settled`,
       sign: 'pin' as const,
       faded: false,
-      onClick: onPin && (() => onPin(pin.id)),
+      onChoose: onPin,
     }));
   return [...marks, ...pins].sort((a, b) => a.atMs - b.atMs);
 }
@@ -133,16 +146,16 @@ function useWidth(): [RefCallback<HTMLElement>, number] {
   return [ref, widthPx];
 }
 
-interface TokenProps extends Omit<TokenData, 'id' | 'atMs'> {
+interface TokenProps extends Omit<TokenData, 'atMs'> {
   readonly leftPx: number;
   readonly chosen: boolean;
 }
 
-function Token({ leftPx, label, sign, chosen, faded, onClick }: TokenProps) {
+const Token = memo(function Token({ id, leftPx, label, sign, chosen, faded, onChoose }: TokenProps) {
   const className = `${styles.token} ${chosen ? styles.chosen : ''} ${faded ? styles.faded : ''}`;
   const shared = { className, style: { left: leftPx }, 'aria-label': label, title: label };
-  return onClick ? (
-    <button type="button" {...shared} onClick={onClick}>
+  return onChoose ? (
+    <button type="button" {...shared} onClick={() => onChoose(id)}>
       <GradeSign sign={sign} size={24} />
     </button>
   ) : (
@@ -150,4 +163,4 @@ function Token({ leftPx, label, sign, chosen, faded, onClick }: TokenProps) {
       <GradeSign sign={sign} size={24} />
     </span>
   );
-}
+});

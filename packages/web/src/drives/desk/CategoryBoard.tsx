@@ -1,6 +1,6 @@
 import { standingMarks, type Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { Category, GradeSign as Sign, Standard } from '@jasperwren/core/marking/standard';
 import { memo, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { GradeSign } from '../../ui/GradeSign';
@@ -18,47 +18,60 @@ export const CategoryBoard = memo(function CategoryBoard({
   readonly standard: Standard;
   readonly drive: Drive;
 }) {
-  const dispatch = useAppDispatch();
   const chosen = useAppSelector((state) => state.desk.category);
-  const marks = useMemo(() => {
+  const held = useMemo(() => {
     const { items, grades } = rulesOf(standard);
-    const byCategory = new Map<string, { id: string; sign: 'noted' | 'counted' | 'outright' | 'highest' }[]>();
+    const signs = new Map<string, Sign[]>();
     for (const mark of standingMarks(drive)) {
       const code = items.get(mark.item)?.category.code;
-      if (!code) continue;
-      const list = byCategory.get(code) ?? [];
-      list.push({ id: mark.id, sign: grades.get(mark.grade)?.sign ?? 'noted' });
-      byCategory.set(code, list);
+      if (code) signs.set(code, [...(signs.get(code) ?? []), grades.get(mark.grade)?.sign ?? 'noted']);
     }
-    return byCategory;
+    return signs;
   }, [standard, drive]);
   return (
     <nav className={styles.board} aria-label="Categories">
-      {standard.categories.map(({ code, name, letter }) => {
-        const held = marks.get(code) ?? [];
-        return (
-          <button
-            key={code}
-            type="button"
-            className={styles.category}
-            aria-pressed={code === chosen}
-            aria-keyshortcuts={letter}
-            onClick={() => dispatch(code === chosen ? stepBack() : categoryChosen(code))}
-          >
-            <span>{name}</span>
-            <span className={styles.foot}>
-              <Key>{letter}</Key>
-              <span className={styles.held}>
-                {held.length > 0 && <span className="visually-hidden">{held.length} so far</span>}
-                {held.slice(0, mostSigns).map(({ id, sign }) => (
-                  <GradeSign key={id} sign={sign} size={14} plain={code === chosen} />
-                ))}
-                {held.length > mostSigns && <small>+{held.length - mostSigns}</small>}
-              </span>
-            </span>
-          </button>
-        );
-      })}
+      {standard.categories.map((category) => (
+        <CategoryButton
+          key={category.code}
+          category={category}
+          held={(held.get(category.code) ?? []).join()}
+          chosen={category.code === chosen}
+        />
+      ))}
     </nav>
+  );
+});
+
+interface ButtonProps {
+  readonly category: Category;
+  /** Signs of the marks so far, as a list with commas: a button is drawn anew only when its text changes. */
+  readonly held: string;
+  readonly chosen: boolean;
+}
+
+const CategoryButton = memo(function CategoryButton({ category, held, chosen }: ButtonProps) {
+  const dispatch = useAppDispatch();
+  const { code, name, letter } = category;
+  const signs = held === '' ? [] : (held.split(',') as Sign[]);
+  return (
+    <button
+      type="button"
+      className={styles.category}
+      aria-pressed={chosen}
+      aria-keyshortcuts={letter}
+      onClick={() => dispatch(chosen ? stepBack() : categoryChosen(code))}
+    >
+      <span>{name}</span>
+      <span className={styles.foot}>
+        <Key>{letter}</Key>
+        <span className={styles.held}>
+          {signs.length > 0 && <span className="visually-hidden">{signs.length} so far</span>}
+          {signs.slice(0, mostSigns).map((sign, i) => (
+            <GradeSign key={i} sign={sign} size={14} plain={chosen} />
+          ))}
+          {signs.length > mostSigns && <small>+{signs.length - mostSigns}</small>}
+        </span>
+      </span>
+    </button>
   );
 });

@@ -3,21 +3,20 @@ import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useAppSelector } from '../../app/hooks';
 import { clockTime, counted } from '../../ui/format';
-import type { OpenDrive } from '../log/drive-logs';
+import type { DriveMeta } from '../log/device-log';
 import styles from './desk.module.css';
 import { Key } from './Key';
 import type { DeskActions } from './use-desk';
 import { useNow } from './use-now';
 
 interface Props {
-  readonly log: OpenDrive;
+  readonly meta: DriveMeta;
   readonly drive: Drive;
   readonly actions: DeskActions;
 }
 
 /** Always in sight: who, how long, which section, what is saved, what is unsettled. */
-export function DeskHeader({ log, drive, actions }: Props) {
-  const { meta } = log;
+export function DeskHeader({ meta, drive, actions }: Props) {
   const nowMs = useNow(meta.id, drive.phase === 'running');
   const { totalMin, independentMin } = meta.standard.length;
   const pins = unsettledPins(drive).length;
@@ -50,7 +49,7 @@ export function DeskHeader({ log, drive, actions }: Props) {
         </b>
       </button>
       <div className={styles.saving}>
-        <Saving log={log} />
+        <Saving driveId={meta.id} />
         <button type="button" className={styles.pins} onClick={actions.settleNext} disabled={pins === 0}>
           {pins === 0 ? 'no pins open' : `${counted(pins, 'pin', 'pins')} to settle`} <Key>;</Key>
         </button>
@@ -72,13 +71,14 @@ function standardLabel(standard: Standard): string {
 }
 
 /** Where the marks are: on this device, and at the server or not yet. */
-function Saving({ log }: { readonly log: OpenDrive }) {
+function Saving({ driveId }: { readonly driveId: string }) {
+  const unkept = useAppSelector((state) => state.driveLogs.open[driveId]?.unkept ?? 0);
+  const waiting = useAppSelector((state) => state.driveLogs.open[driveId]?.unsent.length ?? 0);
   const trouble = useAppSelector((state) => state.driveLogs.trouble);
   const storageFailed = useAppSelector((state) => state.driveLogs.storageFailed);
-  const waiting = log.unsent.length;
   if (storageFailed) return <strong role="alert">not kept on this device</strong>;
   if (trouble?.kind === 'refused') return <strong role="alert">{trouble.message}</strong>;
-  if (log.unkept > 0) return <span>saving …</span>;
+  if (unkept > 0) return <span>saving …</span>;
   if (waiting > 0) return <span>{trouble ? `saved here, ${waiting} waiting to send` : `sending ${waiting}`}</span>;
   return <span>all saved</span>;
 }

@@ -1,14 +1,16 @@
+import type { Drive } from '@jasperwren/core/drive/drive';
 import { likelyItems } from '@jasperwren/core/marking/likely';
-import { useEffect, useMemo } from 'react';
+import { memo, useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { Failed, Loading } from '../../ui/states';
 import { Ribbon } from '../../ui/Ribbon';
+import type { DriveMeta } from '../log/device-log';
 import type { OpenDrive } from '../log/drive-logs';
 import { useJudgedDrive, useOpenDrive } from '../log/use-drive';
 import { CategoryBoard } from './CategoryBoard';
 import styles from './desk.module.css';
-import { deskOpened, panelOpened, settlingChosen } from './desk-slice';
+import { deskOpened, lingeredEnough, panelOpened, settlingChosen, shownCategory } from './desk-slice';
 import { DeskHeader } from './DeskHeader';
 import { DeskPanelView } from './DeskPanels';
 import { Matrix } from './Matrix';
@@ -18,6 +20,7 @@ import { useDeskKeys } from './use-desk-keys';
 import { useNow } from './use-now';
 
 const likelyRows = 7;
+const lingerMs = 700;
 
 /** The marking desk: nothing but the drive. */
 export default function DeskPage() {
@@ -25,25 +28,31 @@ export default function DeskPage() {
   const opening = useOpenDrive(driveId);
   if (opening.state === 'loading') return <Loading what="the drive" />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
-  return <Desk log={opening.log} />;
+  return <Desk meta={opening.log.meta} events={opening.log.events} />;
 }
 
-function Desk({ log }: { readonly log: OpenDrive }) {
-  const { meta } = log;
+const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'events'>) {
   const dispatch = useAppDispatch();
-  const { drive, verdict } = useJudgedDrive(log);
-  const actions = useDesk(meta.id, meta.standard, drive);
+  const { drive, verdict } = useJudgedDrive({ meta, events });
+  const actions = useDesk(meta.id, meta.standard, drive.phase);
   const counts = useCellCounts(drive);
   const likely = useMemo(() => likelyItems(meta.standard, meta.past, drive, likelyRows), [meta, drive]);
-  const { panel, settling, receipt, category } = useAppSelector((state) => state.desk);
+  const panel = useAppSelector((state) => state.desk.panel);
+  const settling = useAppSelector((state) => state.desk.settling);
+  const atCategory = useAppSelector((state) => shownCategory(state.desk) !== undefined);
   useDeskKeys(meta.standard, actions);
+  useLingering();
   useEffect(() => {
     document.title = `${meta.learnerName} · Jasperwren`;
     dispatch(deskOpened());
   }, [dispatch, meta.id, meta.learnerName]);
   return (
-    <main className={styles.desk} data-phase={drive.phase} data-beat={panel ? 'panel' : category ? 'second' : 'first'}>
-      <DeskHeader log={log} drive={drive} actions={actions} />
+    <main
+      className={styles.desk}
+      data-phase={drive.phase}
+      data-beat={panel ? 'panel' : atCategory ? 'second' : 'first'}
+    >
+      <DeskHeader meta={meta} drive={drive} actions={actions} />
       <CategoryBoard standard={meta.standard} drive={drive} />
       {panel ? (
         <DeskPanelView
@@ -65,35 +74,55 @@ function Desk({ log }: { readonly log: OpenDrive }) {
       )}
       <SidePanel standard={meta.standard} verdict={verdict} actions={actions} />
       <footer className={styles.footer}>
-        <p className={styles.receipt} role="status">
-          {drive.phase === 'paused' ? 'Paused. ' : ''}
-          {receipt || (drive.ended ? '' : 'Marks appear here.')}
-          {drive.ended && <Link to={`/drive/${meta.id}`}>The drive has ended: see the verdict</Link>}
-        </p>
-        <LiveRibbon log={log} drive={drive} />
+        <Receipt meta={meta} drive={drive} />
+        <LiveRibbon meta={meta} drive={drive} />
       </footer>
     </main>
   );
+});
+
+/** Lets a mark be seen to land in its cell, then goes back to what is likely now. */
+function useLingering(): void {
+  const dispatch = useAppDispatch();
+  // The receipt is new with each mark, so that a second mark in the same category lingers anew.
+  const receipt = useAppSelector((state) => (state.desk.lingering ? state.desk.receipt : undefined));
+  useEffect(() => {
+    if (receipt === undefined) return;
+    const timer = setTimeout(() => dispatch(lingeredEnough()), lingerMs);
+    return () => clearTimeout(timer);
+  }, [receipt, dispatch]);
 }
 
-function LiveRibbon({
-  log,
-  drive,
-}: {
-  readonly log: OpenDrive;
-  readonly drive: ReturnType<typeof useJudgedDrive>['drive'];
-}) {
+interface PartProps {
+  readonly meta: DriveMeta;
+  readonly drive: Drive;
+}
+
+function Receipt({ meta, drive }: PartProps) {
+  const receipt = useAppSelector((state) => state.desk.receipt);
+  return (
+    <p className={styles.receipt} role="status">
+      {drive.phase === 'paused' ? 'Paused. ' : ''}
+      {receipt || (drive.ended ? '' : 'Marks appear here.')}
+      {drive.ended && <Link to={`/drive/${meta.id}`}>The drive has ended: see the verdict</Link>}
+    </p>
+  );
+}
+
+function LiveRibbon({ meta, drive }: PartProps) {
   const dispatch = useAppDispatch();
   const { panel, settling } = useAppSelector((state) => state.desk);
-  const nowMs = useNow(log.meta.id, !drive.ended);
+  const nowMs = useNow(meta.id, !drive.ended);
+  const onMark = useCallback((markId: string) => dispatch(panelOpened({ kind: 'mark', markId })), [dispatch]);
+  const onPin = useCallback((pinId: string) => dispatch(settlingChosen(pinId)), [dispatch]);
   return (
     <Ribbon
-      standard={log.meta.standard}
+      standard={meta.standard}
       drive={drive}
       nowMs={nowMs}
       chosen={panel?.kind === 'mark' ? panel.markId : settling}
-      onMark={(markId) => dispatch(panelOpened({ kind: 'mark', markId }))}
-      onPin={(pinId) => dispatch(settlingChosen(pinId))}
+      onMark={onMark}
+      onPin={onPin}
     />
   );
 }

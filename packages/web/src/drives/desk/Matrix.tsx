@@ -1,13 +1,13 @@
 import type { Pin } from '@jasperwren/core/drive/drive';
 import type { LikelyItem } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { Item, Standard } from '@jasperwren/core/marking/standard';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
 import { clockTime, times } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './desk.module.css';
-import { panelOpened, stepBack } from './desk-slice';
+import { panelOpened, shownCategory, stepBack } from './desk-slice';
 import { Key } from './Key';
 import type { DeskActions } from './use-desk';
 
@@ -24,7 +24,7 @@ const mostSigns = 3;
 /** The second beat: rows are items and columns are grades, so that one touch says what and how bad. */
 export const Matrix = memo(function Matrix({ standard, likely, counts, settling, actions }: Props) {
   const dispatch = useAppDispatch();
-  const chosen = useAppSelector((state) => state.desk.category);
+  const chosen = useAppSelector((state) => shownCategory(state.desk));
   const chosenItem = useAppSelector((state) => state.desk.item);
   const { items } = rulesOf(standard);
   const category = standard.categories.find(({ code }) => code === chosen);
@@ -70,47 +70,71 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
           </span>
         ))}
       </div>
-      {rows.map(({ item, under, keys }) => (
-        <div
-          key={item.code}
-          className={`${styles.row} ${item.code === chosenItem ? styles.chosenRow : ''}`}
-          role="group"
-          aria-label={item.name}
-        >
-          <div className={styles.label}>
-            <span>
-              {item.name}
-              {under && <small>{under}</small>}
-            </span>
-            <Key>{keys}</Key>
-          </div>
-          {standard.grades.map((grade) => {
-            const allowed = gradesOf(standard, item).includes(grade);
-            const n = counts.get(`${item.code} ${grade.code}`) ?? 0;
-            if (!allowed) return <span key={grade.code} className={styles.noCell} />;
-            return (
-              <button
-                key={grade.code}
-                type="button"
-                className={`${styles.cell} ${n > 0 ? styles[grade.sign] : ''}`}
-                disabled={!actions.canMark}
-                aria-label={`${item.name}: ${grade.name}${n > 0 ? `, ${n} so far` : ''}`}
-                onClick={() => actions.mark(item.code, grade.code)}
-              >
-                {n === 0 && <GradeSign sign={grade.sign} size={26} ghost />}
-                {n > 0 &&
-                  n <= mostSigns &&
-                  Array.from({ length: n }, (_, i) => <GradeSign key={i} sign={grade.sign} size={26} />)}
-                {n > mostSigns && (
-                  <>
-                    <GradeSign sign={grade.sign} size={26} /> <b>{n}</b>
-                  </>
-                )}
-              </button>
-            );
-          })}
-        </div>
+      {rows.map(({ item, under, keys }, i) => (
+        <MatrixRow
+          // By place, not by item: a row takes on another item faster than it is made anew.
+          key={i}
+          standard={standard}
+          item={item}
+          under={under}
+          keys={keys}
+          held={standard.grades.map((grade) => counts.get(`${item.code} ${grade.code}`) ?? 0).join()}
+          chosen={item.code === chosenItem}
+          canMark={actions.canMark}
+          onMark={actions.mark}
+        />
       ))}
     </section>
+  );
+});
+
+interface RowProps {
+  readonly standard: Standard;
+  readonly item: Item;
+  readonly under: string | undefined;
+  readonly keys: string;
+  /** Marks of each grade so far, as a list with commas: a row is drawn anew only when its text changes. */
+  readonly held: string;
+  readonly chosen: boolean;
+  readonly canMark: boolean;
+  readonly onMark: DeskActions['mark'];
+}
+
+const MatrixRow = memo(function MatrixRow({ standard, item, under, keys, held, chosen, canMark, onMark }: RowProps) {
+  const counts = held.split(',').map(Number);
+  return (
+    <div className={`${styles.row} ${chosen ? styles.chosenRow : ''}`} role="group" aria-label={item.name}>
+      <div className={styles.label}>
+        <span>
+          {item.name}
+          {under && <small>{under}</small>}
+        </span>
+        <Key>{keys}</Key>
+      </div>
+      {standard.grades.map((grade, column) => {
+        if (!gradesOf(standard, item).includes(grade)) return <span key={grade.code} className={styles.noCell} />;
+        const n = counts[column] ?? 0;
+        return (
+          <button
+            key={grade.code}
+            type="button"
+            className={`${styles.cell} ${n > 0 ? styles[grade.sign] : ''}`}
+            disabled={!canMark}
+            aria-label={`${item.name}: ${grade.name}${n > 0 ? `, ${n} so far` : ''}`}
+            onClick={() => onMark(item.code, grade.code)}
+          >
+            {n === 0 && <GradeSign sign={grade.sign} size={26} ghost />}
+            {n > 0 &&
+              n <= mostSigns &&
+              Array.from({ length: n }, (_, i) => <GradeSign key={i} sign={grade.sign} size={26} />)}
+            {n > mostSigns && (
+              <>
+                <GradeSign sign={grade.sign} size={26} /> <b>{n}</b>
+              </>
+            )}
+          </button>
+        );
+      })}
+    </div>
   );
 });

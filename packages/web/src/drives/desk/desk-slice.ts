@@ -10,6 +10,8 @@ export type DeskPanel =
 interface Desk {
   /** The first beat: a category of the standard. */
   readonly category?: string | undefined;
+  /** The category a mark was just made in: still in sight for a moment, so that the mark is seen to land. */
+  readonly lingering?: string | undefined;
   /** By keyboard, the item before its grade. */
   readonly item?: string | undefined;
   /** The pin that the next mark settles. */
@@ -29,6 +31,7 @@ const slice = createSlice({
     categoryChosen: (state, { payload }: PayloadAction<string>) => ({
       ...state,
       category: payload,
+      lingering: undefined,
       item: undefined,
       panel: undefined,
     }),
@@ -37,20 +40,38 @@ const slice = createSlice({
       ...state,
       settling: payload,
       category: undefined,
+      lingering: undefined,
       item: undefined,
       panel: undefined,
     }),
     panelOpened: (state, { payload }: PayloadAction<DeskPanel>) => ({ ...state, panel: payload, item: undefined }),
     /** Back to what is likely now; with nothing else open, settling stops. */
     stepBack: (state) =>
-      state.panel || state.category
-        ? { ...state, category: undefined, item: undefined, panel: undefined }
+      state.panel || state.category || state.lingering
+        ? { ...state, category: undefined, lingering: undefined, item: undefined, panel: undefined }
         : { ...state, settling: undefined },
-    done: (state, { payload }: PayloadAction<string>) => ({ receipt: payload, settling: undefined }),
+    done: (state, { payload }: PayloadAction<string>): Desk => ({
+      receipt: payload,
+      lingering: state.panel ? undefined : (state.category ?? state.lingering),
+    }),
+    lingeredEnough: (state) => ({ ...state, lingering: undefined }),
     said: (state, { payload }: PayloadAction<string>) => ({ ...state, receipt: payload }),
   },
 });
 
-export const { deskOpened, categoryChosen, itemChosen, settlingChosen, panelOpened, stepBack, done, said } =
-  slice.actions;
+export const {
+  deskOpened,
+  categoryChosen,
+  itemChosen,
+  settlingChosen,
+  panelOpened,
+  stepBack,
+  done,
+  lingeredEnough,
+  said,
+} = slice.actions;
+
+/** The category in sight: the one chosen, or the one a mark has just landed in. */
+export const shownCategory = (desk: Desk): string | undefined => desk.category ?? desk.lingering;
+
 export const deskReducer = slice.reducer;

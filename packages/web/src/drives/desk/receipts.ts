@@ -2,6 +2,11 @@ let audio: AudioContext | undefined;
 
 /** A short sound and vibration that says "taken", lower for what takes something back. */
 export function giveReceipt(kind: 'taken' | 'undone'): void {
+  // After the picture: the eye is faster than the ear.
+  requestAnimationFrame(() => setTimeout(() => sound(kind)));
+}
+
+function sound(kind: 'taken' | 'undone'): void {
   navigator.vibrate?.(kind === 'taken' ? 25 : [15, 40, 15]);
   try {
     audio ??= new AudioContext();

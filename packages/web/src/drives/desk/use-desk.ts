@@ -1,6 +1,7 @@
 import { standingMarks, unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { DriveEvent, Ending } from '@jasperwren/core/drive/event';
+import { foldDrive } from '@jasperwren/core/drive/fold';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
@@ -29,12 +30,12 @@ const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
 };
 
 /** Everything the desk can do, each with its receipt. */
-export function useDesk(driveId: string, standard: Standard, drive: Drive) {
+export function useDesk(driveId: string, standard: Standard, phase: Drive['phase']) {
   const dispatch = useAppDispatch();
   const { write, undo: undoLast } = useDriveLog(driveId);
   const receipts = useAppSelector((state) => state.settings.receipts);
   const settling = useAppSelector((state) => state.desk.settling);
-  const running = drive.phase === 'running' || drive.phase === 'paused';
+  const running = phase === 'running' || phase === 'paused';
   const canMark = running || settling !== undefined;
 
   const tell = useCallback(
@@ -47,6 +48,8 @@ export function useDesk(driveId: string, standard: Standard, drive: Drive) {
 
   return useMemo(() => {
     const at = () => clockTime(driveNowMs(driveId));
+    // Read when something is done, so that the actions stay the same from mark to mark and little is drawn anew.
+    const driveNow = () => foldDrive(store.getState().driveLogs.open[driveId]?.events ?? []);
     return {
       running,
       canMark,
@@ -79,18 +82,18 @@ export function useDesk(driveId: string, standard: Standard, drive: Drive) {
       },
       switchSection(): void {
         if (!running) return;
-        const section = currentSpan(drive)?.section === 'independent' ? 'guided' : 'independent';
+        const section = currentSpan(driveNow())?.section === 'independent' ? 'guided' : 'independent';
         void write({ type: 'section', section });
         tell(`From here: ${section} driving.`);
       },
       switchPause(): void {
         if (!running) return;
-        const state = drive.phase === 'paused' ? 'resumed' : 'paused';
+        const state = driveNow().phase === 'paused' ? 'resumed' : 'paused';
         void write({ type: 'pause', state });
         tell(state === 'paused' ? 'Paused: the clock stands still.' : 'Going on.');
       },
       settleNext(): void {
-        const pins = unsettledPins(drive);
+        const pins = unsettledPins(driveNow());
         const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
         const next = pins[now + 1] ?? pins[0];
         dispatch(settlingChosen(next?.id));
@@ -105,7 +108,7 @@ export function useDesk(driveId: string, standard: Standard, drive: Drive) {
         dispatch(done('Mark struck.'));
       },
       putBack(markId: string): void {
-        const strike = drive.marks.find((mark) => mark.id === markId)?.struck;
+        const strike = driveNow().marks.find((mark) => mark.id === markId)?.struck;
         if (strike) void write({ type: 'strike', target: strike.strikeId, reason: 'Put back' });
         dispatch(done('Mark put back.'));
       },
@@ -121,7 +124,7 @@ export function useDesk(driveId: string, standard: Standard, drive: Drive) {
         dispatch(done('The drive has ended.'));
       },
     };
-  }, [running, canMark, drive, driveId, standard, dispatch, write, undoLast, tell, receipts]);
+  }, [running, canMark, driveId, standard, dispatch, write, undoLast, tell, receipts]);
 }
 
 /** How many standing marks each item has in each grade, by `item grade`. */

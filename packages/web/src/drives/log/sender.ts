@@ -7,6 +7,8 @@ import { eventsSent, troubleChanged, type SendTrouble } from './drive-logs';
 
 const firstWaitMs = 1000;
 const longestWaitMs = 15_000;
+/** Marks made in one go travel together, and the screen comes before the network. */
+const gatherMs = 200;
 
 let schoolId: string | undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -34,7 +36,7 @@ export function startSending(forSchool: string): () => void {
 /** Sends as soon as the present request, if any, is done. */
 export function sendSoon(): void {
   if (sending) again = true;
-  else schedule(0);
+  else schedule(gatherMs);
 }
 
 function schedule(ms: number): void {
@@ -58,7 +60,7 @@ async function sendAll(): Promise<void> {
     waitMs = Math.min(longestWaitMs, waitMs * 2);
   } else {
     waitMs = firstWaitMs;
-    if (again) schedule(0);
+    if (again) schedule(gatherMs);
   }
 }
 

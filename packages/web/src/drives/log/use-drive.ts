@@ -39,7 +39,7 @@ export function useOpenDrive(driveId: string): Opening {
 }
 
 /** What follows from a log: the drive as it stands and its verdict. */
-export function useJudgedDrive({ meta, events }: OpenDrive) {
+export function useJudgedDrive({ meta, events }: Pick<OpenDrive, 'meta' | 'events'>) {
   const drive = useMemo(() => foldDrive(events), [events]);
   const verdict = useMemo(() => judgeDrive(meta.standard, drive), [meta.standard, drive]);
   return { drive, verdict };

@@ -1,0 +1,110 @@
+/**
+ * From the key or the touch that makes a mark to the picture that shows it, on the marking desk in Chromium with
+ * the processor slowed down four times and a quick hand at work, against a bare page that changes one word. Times are the browser's own
+ * (Event Timing API), in steps of 8 ms; what it does not report took less than 16 ms and counts as 16.
+ * Run: npm run build && npm run bench
+ */
+import { chromium, type Page } from '@playwright/test';
+import { makeServer, password, runCli } from '../e2e/server';
+
+const slowDown = 4;
+const marks = 60;
+/** A quick hand leaves this long between two beats. */
+const betweenBeatsMs = 150;
+/** And the finger rests this long on the glass. */
+const touchMs = 80;
+const letters = ['jo1', 'rl1', 'kc1', 'mb1', 'ip1', 'gt1', 'nk1', 'pl2', 'va1', 'xp3'];
+
+declare global {
+  interface Window {
+    measured: number[];
+  }
+}
+
+const server = await makeServer();
+runCli(server.dataDir, 'school', 'bench', '--lead', 'Ada Bench', '--email', 'ada@bench.example');
+await server.start();
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+  args: ['--no-sandbox'],
+});
+try {
+  const page = await browser.newPage({ viewport: { width: 1024, height: 768 } });
+  await openDesk(page);
+  await slow(page);
+  const byKey = await measure(page, 'keydown', async (i) => {
+    for (const key of letters[i % letters.length]!) {
+      await page.waitForTimeout(betweenBeatsMs);
+      await page.keyboard.press(key);
+    }
+  });
+  const byTouch = await measure(page, 'pointerup', async (i) => {
+    await page
+      .getByRole('navigation')
+      .getByRole('button')
+      .nth(i % 19)
+      .click();
+    await page.waitForTimeout(betweenBeatsMs);
+    await page.locator('section [role=group] button').first().click({ delay: touchMs });
+  });
+  const bare = await browser.newPage();
+  await bare.setContent('<button onclick="this.textContent = Date.now()">now</button>');
+  await slow(bare);
+  const reference = await measure(bare, 'pointerup', () => bare.getByRole('button').click({ delay: touchMs }));
+
+  const rows = { 'reference: one word on a bare page': reference, 'mark by keyboard': byKey, 'mark by touch': byTouch };
+  const p95OfReference = quantile(reference, 0.95);
+  console.table(
+    Object.entries(rows).map(([what, times]) => ({
+      what,
+      interactions: times.length,
+      'median, ms': quantile(times, 0.5),
+      'p95, ms': quantile(times, 0.95),
+      'p95 of the reference': `${(quantile(times, 0.95) / p95OfReference).toFixed(1)} x`,
+    })),
+  );
+} finally {
+  await browser.close();
+  await server.remove();
+}
+
+async function openDesk(page: Page): Promise<void> {
+  await page.goto(`${server.address}/sign-in`);
+  await page.getByLabel('E-mail').fill('ada@bench.example');
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('link', { name: 'Add a learner' }).click();
+  await page.getByLabel('Name').fill('Bench Learner');
+  await page.getByRole('button', { name: 'Add the learner' }).click();
+  await page.getByRole('link', { name: 'Drive with Bench' }).click();
+  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('timer').waitFor();
+}
+
+async function slow(page: Page): Promise<void> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: slowDown });
+}
+
+/** Does something many times and returns how long each last event of a kind took to its paint, in ms. */
+async function measure(page: Page, type: string, act: (i: number) => Promise<void>): Promise<readonly number[]> {
+  await page.evaluate((wanted) => {
+    window.measured = [];
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) if (entry.name === wanted) window.measured.push(entry.duration);
+    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit);
+  }, type);
+  const times: number[] = [];
+  for (let i = 0; i < marks; i++) {
+    await page.evaluate(() => (window.measured.length = 0));
+    await act(i);
+    await page.waitForTimeout(2 * betweenBeatsMs);
+    times.push((await page.evaluate(() => window.measured)).at(-1) ?? 16);
+  }
+  return times;
+}
+
+function quantile(times: readonly number[], q: number): number {
+  const sorted = [...times].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.ceil(q * sorted.length) - 1)]!;
+}
