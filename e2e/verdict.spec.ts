@@ -34,7 +34,7 @@ test('striking a mark turns a fail into a pass, here and in the history', async 
 
   await page.goto(learner);
   const row = page.getByRole('listitem').filter({ hasText: 'driving fault' });
-  await expect(row).toContainText('pass one driving fault; 14 more would still have passed.');
+  await expect(row).toContainText('pass: one driving fault; 14 more would still have passed.');
   await row.getByRole('link').click();
   await page.getByRole('button', { name: 'Put back Signs and lights: traffic lights' }).click();
   await expect(heading).toHaveText('Fail: one serious fault.');

@@ -94,7 +94,7 @@ function DriveRow({ drive, number }: { readonly drive: DriveSummary; readonly nu
           </>
         ) : (
           <>
-            <OutcomeWord outcome={drive.outcome} /> {drive.detail}.
+            <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
           </>
         )}
         {(drive.prompts > 0 || drive.interventions > 0) && <span className="muted"> {helpGiven(drive)}</span>}

@@ -169,7 +169,7 @@ function LastRow({ drive }: { readonly drive: DriveSummary }) {
       <span>
         {drive.phase === 'ended' ? (
           <>
-            <OutcomeWord outcome={drive.outcome} /> {drive.detail}.
+            <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
           </>
         ) : (
           'Under way.'
