@@ -7,15 +7,15 @@ export interface Mark {
   /** The grade that holds now. */
   readonly grade: string;
   /** The grade first given, where a regrade changed it. */
-  readonly firstGrade?: string;
+  readonly firstGrade?: string | undefined;
   /** When it happened, in milliseconds of the drive's clock: the pin's moment where it settles one. */
   readonly atMs: number;
   /** The exercise under way at that moment, if any. */
-  readonly exercise?: string;
-  readonly pin?: string;
-  readonly note?: string;
+  readonly exercise?: string | undefined;
+  readonly pin?: string | undefined;
+  readonly note?: string | undefined;
   readonly by: string;
-  readonly struck?: Struck;
+  readonly struck?: Struck | undefined;
 }
 
 export interface Struck {

@@ -83,18 +83,17 @@ function toMark(
   const pin = event.pin === undefined ? undefined : byId.get(event.pin);
   const atMs = pin?.type === 'pin' ? pin.atMs : event.atMs;
   const grade = grades.get(event.id)?.grade ?? event.grade;
-  const exercise = spans.findLast((span) => span.fromMs <= atMs)?.exercise;
   return {
     id: event.id,
     item: event.item,
     grade,
-    ...(grade !== event.grade && { firstGrade: event.grade }),
+    firstGrade: grade === event.grade ? undefined : event.grade,
     atMs,
-    ...(exercise && { exercise }),
-    ...(event.pin && { pin: event.pin }),
-    ...(event.note && { note: event.note }),
+    exercise: spans.findLast((span) => span.fromMs <= atMs)?.exercise,
+    pin: event.pin,
+    note: event.note,
     by: event.by,
-    ...(struck && { struck }),
+    struck,
   };
 }
 

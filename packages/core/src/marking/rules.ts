@@ -5,6 +5,8 @@ export interface Draw {
   readonly limit: Limit;
   /** The item's own category, item, class or exercise; empty for the whole test; `by-mark` where the mark decides. */
   readonly scope: string;
+  /** Where the score keeps the use of this limit in this scope. */
+  readonly key: string;
   readonly amount: number;
 }
 
@@ -18,6 +20,9 @@ export interface Rules {
   /** By `item grade`. */
   readonly caps: ReadonlyMap<string, Cap>;
 }
+
+/** Where a score keeps how far a limit is used in a scope. */
+export const useKey = (limit: Limit, scope: string): string => `${limit.code} ${scope}`;
 
 export const drawKey = (item: string, grade: string): string => `${item} ${grade}`;
 
@@ -61,7 +66,7 @@ function drawOn(limit: Limit, category: Category, item: Item, grade: Grade): rea
   const scope = scopeOf(limit, category, item);
   if (scope === undefined) return [];
   const amount = measure.kind === 'count' ? 1 : ((item.points?.[grade.code] ?? grade.points)?.value ?? 0);
-  return amount > 0 ? [{ limit, scope, amount }] : [];
+  return amount > 0 ? [{ limit, scope, key: useKey(limit, scope), amount }] : [];
 }
 
 function scopeOf(limit: Limit, category: Category, item: Item): string | undefined {

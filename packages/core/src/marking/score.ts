@@ -1,5 +1,5 @@
 import type { Mark } from '../drive/drive';
-import { drawKey, type Draw, type Rules } from './rules';
+import { drawKey, useKey, type Draw, type Rules } from './rules';
 import type { Limit } from './standard';
 
 /** Marks, newest first, sharing their tails: adding one costs the same however many there are. */
@@ -70,17 +70,17 @@ function enter(draft: Draft, mark: Mark): void {
   for (const draw of draws) {
     const scope = scopeOf(draw, mark);
     if (scope === undefined) continue;
-    const raised = raise(uses, draw.limit, scope, draw.amount, mark);
+    const useAt = draw.scope === scope ? draw.key : useKey(draw.limit, scope);
+    const raised = raise(uses, useAt, draw.limit, scope, draw.amount, mark);
     if (draw.limit.effect.kind === 'fail-exercise' && raised.crossedBy === mark) {
       for (const limit of rules.standard.limits) {
-        if (limit.measure.kind === 'failed-exercises') raise(uses, limit, '', 1, mark);
+        if (limit.measure.kind === 'failed-exercises') raise(uses, useKey(limit, ''), limit, '', 1, mark);
       }
     }
   }
 }
 
-function raise(uses: Map<string, Use>, limit: Limit, scope: string, amount: number, mark: Mark): Use {
-  const key = `${limit.code} ${scope}`;
+function raise(uses: Map<string, Use>, key: string, limit: Limit, scope: string, amount: number, mark: Mark): Use {
   const before = uses.get(key);
   const used = (before?.used ?? 0) + amount;
   const crossedBy = before?.crossedBy ?? (used > limit.allowed.value ? mark : undefined);
