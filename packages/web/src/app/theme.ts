@@ -55,7 +55,7 @@ export function makeTheme(name: ThemeName): Theme {
         styleOverrides: {
           root: {
             backgroundColor: t.surface,
-            '&.Mui-focused .MuiOutlinedInput-notchedOutline': { borderColor: t.ink },
+            '&.Mui-focused:not(.Mui-error) .MuiOutlinedInput-notchedOutline': { borderColor: t.ink },
           },
           notchedOutline: { borderColor: t.muted },
         },

@@ -1,3 +1,4 @@
+import useMediaQuery from '@mui/material/useMediaQuery';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { GradeSign, Standard } from '@jasperwren/core/marking/standard';
 import { useMemo } from 'react';
@@ -29,6 +30,8 @@ const rowPx = 34;
 /** Marks by area over a learner's drives: one dot an area and drive, larger with more marks, shaped by the gravest. */
 export default function AreaChart({ drives, standards, name }: Props) {
   const theme = useThemeName();
+  // Dates do not fit below the drives of a phone; they stand in the list.
+  const narrow = useMediaQuery('(max-width: 700px)');
   const figure = useMemo(() => areaFigure(drives, standards, name), [drives, standards, name]);
   const chart = useMemo(() => {
     const t = tokens[theme];
@@ -48,6 +51,7 @@ export default function AreaChart({ drives, standards, name }: Props) {
             symbol: dots.map(({ worst }) => shapes[worst]),
             size: dots.map(({ count }) => 11 + 3 * Math.min(count, 5)),
             opacity: 1,
+            line: { width: 0 },
           },
           customdata: dots.map(({ words }) => words),
           hovertemplate: '%{y}: %{customdata}<extra></extra>',
@@ -55,11 +59,12 @@ export default function AreaChart({ drives, standards, name }: Props) {
       ],
       layout: {
         height: 90 + rowPx * areas.length,
-        margin: { l: 150, r: 20, t: 10, b: 64 },
+        margin: { l: 10, r: 20, t: 10, b: narrow ? 48 : 64 },
         xaxis: {
-          title: { text: 'drive, and its date', standoff: 12 },
+          title: { text: narrow ? 'drive' : 'drive, and its date', standoff: 12 },
+          tickangle: 0,
           tickvals: columns.map((_, i) => i),
-          ticktext: [...columns],
+          ticktext: narrow ? columns.map((_, i) => String(i + 1)) : [...columns],
           range: [-0.5, Math.max(columns.length, 6) - 0.5],
           fixedrange: true,
           zeroline: false,
@@ -74,7 +79,7 @@ export default function AreaChart({ drives, standards, name }: Props) {
         },
       },
     };
-  }, [figure, theme]);
+  }, [figure, theme, narrow]);
   if (figure.dots.length === 0) return <p>{figure.sentence}</p>;
   return (
     <figure style={{ margin: 0 }}>

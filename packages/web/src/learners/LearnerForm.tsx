@@ -142,7 +142,12 @@ function TestDate({ control }: { readonly control: Control<LearnerInput> }) {
             error: fieldState.invalid,
             helperText: fieldState.error?.message,
             onBlur: field.onBlur,
-            sx: { '& .MuiPickersOutlinedInput-root': { backgroundColor: 'background.paper' } },
+            sx: {
+              '& .MuiPickersOutlinedInput-root': { backgroundColor: 'background.paper' },
+              '& .MuiPickersOutlinedInput-root:not(.Mui-error) .MuiPickersOutlinedInput-notchedOutline': {
+                borderColor: 'text.secondary',
+              },
+            },
           },
           field: { clearable: true },
         }}

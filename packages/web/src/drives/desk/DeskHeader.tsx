@@ -72,13 +72,11 @@ function standardLabel(standard: Standard): string {
 
 /** Where the marks are: on this device, and at the server or not yet. */
 function Saving({ driveId }: { readonly driveId: string }) {
-  const unkept = useAppSelector((state) => state.driveLogs.open[driveId]?.unkept ?? 0);
   const waiting = useAppSelector((state) => state.driveLogs.open[driveId]?.unsent.length ?? 0);
   const trouble = useAppSelector((state) => state.driveLogs.trouble);
   const storageFailed = useAppSelector((state) => state.driveLogs.storageFailed);
   if (storageFailed) return <strong role="alert">not kept on this device</strong>;
   if (trouble?.kind === 'refused') return <strong role="alert">{trouble.message}</strong>;
-  if (unkept > 0) return <span>saving …</span>;
   if (waiting > 0) return <span>{trouble ? `saved here, ${waiting} waiting to send` : `sending ${waiting}`}</span>;
   return <span>all saved</span>;
 }

@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid';
 import type { AppDispatch, RootState } from '../../app/store';
 import { deviceId, keepDrive, keepUnsent, type DriveMeta } from './device-log';
 import { driveNowMs, startClock } from './drive-clock';
-import { driveOpened, eventAdded, eventKept, storageRefused } from './drive-logs';
+import { driveOpened, eventAdded, storageRefused } from './drive-logs';
 import { sendSoon } from './sender';
 
 /** Opens a new drive on this device and writes its start. Returns the drive's id. */
@@ -43,7 +43,6 @@ export function append(driveId: string, body: EventBody, by: string) {
     dispatch(eventAdded({ driveId, event }));
     try {
       await keepUnsent(driveId, event);
-      dispatch(eventKept(driveId));
     } catch {
       dispatch(storageRefused());
     }

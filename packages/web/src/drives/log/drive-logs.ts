@@ -9,8 +9,6 @@ export type SendTrouble = { readonly kind: 'unreachable' } | { readonly kind: 'r
 export interface OpenDrive {
   readonly meta: DriveMeta;
   readonly events: readonly DriveEvent[];
-  /** Events on the way to this device's own storage. */
-  readonly unkept: number;
   /** Ids the server has not acknowledged. */
   readonly unsent: readonly string[];
 }
@@ -33,7 +31,7 @@ const slice = createSlice({
       { payload }: PayloadAction<{ meta: DriveMeta; events: readonly DriveEvent[]; unsent: readonly string[] }>,
     ) => {
       const { meta, events, unsent } = payload;
-      return withDrive(state, { meta, events, unkept: 0, unsent });
+      return withDrive(state, { meta, events, unsent });
     },
     /** Events another device sent, or this one before. */
     eventsLearnt: (state, { payload }: PayloadAction<{ driveId: string; events: readonly DriveEvent[] }>) => {
@@ -50,13 +48,8 @@ const slice = createSlice({
       return withDrive(state, {
         ...drive,
         events: [...drive.events, event],
-        unkept: drive.unkept + 1,
         unsent: [...drive.unsent, event.id],
       });
-    },
-    eventKept: (state, { payload: driveId }: PayloadAction<string>) => {
-      const drive = state.open[driveId];
-      return drive ? withDrive(state, { ...drive, unkept: drive.unkept - 1 }) : state;
     },
     eventsSent: (state, { payload }: PayloadAction<{ driveId: string; ids: readonly string[] }>) => {
       const drive = state.open[payload.driveId];
@@ -73,6 +66,5 @@ function withDrive(state: DriveLogs, drive: OpenDrive): DriveLogs {
   return { ...state, open: { ...state.open, [drive.meta.id]: drive } };
 }
 
-export const { driveOpened, eventsLearnt, eventAdded, eventKept, eventsSent, troubleChanged, storageRefused } =
-  slice.actions;
+export const { driveOpened, eventsLearnt, eventAdded, eventsSent, troubleChanged, storageRefused } = slice.actions;
 export const driveLogsReducer = slice.reducer;
