@@ -63,7 +63,8 @@ export function eventsOfDemoDrive(
 
 function readWord(word: string, standard: Standard): [number, EventBody] {
   const [what = '', minute = ''] = word.split('@');
-  const at = Number(minute);
+  const at = minute === '' ? NaN : Number(minute);
+  if (Number.isNaN(at)) throw new Error(`The demo data has "${word}", which names no minute.`);
   if (what === 'say') return [at, { type: 'prompt' }];
   if (what === 'take') return [at, { type: 'intervention' }];
   if (what === 'pin') return [at, { type: 'pin' }];
@@ -71,7 +72,6 @@ function readWord(word: string, standard: Standard): [number, EventBody] {
     .find((category) => category.letter === what[0])
     ?.items.find((candidate) => candidate.letter === what[1]);
   const grade = standard.grades[Number(what[2]) - 1];
-  if (!item || !grade || Number.isNaN(at))
-    throw new Error(`The demo data has "${word}", which ${standard.name} does not know.`);
+  if (!item || !grade) throw new Error(`The demo data has "${word}", which ${standard.name} does not know.`);
   return [at, { type: 'mark', item: item.code, grade: grade.code }];
 }

@@ -71,6 +71,11 @@ export async function markSent(ids: readonly string[]): Promise<void> {
     .modify({ sent: 1 });
 }
 
+/** Which of these events the server has, whoever sent them: another tab of this device may have. */
+export async function sentAmong(ids: readonly string[]): Promise<readonly string[]> {
+  return (await deviceLog.events.bulkGet([...ids])).flatMap((kept) => (kept?.sent ? [kept.id] : []));
+}
+
 /** The drives of a school that have events to send. */
 export async function drivesToSend(schoolId: string): Promise<readonly string[]> {
   const waiting = new Set((await deviceLog.events.where({ sent: 0 }).toArray()).map((kept) => kept.driveId));

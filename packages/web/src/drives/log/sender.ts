@@ -2,7 +2,7 @@ import { mostEventsInABatch } from '@jasperwren/contract/batch';
 import { store } from '../../app/store';
 import { apiError } from '../../app/api';
 import { drivesApi } from '../drives-api';
-import { drivesToSend, markSent, unsentEvents } from './device-log';
+import { drivesToSend, markSent, sentAmong, unsentEvents } from './device-log';
 import { eventsSent, troubleChanged, type SendTrouble } from './drive-logs';
 
 const firstWaitMs = 1000;
@@ -51,6 +51,7 @@ async function sendAll(): Promise<void> {
   let trouble: SendTrouble | undefined;
   try {
     for (const driveId of await drivesToSend(schoolId)) trouble = (await sendDrive(driveId)) ?? trouble;
+    await learnWhatOthersSent();
   } finally {
     sending = false;
   }
@@ -61,6 +62,14 @@ async function sendAll(): Promise<void> {
   } else {
     waitMs = firstWaitMs;
     if (again) schedule(gatherMs);
+  }
+}
+
+/** Another tab may have sent what was marked in this one. */
+async function learnWhatOthersSent(): Promise<void> {
+  for (const [driveId, { unsent }] of Object.entries(store.getState().driveLogs.open)) {
+    const ids = unsent.length > 0 ? await sentAmong(unsent) : [];
+    if (ids.length > 0) store.dispatch(eventsSent({ driveId, ids }));
   }
 }
 

@@ -1,0 +1,59 @@
+import { fullTest } from '@jasperwren/core/drive/testing';
+import { tally } from '@jasperwren/core/marking/templates/tally';
+import type { DriveMeta } from './device-log';
+import {
+  driveLogsReducer,
+  driveOpened,
+  eventAdded,
+  eventsLearnt,
+  eventsSent,
+  storageRefused,
+  troubleChanged,
+} from './drive-logs';
+
+const meta: DriveMeta = {
+  id: 'a',
+  schoolId: 'ours',
+  learnerId: 'learner',
+  learnerName: 'Ada',
+  number: 1,
+  standard: tally,
+  past: [],
+};
+const [first, second, third] = fullTest([]);
+const after = (...actions: Parameters<typeof driveLogsReducer>[1][]) =>
+  actions.reduce((state, action) => driveLogsReducer(state, action), driveLogsReducer(undefined, { type: 'begun' }));
+const opened = driveOpened({ meta, events: [first!], unsent: [first!.id] });
+
+describe('the drives open on a page', () => {
+  it('hold what was marked, and what the server has not got', () => {
+    const state = after(opened, eventAdded({ driveId: 'a', event: second! }));
+    expect(state.open['a']?.events).toEqual([first, second]);
+    expect(state.open['a']?.unsent).toEqual([first!.id, second!.id]);
+    expect(driveLogsReducer(state, eventsSent({ driveId: 'a', ids: [first!.id] })).open['a']?.unsent).toEqual([
+      second!.id,
+    ]);
+  });
+
+  it('learn each event of the server once', () => {
+    const state = after(opened, eventsLearnt({ driveId: 'a', events: [first!, third!] }));
+    expect(state.open['a']?.events).toEqual([first, third]);
+    expect(driveLogsReducer(state, eventsLearnt({ driveId: 'a', events: [third!] }))).toBe(state);
+  });
+
+  it('do not mind news of drives that are not open', () => {
+    const state = after(opened);
+    expect(driveLogsReducer(state, eventAdded({ driveId: 'b', event: second! }))).toBe(state);
+    expect(driveLogsReducer(state, eventsSent({ driveId: 'b', ids: ['x'] }))).toBe(state);
+    expect(driveLogsReducer(state, eventsLearnt({ driveId: 'b', events: [second!] }))).toBe(state);
+  });
+
+  it('remember trouble until it is over, and a storage that refused for good', () => {
+    const troubled = after(troubleChanged({ kind: 'unreachable' }), storageRefused());
+    expect(troubled.trouble).toEqual({ kind: 'unreachable' });
+    expect(driveLogsReducer(troubled, troubleChanged(undefined))).toMatchObject({
+      trouble: undefined,
+      storageFailed: true,
+    });
+  });
+});
