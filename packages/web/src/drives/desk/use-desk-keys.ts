@@ -28,6 +28,18 @@ export function useDeskKeys(standard: Standard, actions: DeskActions): void {
   const on = useAppSelector((state) => state.settings.deskKeys);
   useEffect(() => {
     if (!on) return;
+    const commands = new Map<string, () => void>([
+      [commandKeys.back.key, () => dispatch(stepBack())],
+      [commandKeys.pin.key, actions.pin],
+      [commandKeys.spoke.key, actions.spoke],
+      [commandKeys.tookControl.key, actions.tookControl],
+      [commandKeys.undo.key, actions.undo],
+      [commandKeys.section.key, actions.switchSection],
+      [commandKeys.settle.key, actions.settleNext],
+      [commandKeys.pause.key, actions.switchPause],
+      [commandKeys.end.key, actions.askToEnd],
+      [commandKeys.keys.key, () => dispatch(panelOpened({ kind: 'keys' }))],
+    ]);
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || isTyping(event.target)) return;
       if (takeKey(event.key, isControl(event.target))) event.preventDefault();
@@ -36,40 +48,12 @@ export function useDeskKeys(standard: Standard, actions: DeskActions): void {
     return () => window.removeEventListener('keydown', onKey);
 
     function takeKey(key: string, onControl: boolean): boolean {
-      const { desk } = store.getState();
-      switch (key) {
-        case commandKeys.back.key:
-          dispatch(stepBack());
-          return true;
-        case commandKeys.pin.key:
-          // In a panel the space bar presses the button that has the focus, as everywhere.
-          if (desk.panel && onControl) return false;
-          actions.pin();
-          return true;
-        case commandKeys.spoke.key:
-          actions.spoke();
-          return true;
-        case commandKeys.tookControl.key:
-          actions.tookControl();
-          return true;
-        case commandKeys.undo.key:
-          actions.undo();
-          return true;
-        case commandKeys.section.key:
-          actions.switchSection();
-          return true;
-        case commandKeys.settle.key:
-          actions.settleNext();
-          return true;
-        case commandKeys.pause.key:
-          actions.switchPause();
-          return true;
-        case commandKeys.end.key:
-          actions.askToEnd();
-          return true;
-        case commandKeys.keys.key:
-          dispatch(panelOpened({ kind: 'keys' }));
-          return true;
+      // In a panel the space bar presses the button that has the focus, as everywhere.
+      if (key === commandKeys.pin.key && onControl && store.getState().desk.panel) return false;
+      const command = commands.get(key);
+      if (command) {
+        command();
+        return true;
       }
       if (/^[a-z]$/i.test(key)) return takeLetter(key.toUpperCase());
       if (/^[1-9]$/.test(key)) return takeDigit(Number(key));
