@@ -73,6 +73,7 @@ test('a short drive has no verdict, and says what is missing', async ({ page, sc
   );
   await expect(page.getByText('Broken off: Weather or road.')).toBeVisible();
   await page.getByRole('link', { name: 'Settle the pin' }).click();
+  await page.getByRole('timer').waitFor();
   await press(page, ';', 'p', 'l', '1');
   await page.getByRole('link', { name: 'The drive has ended: see the verdict' }).click();
   await expect(page.getByRole('heading', { name: 'Marks in order' })).toBeVisible();

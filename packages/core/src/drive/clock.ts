@@ -1,5 +1,5 @@
 import type { Drive, Span } from './drive';
-import type { SectionKind } from './event';
+import type { SectionKind, StepKind } from './event';
 
 /** Milliseconds between two moments during which the drive was paused. */
 function pausedBetween(drive: Drive, fromMs: number, toMs: number): number {
@@ -34,4 +34,48 @@ function spanMs(drive: Drive, span: Span, nowMs: number): number {
 /** The section under way at the end of the log. */
 export function currentSpan(drive: Drive): Span | undefined {
   return drive.spans.at(-1);
+}
+
+/** One go at an exercise. */
+export interface ExerciseRun {
+  readonly exercise: string;
+  readonly retest: boolean;
+  readonly fromMs: number;
+  /** Time taken, pauses left out, in milliseconds. */
+  readonly timeMs: number;
+  /** Moments of the movements and looks within it, in milliseconds of the drive's clock. */
+  readonly steps: Readonly<Record<StepKind, readonly number[]>>;
+}
+
+/** Every go at an exercise, in order; `nowMs` as for `drivenMs`. */
+export function exerciseRuns(drive: Drive, nowMs: number): readonly ExerciseRun[] {
+  return drive.spans.flatMap((span) => {
+    if (span.exercise === undefined) return [];
+    const within = (step: StepKind) =>
+      drive.steps
+        .filter((s) => s.step === step && s.atMs >= span.fromMs && s.atMs < (span.toMs ?? Infinity))
+        .map((s) => s.atMs);
+    return [
+      {
+        exercise: span.exercise,
+        retest: span.retest ?? false,
+        fromMs: span.fromMs,
+        timeMs: spanMs(drive, span, nowMs),
+        steps: { movement: within('movement'), look: within('look') },
+      },
+    ];
+  });
+}
+
+/**
+ * The moment at which a stretch that began at `fromMs` has lasted `lastingMs`, pauses left out; both and the
+ * answer in milliseconds of the drive's clock.
+ */
+export function momentAfter(drive: Drive, fromMs: number, lastingMs: number): number {
+  let atMs = fromMs + lastingMs;
+  for (const pause of drive.pauses) {
+    if (pause.fromMs >= atMs || (pause.toMs ?? Infinity) <= fromMs) continue;
+    atMs += (pause.toMs ?? pause.fromMs) - Math.max(pause.fromMs, fromMs);
+  }
+  return atMs;
 }

@@ -1,4 +1,4 @@
-import type { Ending, SectionKind, StandardRef } from './event';
+import type { Ending, SectionKind, StandardRef, StepKind } from './event';
 
 /** A mark as it stands after every regrade and strike. */
 export interface Mark {
@@ -14,8 +14,18 @@ export interface Mark {
   readonly exercise?: string | undefined;
   readonly pin?: string | undefined;
   readonly note?: string | undefined;
+  /** What was measured, in the unit of the item. */
+  readonly measured?: number | undefined;
+  readonly advice?: Advised | undefined;
   readonly by: string;
   readonly struck?: Struck | undefined;
+}
+
+/** What the severity adviser was last told of a mark, and what it proposed. */
+export interface Advised {
+  readonly answers: Readonly<Record<string, string>>;
+  /** Code of a grade, or `none`. */
+  readonly proposed: string;
 }
 
 export interface Struck {
@@ -39,10 +49,16 @@ export interface Moment {
   readonly atMs: number;
 }
 
+/** One movement or look from outside. */
+export interface Step extends Moment {
+  readonly step: StepKind;
+}
+
 /** A stretch of the drive; `toMs` is missing while it lasts. */
 export interface Span {
   readonly section: SectionKind;
   readonly exercise?: string;
+  readonly retest?: boolean;
   readonly fromMs: number;
   readonly toMs?: number;
 }
@@ -66,6 +82,7 @@ export interface Drive {
   readonly pins: readonly Pin[];
   readonly prompts: readonly Moment[];
   readonly interventions: readonly Moment[];
+  readonly steps: readonly Step[];
   /** Without gaps from the start to the end, or to now. */
   readonly spans: readonly Span[];
   readonly pauses: readonly Pause[];

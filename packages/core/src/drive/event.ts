@@ -41,6 +41,8 @@ export interface MarkEvent extends EventStamp {
   /** The pin that this mark settles; the mark then happened when the pin was dropped. */
   readonly pin?: string;
   readonly note?: string;
+  /** What was measured, in the unit of the item. */
+  readonly measured?: number;
 }
 
 /** "Something happened here": a moment to be named at the next stop. */
@@ -65,6 +67,25 @@ export interface RegradeEvent extends EventStamp {
   readonly reason?: string;
 }
 
+/** What the severity adviser was told of a mark and what it proposed. It changes no grade. */
+export interface AdviceEvent extends EventStamp {
+  readonly type: 'advice';
+  readonly target: string;
+  /** Code of the chosen answer by code of the question. */
+  readonly answers: Readonly<Record<string, string>>;
+  /** Code of the proposed grade, or `none` where no mark was proposed. */
+  readonly proposed: string;
+}
+
+export const stepKinds = ['movement', 'look'] as const;
+export type StepKind = (typeof stepKinds)[number];
+
+/** One movement, or one look from outside, of the exercise under way. */
+export interface StepEvent extends EventStamp {
+  readonly type: 'step';
+  readonly step: StepKind;
+}
+
 /** The instructor spoke: the learner had help. */
 export interface PromptEvent extends EventStamp {
   readonly type: 'prompt';
@@ -84,6 +105,8 @@ export interface SectionEvent extends EventStamp {
   readonly section: SectionKind;
   /** Code of an exercise of the standard; only with the kind `exercise`. */
   readonly exercise?: string;
+  /** A repeat of an exercise that was failed on an earlier test. */
+  readonly retest?: boolean;
 }
 
 /** The clock stands still, or goes on. */
@@ -108,6 +131,8 @@ export type DriveEvent =
   | PinEvent
   | StrikeEvent
   | RegradeEvent
+  | AdviceEvent
+  | StepEvent
   | PromptEvent
   | InterventionEvent
   | SectionEvent

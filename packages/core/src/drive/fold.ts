@@ -1,5 +1,5 @@
-import { compareEvents, type DriveEvent, type MarkEvent, type RegradeEvent } from './event';
-import type { Drive, Mark, Moment, Pause, Pin, Span, Struck } from './drive';
+import { compareEvents, type AdviceEvent, type DriveEvent, type MarkEvent, type RegradeEvent } from './event';
+import type { Advised, Drive, Mark, Moment, Pause, Pin, Span, Step, Struck } from './drive';
 import { effectiveStrikes } from './strikes';
 
 /**
@@ -22,7 +22,12 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   const ended = standing.find((event) => event.type === 'ended');
   const spans = spansOf(standing, ended?.atMs);
   const pauses = pausesOf(standing, ended?.atMs);
-  const grades = lastRegrades(standing);
+  const lasting: Lasting = {
+    byId,
+    spans,
+    grades: lastByTarget<RegradeEvent>(standing, 'regrade'),
+    advice: lastByTarget<AdviceEvent>(standing, 'advice'),
+  };
   const settledPins = new Set<string>();
   for (const event of standing) if (event.type === 'mark' && event.pin) settledPins.add(event.pin);
 
@@ -30,10 +35,11 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   const pins: Pin[] = [];
   const prompts: Moment[] = [];
   const interventions: Moment[] = [];
+  const steps: Step[] = [];
   for (const event of ordered) {
     switch (event.type) {
       case 'mark':
-        marks.push(toMark(event, byId, grades, spans, struck(event.id)));
+        marks.push(toMark(event, lasting, struck(event.id)));
         break;
       case 'pin': {
         const drop = struck(event.id);
@@ -47,6 +53,9 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
         break;
       case 'intervention':
         if (!strikes.has(event.id)) interventions.push({ id: event.id, atMs: event.atMs });
+        break;
+      case 'step':
+        if (!strikes.has(event.id)) steps.push({ id: event.id, atMs: event.atMs, step: event.step });
         break;
       default:
     }
@@ -66,6 +75,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     pins,
     prompts,
     interventions,
+    steps,
     spans,
     pauses,
     ...(ended && { ended: { atMs: ended.atMs, ending: ended.ending, ...(ended.reason && { reason: ended.reason }) } }),
@@ -73,13 +83,15 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   };
 }
 
-function toMark(
-  event: MarkEvent,
-  byId: ReadonlyMap<string, DriveEvent>,
-  grades: ReadonlyMap<string, RegradeEvent>,
-  spans: readonly Span[],
-  struck: Struck | undefined,
-): Mark {
+/** What the rest of the log says of a mark. */
+interface Lasting {
+  readonly byId: ReadonlyMap<string, DriveEvent>;
+  readonly spans: readonly Span[];
+  readonly grades: ReadonlyMap<string, RegradeEvent>;
+  readonly advice: ReadonlyMap<string, AdviceEvent>;
+}
+
+function toMark(event: MarkEvent, { byId, spans, grades, advice }: Lasting, struck: Struck | undefined): Mark {
   const pin = event.pin === undefined ? undefined : byId.get(event.pin);
   const atMs = pin?.type === 'pin' ? pin.atMs : event.atMs;
   const grade = grades.get(event.id)?.grade ?? event.grade;
@@ -92,15 +104,24 @@ function toMark(
     exercise: spans.findLast((span) => span.fromMs <= atMs)?.exercise,
     pin: event.pin,
     note: event.note,
+    measured: event.measured,
+    advice: toAdvised(advice.get(event.id)),
     by: event.by,
     struck,
   };
 }
 
-function lastRegrades(standing: readonly DriveEvent[]): ReadonlyMap<string, RegradeEvent> {
-  const grades = new Map<string, RegradeEvent>();
-  for (const event of standing) if (event.type === 'regrade') grades.set(event.target, event);
-  return grades;
+function toAdvised(event: AdviceEvent | undefined): Advised | undefined {
+  return event && { answers: event.answers, proposed: event.proposed };
+}
+
+function lastByTarget<E extends RegradeEvent | AdviceEvent>(
+  standing: readonly DriveEvent[],
+  type: E['type'],
+): ReadonlyMap<string, E> {
+  const last = new Map<string, E>();
+  for (const event of standing) if (event.type === type) last.set((event as E).target, event as E);
+  return last;
 }
 
 function spansOf(standing: readonly DriveEvent[], endMs: number | undefined): readonly Span[] {
@@ -111,7 +132,12 @@ function spansOf(standing: readonly DriveEvent[], endMs: number | undefined): re
     const last = spans[spans.length - 1]!;
     if (last.fromMs === event.atMs) spans.pop();
     else spans[spans.length - 1] = { ...last, toMs: event.atMs };
-    spans.push({ section: event.section, ...(event.exercise && { exercise: event.exercise }), fromMs: event.atMs });
+    spans.push({
+      section: event.section,
+      ...(event.exercise && { exercise: event.exercise }),
+      ...(event.retest && { retest: true }),
+      fromMs: event.atMs,
+    });
   }
   return endMs === undefined ? spans : [...spans.slice(0, -1), { ...spans.at(-1)!, toMs: endMs }];
 }

@@ -1,9 +1,10 @@
-import { drivenMs, sectionMs } from '../drive/clock';
+import { drivenMs, exerciseRuns, momentAfter, sectionMs } from '../drive/clock';
 import { standingMarks, unsettledPins, type Drive } from '../drive/drive';
+import type { Circumstances } from './circumstances';
 import { rulesOf } from './rules';
 import { scoreMarks } from './score';
 import type { Standard } from './standard';
-import { verdictOf, type Circumstances, type Verdict } from './verdict';
+import { verdictOf, type Verdict } from './verdict';
 
 /**
  * Judges a drive under a version of a standard.
@@ -26,5 +27,7 @@ export function circumstancesOf(drive: Drive, nowMs: number): Circumstances {
       independent: sectionMs(drive, 'independent', nowMs),
       exercise: sectionMs(drive, 'exercise', nowMs),
     },
+    runs: exerciseRuns(drive, nowMs),
+    momentAfter: (fromMs, lastingMs) => momentAfter(drive, fromMs, lastingMs),
   };
 }

@@ -1,4 +1,5 @@
-import type { Cap, Category, Grade, Item, Limit, Standard } from './standard';
+import { withOptions } from './options';
+import type { Cap, Category, Grade, Item, Limit, LimitMeasure, Standard } from './standard';
 
 /** A limit that a mark of some item and grade draws on. */
 export interface Draw {
@@ -12,6 +13,7 @@ export interface Draw {
 
 /** A standard made ready for judging: what each mark draws on, looked up instead of searched for. */
 export interface Rules {
+  /** The standard with its options applied. */
   readonly standard: Standard;
   readonly items: ReadonlyMap<string, { readonly item: Item; readonly category: Category }>;
   readonly grades: ReadonlyMap<string, Grade>;
@@ -22,16 +24,17 @@ export interface Rules {
 }
 
 /** Where a score keeps how far a limit is used in a scope. */
-export const useKey = (limit: Limit, scope: string): string => `${limit.code} ${scope}`;
+export const useKey = ({ code }: { readonly code: string }, scope: string): string => `${code} ${scope}`;
 
 export const drawKey = (item: string, grade: string): string => `${item} ${grade}`;
 
 const compiled = new WeakMap<Standard, Rules>();
 
 /** Compiles a standard; asking again for the same object costs nothing. */
-export function rulesOf(standard: Standard): Rules {
-  const known = compiled.get(standard);
+export function rulesOf(raw: Standard): Rules {
+  const known = compiled.get(raw);
   if (known) return known;
+  const standard = withOptions(raw);
   const items = new Map<string, { item: Item; category: Category }>();
   const draws = new Map<string, Draw[]>();
   const caps = new Map<string, Cap>();
@@ -51,6 +54,7 @@ export function rulesOf(standard: Standard): Rules {
     }
   }
   const rules = { standard, items, grades, draws, caps };
+  compiled.set(raw, rules);
   compiled.set(standard, rules);
   return rules;
 }
@@ -60,9 +64,15 @@ export function gradesOf(standard: Standard, item: Item): readonly Grade[] {
   return item.grades ? standard.grades.filter((grade) => item.grades?.includes(grade.code)) : standard.grades;
 }
 
+/** Whether a limit adds up marks, as against time, attempts and the like. */
+export function countsMarks(measure: LimitMeasure): measure is Extract<LimitMeasure, { readonly grades: unknown }> {
+  return measure.kind === 'count' || measure.kind === 'points';
+}
+
 function drawOn(limit: Limit, category: Category, item: Item, grade: Grade): readonly Draw[] {
   const { measure } = limit;
-  if (measure.kind === 'failed-exercises' || !measure.grades.includes(grade.code)) return [];
+  if (!countsMarks(measure) || !measure.grades.includes(grade.code)) return [];
+  if (measure.items && !measure.items.includes(item.code)) return [];
   const scope = scopeOf(limit, category, item);
   if (scope === undefined) return [];
   const amount = measure.kind === 'count' ? 1 : ((item.points?.[grade.code] ?? grade.points)?.value ?? 0);

@@ -1,6 +1,6 @@
 import type { Mark } from '../drive/drive';
 import { drawKey, useKey, type Draw, type Rules } from './rules';
-import type { Limit } from './standard';
+import type { Cap, Limit } from './standard';
 
 /** Marks, newest first, sharing their tails: adding one costs the same however many there are. */
 export interface MarkChain {
@@ -51,32 +51,38 @@ export function addMark(score: Score, mark: Mark): Score {
 }
 
 function enter(draft: Draft, mark: Mark): void {
-  const { rules, uses, capUses } = draft;
+  const { rules } = draft;
   const key = drawKey(mark.item, mark.grade);
-  const draws = rules.draws.get(key);
-  if (!draws) {
+  if (!rules.draws.has(key)) {
     draft.unplaced = { mark, before: draft.unplaced };
     return;
   }
   const cap = rules.caps.get(key);
-  if (cap) {
-    const used = capUses.get(cap.code) ?? 0;
-    if (used >= cap.atMost.value) {
-      draft.capped = { mark, before: draft.capped };
-      return;
-    }
-    capUses.set(cap.code, used + 1);
+  if (cap && !takenByCap(draft.capUses, cap, mark.item)) {
+    draft.capped = { mark, before: draft.capped };
+    return;
   }
-  for (const draw of draws) {
-    const scope = scopeOf(draw, mark);
+  draw(draft, mark, mark.grade);
+}
+
+/** Whether the cap lets one mark more count. */
+function takenByCap(capUses: Map<string, number>, cap: Cap, item: string): boolean {
+  const key = cap.over === 'each' ? useKey(cap, item) : cap.code;
+  const before = capUses.get(key) ?? 0;
+  capUses.set(key, before + 1);
+  const free = cap.free?.value ?? 0;
+  return before >= free && before - free < (cap.atMost?.value ?? Infinity);
+}
+
+function draw(draft: Draft, mark: Mark, grade: string): void {
+  for (const drawn of draft.rules.draws.get(drawKey(mark.item, grade)) ?? []) {
+    const scope = scopeOf(drawn, mark);
     if (scope === undefined) continue;
-    const useAt = draw.scope === scope ? draw.key : useKey(draw.limit, scope);
-    const raised = raise(uses, useAt, draw.limit, scope, draw.amount, mark);
-    if (draw.limit.effect.kind === 'fail-exercise' && raised.crossedBy === mark) {
-      for (const limit of rules.standard.limits) {
-        if (limit.measure.kind === 'failed-exercises') raise(uses, useKey(limit, ''), limit, '', 1, mark);
-      }
-    }
+    const { limit } = drawn;
+    const key = drawn.scope === scope ? drawn.key : useKey(limit, scope);
+    const crossedBefore = draft.uses.get(key)?.crossedBy !== undefined;
+    const { crossedBy } = raise(draft.uses, key, limit, scope, drawn.amount, mark);
+    if (limit.effect.kind === 'upgrade' && crossedBy && !crossedBefore) draw(draft, mark, limit.effect.grade);
   }
 }
 

@@ -1,5 +1,5 @@
-import type { SectionKind } from '../drive/event';
-import type { Sourced } from './provenance';
+import type { SectionKind, StandardRef, StepKind } from '../drive/event';
+import type { Provenance, Sourced } from './provenance';
 
 /** How a grade is drawn; shape, colour and word follow from it. */
 export type GradeSign = 'noted' | 'counted' | 'outright' | 'highest';
@@ -15,6 +15,26 @@ export interface Grade {
   readonly meaning: string;
   /** Points that one mark of this grade is worth, where the standard counts points; an item may say otherwise. */
   readonly points?: Sourced;
+}
+
+export const measuredUnits = ['cm', 'm', 'km/h', 'rpm', 's'] as const;
+export type MeasuredUnit = (typeof measuredUnits)[number];
+
+/** A stretch of a measured value and the grade it brings; a bound that is missing is open. */
+export interface Band {
+  readonly over?: number;
+  readonly atLeast?: number;
+  readonly below?: number;
+  readonly grade: string;
+  readonly provenance: Provenance;
+}
+
+/** How a measured value is graded: by the first band that holds it, not at all where none does. */
+export interface Measured {
+  /** What is measured, such as "distance rolled back". */
+  readonly quantity: string;
+  readonly unit: MeasuredUnit;
+  readonly bands: readonly Band[];
 }
 
 /** A behaviour as this standard lists and words it. */
@@ -33,6 +53,15 @@ export interface Item {
   readonly exercise?: string;
   /** Points by grade code, where they differ from the grade's. */
   readonly points?: Readonly<Record<string, Sourced>>;
+  readonly measured?: Measured;
+  /** The checks that make up this item, in their order. */
+  readonly sequence?: readonly string[];
+}
+
+/** A class of error that cuts across the categories. */
+export interface ErrorClass {
+  readonly code: string;
+  readonly name: string;
 }
 
 export interface Category {
@@ -51,17 +80,25 @@ export type LimitScope =
   | { readonly kind: 'class'; readonly class?: string }
   | { readonly kind: 'exercise'; readonly exercise?: string };
 
-/** What a limit adds up. */
+/** What a limit adds up. Marks may be narrowed to some items. */
 export type LimitMeasure =
-  | { readonly kind: 'count'; readonly grades: readonly string[] }
-  | { readonly kind: 'points'; readonly grades: readonly string[] }
+  | { readonly kind: 'count'; readonly grades: readonly string[]; readonly items?: readonly string[] }
+  | { readonly kind: 'points'; readonly grades: readonly string[]; readonly items?: readonly string[] }
+  /** Seconds driven, of the whole test or of one go at an exercise, pauses left out. */
+  | { readonly kind: 'time' }
+  /** Goes at an exercise. */
+  | { readonly kind: 'attempts' }
+  /** Movements, or looks from outside, within one go at an exercise. */
+  | { readonly kind: 'steps'; readonly step: StepKind }
   | { readonly kind: 'failed-exercises' };
 
 export type LimitEffect =
   | { readonly kind: 'fail-test' }
   | { readonly kind: 'fail-exercise' }
   /** Not automatic: the product asks, a person decides. */
-  | { readonly kind: 'ask-upgrade'; readonly grade: string };
+  | { readonly kind: 'ask-upgrade'; readonly grade: string }
+  /** Automatic, because this standard says so: the mark that crosses counts as this grade as well. */
+  | { readonly kind: 'upgrade'; readonly grade: string };
 
 export interface Limit {
   readonly code: string;
@@ -73,42 +110,60 @@ export interface Limit {
   readonly effect: LimitEffect;
 }
 
-/** However many marks these items get, no more than `atMost` count toward the limits. */
+/** Keeps marks of these items from counting: the first `free` ones, and those beyond `atMost` counted ones. */
 export interface Cap {
   readonly code: string;
   readonly name: string;
   readonly items: readonly string[];
   readonly grades: readonly string[];
-  readonly atMost: Sourced;
+  /** Whether the items share the cap or each has its own. */
+  readonly over: 'together' | 'each';
+  readonly free?: Sourced;
+  readonly atMost?: Sourced;
 }
 
 /** What a drive must hold before a pass can be spoken of. */
 export type Requirement =
   | { readonly kind: 'driving-time'; readonly atLeastMin: Sourced }
-  | { readonly kind: 'section-time'; readonly section: SectionKind; readonly atLeastMin: Sourced };
+  | { readonly kind: 'section-time'; readonly section: SectionKind; readonly atLeastMin: Sourced }
+  | { readonly kind: 'exercise'; readonly exercise: string };
 
+/** A set exercise. Its clock, attempts and movements are limits. */
 export interface Exercise {
   readonly code: string;
   readonly name: string;
-  readonly timeLimitS?: Sourced;
-  readonly attempts?: Sourced;
-  readonly movements?: Sourced;
-  readonly shunts?: Sourced;
+  /** What the learner is to do, in a sentence or two. */
+  readonly task?: string;
+  /** When its clock starts. */
+  readonly clockStarts?: string;
 }
 
 /** A question of the standard's oral part. */
 export interface QuestionRule {
   readonly kind: 'tell' | 'show' | 'oral';
+  readonly name: string;
   readonly item: string;
   readonly perTest: Sourced;
   readonly tries: Sourced;
+}
+
+/** What a choice of an option changes in the standard. */
+export type Setting =
+  | { readonly kind: 'limit'; readonly limit: string; readonly allowed: number }
+  | { readonly kind: 'grades'; readonly item: string; readonly grades: readonly string[] }
+  | { readonly kind: 'bands'; readonly item: string; readonly bands: readonly Band[] };
+
+export interface Choice {
+  readonly code: string;
+  readonly name: string;
+  readonly sets?: readonly Setting[];
 }
 
 /** A matter on which practitioners disagree, settled for this standard, with the reason. */
 export interface StandardOption {
   readonly code: string;
   readonly name: string;
-  readonly choices: readonly { readonly code: string; readonly name: string }[];
+  readonly choices: readonly Choice[];
   readonly chosen: string;
   readonly reason: string;
 }
@@ -129,10 +184,15 @@ export interface Standard {
   readonly length: { readonly totalMin: Sourced; readonly independentMin?: Sourced };
   /** For standards that count down: what the score starts at. */
   readonly startScore?: Sourced;
+  /** The standard and version this one was made from. */
+  readonly basedOn?: StandardRef;
+  /** What a repeated exercise gets on top of its clock, in seconds. */
+  readonly retestExtraS?: Sourced;
   /** From mildest to gravest. */
   readonly grades: readonly Grade[];
   /** In the order of a drive. */
   readonly categories: readonly Category[];
+  readonly classes?: readonly ErrorClass[];
   readonly limits: readonly Limit[];
   readonly caps: readonly Cap[];
   readonly requirements: readonly Requirement[];

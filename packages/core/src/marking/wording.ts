@@ -1,7 +1,8 @@
 import type { Mark } from '../drive/drive';
-import { rulesOf } from './rules';
-import type { Standard } from './standard';
-import type { Headroom, Missing, Reason, Verdict } from './verdict';
+import type { Reason } from './reason';
+import { countsMarks, rulesOf } from './rules';
+import type { LimitMeasure, Standard } from './standard';
+import type { Headroom, Missing, Verdict } from './verdict';
 
 const smallNumbers = [
   'no',
@@ -62,11 +63,14 @@ export function verdictSentence(standard: Standard, verdict: Verdict): string {
 export function verdictDetail(standard: Standard, verdict: Verdict): string {
   switch (verdict.outcome) {
     case 'fail':
-      return joinWords(verdict.reasons.map((reason) => countMarks(standard, reason.marks)));
+      return joinWords(verdict.reasons.map((reason) => usedWords(standard, reason)));
     case 'pass': {
       const tightest = tightestLimit(verdict);
       if (!tightest || passedClean(verdict)) return 'without a mark against it';
       const used = countMeasured(standard, tightest, tightest.used);
+      const score = standard.startScore;
+      if (score && tightest.limit.measure.kind === 'points')
+        return `${score.value - tightest.used} of ${score.value} points, ${score.value - tightest.allowed} needed`;
       return `${used}; ${tightest.left === 0 ? 'not one more was allowed' : `${inWords(tightest.left)} more would still have passed`}`;
     }
     case 'incomplete':
@@ -75,21 +79,41 @@ export function verdictDetail(standard: Standard, verdict: Verdict): string {
 }
 
 function tightestLimit(verdict: Verdict): Headroom | undefined {
-  return testHeadroom(verdict).find((room) => room.allowed > 0);
+  return testHeadroom(verdict).find((room) => room.allowed > 0 && countsMarks(room.limit.measure));
 }
 
 function passedClean(verdict: Verdict): boolean {
   return (tightestLimit(verdict)?.used ?? 0) === 0;
 }
 
-/** "five driving faults", or points where the limit counts points. */
-function countMeasured(standard: Standard, room: Headroom, n: number): string {
-  const { measure } = room.limit;
-  if (measure.kind === 'points') return `${n} ${n === 1 ? 'point' : 'points'}`;
-  if (measure.kind === 'failed-exercises') return `${inWords(n)} failed ${n === 1 ? 'exercise' : 'exercises'}`;
-  return measure.grades.length === 1
-    ? countOfGrade(standard, measure.grades[0]!, n)
-    : `${inWords(n)} of ${room.limit.name.toLowerCase()}`;
+/** "five driving faults", "12 points", "95 s": what a limit adds up, with its unit. */
+function countMeasured(standard: Standard, room: Pick<Headroom, 'limit'>, n: number): string {
+  const { measure, name } = room.limit;
+  if (measure.kind === 'count') {
+    return measure.grades.length === 1
+      ? countOfGrade(standard, measure.grades[0]!, n)
+      : `${inWords(n)} of ${name.toLowerCase()}`;
+  }
+  return `${measure.kind === 'points' || measure.kind === 'time' ? n : inWords(n)} ${unitOf(measure, n)}`;
+}
+
+/** The unit of what a limit adds up, for `n` of them. */
+export function unitOf(measure: LimitMeasure, n: number): string {
+  const one = n === 1;
+  switch (measure.kind) {
+    case 'count':
+      return one ? 'mark' : 'marks';
+    case 'points':
+      return one ? 'point' : 'points';
+    case 'time':
+      return 's';
+    case 'attempts':
+      return one ? 'attempt' : 'attempts';
+    case 'steps':
+      return one ? measure.step : `${measure.step}s`;
+    case 'failed-exercises':
+      return one ? 'failed exercise' : 'failed exercises';
+  }
 }
 
 /** The limits over the whole test that fail it. */
@@ -103,28 +127,56 @@ export function itemName(standard: Standard, code: string): string {
   return found ? `${found.category.name}: ${found.item.name.toLowerCase()}` : code;
 }
 
-/** What a limit counts in this scope: "Driving faults", "Driving faults in Junctions". */
+/** What a limit counts in this scope: "Driving faults", "Driving faults, Junctions". */
 export function limitName(standard: Standard, of: Pick<Headroom, 'limit' | 'scope'>): string {
-  const { limit, scope } = of;
+  const { limit } = of;
+  const fixed = limit.scope.kind === 'test' || Object.keys(limit.scope).length > 1;
+  return fixed ? limit.name : `${limit.name}, ${scopeName(standard, of)}`;
+}
+
+/** The category, item, class or exercise that a limit holds in; empty for the whole test. */
+export function scopeName(standard: Standard, { limit, scope }: Pick<Headroom, 'limit' | 'scope'>): string {
+  const named = (list: readonly { readonly code: string; readonly name: string }[] | undefined) =>
+    list?.find(({ code }) => code === scope)?.name ?? scope;
   switch (limit.scope.kind) {
     case 'test':
-      return limit.name;
+      return '';
     case 'item':
-      return `${limit.name}, ${itemName(standard, scope)}`;
+      return itemName(standard, scope);
     case 'category':
-      return `${limit.name}, ${standard.categories.find((category) => category.code === scope)?.name ?? scope}`;
+      return named(standard.categories);
     case 'exercise':
-      return `${limit.name}, ${standard.exercises.find((exercise) => exercise.code === scope)?.name ?? scope}`;
+      return named(standard.exercises);
     case 'class':
-      return `${limit.name}, ${scope}`;
+      return named(standard.classes);
   }
+}
+
+/** What was used of a limit: its marks in words, or its seconds, attempts and the like. */
+function usedWords(standard: Standard, reason: Reason): string {
+  const { measure } = reason.limit;
+  if (measure.kind === 'count') return countMarks(standard, reason.marks);
+  const used = countMeasured(standard, reason, reason.used);
+  return reason.scope ? `${used} in ${scopeName(standard, reason).toLowerCase()}` : used;
 }
 
 /** Why the drive failed on this limit, in a sentence. */
 export function reasonSentence(standard: Standard, reason: Reason): string {
   const allowed = reason.limit.allowed.value;
-  const marks = countMarks(standard, reason.marks);
-  return `${capital(marks)}${reason.scope ? ` (${limitName(standard, reason)})` : ''}, where ${allowed === 0 ? 'none is' : `${inWords(allowed)} ${allowed === 1 ? 'is' : 'are'}`} allowed.`;
+  const { measure } = reason.limit;
+  const what =
+    measure.kind === 'count' ? countMarks(standard, reason.marks) : countMeasured(standard, reason, reason.used);
+  const where = reason.scope ? ` (${limitName(standard, reason)})` : '';
+  const of = measure.kind === 'time' ? `${allowed} s` : inWords(allowed);
+  return `${capital(what)}${where}, where ${allowed === 0 ? 'none is' : `${of} ${allowed === 1 ? 'is' : 'are'}`} allowed.`;
+}
+
+/** What decided it: the mark, or that time or attempts ran out. */
+export function crossingWords(standard: Standard, reason: Reason): string {
+  if (reason.crossedBy) return itemName(standard, reason.crossedBy.item);
+  return countsMarks(reason.limit.measure)
+    ? limitName(standard, reason)
+    : `${limitName(standard, reason).toLowerCase()} running out`;
 }
 
 /** What is missing, as the tail of a sentence. */
@@ -138,6 +190,8 @@ export function describeMissing(missing: Missing): string {
       return missing.count === 1 ? 'one pin is not settled' : `${inWords(missing.count)} pins are not settled`;
     case 'driving-time':
       return `${minutes(missing.haveMs)} min driven, ${missing.needMin} min needed`;
+    case 'exercise':
+      return `${missing.name.toLowerCase()} was not driven`;
     case 'section-time':
       return `${minutes(missing.haveMs)} min of ${missing.section} driving, ${missing.needMin} min needed`;
   }

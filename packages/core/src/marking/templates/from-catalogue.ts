@@ -1,9 +1,12 @@
-import { behaviourCategories } from '../../catalogue/catalogue';
+import { behaviourCategories, findBehaviour } from '../../catalogue/catalogue';
 import type { Category, Item } from '../standard';
 
+type Changes = Partial<
+  Pick<Item, 'name' | 'letter' | 'grades' | 'class' | 'exercise' | 'points' | 'measured' | 'sequence'>
+>;
+
 /** How a template lists one behaviour: its own word for it, where it has one, and the grades it can have. */
-type Listing =
-  string | readonly [slug: string, changes: Partial<Pick<Item, 'name' | 'grades' | 'class' | 'exercise' | 'points'>>];
+export type Listing = string | readonly [slug: string, changes: Changes];
 
 /**
  * A category of a standard made from the shared catalogue: codes and letters are the catalogue's, words may be
@@ -19,15 +22,43 @@ export function fromCatalogue(code: string, listings: readonly Listing[], name?:
     letter: group.letter,
     items: listings.map((listing) => {
       const [slug, changes] = typeof listing === 'string' ? [listing, {}] : listing;
-      const behaviour = group.behaviours.find((candidate) => candidate.code === `${code}.${slug}`);
-      if (!behaviour) throw new Error(`The catalogue has no behaviour "${code}.${slug}".`);
-      return {
-        code: behaviour.code,
-        behaviour: behaviour.code,
-        name: behaviour.name,
-        letter: behaviour.key[1]!,
-        ...changes,
-      };
+      return itemFor(`${code}.${slug}`, `${code}.${slug}`, changes);
     }),
   };
+}
+
+/**
+ * A category that stands for one exercise: every mark in it belongs to that exercise.
+ * @param rows own letter, own code, behaviour of the catalogue, name, and what else differs
+ * @throws Error where the catalogue has no such behaviour
+ */
+export function forExercise(
+  exercise: string,
+  name: string,
+  letter: string,
+  rows: readonly (readonly [letter: string, slug: string, behaviour: string, name: string, changes?: Changes])[],
+): Category {
+  return {
+    code: exercise,
+    name,
+    letter,
+    items: rows.map(([own, slug, behaviour, words, changes]) =>
+      itemFor(`${exercise}.${slug}`, behaviour, { name: words, letter: own, exercise, ...changes }),
+    ),
+  };
+}
+
+/**
+ * An item of any category.
+ * @throws Error where the catalogue has no such behaviour
+ */
+export function itemFor(code: string, behaviourCode: string, changes: Changes): Item {
+  const behaviour = findBehaviour(behaviourCode);
+  if (!behaviour) throw new Error(`The catalogue has no behaviour "${behaviourCode}".`);
+  return { code, behaviour: behaviour.code, name: behaviour.name, letter: behaviour.key[1]!, ...changes };
+}
+
+/** The same changes for several behaviours of a category. */
+export function each(slugs: readonly string[], changes: Changes): readonly Listing[] {
+  return slugs.map((slug) => [slug, changes] as const);
 }

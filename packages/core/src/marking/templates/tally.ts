@@ -1,5 +1,6 @@
 import { commonPractice, houseDefault, published } from '../provenance';
 import type { Standard } from '../standard';
+import { settled } from './disputed';
 import { fromCatalogue } from './from-catalogue';
 
 const carTest = "Guidance to Great Britain's car driving test; written down from memory";
@@ -119,6 +120,7 @@ export const tally: Standard = {
       name: 'Safety questions, both together',
       items: ['checks.tell', 'checks.show'],
       grades: ['driving'],
+      over: 'together',
       atMost: published(1, carTest),
     },
   ],
@@ -134,57 +136,54 @@ export const tally: Standard = {
     },
   ],
   exercises: [
-    { code: 'parallel-park', name: 'Parallel park' },
-    { code: 'right-pull-up', name: 'Pull up on the right' },
-    { code: 'bay', name: 'Bay park' },
-    { code: 'emergency-stop', name: 'Emergency stop' },
-    { code: 'hill-start', name: 'Hill start' },
+    {
+      code: 'parallel-park',
+      name: 'Parallel park',
+      task: 'Draw up beside a parked car and reverse in behind it, within two car lengths.',
+    },
+    {
+      code: 'right-pull-up',
+      name: 'Pull up on the right',
+      task: 'Pull up on the right, reverse two car lengths, and rejoin the road.',
+    },
+    {
+      code: 'bay',
+      name: 'Bay park',
+      task: 'Reverse in and drive out, or drive in and reverse out, between the lines.',
+    },
+    { code: 'emergency-stop', name: 'Emergency stop', task: 'On the signal stop promptly, straight and in control.' },
+    { code: 'hill-start', name: 'Hill start', task: 'Stop on the hill and move off without rolling.' },
   ],
   questions: [
-    { kind: 'tell', item: 'checks.tell', perTest: published(1, carTest), tries: commonPractice(2) },
-    { kind: 'show', item: 'checks.show', perTest: published(1, carTest), tries: commonPractice(2) },
+    {
+      kind: 'tell',
+      name: 'A safety check explained at rest',
+      item: 'checks.tell',
+      perTest: published(1, carTest),
+      tries: commonPractice(2),
+    },
+    {
+      kind: 'show',
+      name: 'A control worked on the move',
+      item: 'checks.show',
+      perTest: published(1, carTest),
+      tries: commonPractice(2),
+    },
   ],
   options: [
-    {
-      code: 'signal-need',
-      name: 'Signal with nobody to benefit',
-      choices: [
-        { code: 'not-needed', name: 'Not needed' },
-        { code: 'always', name: 'Always' },
-      ],
-      chosen: 'not-needed',
-      reason: 'A signal is a message; with nobody there, leaving it out shows that the learner looked.',
-    },
-    {
-      code: 'stop-hold',
-      name: 'Hold at a stop line',
-      choices: [
-        { code: 'full-stop', name: 'A full stop is enough' },
-        { code: 'count-3', name: 'Count of 3' },
-        { code: 'count-5', name: 'Count of 5' },
-      ],
-      chosen: 'full-stop',
-      reason: 'The wheels standing still is what the rule asks for.',
-    },
-    {
-      code: 'emergency-footwork',
-      name: 'Emergency stop, manual gearbox',
-      choices: [
-        { code: 'together', name: 'Brake and clutch together, never clutch first' },
-        { code: 'brake-first', name: 'Brake first, then clutch' },
-      ],
-      chosen: 'together',
-      reason: 'Clutch first takes the engine braking away just when it helps.',
-    },
-    {
-      code: 'shunt',
-      name: 'Pulling forward to correct a reverse',
-      choices: [
-        { code: 'costs', name: 'Costs a driving fault' },
-        { code: 'free', name: 'Free' },
-      ],
-      chosen: 'costs',
-      reason: 'Allowed, but the first line was not good enough.',
-    },
+    settled(
+      'signal-need',
+      'not-needed',
+      'A signal is a message; with nobody there, leaving it out shows that the learner looked.',
+    ),
+    settled('stop-hold', 'full-stop', 'The wheels standing still is what the rule asks for.'),
+    settled('emergency-footwork', 'together', 'Clutch first takes the engine braking away just when it helps.'),
+    settled('reverse-look', 'mirrors', 'Mirrors are fine as long as the looks go all round, over and over.'),
+    settled('shunt', 'costs', 'Allowed, but the first line was not good enough.', {
+      free: [{ kind: 'grades', item: 'reversing.shunt', grades: ['serious', 'dangerous'] }],
+    }),
+    settled('control-form', 'ignored', 'Noise and order of gears change nothing for anybody on the road.'),
+    settled('handbrake-stops', 'helps', 'Advice only: it proves the stop, no more.'),
+    settled('horn', 'warn', 'A short warning where it helps is good driving.'),
   ],
 };

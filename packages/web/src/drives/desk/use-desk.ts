@@ -54,8 +54,8 @@ export function useDesk(driveId: string, standard: Standard, phase: Drive['phase
       running,
       canMark,
       mark(item: string, grade: string): void {
-        if (!canMark) return;
         const pin = store.getState().desk.settling;
+        if (!running && !pin) return;
         void write({ type: 'mark', item, grade, ...(pin && { pin }) });
         const word = rulesOf(standard).grades.get(grade)?.name ?? grade;
         dispatch(done(`${itemName(standard, item)}: ${word}, ${at()}.`));

@@ -1,0 +1,170 @@
+import { commonPractice, houseDefault } from '../provenance';
+import type { Exercise, Limit, Standard } from '../standard';
+import { settled } from './disputed';
+import { forExercise, fromCatalogue } from './from-catalogue';
+
+const exercises: readonly (Exercise & {
+  readonly letter: string;
+  readonly attempts: number;
+  readonly movements?: number;
+})[] = [
+  { code: 'alley-left', name: 'Alley dock, left', letter: 'A', task: 'Reverse into the bay on the left.', attempts: 2 },
+  {
+    code: 'alley-right',
+    name: 'Alley dock, right',
+    letter: 'B',
+    task: 'Reverse into the bay on the right.',
+    attempts: 2,
+  },
+  {
+    code: 'parallel-left',
+    name: 'Parallel park, left',
+    letter: 'P',
+    task: 'Park beside the lane on the left.',
+    attempts: 2,
+    movements: 3,
+  },
+  {
+    code: 'parallel-right',
+    name: 'Parallel park, right',
+    letter: 'R',
+    task: 'Park beside the lane on the right.',
+    attempts: 2,
+    movements: 3,
+  },
+  {
+    code: 'incline',
+    name: 'Incline start',
+    letter: 'N',
+    task: 'Stop on the incline and move off without rolling.',
+    attempts: 1,
+  },
+  {
+    code: 'turn-in-road',
+    name: 'Turn in the road',
+    letter: 'T',
+    task: 'Turn the car round between the kerbs.',
+    attempts: 1,
+    movements: 3,
+  },
+];
+
+/** An inspection, then exercises with a number of attempts; touching a line or an obstacle ends the test. */
+export const attemptsYard: Standard = {
+  id: 'attempts-yard',
+  version: 1,
+  name: 'Attempts yard',
+  summary: 'An inspection outside and inside, then six exercises with set attempts; a touched line ends the test.',
+  trafficSide: 'left',
+  units: 'metric',
+  length: { totalMin: houseDefault(30, 'A usual length; no clock runs in this school.') },
+  grades: [
+    {
+      code: 'penalty',
+      name: 'penalty point',
+      plural: 'penalty points',
+      short: 'penalty',
+      sign: 'counted',
+      meaning: 'Added up at the end.',
+      points: houseDefault(1, 'Every penalty weighs the same until your authority’s table says otherwise.'),
+    },
+    {
+      code: 'ends',
+      name: 'ending fault',
+      plural: 'ending faults',
+      short: 'ends it',
+      sign: 'outright',
+      meaning: 'Ends the test at once.',
+    },
+  ],
+  categories: [
+    fromCatalogue('checks', [['outside', { name: 'Inspection outside', grades: ['penalty'] }]], 'Inspection outside'),
+    {
+      ...fromCatalogue('set-up', [], 'Inspection inside'),
+      items: fromCatalogue('set-up', ['doors', 'seat', 'mirrors', 'belts', 'start']).items.map((item) => ({
+        ...item,
+        grades: ['penalty'],
+      })),
+    },
+    ...exercises.map(({ code, name, letter }) =>
+      forExercise(code, name, letter, [
+        [
+          'O',
+          'look',
+          code === 'incline' ? 'moving-off.observation' : 'reversing.observation',
+          'Not looking all round',
+          { grades: ['penalty'] },
+        ],
+        [
+          'C',
+          'control',
+          code === 'incline' ? 'moving-off.control' : 'reversing.control',
+          'Speed or steering not in control',
+          { grades: ['penalty'] },
+        ],
+        ['E', 'stalled', 'yard.stalled', 'Engine stopped', { grades: ['penalty'] }],
+        ...(code === 'incline'
+          ? ([['R', 'roll-back', 'yard.roll-back', 'Rolled back', { grades: ['penalty', 'ends'] }]] as const)
+          : ([['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', { grades: ['penalty'] }]] as const)),
+        ['L', 'line', 'yard.line', 'Wheel on a line', { grades: ['ends'] }],
+        ['T', 'obstacle', 'yard.obstacle', 'Obstacle or kerb touched', { grades: ['ends'] }],
+      ]),
+    ),
+  ],
+  limits: [
+    {
+      code: 'penalties',
+      name: 'Penalty points',
+      scope: { kind: 'test' },
+      measure: { kind: 'points', grades: ['penalty'] },
+      allowed: houseDefault(20, 'The points are totted up at the end; set what your authority allows.'),
+      effect: { kind: 'fail-test' },
+    },
+    {
+      code: 'touched',
+      name: 'Line, obstacle or kerb touched',
+      scope: { kind: 'test' },
+      measure: { kind: 'count', grades: ['ends'] },
+      allowed: commonPractice(0),
+      effect: { kind: 'fail-test' },
+    },
+    ...exercises.map(({ code, name, attempts }): Limit => ({
+      code: `attempts-${code}`,
+      name: `Attempts at ${name.toLowerCase()}`,
+      scope: { kind: 'exercise', exercise: code },
+      measure: { kind: 'attempts' },
+      allowed: commonPractice(attempts),
+      effect: { kind: 'fail-exercise' },
+    })),
+    ...exercises.flatMap(({ code, name, movements }): readonly Limit[] =>
+      movements === undefined
+        ? []
+        : [
+            {
+              code: `movements-${code}`,
+              name: `Movements of ${name.toLowerCase()}`,
+              scope: { kind: 'exercise', exercise: code },
+              measure: { kind: 'steps', step: 'movement' },
+              allowed: commonPractice(movements),
+              effect: { kind: 'fail-exercise' },
+            },
+          ],
+    ),
+    {
+      code: 'exercises',
+      name: 'Exercises failed',
+      scope: { kind: 'test' },
+      measure: { kind: 'failed-exercises' },
+      allowed: houseDefault(0, 'Each exercise has to be passed.'),
+      effect: { kind: 'fail-test' },
+    },
+  ],
+  caps: [],
+  requirements: exercises.map(({ code }) => ({ kind: 'exercise', exercise: code })),
+  exercises: exercises.map(({ code, name, task }) => ({ code, name, task: task! })),
+  questions: [],
+  options: [
+    settled('reverse-look', 'mirrors', 'Mirrors with looks all round are taught here.'),
+    settled('handbrake-stops', 'every', 'It proves the stop before the next movement.'),
+  ],
+};

@@ -1,0 +1,126 @@
+import { commonPractice, houseDefault } from '../provenance';
+import type { Standard } from '../standard';
+import { settled } from './disputed';
+import { fromCatalogue } from './from-catalogue';
+
+/** Minors add up, every repeat again; one major fails. Strong on setting up the car. */
+export const minorMajor: Standard = {
+  id: 'minor-major',
+  version: 1,
+  name: 'Minor and major',
+  summary: 'Every minor counts each time it happens; thirteen of them, or a single major, fail.',
+  trafficSide: 'right',
+  units: 'metric',
+  length: { totalMin: houseDefault(30, 'A usual length; set it to what your authority drives.') },
+  grades: [
+    {
+      code: 'minor',
+      name: 'minor',
+      plural: 'minors',
+      short: 'minor',
+      sign: 'counted',
+      meaning: 'A slip. The same slip three times is three minors.',
+    },
+    {
+      code: 'major',
+      name: 'major',
+      plural: 'majors',
+      short: 'major',
+      sign: 'outright',
+      meaning: 'A danger, a violation of a main rule, or a slip that made others react.',
+    },
+  ],
+  categories: [
+    fromCatalogue('set-up', [
+      ['doors', { name: 'Doors shut, all of them' }],
+      'seat',
+      'head-restraint',
+      'wheel',
+      ['mirrors', { name: 'Three mirrors set' }],
+      ['belts', { name: 'Belts, all passengers' }],
+      ['start', { name: 'Start in park or neutral' }],
+    ]),
+    fromCatalogue('controls', [
+      'accelerator',
+      'footbrake',
+      'gears',
+      'parking-brake',
+      'steering',
+      'stalled',
+      ['lights', { name: 'Low and high beam: high only on an unlit empty road, nobody within 150 m' }],
+      ['ancillary', { name: 'Wipers and demister' }],
+    ]),
+    {
+      ...fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling'], 'Signals and horn'),
+      items: [
+        ...fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling']).items,
+        { code: 'controls.horn', behaviour: 'controls.horn', name: 'Horn without need', letter: 'H' },
+      ],
+    },
+    fromCatalogue('moving-off', ['observation', 'blind-spot', 'signal', 'timing', 'control', 'hill']),
+    fromCatalogue('mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot']),
+    fromCatalogue('position', ['normal', 'lanes', 'lane-change', 'own-side', 'one-way']),
+    fromCatalogue('speed', ['limit', 'conditions', 'school-zone', 'slow', 'hesitation']),
+    fromCatalogue('junctions', [
+      'approach',
+      'observation',
+      'giving-way',
+      'stop-line',
+      ['turn-across', { name: 'Left turn across' }],
+      ['turn-near', { name: 'Right turn' }],
+      'arrival-order',
+    ]),
+    fromCatalogue('roundabouts', ['approach', 'giving-way', 'lane', 'signal']),
+    fromCatalogue('signs', ['lights', 'amber', 'signs', 'markings', 'controllers', 'railway']),
+    fromCatalogue('fast-roads', ['joining', 'lane', 'overtaking', 'leaving']),
+    fromCatalogue('clearance', ['parked', 'vulnerable', 'following']),
+    fromCatalogue('crossings', ['approach', 'precedence', 'blocking', 'side-road']),
+    fromCatalogue('awareness', ['others', 'emergency-vehicles', 'directions']),
+    fromCatalogue('stopping', ['place', 'preparing', 'control', 'securing', 'hill-parking', 'doors']),
+    fromCatalogue('reversing', ['observation', 'looking-back', 'waiting', 'control', 'accuracy', 'contact']),
+  ],
+  limits: [
+    {
+      code: 'minors',
+      name: 'Minors',
+      scope: { kind: 'test' },
+      measure: { kind: 'count', grades: ['minor'] },
+      allowed: commonPractice(12),
+      effect: { kind: 'fail-test' },
+    },
+    {
+      code: 'majors',
+      name: 'Majors',
+      scope: { kind: 'test' },
+      measure: { kind: 'count', grades: ['major'] },
+      allowed: commonPractice(0),
+      effect: { kind: 'fail-test' },
+    },
+  ],
+  caps: [],
+  requirements: [
+    { kind: 'driving-time', atLeastMin: houseDefault(20, 'A shorter drive says too little to stand for a test.') },
+  ],
+  exercises: [
+    { code: 'parallel-park', name: 'Parallel park', task: 'Park beside the kerb behind a parked car, in reverse.' },
+    {
+      code: 'straight-reverse',
+      name: 'Straight reverse',
+      task: 'Reverse 15.2 m (50 ft) in a straight line within the lane.',
+    },
+    {
+      code: 'hill-park',
+      name: 'Park on a hill',
+      task: 'Parking brake, wheels turned, park or gear, engine off, in that order.',
+    },
+  ],
+  questions: [],
+  options: [
+    settled('signal-need', 'always', 'A signal belongs to every move of this school.'),
+    settled('stop-hold', 'count-3', 'A count makes sure the wheels have stopped and leaves time to look.'),
+    settled('reverse-look', 'look-back', 'Body turned, eyes through the rear window.'),
+    settled('control-form', 'ignored', 'Noise and order of gears change nothing for anybody on the road.'),
+    settled('handbrake-stops', 'helps', 'Advice only: it proves the stop, no more.'),
+    settled('horn', 'violation', 'Needless noise is a violation in this school.'),
+  ],
+};

@@ -1,0 +1,246 @@
+import { commonPractice, houseDefault } from '../provenance';
+import type { Band, Exercise, Item, Limit, Measured, Standard } from '../standard';
+import { settled } from './disputed';
+import { forExercise, itemFor } from './from-catalogue';
+
+const practice = { kind: 'common practice' } as const;
+const demeritOnly = { grades: ['demerit'] } as const;
+const failOnly = { grades: ['fail'] } as const;
+const two = { grades: ['demerit'], points: { demerit: commonPractice(2) } };
+
+const exercises: readonly (Exercise & { readonly seconds: number })[] = [
+  {
+    code: 'slope',
+    name: 'Slope',
+    task: 'Stop on the slope and move off again without rolling back, inside the lines.',
+    clockStarts: 'on the slope',
+    seconds: 90,
+  },
+  {
+    code: 'brake',
+    name: 'Emergency brake',
+    task: 'Gather speed and brake on the tone; without a tone, at the first broken line 5 m past the entry.',
+    clockStarts: 'at the entry',
+    seconds: 90,
+  },
+  {
+    code: 'angle-bay',
+    name: 'Angle bay, 60 degrees',
+    task: 'Drive into the slanted bay; parking brake once the car has stopped.',
+    clockStarts: 'with the right indicator',
+    seconds: 120,
+  },
+  {
+    code: 'garage-bay',
+    name: 'Garage bay, 90 degrees',
+    task: 'Reverse into the bay at right angles and park inside the lines.',
+    clockStarts: 'with reverse gear',
+    seconds: 180,
+  },
+  {
+    code: 'parallel-bay',
+    name: 'Parallel bay',
+    task: 'Reverse into the bay beside the lane and park inside the lines.',
+    clockStarts: 'with reverse gear',
+    seconds: 300,
+  },
+];
+
+const rollBack: Measured = {
+  quantity: 'distance rolled back',
+  unit: 'cm',
+  bands: [
+    { over: 15, below: 30, grade: 'demerit', provenance: practice },
+    { atLeast: 30, grade: 'fail', provenance: practice },
+  ],
+};
+
+const revs: Measured = {
+  quantity: 'highest engine speed',
+  unit: 'rpm',
+  bands: [{ over: 3000, grade: 'fail', provenance: practice }],
+};
+
+const brakeSpeed = (most: number): readonly Band[] => [
+  { below: 20, grade: 'fail', provenance: practice },
+  { over: most, grade: 'fail', provenance: practice },
+];
+
+const overspeed = (most: number): readonly Band[] => [{ over: most, grade: 'fail', provenance: practice }];
+
+const inBay = [
+  ['O', 'look', 'reversing.observation', 'Mirror or rear window not checked', demeritOnly],
+  ['W', 'in-gear', 'stopping.securing', 'Not in P after parking (automatic)', demeritOnly],
+  ['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', demeritOnly],
+  ['B', 'brake-on', 'yard.brake-on', 'Moved with the parking brake on', demeritOnly],
+  ['L', 'line', 'yard.line', 'Line touched or parked outside', failOnly],
+] as const;
+
+const whole: readonly Item[] = [
+  itemFor('whole.overspeed', 'yard.overspeed', {
+    ...failOnly,
+    name: 'Too fast in the yard',
+    measured: { quantity: 'highest speed', unit: 'km/h', bands: overspeed(35) },
+  }),
+  itemFor('whole.stalled', 'yard.stalled', {
+    ...demeritOnly,
+    points: { demerit: houseDefault(0, 'Counted by itself, not in points.') },
+  }),
+  itemFor('whole.belts', 'set-up.belts', { ...failOnly, name: 'Belt off', letter: 'B' }),
+  itemFor('whole.doors', 'set-up.doors', { ...failOnly, name: 'Door open', letter: 'D' }),
+  itemFor('whole.finish', 'yard.finish', {
+    grades: ['demerit'],
+    name: 'Finish out of order',
+    sequence: ['parking brake', 'neutral or park', 'belt', 'door'],
+  }),
+];
+
+const testLimit = (code: string, name: string, limit: Pick<Limit, 'measure' | 'allowed'>): Limit => ({
+  code,
+  name,
+  scope: { kind: 'test' },
+  effect: { kind: 'fail-test' },
+  ...limit,
+});
+
+/** Five exercises, each on a clock and on demerits. */
+export const timedYard: Standard = {
+  id: 'timed-yard',
+  version: 1,
+  name: 'Timed yard',
+  summary: 'Five exercises in a closed yard, each with a clock and its demerits, and a clock over all of them.',
+  trafficSide: 'right',
+  units: 'metric',
+  length: { totalMin: commonPractice(20) },
+  retestExtraS: commonPractice(300, 'A repeat gets the time of the exercise and 5 min more.'),
+  grades: [
+    {
+      code: 'demerit',
+      name: 'demerit',
+      plural: 'demerits',
+      short: 'demerit',
+      sign: 'counted',
+      meaning: 'A point against the exercise; some errors weigh two.',
+      points: commonPractice(1),
+    },
+    {
+      code: 'fail',
+      name: 'failing error',
+      plural: 'failing errors',
+      short: 'fails it',
+      sign: 'outright',
+      meaning: 'Fails the exercise at once; in the yard as a whole, the test.',
+    },
+  ],
+  categories: [
+    forExercise('slope', 'Slope', 'S', [
+      ['R', 'roll-back', 'yard.roll-back', 'Rolled back', { measured: rollBack }],
+      ['G', 'revs', 'yard.revs', 'Engine raced', { ...failOnly, measured: revs }],
+      ['O', 'look', 'moving-off.observation', 'Shoulder not checked', demeritOnly],
+      ['B', 'brake-on', 'yard.brake-on', 'Moved with the parking brake on', demeritOnly],
+      ['L', 'line', 'yard.line', 'Line touched', failOnly],
+    ]),
+    forExercise('brake', 'Emergency brake', 'E', [
+      [
+        'S',
+        'speed',
+        'emergency-stop.speed',
+        'Speed at the tone',
+        { ...failOnly, measured: { quantity: 'speed reached', unit: 'km/h', bands: brakeSpeed(30) } },
+      ],
+      ['R', 'reaction', 'emergency-stop.reaction', 'Did not brake at once', failOnly],
+      ['F', 'footwork', 'emergency-stop.footwork', 'Clutch before brake'],
+      ['O', 'look', 'emergency-stop.moving-on', 'Moved on without a look', demeritOnly],
+      ['L', 'line', 'yard.line', 'Line touched', failOnly],
+    ]),
+    forExercise('angle-bay', 'Angle bay', 'A', [
+      ['H', 'head-check', 'mirrors.blind-spot', 'No head check', demeritOnly],
+      ['P', 'early-brake', 'controls.parking-brake', 'Parking brake while still rolling in', demeritOnly],
+      ['X', 'extra', 'reversing.shunt', 'Reversed to correct', demeritOnly],
+      ...inBay,
+    ]),
+    forExercise('garage-bay', 'Garage bay', 'G', [
+      ['X', 'extra', 'reversing.shunt', 'Extra reverse, before half the car is in', two],
+      ['V', 'late-extra', 'yard.movements', 'Extra reverse with half the car in', failOnly],
+      ...inBay,
+    ]),
+    forExercise('parallel-bay', 'Parallel bay', 'P', [
+      ['H', 'shoulder', 'mirrors.blind-spot', 'No left shoulder look before steering right', two],
+      ['X', 'extra', 'reversing.shunt', 'Extra reverse', demeritOnly],
+      ...inBay,
+    ]),
+    { code: 'whole', name: 'Whole yard', letter: 'Y', items: whole },
+  ],
+  limits: [
+    ...exercises.map(({ code, name, seconds }): Limit => ({
+      code: `time-${code}`,
+      name: `Time of the ${name.toLowerCase()}`,
+      scope: { kind: 'exercise', exercise: code },
+      measure: { kind: 'time' },
+      allowed: commonPractice(seconds),
+      effect: { kind: 'fail-exercise' },
+    })),
+    {
+      code: 'demerits',
+      name: 'Demerits in one exercise',
+      scope: { kind: 'exercise' },
+      measure: { kind: 'points', grades: ['demerit'] },
+      allowed: commonPractice(5, 'Six fail the exercise.'),
+      effect: { kind: 'fail-exercise' },
+    },
+    {
+      code: 'outright',
+      name: 'Failing errors in one exercise',
+      scope: { kind: 'exercise' },
+      measure: { kind: 'count', grades: ['fail'] },
+      allowed: commonPractice(0),
+      effect: { kind: 'fail-exercise' },
+    },
+    testLimit('exercises', 'Exercises failed', {
+      measure: { kind: 'failed-exercises' },
+      allowed: houseDefault(0, 'Each exercise has to be passed; a failed one is repeated another day.'),
+    }),
+    testLimit('overall', 'Time in all', { measure: { kind: 'time' }, allowed: commonPractice(1200, '20 min.') }),
+    testLimit('engine', 'Engine stopped', {
+      measure: { kind: 'count', grades: ['demerit'], items: ['whole.stalled'] },
+      allowed: commonPractice(2, 'The third time fails.'),
+    }),
+    testLimit('yard-rules', 'Belt, door or speed', {
+      measure: { kind: 'count', grades: ['fail'], items: ['whole.overspeed', 'whole.belts', 'whole.doors'] },
+      allowed: commonPractice(0),
+    }),
+  ],
+  caps: [],
+  requirements: exercises.map(({ code }) => ({ kind: 'exercise', exercise: code })),
+  exercises: exercises.map(({ code, name, task, clockStarts }) => ({
+    code,
+    name,
+    task: task!,
+    clockStarts: clockStarts!,
+  })),
+  questions: [],
+  options: [
+    settled('emergency-footwork', 'brake-first', 'In this yard brake comes before clutch; both together fails.', {
+      together: [{ kind: 'grades', item: 'brake.footwork', grades: ['demerit'] }],
+      'brake-first': [{ kind: 'grades', item: 'brake.footwork', grades: ['fail'] }],
+    }),
+    settled('reverse-look', 'mirrors', 'Mirrors and rear window are watched in turn; each missed check is a demerit.'),
+    settled(
+      'yard-speed',
+      'over-35',
+      'The more lenient of the two figures; the difference is within a speedometer’s error.',
+      {
+        'over-34': [{ kind: 'bands', item: 'whole.overspeed', bands: overspeed(34) }],
+        'over-35': [{ kind: 'bands', item: 'whole.overspeed', bands: overspeed(35) }],
+      },
+    ),
+    settled('engine-stops', 'third', 'The stricter reading, so that nobody is surprised.', {
+      third: [{ kind: 'limit', limit: 'engine', allowed: 2 }],
+      'more-than-three': [{ kind: 'limit', limit: 'engine', allowed: 3 }],
+    }),
+    settled('brake-speed', '20-30', 'The wider of the two windows.', {
+      '20-30': [{ kind: 'bands', item: 'brake.speed', bands: brakeSpeed(30) }],
+      '20-25': [{ kind: 'bands', item: 'brake.speed', bands: brakeSpeed(25) }],
+    }),
+  ],
+};
