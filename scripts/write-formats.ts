@@ -1,5 +1,9 @@
 /** Writes the JSON Schemas of the open formats to docs/formats. */
 import { writeFileSync } from 'node:fs';
 import { driveRecordSchema } from '../packages/core/src/formats/drive-record-schema';
+import { standardFileSchema } from '../packages/core/src/formats/standard-schema';
 
-writeFileSync('docs/formats/drive-record.schema.json', `${JSON.stringify(driveRecordSchema, null, 2)}\n`);
+const schemas = { 'drive-record': driveRecordSchema, standard: standardFileSchema };
+
+for (const [name, schema] of Object.entries(schemas))
+  writeFileSync(`docs/formats/${name}.schema.json`, `${JSON.stringify(schema, null, 2)}\n`);

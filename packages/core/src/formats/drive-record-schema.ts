@@ -1,4 +1,4 @@
-import { endings, sectionKinds } from '../drive/event';
+import { endings, sectionKinds, stepKinds } from '../drive/event';
 
 const text = { type: 'string', minLength: 1, maxLength: 200 } as const;
 const freeText = { type: 'string', maxLength: 2000 } as const;
@@ -29,13 +29,28 @@ const bodies = {
       },
     },
   },
-  mark: { required: ['item', 'grade'], properties: { item: text, grade: text, pin: text, note: freeText } },
+  mark: {
+    required: ['item', 'grade'],
+    properties: { item: text, grade: text, pin: text, note: freeText, measured: { type: 'number' } },
+  },
   pin: { required: [], properties: {} },
   strike: { required: ['target', 'reason'], properties: { target: text, reason: freeText, undo: { type: 'boolean' } } },
   regrade: { required: ['target', 'grade'], properties: { target: text, grade: text, reason: freeText } },
+  advice: {
+    required: ['target', 'answers', 'proposed'],
+    properties: {
+      target: text,
+      answers: { type: 'object', maxProperties: 20, additionalProperties: text },
+      proposed: text,
+    },
+  },
+  step: { required: ['step'], properties: { step: { enum: stepKinds } } },
   prompt: { required: [], properties: {} },
   intervention: { required: [], properties: {} },
-  section: { required: ['section'], properties: { section: { enum: sectionKinds }, exercise: text } },
+  section: {
+    required: ['section'],
+    properties: { section: { enum: sectionKinds }, exercise: text, retest: { type: 'boolean' } },
+  },
   pause: { required: ['state'], properties: { state: { enum: ['paused', 'resumed'] }, reason: freeText } },
   ended: { required: ['ending'], properties: { ending: { enum: endings }, reason: freeText } },
 } as const;

@@ -1,7 +1,8 @@
-import Ajv2020, { type ErrorObject } from 'ajv/dist/2020.js';
+import Ajv2020 from 'ajv/dist/2020.js';
 import type { DriveEvent, StandardRef } from '../drive/event';
 import type { Standard } from '../marking/standard';
 import { driveRecordSchema } from './drive-record-schema';
+import { parseJson, schemaProblems, type FormatProblem, type Parsed } from './problems';
 
 /** One drive as an open JSON file; see `driveRecordSchema`. */
 export interface DriveRecord {
@@ -13,15 +14,6 @@ export interface DriveRecord {
   readonly events: readonly DriveEvent[];
 }
 
-/** One thing wrong with a file: where, as a JSON Pointer (RFC 6901), and what. */
-export interface FormatProblem {
-  readonly path: string;
-  readonly cause: string;
-}
-
-export type Parsed<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FormatProblem[] };
-
 const ajv = new Ajv2020({ allErrors: true, strict: false, formats: { 'date-time': isRfc3339 } });
 const validate = ajv.compile<DriveRecord>(driveRecordSchema);
 
@@ -30,15 +22,9 @@ const validate = ajv.compile<DriveRecord>(driveRecordSchema);
  * @returns the records, or every problem found with its place; nothing is guessed or repaired
  */
 export function parseDriveRecords(source: string): Parsed<readonly DriveRecord[]> {
-  let json: unknown;
-  try {
-    json = JSON.parse(source);
-  } catch (error) {
-    return {
-      ok: false,
-      problems: [{ path: '', cause: `not JSON: ${error instanceof Error ? error.message : String(error)}` }],
-    };
-  }
+  const read = parseJson(source);
+  if (!read.ok) return read;
+  const json = read.value;
   const list = Array.isArray(json) ? json : [json];
   if (list.length === 0) return { ok: false, problems: [{ path: '', cause: 'the list holds no drive' }] };
   const problems = list.flatMap((record, i) =>
@@ -48,22 +34,9 @@ export function parseDriveRecords(source: string): Parsed<readonly DriveRecord[]
 }
 
 function problemsOf(record: unknown): readonly FormatProblem[] {
-  if (!validate(record)) return (validate.errors ?? []).filter((error) => error.keyword !== 'if').map(toProblem);
+  if (!validate(record)) return schemaProblems(validate.errors);
   const started = record.events.filter((event) => event.type === 'started').length;
   return started === 1 ? [] : [{ path: '/events', cause: `must hold one "started" event, holds ${started}` }];
-}
-
-function toProblem(error: ErrorObject): FormatProblem {
-  const { params } = error as { params: Record<string, unknown> };
-  const detail =
-    typeof params['additionalProperty'] === 'string'
-      ? `: "${params['additionalProperty']}"`
-      : Array.isArray(params['allowedValues'])
-        ? `: ${params['allowedValues'].map((v) => JSON.stringify(v)).join(', ')}`
-        : 'allowedValue' in params
-          ? `: ${JSON.stringify(params['allowedValue'])}`
-          : '';
-  return { path: error.instancePath, cause: `${error.message ?? error.keyword}${detail}` };
 }
 
 /** RFC 3339, section 5.6, with the date checked against the calendar. */

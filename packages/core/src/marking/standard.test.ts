@@ -33,17 +33,6 @@ describe.each(templates)('the $id template', (standard) => {
     expect(standard.categories.length).toBeLessThanOrEqual(21);
     for (const category of standard.categories) expect(category.items.length).toBeLessThanOrEqual(8);
   });
-
-  it('speaks in its limits of grades it has', () => {
-    const grades = standard.grades.map((grade) => grade.code);
-    for (const { measure } of standard.limits) {
-      if (measure.kind !== 'failed-exercises') expect(grades).toEqual(expect.arrayContaining([...measure.grades]));
-    }
-  });
-
-  it('chooses one of the choices of every option', () => {
-    for (const option of standard.options) expect(option.choices.map((choice) => choice.code)).toContain(option.chosen);
-  });
 });
 
 /** A school of marking made up on the spot: nothing of it is known to the evaluator. */

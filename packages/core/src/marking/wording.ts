@@ -201,6 +201,7 @@ function minutes(ms: number): number {
   return Math.floor(ms / 60_000);
 }
 
-function capital(text: string): string {
+/** The text with a capital first letter. */
+export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }

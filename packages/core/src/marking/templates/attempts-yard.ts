@@ -8,17 +8,17 @@ const exercises: readonly (Exercise & {
   readonly attempts: number;
   readonly movements?: number;
 })[] = [
-  { code: 'alley-left', name: 'Alley dock, left', letter: 'A', task: 'Reverse into the bay on the left.', attempts: 2 },
+  { code: 'alley-left', name: 'Alley dock left', letter: 'A', task: 'Reverse into the bay on the left.', attempts: 2 },
   {
     code: 'alley-right',
-    name: 'Alley dock, right',
+    name: 'Alley dock right',
     letter: 'B',
     task: 'Reverse into the bay on the right.',
     attempts: 2,
   },
   {
     code: 'parallel-left',
-    name: 'Parallel park, left',
+    name: 'Parallel park left',
     letter: 'P',
     task: 'Park beside the lane on the left.',
     attempts: 2,
@@ -26,7 +26,7 @@ const exercises: readonly (Exercise & {
   },
   {
     code: 'parallel-right',
-    name: 'Parallel park, right',
+    name: 'Parallel park right',
     letter: 'R',
     task: 'Park beside the lane on the right.',
     attempts: 2,

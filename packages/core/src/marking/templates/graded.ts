@@ -120,7 +120,7 @@ export const graded: Standard = {
   caps: [
     {
       code: 'oral',
-      name: 'Rules and signs: three wrong answers are free, the rest cost one mark',
+      name: 'Wrong answers on rules and signs',
       items: ['checks.rules'],
       grades: ['g2'],
       over: 'together',

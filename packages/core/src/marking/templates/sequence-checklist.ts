@@ -104,7 +104,7 @@ export const sequenceChecklist: Standard = {
   caps: [
     {
       code: 'once-each',
-      name: 'A competence counts once, however often it went wrong',
+      name: 'The same competence again',
       items: categories.flatMap((category) => category.items.map((item) => item.code)),
       grades: ['not-yet'],
       over: 'each',

@@ -25,14 +25,14 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
   },
   {
     code: 'angle-bay',
-    name: 'Angle bay, 60 degrees',
+    name: 'Angle bay at 60 degrees',
     task: 'Drive into the slanted bay; parking brake once the car has stopped.',
     clockStarts: 'with the right indicator',
     seconds: 120,
   },
   {
     code: 'garage-bay',
-    name: 'Garage bay, 90 degrees',
+    name: 'Garage bay at 90 degrees',
     task: 'Reverse into the bay at right angles and park inside the lines.',
     clockStarts: 'with reverse gear',
     seconds: 180,

@@ -1,0 +1,256 @@
+import { foldDrive } from '../drive/fold';
+import { fullTest } from '../drive/testing';
+import { gradesOf, rulesOf } from '../marking/rules';
+import type { Standard } from '../marking/standard';
+import { graded } from '../marking/templates/graded';
+import { tally } from '../marking/templates/tally';
+import { templates } from '../marking/templates/templates';
+import { behaviours } from '../catalogue/catalogue';
+import { advise, propose, type Answers } from './advise';
+import { myths, mythsFor } from './myths';
+import { questionsFor } from './questions';
+import { adviserRules } from './rules';
+
+const calm = { affected: 'no', near: 'nobody', help: 'none', control: 'kept' } as const;
+
+/** Case, behaviour, answers, and what may be proposed under each standard. All of it is common practice. */
+const cases: readonly (readonly [
+  what: string,
+  behaviour: string,
+  answers: Answers,
+  inTally: readonly string[],
+  inGraded: readonly string[],
+])[] = [
+  [
+    'stalled at the kerb, restarted with checks',
+    'controls.stalled',
+    { ...calm, 'held-up': 'no', righted: 'looked' },
+    ['nothing', 'noted', 'counted'],
+    ['nothing', 'noted', 'counted'],
+  ],
+  [
+    'stalled on green, a phase missed',
+    'controls.stalled',
+    { ...calm, 'held-up': 'phase', righted: 'late' },
+    ['outright'],
+    ['outright'],
+  ],
+  [
+    'crept over a stop line at walking pace',
+    'junctions.stop-line',
+    { ...calm, speed: 'walking' },
+    ['counted'],
+    ['counted'],
+  ],
+  [
+    'drove through a stop line at speed',
+    'junctions.stop-line',
+    { ...calm, speed: 'usual' },
+    ['outright'],
+    ['outright'],
+  ],
+  [
+    'missed the bay, looked round, pulled forward',
+    'reversing.accuracy',
+    { ...calm, righted: 'looked' },
+    ['nothing', 'counted'],
+    ['nothing', 'counted'],
+  ],
+  [
+    'shot forward without looking and was stopped',
+    'reversing.accuracy',
+    { affected: 'no', help: 'control', righted: 'unlooked' },
+    ['highest'],
+    ['highest'],
+  ],
+  [
+    'dipped mirrors put back seconds after moving off',
+    'set-up.mirrors',
+    { ...calm, righted: 'unlooked' },
+    ['nothing'],
+    ['nothing'],
+  ],
+  ['mirrors left dipped for ten minutes', 'set-up.mirrors', { ...calm, righted: 'late' }, ['outright'], ['outright']],
+  ['stared in the mirrors while reversing', 'reversing.looking-back', { ...calm }, ['counted'], ['outright']],
+  ['moved off on mirrors alone, nobody there', 'moving-off.blind-spot', { ...calm }, ['counted'], ['counted']],
+  [
+    'the same with a cyclist alongside',
+    'moving-off.blind-spot',
+    { ...calm, near: 'close' },
+    ['outright'],
+    ['outright'],
+  ],
+  [
+    'began a reverse while a car was passing close',
+    'reversing.waiting',
+    { affected: 'no', near: 'close' },
+    ['outright'],
+    ['outright'],
+  ],
+  [
+    'clutch before brake in the emergency stop',
+    'emergency-stop.footwork',
+    { ...calm, which: 'clutch-first' },
+    ['outright'],
+    ['outright'],
+  ],
+  [
+    'past the give-way line, traffic passing',
+    'junctions.giving-way',
+    { affected: 'no', near: 'close' },
+    ['outright'],
+    ['outright'],
+  ],
+  [
+    'past the give-way line, nobody near',
+    'junctions.giving-way',
+    { ...calm, speed: 'walking' },
+    ['counted'],
+    ['counted'],
+  ],
+  ['hard for amber, nobody behind', 'signs.amber', { ...calm, which: 'hard' }, ['counted'], ['counted']],
+  [
+    'hard for amber, somebody close behind',
+    'signs.amber',
+    { affected: 'no', near: 'close', which: 'hard' },
+    ['outright'],
+    ['outright'],
+  ],
+  ['drifted across lanes at a roundabout', 'roundabouts.lane', { ...calm }, ['counted'], ['counted']],
+  [
+    'drifted with somebody alongside',
+    'roundabouts.lane',
+    { affected: 'no', near: 'close' },
+    ['outright'],
+    ['outright'],
+  ],
+  [
+    'overran a tight junction onto the other side',
+    'junctions.cutting',
+    { ...calm, which: 'other-side' },
+    ['outright'],
+    ['outright'],
+  ],
+  [
+    'right signal, then left, going straight on',
+    'roundabouts.signal',
+    { ...calm, which: 'both' },
+    ['noted', 'counted'],
+    ['noted', 'counted'],
+  ],
+  ['whole turn in first gear', 'controls.gears', { ...calm, which: 'low' }, ['counted'], ['counted']],
+  [
+    'wrong lane of a one-way road, cut back',
+    'position.one-way',
+    { ...calm, which: 'cut-back' },
+    ['counted'],
+    ['counted'],
+  ],
+  [
+    'did not wait for someone about to cross',
+    'crossings.side-road',
+    { ...calm, which: 'carried' },
+    ['counted'],
+    ['counted'],
+  ],
+  [
+    'did not wait, stopping was the danger',
+    'crossings.side-road',
+    { ...calm, which: 'unsafe' },
+    ['nothing'],
+    ['nothing'],
+  ],
+  ['wrong direction, driven safely', 'awareness.directions', { ...calm }, ['nothing'], ['nothing']],
+  ['noisy parking-brake ratchet', 'controls.parking-brake', { ...calm, which: 'noise' }, ['nothing'], ['nothing']],
+  ['gears skipped downwards', 'controls.gears', { ...calm, which: 'skipped' }, ['nothing'], ['nothing']],
+];
+
+describe('the severity adviser', () => {
+  describe.each([
+    ['tally', tally, 3],
+    ['graded', graded, 4],
+  ] as const)('under %s', (_, standard: Standard, column) => {
+    it.each(cases)('%s', (...row) => {
+      const [, behaviour, answers] = row;
+      const advice = advise(standard, behaviour, answers);
+      expect(row[column]).toContain(advice.severity);
+      if (advice.or && advice.or !== 'outright') expect(row[column]).toContain(advice.or);
+      expect(advice.because[0]).toMatch(/\w/);
+    });
+  });
+
+  it('speaks in the standard’s own words, with the reason', () => {
+    const line = { ...calm, speed: 'fast' };
+    expect(propose(tally, 'junctions.stop-line', line).sentence).toBe(
+      'Serious fault: the line was crossed at a speed that left no time to look.',
+    );
+    expect(propose(graded, 'junctions.stop-line', line).grade?.code).toBe('g3');
+    expect(propose(tally, 'signs.lights', { affected: 'yes' }).grade?.code).toBe('dangerous');
+    const noise = propose(tally, 'controls.parking-brake', { which: 'noise' });
+    expect(noise.grade).toBeUndefined();
+    expect(noise.sentence).toBe('No mark: it changed nothing for anybody on the road.');
+  });
+
+  it('follows the options of the standard', () => {
+    const strict = {
+      ...tally,
+      options: tally.options.map((o) => (o.code === 'reverse-look' ? { ...o, chosen: 'look-back' } : o)),
+    };
+    expect(propose(tally, 'reversing.looking-back', calm).grade?.code).toBe('driving');
+    expect(propose(strict, 'reversing.looking-back', calm).grade?.code).toBe('serious');
+  });
+
+  it('names a habit as something that may weigh more', () => {
+    expect(propose(tally, 'signals.timing', { ...calm, times: 'often' })).toMatchObject({
+      grade: { code: 'driving' },
+      orGrade: { code: 'serious' },
+    });
+  });
+
+  it('proposes only grades the item can have, for every item of every school and any single answer', () => {
+    for (const standard of templates) {
+      for (const { item } of rulesOf(standard).items.values()) {
+        for (const question of questionsFor(item.behaviour)) {
+          for (const answer of question.answers) {
+            const { grade } = propose(standard, item.code, { [question.code]: answer.code });
+            if (grade) expect(gradesOf(standard, rulesOf(standard).items.get(item.code)!.item)).toContain(grade);
+          }
+        }
+      }
+    }
+  });
+
+  it('has rules that speak of questions and behaviours that exist', () => {
+    const known = new Set(behaviours.flatMap(({ code, category }) => [code, `${category}.*`]));
+    for (const rule of adviserRules) {
+      for (const of of rule.of ?? []) expect(known).toContain(of);
+      const asked = (rule.of?.length === 1 ? questionsFor(rule.of[0]!) : questionsFor('controls.clutch')).concat();
+      for (const [question, answers] of Object.entries(rule.when ?? {})) {
+        const codes = asked.find(({ code }) => code === question)?.answers.map(({ code }) => code);
+        expect(codes).toEqual(expect.arrayContaining([...answers]));
+      }
+    }
+  });
+});
+
+describe('myths', () => {
+  it('belong to behaviours of the catalogue and to options that a template has', () => {
+    const known = new Set(behaviours.map(({ code }) => code));
+    for (const { behaviours: of, where } of myths) {
+      for (const code of of) expect(known).toContain(code);
+      if (where)
+        expect(
+          templates.some(({ options }) =>
+            options.some((o) => o.code === where[0] && o.choices.some((c) => c.code === where[1])),
+          ),
+        ).toBe(true);
+    }
+  });
+
+  it('show where a mark and the standard’s option call for them', () => {
+    const drive = foldDrive(fullTest([{ type: 'mark', item: 'signals.missed', grade: 'driving' }]));
+    expect(mythsFor(tally, drive).map(({ code }) => code)).toEqual(['signal-always']);
+    expect(mythsFor(graded, drive).map(({ code }) => code)).toEqual(['signal-nobody']);
+    expect(mythsFor(tally, foldDrive(fullTest([])))).toEqual([]);
+  });
+});

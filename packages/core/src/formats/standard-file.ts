@@ -1,0 +1,49 @@
+import Ajv2020 from 'ajv/dist/2020.js';
+import { contradictionsIn } from '../marking/check';
+import type { Standard } from '../marking/standard';
+import { parseJson, schemaProblems, type FormatProblem, type Parsed } from './problems';
+import { standardFileSchema } from './standard-schema';
+
+/** One version of a marking standard as an open JSON file; see `standardFileSchema`. */
+export interface StandardFile {
+  readonly format: 'jasperwren-standard';
+  readonly formatVersion: 1;
+  readonly standard: Standard;
+}
+
+const ajv = new Ajv2020({ allErrors: true, strict: false });
+const validate = ajv.compile<StandardFile>(standardFileSchema);
+
+/** The file of a standard. */
+export const standardFile = (standard: Standard): StandardFile => ({
+  format: 'jasperwren-standard',
+  formatVersion: 1,
+  standard,
+});
+
+/**
+ * Reads a standard from the text of a file.
+ * @returns the standard, or every problem with its place, of shape first and of sense when the shape is right
+ */
+export function parseStandardFile(source: string): Parsed<Standard> {
+  const read = parseJson(source);
+  if (!read.ok) return read;
+  const problems = shapeProblems(read.value);
+  if (problems.length > 0) return { ok: false, problems };
+  const { standard } = read.value as StandardFile;
+  const contradictions = contradictionsIn(standard);
+  if (contradictions.length === 0) return { ok: true, value: standard };
+  return { ok: false, problems: contradictions.map(({ path, cause }) => ({ path: `/standard${path}`, cause })) };
+}
+
+function shapeProblems(value: unknown): readonly FormatProblem[] {
+  return validate(value) ? [] : schemaProblems(validate.errors);
+}
+
+/** What is wrong with the shape of something that should be a standard; places as JSON Pointers into it. */
+export function standardShapeProblems(value: unknown): readonly FormatProblem[] {
+  return shapeProblems({ format: 'jasperwren-standard', formatVersion: 1, standard: value }).map(({ path, cause }) => ({
+    path: path.replace(/^\/standard/, ''),
+    cause,
+  }));
+}

@@ -1,0 +1,164 @@
+import { countsMarks, gradesOf } from './rules';
+import type { Category, Item, Limit, LimitMeasure, Standard } from './standard';
+
+type Add = (path: string, cause: string) => void;
+
+/** What is wrong with the limits of a standard whose other parts are sound. */
+export function checkLimits(standard: Standard, add: Add): void {
+  if (!standard.limits.some(({ effect }) => effect.kind === 'fail-test'))
+    add('/limits', 'No limit fails the test: everybody would pass.');
+  standard.limits.forEach((limit, i) => {
+    const problem = problemOf(standard, limit);
+    if (problem) add(`/limits/${i}${problem.at}`, `${limit.name}: ${problem.cause}`);
+  });
+  const failsExercises = standard.limits.some(({ effect }) => effect.kind === 'fail-exercise');
+  const countsThem = standard.limits.some(({ measure }) => measure.kind === 'failed-exercises');
+  if (failsExercises && !countsThem)
+    add('/limits', 'Exercises can be failed, but no limit says how many failed exercises fail the test.');
+  standard.limits.forEach((limit, i) => {
+    if (limit.measure.kind === 'failed-exercises' && !failsExercises)
+      add(`/limits/${i}`, `${limit.name}: it can never bind, since no limit fails an exercise.`);
+  });
+}
+
+interface Found {
+  readonly at: string;
+  readonly cause: string;
+}
+
+function problemOf(standard: Standard, limit: Limit): Found | undefined {
+  const { measure, effect, allowed, scope } = limit;
+  const unknown = missingName(standard, limit);
+  if (unknown) return unknown;
+  if (!Number.isFinite(allowed.value) || allowed.value < 0)
+    return { at: '/allowed', cause: 'what is allowed has to be 0 or more.' };
+  if (measure.kind !== 'points' && measure.kind !== 'time' && !Number.isInteger(allowed.value))
+    return { at: '/allowed', cause: 'what is allowed has to be a whole number.' };
+  if ((effect.kind === 'ask-upgrade' || effect.kind === 'upgrade') && !hasGrade(standard, effect.grade))
+    return { at: '/effect/grade', cause: `the standard has no grade "${effect.grade}".` };
+  if (effect.kind === 'fail-exercise' && scope.kind !== 'exercise')
+    return { at: '/effect', cause: 'only a limit over an exercise can fail an exercise.' };
+  if (!scopeFits(measure, scope.kind))
+    return { at: '/scope', cause: `${measureNames[measure.kind]} cannot be limited by ${scope.kind}.` };
+  return countsMarks(measure) ? neverBinds(standard, limit, measure) : undefined;
+}
+
+const measureNames: Readonly<Record<LimitMeasure['kind'], string>> = {
+  count: 'marks',
+  points: 'points',
+  time: 'time',
+  attempts: 'attempts',
+  steps: 'movements and looks',
+  'failed-exercises': 'failed exercises',
+};
+
+function scopeFits(measure: LimitMeasure, scope: Limit['scope']['kind']): boolean {
+  switch (measure.kind) {
+    case 'time':
+      return scope === 'test' || scope === 'exercise';
+    case 'attempts':
+    case 'steps':
+      return scope === 'exercise';
+    case 'failed-exercises':
+      return scope === 'test';
+    default:
+      return true;
+  }
+}
+
+function missingName(standard: Standard, { scope, measure }: Limit): Found | undefined {
+  const named: readonly (readonly [string | undefined, string, readonly { readonly code: string }[]])[] = [
+    [scope.kind === 'category' ? scope.category : undefined, 'category', standard.categories],
+    [scope.kind === 'item' ? scope.item : undefined, 'item', standard.categories.flatMap(({ items }) => items)],
+    [scope.kind === 'class' ? scope.class : undefined, 'class', standard.classes ?? []],
+    [scope.kind === 'exercise' ? scope.exercise : undefined, 'exercise', standard.exercises],
+  ];
+  for (const [code, what, list] of named) {
+    if (code !== undefined && !list.some((entry) => entry.code === code))
+      return { at: '/scope', cause: `the standard has no ${what} "${code}".` };
+  }
+  if (!countsMarks(measure)) return undefined;
+  if (measure.grades.length === 0) return { at: '/measure/grades', cause: 'it counts no grade.' };
+  const grade = measure.grades.find((code) => !hasGrade(standard, code));
+  if (grade !== undefined) return { at: '/measure/grades', cause: `the standard has no grade "${grade}".` };
+  const items = new Set(standard.categories.flatMap((category) => category.items.map(({ code }) => code)));
+  const item = measure.items?.find((code) => !items.has(code));
+  return item === undefined ? undefined : { at: '/measure/items', cause: `the standard has no item "${item}".` };
+}
+
+const hasGrade = (standard: Standard, grade: string) => standard.grades.some(({ code }) => code === grade);
+
+type MarkMeasure = Extract<LimitMeasure, { readonly grades: unknown }>;
+
+/** Why a limit that adds up marks could never be crossed, or never before another one. */
+function neverBinds(standard: Standard, limit: Limit, measure: MarkMeasure): Found | undefined {
+  const reached = standard.categories.flatMap((category) =>
+    category.items.flatMap((item) => {
+      if (!inScope(limit, category, item) || (measure.items && !measure.items.includes(item.code))) return [];
+      return gradesOf(standard, item)
+        .filter(({ code }) => measure.grades.includes(code))
+        .map((grade) => ({ item, grade, points: (item.points?.[grade.code] ?? grade.points)?.value ?? 0 }));
+    }),
+  );
+  if (reached.length === 0)
+    return { at: '', cause: 'it can never bind, since no item in its scope can have such a grade.' };
+  if (measure.kind === 'points' && reached.every(({ points }) => points <= 0))
+    return { at: '', cause: 'it can never bind, since none of these marks is worth points.' };
+  const most = mostCounted(standard, reached);
+  if (measure.kind === 'count' && most <= limit.allowed.value)
+    return { at: '/allowed', cause: `it can never bind, since caps let at most ${most} of these marks count.` };
+  const sooner = standard.limits.find((other) => bindsSooner(other, limit, measure));
+  return (
+    sooner && {
+      at: '/allowed',
+      cause: `it can never bind, since "${sooner.name}" allows no more and counts all of it.`,
+    }
+  );
+}
+
+function inScope({ scope }: Limit, category: Category, item: Item): boolean {
+  switch (scope.kind) {
+    case 'test':
+      return true;
+    case 'category':
+      return (scope.category ?? category.code) === category.code;
+    case 'item':
+      return (scope.item ?? item.code) === item.code;
+    case 'class':
+      return item.class !== undefined && (scope.class ?? item.class) === item.class;
+    case 'exercise':
+      return item.exercise === undefined || (scope.exercise ?? item.exercise) === item.exercise;
+  }
+}
+
+/** How many marks on these items and grades can count at most, caps considered. */
+function mostCounted(
+  standard: Standard,
+  reached: readonly { readonly item: Item; readonly grade: { readonly code: string } }[],
+): number {
+  const shared = new Set<string>();
+  let most = 0;
+  for (const { item, grade } of reached) {
+    const cap = standard.caps.find((c) => c.items.includes(item.code) && c.grades.includes(grade.code));
+    if (!cap?.atMost) return Infinity;
+    if (cap.over === 'together' && shared.has(cap.code)) continue;
+    shared.add(cap.code);
+    most += cap.atMost.value;
+  }
+  return most;
+}
+
+/** Whether a limit over the whole test fails it before this narrower one could. */
+function bindsSooner(other: Limit, limit: Limit, measure: MarkMeasure): boolean {
+  return (
+    other !== limit &&
+    other.scope.kind === 'test' &&
+    limit.scope.kind !== 'test' &&
+    other.effect.kind === 'fail-test' &&
+    limit.effect.kind === 'fail-test' &&
+    other.measure.kind === measure.kind &&
+    !('items' in other.measure && other.measure.items) &&
+    measure.grades.every((grade) => 'grades' in other.measure && other.measure.grades.includes(grade)) &&
+    other.allowed.value <= limit.allowed.value
+  );
+}

@@ -1,0 +1,111 @@
+import type { EventBody } from '../drive/event';
+import { foldDrive } from '../drive/fold';
+import { fullTest } from '../drive/testing';
+import { judgeDrive } from './judge';
+import { judgeSheet, strangeEntries } from './sheet';
+import type { Standard } from './standard';
+import { attemptsYard } from './templates/attempts-yard';
+import { graded } from './templates/graded';
+import { minorMajor } from './templates/minor-major';
+import { pointsOff } from './templates/points-off';
+import { tally } from './templates/tally';
+import { templates } from './templates/templates';
+import { timedYard } from './templates/timed-yard';
+import { judgeUnder } from './translate';
+
+const mark = (item: string, grade = 'driving', measured?: number): EventBody => ({
+  type: 'mark',
+  item,
+  grade,
+  ...(measured !== undefined && { measured }),
+});
+const drive = (...bodies: EventBody[]) => foldDrive(fullTest(bodies));
+const outcome = (to: Standard, ...bodies: EventBody[]) => judgeUnder(tally, to, drive(...bodies)).verdict.outcome;
+
+describe('the same drive under another standard', () => {
+  it('is judged by the other limits', () => {
+    const four = Array.from({ length: 4 }, () => mark('signs.lights'));
+    expect(judgeDrive(tally, drive(...four)).outcome).toBe('pass');
+    expect(outcome(graded, ...four)).toBe('fail');
+    expect(outcome(minorMajor, ...four)).toBe('pass');
+    expect(outcome(pointsOff, ...four.slice(2))).toBe('pass');
+    expect(outcome(pointsOff, ...four)).toBe('fail');
+    expect(outcome(pointsOff, mark('junctions.stop-line', 'serious'))).toBe('fail');
+  });
+
+  it('says which grades were read as which', () => {
+    const { grades } = judgeUnder(tally, graded, drive(mark('signs.lights'), mark('signs.amber', 'dangerous')));
+    expect(grades.map(({ from, to, marks }) => [from.code, to === 'none' ? to : to.code, marks])).toEqual([
+      ['driving', 'g2', 1],
+      ['dangerous', 'g3', 1],
+    ]);
+  });
+
+  it('lists what has no place there, and loses no mark', () => {
+    for (const to of templates) {
+      const bodies = tally.categories.flatMap(({ items }) =>
+        items.map((item) => mark(item.code, item.grades?.[0] ?? 'driving')),
+      );
+      const { translations, verdict } = judgeUnder(tally, to, drive(...bodies));
+      expect(translations).toHaveLength(bodies.length);
+      expect(verdict.unplaced).toEqual([]);
+    }
+    const { translations } = judgeUnder(tally, graded, drive(mark('checks.tell'), mark('strange')));
+    expect(translations.map((entry) => 'why' in entry && entry.why)).toEqual(['no-such-behaviour', 'unknown-item']);
+  });
+
+  it('drops notes where nothing is noted, and says so', () => {
+    const noted = foldDrive(fullTest([mark('signs.lights', 'g1')], 'graded'));
+    const { translations, grades } = judgeUnder(graded, tally, noted);
+    expect(translations).toMatchObject([{ why: 'too-mild' }]);
+    expect(grades).toMatchObject([{ to: 'none', marks: 1 }]);
+  });
+
+  it('grades a measured value anew by the other standard’s bands', () => {
+    const strict: Standard = {
+      ...attemptsYard,
+      categories: timedYard.categories.map((category) => ({
+        ...category,
+        items: category.items.map((item) =>
+          item.measured
+            ? {
+                ...item,
+                grades: ['penalty', 'ends'],
+                measured: {
+                  ...item.measured,
+                  bands: [{ over: 10, grade: 'ends', provenance: { kind: 'house default' as const } }],
+                },
+              }
+            : { ...item, grades: ['penalty'] },
+        ),
+      })),
+    };
+    const rolled = (cm: number) =>
+      judgeUnder(timedYard, strict, foldDrive(fullTest([mark('slope.roll-back', 'demerit', cm)], 'timed-yard')));
+    expect(rolled(20).translations).toMatchObject([{ how: 'measured', grade: { code: 'ends' } }]);
+    expect(rolled(9).translations).toMatchObject([{ why: 'within-bands' }]);
+  });
+
+  it('is the same drive under its own standard', () => {
+    const d = drive(mark('signs.lights'), mark('signs.amber', 'serious'));
+    expect(judgeUnder(tally, tally, d).verdict).toEqual(judgeDrive(tally, d));
+  });
+});
+
+describe('the sheet of a real test', () => {
+  const lights = (count: number, grade = 'driving') => [{ item: 'signs.lights', grade, count }];
+
+  it('is judged by its counts and compared with what the authority said', () => {
+    expect(judgeSheet(tally, lights(15), 'pass')).toMatchObject({ agrees: true, verdict: { outcome: 'pass' } });
+    expect(judgeSheet(tally, lights(16), 'fail').agrees).toBe(true);
+    expect(judgeSheet(tally, lights(2), 'fail')).toMatchObject({ agrees: false, verdict: { outcome: 'pass' } });
+    expect(judgeSheet(tally, lights(1, 'serious'), 'pass').agrees).toBe(false);
+    expect(judgeSheet(timedYard, [], 'pass').agrees).toBe(true);
+  });
+
+  it('finds entries the standard does not have', () => {
+    expect(
+      strangeEntries(tally, [...lights(1), ...lights(1, 'g2'), { item: 'x', grade: 'driving', count: 1 }]),
+    ).toHaveLength(2);
+  });
+});
