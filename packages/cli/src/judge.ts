@@ -5,8 +5,10 @@ import { parseDriveRecords, type DriveRecord } from '@jasperwren/core/formats/dr
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate, templates } from '@jasperwren/core/marking/templates/templates';
+import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import {
+  crossingWords,
   describeMissing,
   itemName,
   limitName,
@@ -14,16 +16,19 @@ import {
   verdictSentence,
 } from '@jasperwren/core/marking/wording';
 import { exitCodes, type Io } from './io';
+import { comparisonTable, judgeUnderAll, translationNotes } from './judge-all';
 
 interface Judged {
   readonly record: DriveRecord;
   readonly standard: Standard;
   readonly verdict: Verdict;
+  /** How the marks were read, where they come from another standard. */
+  readonly notes: readonly string[];
 }
 
 /**
  * `judge FILE [--standard ID] [--json]`: reads a drive record or a list of them and prints verdict, reasons and
- * headroom. Exits 0 when every drive passes, 3 when one fails, 4 when none fails and one is incomplete, 2 when
+ * headroom; with `--standard all` a table of the verdicts under every standard. Exits 0 when every drive passes, 3 when one fails, 4 when none fails and one is incomplete, 2 when
  * the file cannot be used.
  */
 export function judge(args: readonly string[], io: Io): number {
@@ -34,7 +39,7 @@ export function judge(args: readonly string[], io: Io): number {
   });
   const [file, ...more] = positionals;
   if (file === undefined || more.length > 0) {
-    io.err('Name one file: jasperwren judge FILE [--standard ID] [--json]');
+    io.err('Name one file: jasperwren judge FILE [--standard ID|all] [--json]');
     return exitCodes.usage;
   }
   let source: string;
@@ -49,40 +54,95 @@ export function judge(args: readonly string[], io: Io): number {
     for (const { path, cause } of parsed.problems) io.err(`${file}: ${path || 'the file'}: ${cause}`);
     return exitCodes.unusable;
   }
+  if (values.standard === 'all') return judgeAll(file, parsed.value, values.json, io);
   const judged: Judged[] = [];
   for (const record of parsed.value) {
-    const standard = standardFor(record, values.standard);
-    if (typeof standard === 'string') {
-      io.err(`${file}: drive ${record.driveId}: ${standard}`);
+    const one = judgeOne(record, values.standard);
+    if (typeof one === 'string') {
+      io.err(`${file}: drive ${record.driveId}: ${one}`);
       return exitCodes.unusable;
     }
-    judged.push({ record, standard, verdict: judgeDrive(standard, foldDrive(record.events)) });
+    judged.push(one);
   }
   if (values.json) io.out(JSON.stringify(judged.map(toJson), null, 2));
   else judged.forEach((one, i) => print(one, i > 0, io));
-  const outcomes = judged.map(({ verdict }) => verdict.outcome);
+  return exitCodeOf(judged.map(({ verdict }) => verdict));
+}
+
+function exitCodeOf(verdicts: readonly Verdict[]): number {
+  const outcomes = verdicts.map(({ outcome }) => outcome);
   if (outcomes.includes('fail')) return exitCodes.fail;
   return outcomes.includes('incomplete') ? exitCodes.incomplete : exitCodes.pass;
 }
 
-/** The standard to judge by, or why there is none. */
-function standardFor(record: DriveRecord, asked: string | undefined): Standard | string {
-  const known = templates.map(({ id }) => id).join(', ');
-  if (asked !== undefined) return findTemplate(asked) ?? `there is no standard "${asked}"; there are: ${known}`;
-  if ('categories' in record.standard) return record.standard;
-  const { id, version } = record.standard;
-  const template = findTemplate(id);
-  if (template?.version === version) return template;
-  return `it names the standard "${id}" in version ${version} and does not hold it; choose another with --standard (${known})`;
+/** Every drive under every standard; the exit code is that of the verdicts under their own. */
+function judgeAll(file: string, records: readonly DriveRecord[], asJson: boolean, io: Io): number {
+  const tables: { readonly record: DriveRecord; readonly compared: readonly Compared[] }[] = [];
+  for (const record of records) {
+    const own = ownStandard(record);
+    if (!own) {
+      io.err(`${file}: drive ${record.driveId}: ${noOwnStandard(record)}`);
+      return exitCodes.unusable;
+    }
+    tables.push({ record, compared: judgeUnderAll(own, foldDrive(record.events)) });
+  }
+  if (asJson) {
+    const json = tables.map(({ record, compared }) =>
+      compared.map((one) =>
+        toJson({ record, standard: one.standard, verdict: one.verdict, notes: translationNotes(one) }),
+      ),
+    );
+    io.out(JSON.stringify(json, null, 2));
+  } else {
+    tables.forEach(({ record, compared }, i) => {
+      if (i > 0) io.out('');
+      io.out(
+        `${record.learner?.name ?? 'A learner'}, drive ${record.driveId}, marked under ${compared[0]!.standard.name}`,
+      );
+      for (const line of comparisonTable(compared)) io.out(line);
+      for (const one of compared) for (const note of translationNotes(one)) io.out(`  ${one.standard.name}: ${note}.`);
+    });
+  }
+  return exitCodeOf(tables.map(({ compared }) => compared[0]!.verdict));
 }
 
-function print({ record, standard, verdict }: Judged, apart: boolean, io: Io): void {
+/** A drive judged by the standard asked for or its own, or why it cannot be. */
+function judgeOne(record: DriveRecord, asked: string | undefined): Judged | string {
+  const own = ownStandard(record);
+  const drive = foldDrive(record.events);
+  if (asked === undefined) {
+    return own ? { record, standard: own, verdict: judgeDrive(own, drive), notes: [] } : noOwnStandard(record);
+  }
+  const standard = findTemplate(asked);
+  if (!standard) return `there is no standard "${asked}"; there are: ${knownIds()}`;
+  if (own) {
+    const compared = judgeUnder(own, standard, drive);
+    return { record, standard, verdict: compared.verdict, notes: translationNotes(compared) };
+  }
+  const note = `The record does not hold its own standard: its codes were taken for those of ${standard.name}`;
+  return { record, standard, verdict: judgeDrive(standard, drive), notes: [note] };
+}
+
+const knownIds = () => templates.map(({ id }) => id).join(', ');
+
+/** The standard that the record holds or that ships in the version it names. */
+function ownStandard({ standard }: DriveRecord): Standard | undefined {
+  if ('categories' in standard) return standard;
+  const template = findTemplate(standard.id);
+  return template?.version === standard.version ? template : undefined;
+}
+
+function noOwnStandard({ standard: { id, version } }: DriveRecord): string {
+  return `it names the standard "${id}" in version ${version} and does not hold it; choose another with --standard (${knownIds()})`;
+}
+
+function print({ record, standard, verdict, notes }: Judged, apart: boolean, io: Io): void {
   if (apart) io.out('');
   io.out(`${record.learner?.name ?? 'A learner'}, drive ${record.driveId}, ${standard.name} v${standard.version}`);
   io.out(verdictSentence(standard, verdict));
   for (const reason of verdict.reasons) {
     io.out(`  ${reasonSentence(standard, reason)}`);
-    io.out(`    crossed at ${clock(reason.crossedBy.atMs)} by ${itemName(standard, reason.crossedBy.item)}`);
+    io.out(`    crossed at ${clock(reason.crossedAtMs)} by ${crossingWords(standard, reason)}`);
   }
   if (verdict.outcome === 'fail')
     for (const missing of verdict.missing) io.out(`  Besides: ${describeMissing(missing)}.`);
@@ -90,13 +150,14 @@ function print({ record, standard, verdict }: Judged, apart: boolean, io: Io): v
     io.out(`  To decide: ${limitName(standard, question)}, ${question.used} times.`);
   for (const mark of verdict.unplaced)
     io.out(`  Not judged: this standard has no "${mark.item}" with the grade "${mark.grade}" (${clock(mark.atMs)}).`);
+  for (const note of notes) io.out(`  ${note}.`);
   io.out('  Room left:');
   for (const room of verdict.headroom) {
     io.out(`    ${limitName(standard, room)}: ${Math.max(0, room.left)} of ${room.allowed} (${room.used} used)`);
   }
 }
 
-function toJson({ record, standard, verdict }: Judged) {
+function toJson({ record, standard, verdict, notes }: Judged) {
   return {
     driveId: record.driveId,
     standard: { id: standard.id, version: standard.version },
@@ -107,7 +168,7 @@ function toJson({ record, standard, verdict }: Judged) {
       scope: reason.scope,
       used: reason.used,
       allowed: reason.limit.allowed.value,
-      crossedAtMs: reason.crossedBy.atMs,
+      crossedAtMs: reason.crossedAtMs,
       marks: reason.marks.map((mark) => mark.id),
     })),
     missing: verdict.missing,
@@ -124,6 +185,7 @@ function toJson({ record, standard, verdict }: Judged) {
       left,
     })),
     unplaced: verdict.unplaced.map((mark) => mark.id),
+    notes,
   };
 }
 

@@ -89,6 +89,26 @@ describe('judge', () => {
     });
   });
 
+  it('reads the marks anew under another standard, and says how', async () => {
+    const { code, out } = await cli('judge', file(record([fault('dangerous')])), '--standard', 'graded');
+    expect(code).toBe(3);
+    expect(out).toContain('Fail: one grade 3.');
+    expect(out).toContain('1 x dangerous fault read as grade 3.');
+  });
+
+  it('prints a table of the verdicts under every standard', async () => {
+    const four = Array.from({ length: 4 }, () => fault('driving'));
+    const { code, out } = await cli('judge', file(record(four)), '--standard', 'all');
+    expect(code).toBe(0);
+    const row = (name: string) => out.split('\n').find((line) => line.startsWith(name));
+    expect(row('Tally')).toMatch(/^Tally +pass +4 of 4/);
+    expect(row('Graded marks')).toMatch(/fail +4 of 4 +four grade 2 marks/);
+    expect(row('Attempts yard')).toMatch(/incomplete +0 of 4/);
+    expect(out).toContain('Attempts yard: 4 of 4 marks have no place under Attempts yard.');
+    const json = JSON.parse((await cli('judge', file(record(four)), '--standard', 'all', '--json')).out) as unknown[][];
+    expect(json[0]).toHaveLength(9);
+  });
+
   it('tells its use when it is called without a file', async () => {
     expect(await cli('judge')).toMatchObject({ code: 1 });
     expect(await cli()).toMatchObject({ code: 1, err: expect.stringContaining('jasperwren judge FILE') });

@@ -14,6 +14,7 @@ const commands: Readonly<Record<string, Command>> = {
 };
 
 const usage = `jasperwren judge FILE [--standard ID] [--json]   verdict, reasons and room left of drive records
+jasperwren judge FILE --standard all             the verdicts under every standard, as a table
 jasperwren backup FILE                           copies the database
 jasperwren restore FILE                          puts a copy in its place
 jasperwren school NAME --lead NAME --email ADDR  makes a school, password in JASPERWREN_PASSWORD

@@ -1,11 +1,12 @@
 import {
   endings,
   sectionKinds,
+  stepKinds,
   type DriveEvent,
-  type DriveEvent as CoreEvent,
   type Ending,
   type SectionKind,
   type StandardRef,
+  type StepKind,
 } from '@jasperwren/core/drive/event';
 import type { AreaCount } from '@jasperwren/core/marking/areas';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
@@ -20,12 +21,14 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsNumber,
   IsOptional,
   IsRFC3339,
   IsString,
   MaxLength,
   Min,
   MinLength,
+  ValidateBy,
   ValidateNested,
 } from 'class-validator';
 import { mostEventsInABatch } from './batch';
@@ -39,6 +42,21 @@ const IsCode = (): PropertyDecorator => (target, property) => {
 const IsFreeText = (): PropertyDecorator => (target, property) => {
   for (const rule of [IsOptional(), IsString(), MaxLength(2000)]) rule(target, property);
 };
+
+/** A code for each of a few codes. */
+const IsAnswers = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'isAnswers',
+    validator: {
+      validate: (value: unknown) =>
+        typeof value === 'object' &&
+        value !== null &&
+        !Array.isArray(value) &&
+        Object.keys(value).length <= 20 &&
+        Object.values(value).every((answer) => typeof answer === 'string' && answer.length > 0 && answer.length <= 200),
+      defaultMessage: () => 'Answers are a code for each question.',
+    },
+  });
 
 class Stamp {
   @IsCode() id!: string;
@@ -66,6 +84,7 @@ class MarkInput extends Stamp {
   @IsCode() grade!: string;
   @IsOptional() @IsCode() pin?: string;
   @IsFreeText() note?: string;
+  @IsOptional() @IsNumber({ allowInfinity: false, allowNaN: false }) measured?: number;
 }
 
 class PinInput extends Stamp {
@@ -86,6 +105,18 @@ class RegradeInput extends Stamp {
   @IsFreeText() reason?: string;
 }
 
+class AdviceInput extends Stamp {
+  @Equals('advice') type!: 'advice';
+  @IsCode() target!: string;
+  @IsAnswers() answers!: Record<string, string>;
+  @IsCode() proposed!: string;
+}
+
+class StepInput extends Stamp {
+  @Equals('step') type!: 'step';
+  @IsIn(stepKinds) step!: StepKind;
+}
+
 class PromptInput extends Stamp {
   @Equals('prompt') type!: 'prompt';
 }
@@ -98,6 +129,7 @@ class SectionInput extends Stamp {
   @Equals('section') type!: 'section';
   @IsIn(sectionKinds) section!: SectionKind;
   @IsOptional() @IsCode() exercise?: string;
+  @IsOptional() @IsBoolean() retest?: boolean;
 }
 
 class PauseInput extends Stamp {
@@ -112,24 +144,27 @@ class EndedInput extends Stamp {
   @IsFreeText() reason?: string;
 }
 
-/** Stands for an event of a type nobody knows, which never passes. */
-class UnknownInput {
-  @IsIn(['started', 'mark', 'pin', 'strike', 'regrade', 'prompt', 'intervention', 'section', 'pause', 'ended'])
-  type!: never;
-}
-
-const subTypes: readonly { readonly name: CoreEvent['type']; readonly value: new () => object }[] = [
+const subTypes: readonly { readonly name: DriveEvent['type']; readonly value: new () => object }[] = [
   { name: 'started', value: StartedInput },
   { name: 'mark', value: MarkInput },
   { name: 'pin', value: PinInput },
   { name: 'strike', value: StrikeInput },
   { name: 'regrade', value: RegradeInput },
+  { name: 'advice', value: AdviceInput },
+  { name: 'step', value: StepInput },
   { name: 'prompt', value: PromptInput },
   { name: 'intervention', value: InterventionInput },
   { name: 'section', value: SectionInput },
   { name: 'pause', value: PauseInput },
   { name: 'ended', value: EndedInput },
 ];
+const eventTypes = subTypes.map(({ name }) => name);
+
+/** Stands for an event of a type nobody knows, which never passes. */
+class UnknownInput {
+  @IsIn(eventTypes)
+  type!: never;
+}
 
 /** Events of one drive, in the order of the device. The first batch holds the start. */
 export class EventBatch {

@@ -14,6 +14,7 @@ import { logRequests } from './http/log';
 import { pages } from './http/pages';
 import { sessions } from './http/session';
 import { learnerRoutes } from './learners/routes';
+import { sheetRoutes } from './sheets/routes';
 import { standardRoutes } from './standards/routes';
 
 export interface Parts {
@@ -38,10 +39,12 @@ export function createApp({ db, config, log, webDist, welcome }: Parts): Koa {
   app.use(sessions(app, db, config));
   app.use(refuseForgedRequests);
   app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '1mb', onError: badBody }));
-  for (const router of [accountRoutes(db, welcome), learnerRoutes(db), standardRoutes(db), driveRoutes(db)]) {
-    app.use(router.routes());
-  }
+  for (const router of routers(db, welcome)) app.use(router.routes());
   return app;
+}
+
+function routers(db: Db, welcome: WelcomeView) {
+  return [accountRoutes(db, welcome), learnerRoutes(db), standardRoutes(db), driveRoutes(db), sheetRoutes(db)];
 }
 
 /** Styles are made in the page by the interface library, hence 'unsafe-inline' for styles and for nothing else. */

@@ -11,8 +11,8 @@ import createError from 'http-errors';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { Db } from '../db/database';
 import { bodyOf } from '../http/body';
-import { requireRole, sessionOf, whoIs, type Ctx, type SessionData } from '../http/context';
-import { addAccount, changePassword, findAccount, findByCredentials, listAccounts } from './store';
+import { sessionOf, whoIs, type Ctx, type SessionData } from '../http/context';
+import { addAccount, assertLead, changePassword, findAccount, findByCredentials, listAccounts } from './store';
 
 const windowS = 15 * 60;
 const failuresPerAddressAndEmail = 5;
@@ -82,7 +82,7 @@ export function accountRoutes(db: Db, welcome: WelcomeView): Router {
 
   router.post('/api/accounts', async (ctx) => {
     const { schoolId } = whoIs(ctx);
-    requireRole((await sessionView(ctx))!.account.role, 'lead');
+    await assertLead(db, whoIs(ctx));
     ctx.body = await addAccount(db, schoolId, bodyOf(ctx, AccountInput));
     ctx.status = 201;
   });

@@ -2,6 +2,7 @@ import type { AccountInput, AccountView } from '@jasperwren/contract/accounts';
 import createError from 'http-errors';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
+import type { Who } from '../http/context';
 import { addTemplates } from '../standards/store';
 import { hashPassword, verifyPassword } from './password';
 
@@ -109,4 +110,14 @@ export async function changePassword(
       .where('id', '!=', keepSession)
       .execute();
   });
+}
+
+/**
+ * Says no to everybody but the lead of the school.
+ * @throws 403
+ */
+export async function assertLead(db: Db, { schoolId, accountId }: Who): Promise<void> {
+  const account = await findAccount(db, schoolId, accountId);
+  if (account?.role !== 'lead')
+    throw createError(403, 'Only the lead of the school can do this.', { code: 'not-allowed' });
 }

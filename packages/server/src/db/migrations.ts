@@ -90,4 +90,45 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0002-drafts-sheets': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('standard_drafts')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('id', 'text', (c) => c.notNull())
+        .addColumn('body', 'text', (c) => c.notNull())
+        .addColumn('saved_at', 'text', (c) => c.notNull())
+        .addPrimaryKeyConstraint('standard_drafts_key', ['school_id', 'id'])
+        .execute();
+      await db.schema
+        .createTable('retired_standards')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('id', 'text', (c) => c.notNull())
+        .addColumn('retired_at', 'text', (c) => c.notNull())
+        .addPrimaryKeyConstraint('retired_standards_key', ['school_id', 'id'])
+        .execute();
+      await db.schema
+        .createTable('sheets')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('id', 'text', (c) => c.notNull())
+        .addColumn('learner_id', 'text', (c) => c.notNull().references('learners.id'))
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('standard_id', 'text', (c) => c.notNull())
+        .addColumn('standard_version', 'integer', (c) => c.notNull())
+        .addColumn('date', 'text', (c) => c.notNull())
+        .addColumn('body', 'text', (c) => c.notNull())
+        .addPrimaryKeyConstraint('sheets_key', ['school_id', 'id'])
+        .addForeignKeyConstraint('sheets_standard', ['school_id', 'standard_id', 'standard_version'], 'standards', [
+          'school_id',
+          'id',
+          'version',
+        ])
+        .execute();
+      await db.schema
+        .createIndex('sheets_by_learner')
+        .on('sheets')
+        .columns(['school_id', 'learner_id', 'date'])
+        .execute();
+    },
+  },
 };

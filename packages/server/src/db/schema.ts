@@ -42,4 +42,17 @@ export interface Tables {
     digest: string;
   };
   events: { school_id: string; drive_id: string; id: string; account_id: string; body: string; received_at: string };
+  standard_drafts: { school_id: string; id: string; body: string; saved_at: string };
+  retired_standards: { school_id: string; id: string; retired_at: string };
+  /** Sheets of real tests; the body holds centre, official result, notes and entries. */
+  sheets: {
+    school_id: string;
+    id: string;
+    learner_id: string;
+    account_id: string;
+    standard_id: string;
+    standard_version: number;
+    date: string;
+    body: string;
+  };
 }

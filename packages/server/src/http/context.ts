@@ -1,4 +1,3 @@
-import type { Role } from '@jasperwren/contract/accounts';
 import type { RouterContext } from '@koa/router';
 import createError from 'http-errors';
 
@@ -45,11 +44,6 @@ export function whoIs(ctx: WithSession): Who {
       code: 'not-signed-in',
     });
   return { accountId: session.accountId, schoolId: session.schoolId };
-}
-
-/** @throws 403 where the role is not the one needed */
-export function requireRole(has: Role, needed: Role): void {
-  if (has !== needed) throw createError(403, 'Only the lead of the school can do this.', { code: 'not-allowed' });
 }
 
 /** A parameter of the route, which the router guarantees. */

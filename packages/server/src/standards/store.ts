@@ -26,12 +26,13 @@ export async function addTemplatesEverywhere(db: Db): Promise<void> {
   for (const { id } of await db.selectFrom('schools').select('id').execute()) await addTemplates(db, id);
 }
 
-/** The latest version of each standard of a school. */
+/** The latest version of each standard of a school that is not retired. */
 export async function latestStandards(db: Db, schoolId: string): Promise<readonly Standard[]> {
   const rows = await db
     .selectFrom('standards')
     .select(['id', 'body'])
     .where('school_id', '=', schoolId)
+    .where('id', 'not in', db.selectFrom('retired_standards').select('id').where('school_id', '=', schoolId))
     .orderBy('id')
     .orderBy('version')
     .execute();

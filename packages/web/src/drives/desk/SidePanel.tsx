@@ -1,3 +1,4 @@
+import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { testHeadroom } from '@jasperwren/core/marking/wording';
@@ -60,7 +61,7 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
 });
 
 function barColour(standard: Standard, measure: Verdict['headroom'][number]['limit']['measure']): string {
-  if (measure.kind === 'failed-exercises') return 'jasper';
+  if (!countsMarks(measure)) return 'jasper';
   const sign = standard.grades.find((grade) => measure.grades.includes(grade.code))?.sign;
   return sign === 'counted' ? 'ochre' : sign === 'noted' ? 'slate' : 'jasper';
 }

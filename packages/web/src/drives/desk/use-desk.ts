@@ -22,6 +22,8 @@ const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
   pin: 'the last pin',
   strike: 'the last strike',
   regrade: 'the last regrade',
+  advice: 'the last advice',
+  step: 'the last movement or look',
   prompt: 'the last "I spoke"',
   intervention: 'the last "I took control"',
   section: 'the last change of section',

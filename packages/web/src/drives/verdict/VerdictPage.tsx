@@ -5,6 +5,7 @@ import { marksByArea } from '@jasperwren/core/marking/areas';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { nearLimits } from '@jasperwren/core/marking/verdict';
 import {
+  crossingWords,
   describeMissing,
   itemName,
   limitName,
@@ -93,7 +94,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
                   <li key={reason.limit.code + reason.scope} className={styles.line}>
                     <span>{reasonSentence(standard, reason)}</span>
                     <span className="muted">
-                      Decided at {clockTime(reason.crossedBy.atMs)} by {itemName(standard, reason.crossedBy.item)}.
+                      Decided at {clockTime(reason.crossedAtMs)} by {crossingWords(standard, reason)}.
                     </span>
                   </li>
                 ))}

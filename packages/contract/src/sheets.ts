@@ -1,0 +1,82 @@
+import type { StandardRef } from '@jasperwren/core/drive/event';
+import type { SheetEntry } from '@jasperwren/core/marking/sheet';
+import type { Outcome } from '@jasperwren/core/marking/verdict';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
+import { BlankIsAbsent, Trimmed } from './transforms';
+
+class SheetEntryInput implements SheetEntry {
+  @IsString() @MinLength(1) @MaxLength(200) item!: string;
+  @IsString() @MinLength(1) @MaxLength(200) grade!: string;
+  @IsInt({ message: 'A count is a whole number.' })
+  @Min(1)
+  @Max(99, { message: 'A count is 99 at most.' })
+  count!: number;
+}
+
+/** The sheet of a real test, typed in. */
+export class SheetInput {
+  @IsString() @MinLength(1) @MaxLength(60) standardId!: string;
+  @IsInt() @Min(1) standardVersion!: number;
+
+  @Trimmed()
+  @IsISO8601(
+    { strict: true, strictSeparator: true },
+    { message: 'The date of the test is not a date of the calendar.' },
+  )
+  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'The date of the test is not a date of the calendar.' })
+  date!: string;
+
+  @BlankIsAbsent()
+  @IsOptional()
+  @IsString()
+  @MaxLength(120, { message: 'A test centre has 120 characters at most.' })
+  centre?: string;
+
+  @IsIn(['pass', 'fail'], { message: 'Choose the result the authority gave.' })
+  official!: 'pass' | 'fail';
+
+  @BlankIsAbsent()
+  @IsOptional()
+  @IsString()
+  @MaxLength(2000, { message: 'Notes have 2,000 characters at most.' })
+  notes?: string;
+
+  @IsArray()
+  @ArrayMaxSize(400)
+  @ValidateNested({ each: true })
+  @Type(() => SheetEntryInput)
+  entries!: SheetEntryInput[];
+}
+
+/** A real test as its sheet tells it; judged anew under the standard, the official result untouched. */
+export interface SheetView {
+  readonly id: string;
+  readonly learnerId: string;
+  readonly standard: StandardRef & { readonly name: string };
+  /** A date of the calendar, `YYYY-MM-DD`. */
+  readonly date: string;
+  readonly centre?: string;
+  readonly official: 'pass' | 'fail';
+  readonly notes?: string;
+  readonly entries: readonly SheetEntry[];
+  /** What the counts lead to under the standard. */
+  readonly outcome: Outcome;
+  /** What that rests on, such as "one serious fault". */
+  readonly detail: string;
+  readonly agrees: boolean;
+}

@@ -1,0 +1,69 @@
+import type { Standard } from '@jasperwren/core/marking/standard';
+import type { StandardProblem } from '@jasperwren/core/marking/check';
+import { IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
+import { Trimmed } from './transforms';
+
+/** A marking standard in the library of a school. */
+export interface StandardSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly summary: string;
+  /** The latest published version; missing where there is only a draft. */
+  readonly version?: number;
+  /** Shipped with the product, not to be edited. */
+  readonly template: boolean;
+  /** RFC 3339. */
+  readonly retiredAt?: string;
+  readonly draftSavedAt?: string;
+  /** Drives marked under any of its versions. */
+  readonly drives: number;
+}
+
+export interface StandardVersion {
+  readonly version: number;
+  readonly name: string;
+  /** RFC 3339. */
+  readonly publishedAt: string;
+}
+
+/** One published version, with what else is known of its standard. */
+export interface StandardView {
+  readonly standard: Standard;
+  readonly template: boolean;
+  readonly retiredAt?: string;
+  /** Oldest first. */
+  readonly versions: readonly StandardVersion[];
+  readonly hasDraft: boolean;
+}
+
+export interface DraftView {
+  readonly standard: Standard;
+  /** RFC 3339; sent back with the next save, so that nobody overwrites what somebody else saved. */
+  readonly savedAt: string;
+  /** What stands in the way of publishing. */
+  readonly problems: readonly StandardProblem[];
+}
+
+/** Begins a standard of the school's own from a version of another. */
+export class NewStandard {
+  @IsString() @MinLength(1) @MaxLength(60) fromId!: string;
+  @IsInt() @Min(1) fromVersion!: number;
+
+  @Trimmed()
+  @IsString()
+  @MinLength(1, { message: 'Give the standard a name.' })
+  @MaxLength(80, { message: 'A name has 80 characters at most.' })
+  @Matches(/[a-z0-9]/i, { message: 'A name needs a letter or a digit.' })
+  name!: string;
+}
+
+export class DraftInput {
+  /** Checked against the schema of the open format, not here. */
+  @IsObject() standard!: Standard;
+  @IsOptional() @IsString() @MaxLength(40) savedAt?: string;
+}
+
+/** A file somebody wants to bring in; checked against the schema of the open format. */
+export class ImportInput {
+  @IsString() @MinLength(1, { message: 'The file is empty.' }) @MaxLength(900_000) source!: string;
+}

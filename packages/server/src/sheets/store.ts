@@ -1,0 +1,115 @@
+import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
+import { judgeSheet, strangeEntries } from '@jasperwren/core/marking/sheet';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { verdictDetail } from '@jasperwren/core/marking/wording';
+import createError from 'http-errors';
+import { v7 as newId } from 'uuid';
+import type { Db } from '../db/database';
+import type { Who } from '../http/context';
+import { getLearner } from '../learners/store';
+import { getStandard } from '../standards/store';
+
+type SheetBody = Pick<SheetView, 'centre' | 'official' | 'notes' | 'entries'>;
+
+/** The sheets of a learner's real tests, oldest first. */
+export async function sheetsOfLearner(db: Db, schoolId: string, learnerId: string): Promise<readonly SheetView[]> {
+  await getLearner(db, schoolId, learnerId);
+  const rows = await selectSheets(db, schoolId).where('learner_id', '=', learnerId).orderBy('date').execute();
+  return rows.map(toView);
+}
+
+/** @throws 404 where the school has no such sheet, also when another has */
+export async function getSheet(db: Db, schoolId: string, id: string): Promise<SheetView> {
+  const row = await selectSheets(db, schoolId).where('sheets.id', '=', id).executeTakeFirst();
+  if (!row) throw createError(404, 'Your school has no such result sheet.', { code: 'no-sheet' });
+  return toView(row);
+}
+
+/** @throws 404 where the school has no such learner or standard; 422 where an entry is not of the standard */
+export async function addSheet(
+  db: Db,
+  { schoolId, accountId }: Who,
+  learnerId: string,
+  input: SheetInput,
+): Promise<SheetView> {
+  await getLearner(db, schoolId, learnerId);
+  const id = newId();
+  await db
+    .insertInto('sheets')
+    .values({
+      school_id: schoolId,
+      id,
+      learner_id: learnerId,
+      account_id: accountId,
+      ...(await toRow(db, schoolId, input)),
+    })
+    .execute();
+  return getSheet(db, schoolId, id);
+}
+
+/** As `addSheet`, in place of what was typed before. */
+export async function editSheet(db: Db, schoolId: string, id: string, input: SheetInput): Promise<SheetView> {
+  await getSheet(db, schoolId, id);
+  const row = await toRow(db, schoolId, input);
+  await db.updateTable('sheets').set(row).where('school_id', '=', schoolId).where('id', '=', id).execute();
+  return getSheet(db, schoolId, id);
+}
+
+/** @throws 404 where the school has no such sheet */
+export async function dropSheet(db: Db, schoolId: string, id: string): Promise<void> {
+  await getSheet(db, schoolId, id);
+  await db.deleteFrom('sheets').where('school_id', '=', schoolId).where('id', '=', id).execute();
+}
+
+async function toRow(db: Db, schoolId: string, input: SheetInput) {
+  const { standardId, standardVersion, date, centre, official, notes, entries } = input;
+  const standard = await getStandard(db, schoolId, standardId, standardVersion);
+  const strange = strangeEntries(standard, entries);
+  if (strange.length > 0) {
+    throw createError(422, 'Some entries are not of this standard. Nothing was saved.', {
+      code: 'invalid',
+      problems: strange.map((entry) => ({
+        field: `entries.${entries.findIndex((e) => e === entry)}`,
+        message: `${standard.name} has no "${entry.item}" with the grade "${entry.grade}".`,
+      })),
+    });
+  }
+  const body: SheetBody = {
+    official,
+    entries: entries.map(({ item, grade, count }) => ({ item, grade, count })),
+    ...(centre !== undefined && { centre }),
+    ...(notes !== undefined && { notes }),
+  };
+  return { standard_id: standardId, standard_version: standardVersion, date, body: JSON.stringify(body) };
+}
+
+function selectSheets(db: Db, schoolId: string) {
+  return db
+    .selectFrom('sheets')
+    .innerJoin('standards', (join) =>
+      join
+        .onRef('standards.school_id', '=', 'sheets.school_id')
+        .onRef('standards.id', '=', 'sheets.standard_id')
+        .onRef('standards.version', '=', 'sheets.standard_version'),
+    )
+    .select(['sheets.id', 'sheets.learner_id', 'sheets.date', 'sheets.body', 'standards.body as standard'])
+    .where('sheets.school_id', '=', schoolId);
+}
+
+type SheetRow = Awaited<ReturnType<ReturnType<typeof selectSheets>['executeTakeFirstOrThrow']>>;
+
+function toView(row: SheetRow): SheetView {
+  const standard = JSON.parse(row.standard) as Standard;
+  const body = JSON.parse(row.body) as SheetBody;
+  const { verdict, agrees } = judgeSheet(standard, body.entries, body.official);
+  return {
+    id: row.id,
+    learnerId: row.learner_id,
+    date: row.date,
+    standard: { id: standard.id, version: standard.version, name: standard.name },
+    outcome: verdict.outcome,
+    detail: verdictDetail(standard, verdict),
+    agrees,
+    ...body,
+  };
+}

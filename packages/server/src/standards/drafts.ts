@@ -1,0 +1,167 @@
+import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/standards';
+import type { FormatProblem } from '@jasperwren/core/formats/problems';
+import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/formats/standard-file';
+import { contradictionsIn } from '@jasperwren/core/marking/check';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import createError from 'http-errors';
+import type { Db } from '../db/database';
+import { getStandard } from './store';
+
+const longestId = 60;
+
+/** Begins a standard of the school's own as a draft. */
+export async function beginStandard(db: Db, schoolId: string, input: NewStandard): Promise<DraftView> {
+  const from = await getStandard(db, schoolId, input.fromId, input.fromVersion);
+  const id = await freeId(db, schoolId, input.name);
+  const basedOn = { id: from.id, version: from.version };
+  return keep(db, schoolId, { ...from, id, version: 1, name: input.name, basedOn });
+}
+
+/**
+ * The draft of a standard; without one, a draft begun from the latest version and not kept yet.
+ * @throws 404 where the school has no such standard; 409 for a shipped one
+ */
+export async function getDraft(db: Db, schoolId: string, id: string): Promise<DraftView> {
+  assertOwn(id);
+  const row = await draftRow(db, schoolId, id);
+  if (row) return toView(JSON.parse(row.body) as Standard, row.saved_at);
+  const version = await latestVersion(db, schoolId, id);
+  const standard = await getStandard(db, schoolId, id, version);
+  return toView({ ...standard, version: version + 1 }, '');
+}
+
+/**
+ * Keeps a draft. Contradictions are kept too and told; a wrong shape is refused.
+ * @throws 422 with the place and cause of each fault of shape; 409 where somebody else saved meanwhile
+ */
+export async function saveDraft(db: Db, schoolId: string, id: string, input: DraftInput): Promise<DraftView> {
+  assertOwn(id);
+  const row = await draftRow(db, schoolId, id);
+  if (!row && (await latestVersion(db, schoolId, id)) === 0)
+    throw createError(404, `Your school has no standard "${id}".`, { code: 'no-standard' });
+  if (row && (input.savedAt ?? '') !== row.saved_at) {
+    throw createError(409, 'Somebody else has saved this draft meanwhile. Nothing was saved; open it anew to go on.', {
+      code: 'stale',
+    });
+  }
+  const version = (await latestVersion(db, schoolId, id)) + 1;
+  const standard = { ...input.standard, id, version };
+  refuse(standardShapeProblems(standard), 'The standard has the wrong shape. Nothing was saved.');
+  return keep(db, schoolId, standard);
+}
+
+/** Forgets a draft; published versions stay. */
+export async function dropDraft(db: Db, schoolId: string, id: string): Promise<void> {
+  await db.deleteFrom('standard_drafts').where('school_id', '=', schoolId).where('id', '=', id).execute();
+}
+
+/**
+ * Makes the draft the next version, which never changes again.
+ * @throws 404 without a draft; 422 while it contradicts itself
+ */
+export async function publishDraft(db: Db, schoolId: string, id: string): Promise<Standard> {
+  assertOwn(id);
+  return db.transaction().execute(async (trx) => {
+    const row = await draftRow(trx, schoolId, id);
+    if (!row) throw createError(404, 'There is no draft to publish.', { code: 'no-draft' });
+    const standard = { ...(JSON.parse(row.body) as Standard), version: (await latestVersion(trx, schoolId, id)) + 1 };
+    refuse(contradictionsIn(standard), 'The draft contradicts itself. Nothing was published.');
+    await trx
+      .insertInto('standards')
+      .values({
+        school_id: schoolId,
+        id,
+        version: standard.version,
+        body: JSON.stringify(standard),
+        created_at: new Date().toISOString(),
+      })
+      .execute();
+    await trx.deleteFrom('standard_drafts').where('school_id', '=', schoolId).where('id', '=', id).execute();
+    return standard;
+  });
+}
+
+/**
+ * Takes a file in as a draft of its own.
+ * @throws 422 with the place and cause of each problem; nothing is changed then
+ */
+export async function importDraft(db: Db, schoolId: string, source: string): Promise<DraftView> {
+  const parsed = parseStandardFile(source);
+  if (!parsed.ok) {
+    refuse(parsed.problems, 'This file is no marking standard that can be used. Nothing was changed.');
+    throw new Error('A file without problems was refused.');
+  }
+  const standard = parsed.value;
+  const id = await freeId(db, schoolId, standard.id);
+  return keep(db, schoolId, { ...standard, id, version: 1 });
+}
+
+async function keep(db: Db, schoolId: string, standard: Standard): Promise<DraftView> {
+  const saved_at = new Date().toISOString();
+  const body = JSON.stringify(standard);
+  await db
+    .insertInto('standard_drafts')
+    .values({ school_id: schoolId, id: standard.id, body, saved_at })
+    .onConflict((conflict) => conflict.columns(['school_id', 'id']).doUpdateSet({ body, saved_at }))
+    .execute();
+  return toView(standard, saved_at);
+}
+
+function toView(standard: Standard, savedAt: string): DraftView {
+  return { standard, savedAt, problems: contradictionsIn(standard) };
+}
+
+function draftRow(db: Db, schoolId: string, id: string) {
+  return db
+    .selectFrom('standard_drafts')
+    .selectAll()
+    .where('school_id', '=', schoolId)
+    .where('id', '=', id)
+    .executeTakeFirst();
+}
+
+/** The number of the latest version, 0 where there is none. */
+async function latestVersion(db: Db, schoolId: string, id: string): Promise<number> {
+  const row = await db
+    .selectFrom('standards')
+    .select((eb) => eb.fn.max('version').as('version'))
+    .where('school_id', '=', schoolId)
+    .where('id', '=', id)
+    .executeTakeFirst();
+  return Number(row?.version ?? 0);
+}
+
+function assertOwn(id: string): void {
+  if (findTemplate(id))
+    throw createError(409, 'A standard that comes with the product is not edited. Make one of your own from it.', {
+      code: 'template',
+    });
+}
+
+function refuse(problems: readonly FormatProblem[], message: string): void {
+  if (problems.length === 0) return;
+  throw createError(422, message, {
+    code: 'invalid',
+    problems: problems.map(({ path, cause }) => ({ field: path, message: cause })),
+  });
+}
+
+/** An id made from a name that neither the school nor the product uses yet. */
+async function freeId(db: Db, schoolId: string, name: string): Promise<string> {
+  const slug =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, longestId - 4) || 'standard';
+  for (let n = 1; ; n++) {
+    const id = n === 1 ? slug : `${slug}-${n}`;
+    const taken =
+      findTemplate(id) ??
+      (await draftRow(db, schoolId, id)) ??
+      ((await latestVersion(db, schoolId, id)) > 0 || undefined);
+    if (!taken) return id;
+  }
+}
