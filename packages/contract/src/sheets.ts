@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import type { StandardRef } from '@jasperwren/core/drive/event';
 import type { SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { Outcome } from '@jasperwren/core/marking/verdict';

@@ -1,7 +1,7 @@
 import { withOptions } from './options';
 import { countsMarks } from './rules';
 import type { Cap, Limit, Requirement, Standard } from './standard';
-import { inWords, joinWords, unitOf } from './wording';
+import { inWords, joinWords, secondsWords, unitOf } from './wording';
 
 /**
  * What fails a learner under this standard, in a few plain sentences: limits that fail the test first, then those
@@ -51,8 +51,8 @@ function grouped(standard: Standard, limits: readonly Limit[]): readonly string[
 
 function amount(limit: Limit): string {
   const n = limit.allowed.value;
-  if (limit.measure.kind === 'time' && n >= 600 && n % 60 === 0) return `${n / 60} min`;
-  return `${limit.measure.kind === 'time' ? n : inWords(n)} ${unitOf(limit.measure, n)}`;
+  if (limit.measure.kind === 'time') return secondsWords(n);
+  return `${inWords(n)} ${unitOf(limit.measure, n)}`;
 }
 
 /** "with more than 15 driving faults in all", "with one serious fault or dangerous fault". */

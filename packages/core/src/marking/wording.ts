@@ -74,7 +74,7 @@ export function verdictDetail(standard: Standard, verdict: Verdict): string {
       return `${used}; ${tightest.left === 0 ? 'not one more was allowed' : `${inWords(tightest.left)} more would still have passed`}`;
     }
     case 'incomplete':
-      return joinWords(verdict.missing.map(describeMissing));
+      return joinWords(missingWords(verdict.missing));
   }
 }
 
@@ -94,7 +94,15 @@ function countMeasured(standard: Standard, room: Pick<Headroom, 'limit'>, n: num
       ? countOfGrade(standard, measure.grades[0]!, n)
       : `${inWords(n)} of ${name.toLowerCase()}`;
   }
-  return `${measure.kind === 'points' || measure.kind === 'time' ? n : inWords(n)} ${unitOf(measure, n)}`;
+  if (measure.kind === 'time') return secondsWords(n);
+  return `${measure.kind === 'points' ? n : inWords(n)} ${unitOf(measure, n)}`;
+}
+
+/** "95 s", and from ten minutes on "20 min" or "21 min 5 s". */
+export function secondsWords(seconds: number): string {
+  if (seconds < 600) return `${seconds} s`;
+  const rest = seconds % 60;
+  return `${Math.floor(seconds / 60)} min${rest > 0 ? ` ${rest} s` : ''}`;
 }
 
 /** The unit of what a limit adds up, for `n` of them. */
@@ -167,7 +175,7 @@ export function reasonSentence(standard: Standard, reason: Reason): string {
   const what =
     measure.kind === 'count' ? countMarks(standard, reason.marks) : countMeasured(standard, reason, reason.used);
   const where = reason.scope ? ` (${limitName(standard, reason)})` : '';
-  const of = measure.kind === 'time' ? `${allowed} s` : inWords(allowed);
+  const of = measure.kind === 'time' ? secondsWords(allowed) : inWords(allowed);
   return `${capital(what)}${where}, where ${allowed === 0 ? 'none is' : `${of} ${allowed === 1 ? 'is' : 'are'}`} allowed.`;
 }
 
@@ -177,6 +185,14 @@ export function crossingWords(standard: Standard, reason: Reason): string {
   return countsMarks(reason.limit.measure)
     ? limitName(standard, reason)
     : `${limitName(standard, reason).toLowerCase()} running out`;
+}
+
+/** What is missing, each as the tail of a sentence; exercises share one. */
+export function missingWords(missing: readonly Missing[]): readonly string[] {
+  const exercises = missing.flatMap((one) => (one.kind === 'exercise' ? [one.name.toLowerCase()] : []));
+  const others = missing.filter(({ kind }) => kind !== 'exercise').map(describeMissing);
+  if (exercises.length < 2) return missing.map(describeMissing);
+  return [...others, `${inWords(exercises.length)} exercises were not driven (${exercises.join(', ')})`];
 }
 
 /** What is missing, as the tail of a sentence. */

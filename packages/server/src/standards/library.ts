@@ -3,7 +3,7 @@ import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import createError from 'http-errors';
 import type { Db } from '../db/database';
-import { getStandard } from './store';
+import { getStandard, shippedOrder } from './store';
 
 /** Everything a school has of standards: shipped ones, its own, drafts and retired ones. */
 export async function library(db: Db, schoolId: string): Promise<readonly StandardSummary[]> {
@@ -42,7 +42,7 @@ export async function library(db: Db, schoolId: string): Promise<readonly Standa
         ...(retiredAt !== undefined && { retiredAt }),
       };
     })
-    .sort((a, b) => a.name.localeCompare(b.name));
+    .sort((a, b) => shippedOrder(a.id) - shippedOrder(b.id) || a.name.localeCompare(b.name));
 }
 
 /**

@@ -26,7 +26,12 @@ export async function addTemplatesEverywhere(db: Db): Promise<void> {
   for (const { id } of await db.selectFrom('schools').select('id').execute()) await addTemplates(db, id);
 }
 
-/** The latest version of each standard of a school that is not retired. */
+/** For sorting: the school's own standards first, then the shipped ones in their order. */
+export function shippedOrder(id: string): number {
+  return templates.findIndex((template) => template.id === id);
+}
+
+/** The latest version of each standard of a school that is not retired, its own first. */
 export async function latestStandards(db: Db, schoolId: string): Promise<readonly Standard[]> {
   const rows = await db
     .selectFrom('standards')
@@ -36,7 +41,9 @@ export async function latestStandards(db: Db, schoolId: string): Promise<readonl
     .orderBy('id')
     .orderBy('version')
     .execute();
-  return [...new Map(rows.map((row) => [row.id, row.body])).values()].map((body) => JSON.parse(body) as Standard);
+  return [...new Map(rows.map((row) => [row.id, row.body])).values()]
+    .map((body) => JSON.parse(body) as Standard)
+    .sort((a, b) => shippedOrder(a.id) - shippedOrder(b.id));
 }
 
 /**

@@ -1,4 +1,5 @@
 import AccountCircleOutlined from '@mui/icons-material/AccountCircleOutlined';
+import BalanceOutlined from '@mui/icons-material/BalanceOutlined';
 import GroupsOutlined from '@mui/icons-material/GroupsOutlined';
 import RouteOutlined from '@mui/icons-material/AddRoadOutlined';
 import WbTwilightOutlined from '@mui/icons-material/WbTwilightOutlined';
@@ -20,6 +21,7 @@ const places: readonly (readonly [path: string, name: string, Icon: SvgIconCompo
   ['/', 'Today', WbTwilightOutlined],
   ['/learners', 'Learners', GroupsOutlined],
   ['/drive', 'Drive', RouteOutlined],
+  ['/standards', 'Standards', BalanceOutlined],
 ];
 
 /** Sees to it that somebody is signed in; outside the desk, with the rail beside. */

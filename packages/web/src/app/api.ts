@@ -44,7 +44,7 @@ const query: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, a
 /** All requests of the application; features add their endpoints. */
 export const api = createApi({
   baseQuery: query,
-  tagTypes: ['Session', 'Accounts', 'Learners', 'Drives', 'Standards'],
+  tagTypes: ['Session', 'Accounts', 'Learners', 'Drives', 'Standards', 'Sheets'],
   endpoints: () => ({}),
 });
 

@@ -36,6 +36,34 @@ export const router = createBrowserRouter([
             path: 'drive/:driveId/desk',
             lazy: async () => ({ Component: (await import('../drives/desk/DeskPage')).default }),
           },
+          {
+            path: 'drive/:driveId/compare',
+            lazy: async () => ({ Component: (await import('../drives/compare/ComparePage')).default }),
+          },
+          {
+            path: 'standards',
+            lazy: async () => ({ Component: (await import('../standards/StandardsPage')).default }),
+          },
+          {
+            path: 'standards/:standardId',
+            lazy: async () => ({ Component: (await import('../standards/StandardPage')).default }),
+          },
+          {
+            path: 'standards/:standardId/edit',
+            lazy: async () => ({ Component: (await import('../standards/editor/EditStandardPage')).default }),
+          },
+          {
+            path: 'standards/:standardId/changes',
+            lazy: async () => ({ Component: (await import('../standards/ChangesPage')).default }),
+          },
+          {
+            path: 'learners/:learnerId/sheet',
+            lazy: async () => ({ Component: (await import('../sheets/NewSheetPage')).default }),
+          },
+          {
+            path: 'sheets/:sheetId',
+            lazy: async () => ({ Component: (await import('../sheets/SheetPage')).default }),
+          },
           { path: 'account', lazy: async () => ({ Component: (await import('../session/AccountPage')).default }) },
           { path: '*', Component: Nowhere },
         ],

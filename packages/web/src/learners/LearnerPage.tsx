@@ -1,9 +1,12 @@
 import Button from '@mui/material/Button';
+import EmojiFlagsOutlined from '@mui/icons-material/EmojiFlagsOutlined';
 import type { DriveSummary } from '@jasperwren/contract/drives';
+import type { SheetView } from '@jasperwren/contract/sheets';
 import { useSnackbar } from 'notistack';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStandardsQuery } from '../drives/drives-api';
+import { useLearnerSheetsQuery } from '../sheets/sheets-api';
 import { firstName, helpGiven, fromToday, longDate, shortDate, wholeMinutes } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows, Section } from '../ui/Page';
@@ -31,6 +34,9 @@ export default function LearnerPage() {
       actions={
         <>
           <Archive id={learner.id} name={learner.name} archived={learner.archivedAt !== undefined} />
+          <Button variant="outlined" component={Link} to={`/learners/${learner.id}/sheet`}>
+            Enter a real test
+          </Button>
           <Button variant="outlined" component={Link} to={`/learners/${learner.id}/edit`}>
             Edit
           </Button>
@@ -55,27 +61,39 @@ export default function LearnerPage() {
   );
 }
 
+/** Drives and real tests in one list, the latest first. */
 function History({ learnerId, name }: { readonly learnerId: string; readonly name: string }) {
   const { data: drives, error, refetch } = useLearnerDrivesQuery(learnerId);
   const { data: standards } = useStandardsQuery();
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!drives || !standards) return <Loading what="the drives" />;
-  if (drives.length === 0) {
+  const sheets = useLearnerSheetsQuery(learnerId);
+  const failure = error ?? sheets.error;
+  if (failure) return <Failed error={failure} onRetry={() => void refetch()} />;
+  if (!drives || !standards || !sheets.data) return <Loading what="the drives" />;
+  if (drives.length === 0 && sheets.data.length === 0) {
     return (
       <Section title="Drives">
         <Empty>{name} has no drives yet. The first one shows here as soon as it has started.</Empty>
       </Section>
     );
   }
+  const rows = [
+    ...drives.map((drive, i) => ({
+      date: drive.startedAt,
+      row: <DriveRow key={drive.id} drive={drive} number={i + 1} />,
+    })),
+    ...sheets.data.map((sheet) => ({ date: sheet.date, row: <SheetRow key={sheet.id} sheet={sheet} /> })),
+  ].sort((a, b) => (a.date < b.date ? 1 : -1));
   return (
     <>
-      <Section title="Marks by area">
-        <Suspense fallback={<Loading what="the chart" />}>
-          <AreaChart drives={drives} standards={standards} name={name} />
-        </Suspense>
-      </Section>
-      <Section title="Drives">
-        <Rows>{drives.map((drive, i) => <DriveRow key={drive.id} drive={drive} number={i + 1} />).reverse()}</Rows>
+      {drives.length > 0 && (
+        <Section title="Marks by area">
+          <Suspense fallback={<Loading what="the chart" />}>
+            <AreaChart drives={drives} standards={standards} name={name} />
+          </Suspense>
+        </Section>
+      )}
+      <Section title={sheets.data.length > 0 ? 'Drives and real tests' : 'Drives'}>
+        <Rows>{rows.map(({ row }) => row)}</Rows>
       </Section>
     </>
   );
@@ -100,6 +118,27 @@ function DriveRow({ drive, number }: { readonly drive: DriveSummary; readonly nu
         {(drive.prompts > 0 || drive.interventions > 0) && <span className="muted"> {helpGiven(drive)}</span>}
       </span>
       <span className="muted">{wholeMinutes(drive.drivenMs)}</span>
+    </li>
+  );
+}
+
+/** A real test: what the authority said, and what the counts say where that differs. */
+function SheetRow({ sheet }: { readonly sheet: SheetView }) {
+  return (
+    <li className={styles.drive}>
+      <EmojiFlagsOutlined fontSize="small" aria-hidden="true" />
+      <Link to={`/sheets/${sheet.id}`}>{longDate(sheet.date)}</Link>
+      <span>
+        Real test: <OutcomeWord outcome={sheet.official} />
+        {sheet.centre && ` at ${sheet.centre}`}
+        {sheet.agrees ? `, ${sheet.detail}.` : '. '}
+        {!sheet.agrees && (
+          <strong>
+            The counts say {sheet.outcome}: {sheet.detail}.
+          </strong>
+        )}
+      </span>
+      <span className="muted">external</span>
     </li>
   );
 }

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
+import { countItems } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { describeMissing, inWords, itemName } from '@jasperwren/core/marking/wording';
@@ -10,6 +11,7 @@ import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../../app/hooks';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
+import { Adviser } from '../adviser/Adviser';
 import styles from './desk.module.css';
 import { stepBack, type DeskPanel } from './desk-slice';
 import type { DeskActions } from './use-desk';
@@ -29,6 +31,8 @@ export function DeskPanelView({ panel, driveId, standard, drive, verdict, action
   switch (panel.kind) {
     case 'mark':
       return <MarkPanel key={panel.markId} markId={panel.markId} standard={standard} drive={drive} actions={actions} />;
+    case 'advise':
+      return <AdvisePanel markId={panel.markId} standard={standard} drive={drive} actions={actions} />;
     case 'drop-pin':
       return (
         <Panel title="This pin was nothing">
@@ -103,6 +107,27 @@ function ReasonForm({
   );
 }
 
+function AdvisePanel({
+  markId,
+  standard,
+  drive,
+  actions,
+}: { readonly markId: string } & Pick<Props, 'standard' | 'drive' | 'actions'>) {
+  const mark = drive.marks.find(({ id }) => id === markId);
+  if (!mark || mark.struck) return null;
+  return (
+    <Panel title={`How bad was it: ${itemName(standard, mark.item).toLowerCase()} at ${clockTime(mark.atMs)}`}>
+      <Adviser
+        standard={standard}
+        mark={mark}
+        times={countItems(drive)[mark.item] ?? 1}
+        onAnswers={actions.keepAdvice}
+        onRegrade={(grade, reason) => actions.regrade(mark.id, grade, reason)}
+      />
+    </Panel>
+  );
+}
+
 function MarkPanel({
   markId,
   standard,
@@ -154,6 +179,9 @@ function MarkPanel({
               First marked as {standard.grades.find(({ code }) => code === mark.firstGrade)?.name ?? mark.firstGrade}.
             </p>
           )}
+          <Button variant="outlined" onClick={() => actions.advise(mark.id)}>
+            How bad was it?
+          </Button>
           <Button variant="outlined" onClick={() => setStriking(true)}>
             Strike with a reason
           </Button>
@@ -211,6 +239,7 @@ const keyWords: readonly (readonly [keyof typeof commandKeys, string])[] = [
   ['tookControl', 'I took control'],
   ['undo', 'Undo'],
   ['settle', 'Settle the next pin'],
+  ['advise', 'How bad was the last mark?'],
   ['section', 'Guided or independent'],
   ['pause', 'Pause or go on'],
   ['end', 'End the drive'],

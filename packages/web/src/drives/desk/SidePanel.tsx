@@ -52,7 +52,10 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
         <button type="button" onClick={actions.tookControl} disabled={!actions.running}>
           I took control <Key>.</Key>
         </button>
-        <button type="button" className={styles.wide} onClick={actions.undo}>
+        <button type="button" onClick={() => actions.advise()}>
+          How bad? <Key>-</Key>
+        </button>
+        <button type="button" onClick={actions.undo}>
           Undo <Key>⌫</Key>
         </button>
       </div>

@@ -3,6 +3,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 /** What the middle of the desk shows instead of the matrix. */
 export type DeskPanel =
   | { readonly kind: 'mark'; readonly markId: string }
+  | { readonly kind: 'advise'; readonly markId: string }
   | { readonly kind: 'drop-pin'; readonly pinId: string }
   | { readonly kind: 'end' }
   | { readonly kind: 'keys' };

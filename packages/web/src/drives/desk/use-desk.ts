@@ -1,6 +1,6 @@
 import { standingMarks, unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
-import type { DriveEvent, Ending } from '@jasperwren/core/drive/event';
+import type { DriveEvent, Ending, EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
@@ -114,8 +114,18 @@ export function useDesk(driveId: string, standard: Standard, phase: Drive['phase
         if (strike) void write({ type: 'strike', target: strike.strikeId, reason: 'Put back' });
         dispatch(done('Mark put back.'));
       },
-      regrade(markId: string, grade: string): void {
-        void write({ type: 'regrade', target: markId, grade });
+      /** Opens the severity adviser for a mark, the latest standing one where none is named. */
+      advise(markId?: string): void {
+        const latest = standingMarks(driveNow()).at(-1)?.id;
+        const target = markId ?? latest;
+        if (target) dispatch(panelOpened({ kind: 'advise', markId: target }));
+        else tell('There is no mark to weigh yet.');
+      },
+      keepAdvice(body: EventBody): void {
+        void write(body);
+      },
+      regrade(markId: string, grade: string, reason?: string): void {
+        void write({ type: 'regrade', target: markId, grade, ...(reason && { reason }) });
         dispatch(done(`Regraded: ${rulesOf(standard).grades.get(grade)?.name ?? grade}.`));
       },
       askToEnd(): void {

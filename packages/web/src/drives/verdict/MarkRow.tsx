@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { propose } from '@jasperwren/core/adviser/advise';
 import type { Mark } from '@jasperwren/core/drive/drive';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
@@ -9,6 +10,7 @@ import { itemName } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
+import { Adviser } from '../adviser/Adviser';
 import styles from './verdict.module.css';
 
 interface Props {
@@ -17,11 +19,14 @@ interface Props {
   readonly write: (body: EventBody) => unknown;
   readonly chosen: boolean;
   readonly capped: boolean;
+  /** How often this item was marked on the drive. */
+  readonly times: number;
 }
 
 /** One mark of a finished drive, to be seen, regraded, struck or put back. */
-export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
+export function MarkRow({ mark, standard, write, chosen, capped, times }: Props) {
   const [striking, setStriking] = useState(false);
+  const [weighing, setWeighing] = useState(false);
   const { items, grades } = rulesOf(standard);
   const item = items.get(mark.item)?.item;
   const grade = grades.get(mark.grade);
@@ -43,7 +48,15 @@ export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
           {first && !mark.struck && `, first marked as ${first}`}
           {capped && ', over the cap and not counted'}
         </div>
+        {mark.measured !== undefined && item?.measured && (
+          <div className="muted">
+            {item.measured.quantity}: {mark.measured} {item.measured.unit}
+          </div>
+        )}
         {mark.note && <div>{mark.note}</div>}
+        {mark.advice && !weighing && (
+          <div className="muted">Advice: {propose(standard, mark.item, mark.advice.answers).sentence}</div>
+        )}
         {striking && (
           <StrikeForm
             name={name}
@@ -79,6 +92,16 @@ export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
                 ))}
               </TextField>
             )}
+            {item && (
+              <Button
+                variant="text"
+                aria-expanded={weighing}
+                aria-label={`How bad was ${name} at ${clockTime(mark.atMs)}?`}
+                onClick={() => setWeighing(!weighing)}
+              >
+                {weighing ? 'Close' : 'How bad?'}
+              </Button>
+            )}
             <Button
               variant="text"
               aria-label={`Strike ${name} at ${clockTime(mark.atMs)}`}
@@ -88,6 +111,17 @@ export function MarkRow({ mark, standard, write, chosen, capped }: Props) {
             </Button>
           </div>
         )
+      )}
+      {weighing && !mark.struck && (
+        <div className={styles.weighing}>
+          <Adviser
+            standard={standard}
+            mark={mark}
+            times={times}
+            onAnswers={write}
+            onRegrade={(to, reason) => write({ type: 'regrade', target: mark.id, grade: to, reason })}
+          />
+        </div>
       )}
     </li>
   );

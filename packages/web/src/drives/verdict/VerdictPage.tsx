@@ -1,7 +1,9 @@
 import Button from '@mui/material/Button';
 import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
 import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
+import { mythsFor } from '@jasperwren/core/adviser/myths';
 import { marksByArea } from '@jasperwren/core/marking/areas';
+import { countItems } from '@jasperwren/core/marking/likely';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { nearLimits } from '@jasperwren/core/marking/verdict';
 import {
@@ -10,6 +12,7 @@ import {
   itemName,
   limitName,
   reasonSentence,
+  scopeName,
   verdictSentence,
 } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
@@ -41,6 +44,8 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
   if (!drive.ended) return <Navigate to={`/drive/${meta.id}/desk`} replace />;
   const pins = unsettledPins(drive).length;
   const near = nearLimits(verdict);
+  const itemCounts = countItems(drive);
+  const myths = mythsFor(standard, drive);
   const name = firstName(meta.learnerName);
   const choose = (markId: string) => {
     setChosen(markId);
@@ -68,6 +73,9 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       }
       actions={
         <>
+          <Button variant="text" component={Link} to={`/drive/${meta.id}/compare`}>
+            Under another standard
+          </Button>
           {log.unsent.length === 0 && (
             <Button variant="outlined" component="a" href={`/api/drives/${meta.id}/record`} download>
               Save the record
@@ -149,6 +157,17 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
               </Rows>
             </Section>
           )}
+          {verdict.failedExercises.length > 0 && (
+            <Section title="Exercises failed">
+              <Rows>
+                {verdict.failedExercises.map((reason) => (
+                  <li key={reason.scope} className={styles.line}>
+                    {scopeName(standard, reason)}: {reasonSentence(standard, reason)}
+                  </li>
+                ))}
+              </Rows>
+            </Section>
+          )}
           {near.length > 0 && (
             <Section title="Close to a limit">
               <Rows>
@@ -174,6 +193,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
                       standard={standard}
                       write={write}
                       chosen={mark.id === chosen}
+                      times={itemCounts[mark.item] ?? 1}
                       capped={verdict.capped.some(({ id }) => id === mark.id)}
                     />
                   ))}
@@ -181,17 +201,31 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
             )}
           </Section>
         </div>
-        <Section title="Marks by area">
-          {standingMarks(drive).length === 0 ? (
-            <p className="muted">None: {name} drove without a mark.</p>
-          ) : (
-            <AreaTable areas={marksByArea(standard, drive)} grades={[...rulesOf(standard).grades.values()]} />
+        <div>
+          <Section title="Marks by area">
+            {standingMarks(drive).length === 0 ? (
+              <p className="muted">None: {name} drove without a mark.</p>
+            ) : (
+              <AreaTable areas={marksByArea(standard, drive)} grades={[...rulesOf(standard).grades.values()]} />
+            )}
+            <p className={styles.caution}>
+              One drive says little about the next. Weigh it with the others, and judge it by what your authority
+              publishes today.
+            </p>
+          </Section>
+          {myths.length > 0 && (
+            <Section title="Worth putting right">
+              <Rows>
+                {myths.map(({ code, belief, instead }) => (
+                  <li key={code} className={styles.line}>
+                    <span className="muted">“{belief}”</span>
+                    <span>{instead}</span>
+                  </li>
+                ))}
+              </Rows>
+            </Section>
           )}
-          <p className={styles.caution}>
-            One drive says little about the next. Weigh it with the others, and judge it by what your authority
-            publishes today.
-          </p>
-        </Section>
+        </div>
       </div>
     </Page>
   );

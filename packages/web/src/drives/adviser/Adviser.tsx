@@ -1,0 +1,69 @@
+import Button from '@mui/material/Button';
+import { propose, type Answers } from '@jasperwren/core/adviser/advise';
+import { questionsFor } from '@jasperwren/core/adviser/questions';
+import type { Mark } from '@jasperwren/core/drive/drive';
+import type { EventBody } from '@jasperwren/core/drive/event';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { itemName } from '@jasperwren/core/marking/wording';
+import { GradeSign } from '../../ui/GradeSign';
+import styles from './adviser.module.css';
+
+interface Props {
+  readonly standard: Standard;
+  readonly mark: Mark;
+  /** How often the item was marked on this drive, this mark included. */
+  readonly times: number;
+  readonly onAnswers: (body: EventBody) => unknown;
+  readonly onRegrade: (grade: string, reason: string) => unknown;
+}
+
+/** How bad was it? A tap for each circumstance; a proposal with its reason; the grade changes only by a person. */
+export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) {
+  const item = rulesOf(standard).items.get(mark.item)?.item;
+  if (!item) return null;
+  const answers: Answers = mark.advice?.answers ?? { times: times > 3 ? 'often' : times > 1 ? 'again' : 'once' };
+  const proposal = propose(standard, mark.item, answers);
+  const answer = (question: string, code: string) => {
+    const next = { ...answers, [question]: code };
+    if (answers[question] === code && mark.advice) delete (next as Record<string, string>)[question];
+    const proposed = propose(standard, mark.item, next).grade?.code ?? 'none';
+    onAnswers({ type: 'advice', target: mark.id, answers: next, proposed });
+  };
+  return (
+    <section className={styles.adviser} aria-label={`How bad was it: ${itemName(standard, mark.item)}`}>
+      <div className={styles.questions}>
+        {questionsFor(item.behaviour).map((question) => (
+          <fieldset key={question.code}>
+            <legend>{question.text}</legend>
+            {question.answers.map(({ code, text }) => (
+              <button
+                key={code}
+                type="button"
+                aria-pressed={answers[question.code] === code}
+                onClick={() => answer(question.code, code)}
+              >
+                {text}
+              </button>
+            ))}
+          </fieldset>
+        ))}
+      </div>
+      <div className={styles.proposal}>
+        {proposal.grade && <GradeSign sign={proposal.grade.sign} size={24} />}
+        <p role="status">{proposal.sentence}</p>
+        {proposal.grade && proposal.grade.code !== mark.grade && (
+          <Button
+            variant="outlined"
+            onClick={() => onRegrade(proposal.grade!.code, `On advice: ${proposal.because.join('; ')}`)}
+          >
+            Make it a {proposal.grade.name}
+          </Button>
+        )}
+      </div>
+      <p className="muted">
+        A proposal from what you tapped. The grade is yours to give, and your authority’s rules come first.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,103 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { SheetEntry } from '@jasperwren/core/marking/sheet';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { itemName } from '@jasperwren/core/marking/wording';
+import { useRef, useState } from 'react';
+import { GradeSign } from '../ui/GradeSign';
+import { Rows } from '../ui/Page';
+import { counting, readCode, type Typed } from './entries';
+import styles from './sheets.module.css';
+
+interface Props {
+  readonly standard: Standard;
+  readonly entries: readonly SheetEntry[];
+  readonly onChange: (entries: readonly SheetEntry[]) => void;
+}
+
+/** The counts of a sheet: a code of three characters adds one, buttons correct. */
+export function Entries({ standard, entries, onChange }: Props) {
+  const [code, setCode] = useState('');
+  const [last, setLast] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  const typed = readCode(standard, code);
+  const { items, grades } = rulesOf(standard);
+  const type = (text: string) => {
+    const next = text.replace(/\s/g, '').slice(0, 3);
+    const read = readCode(standard, next);
+    setCode(next);
+    if (!read.item || read.grade === undefined) return;
+    onChange(counting(entries, read.item.code, read.grade, 1));
+    setLast(`${itemName(standard, read.item.code)}: one ${grades.get(read.grade)?.name} more.`);
+    setCode('');
+  };
+  const order = [...items.keys()];
+  const sorted = [...entries].sort((a, b) => order.indexOf(a.item) - order.indexOf(b.item));
+  return (
+    <section className={styles.entries} aria-label="Counts">
+      <h2>Counts</h2>
+      <TextField
+        label="Category, item and grade"
+        value={code}
+        onChange={(event) => type(event.target.value)}
+        inputRef={field}
+        error={typed.problem !== undefined}
+        helperText={typed.problem ?? hint(standard, typed)}
+        autoComplete="off"
+        slotProps={{ htmlInput: { autoCapitalize: 'characters', spellCheck: false } }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.preventDefault();
+        }}
+        fullWidth
+      />
+      <p role="status" className="muted">
+        {last}
+      </p>
+      {sorted.length > 0 && (
+        <Rows>
+          {sorted.map(({ item, grade, count }) => {
+            const name = itemName(standard, item);
+            const word = grades.get(grade)?.name ?? grade;
+            return (
+              <li key={`${item} ${grade}`} className={styles.entry} aria-label={`${name}, ${word}: ${count}`}>
+                <GradeSign sign={grades.get(grade)?.sign ?? 'noted'} size={22} />
+                <span>
+                  {name} <span className="muted">{word}</span>
+                </span>
+                <Button
+                  variant="text"
+                  aria-label={`One ${word} less, ${name}`}
+                  onClick={() => onChange(counting(entries, item, grade, -1))}
+                >
+                  −
+                </Button>
+                <b>{count}</b>
+                <Button
+                  variant="text"
+                  aria-label={`One ${word} more, ${name}`}
+                  onClick={() => onChange(counting(entries, item, grade, 1))}
+                >
+                  +
+                </Button>
+              </li>
+            );
+          })}
+        </Rows>
+      )}
+    </section>
+  );
+}
+
+/** What can be typed next. */
+function hint(standard: Standard, { category, item }: Typed): string {
+  const list = (entries: readonly { readonly letter: string; readonly name: string }[]) =>
+    entries.map(({ letter, name }) => `${letter} ${name.toLowerCase()}`).join(', ');
+  if (!category) return list(standard.categories);
+  if (!item) return `${category.name}: ${list(category.items)}`;
+  return `${item.name}: ${standard.grades
+    .map(({ code, name }, i) => [code, `${i + 1} ${name}`] as const)
+    .filter(([code]) => item.grades?.includes(code) ?? true)
+    .map(([, words]) => words)
+    .join(', ')}`;
+}

@@ -1,0 +1,39 @@
+import type { SheetView } from '@jasperwren/contract/sheets';
+import { useSnackbar } from 'notistack';
+import { Link, useNavigate, useParams } from 'react-router';
+import { useStandardsQuery } from '../drives/drives-api';
+import { useLearnerQuery } from '../learners/learners-api';
+import { Page } from '../ui/Page';
+import { Failed, Loading } from '../ui/states';
+import { SheetForm } from './SheetForm';
+import { useAddSheetMutation } from './sheets-api';
+
+export default function NewSheetPage() {
+  const { learnerId = '' } = useParams();
+  const navigate = useNavigate();
+  const { enqueueSnackbar } = useSnackbar();
+  const learner = useLearnerQuery(learnerId);
+  const standards = useStandardsQuery();
+  const [add] = useAddSheetMutation();
+  const error = learner.error ?? standards.error;
+  if (error) return <Failed error={error} onRetry={() => void learner.refetch()} />;
+  if (!learner.data || !standards.data) return <Loading what="the learner" />;
+  const { name, standardId, testCentre } = learner.data;
+  const back = `/learners/${learnerId}`;
+  const onSaved = (sheet: SheetView) => {
+    enqueueSnackbar(sheet.agrees ? 'The sheet is on record.' : 'The sheet is on record, with the difference.');
+    void navigate(back);
+  };
+  return (
+    <Page title="The sheet of a real test" over={<Link to={back}>{name}</Link>}>
+      <SheetForm
+        standards={standards.data}
+        initial={{ standardId, ...(testCentre && { centre: testCentre }) }}
+        action="Put it on record"
+        onSave={(input) => add({ learnerId, input })}
+        onSaved={onSaved}
+        onCancel={() => void navigate(back)}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,42 @@
+import { gradesOf } from '@jasperwren/core/marking/rules';
+import type { SheetEntry } from '@jasperwren/core/marking/sheet';
+import type { Category, Item, Standard } from '@jasperwren/core/marking/standard';
+
+/** What a code typed so far stands for: letter of the category, letter of the item, digit of the grade. */
+export interface Typed {
+  readonly category?: Category | undefined;
+  readonly item?: Item | undefined;
+  readonly grade?: string | undefined;
+  /** Why the last character leads nowhere. */
+  readonly problem?: string | undefined;
+}
+
+/** Reads a code such as `LA1`, complete or not; the same letters as on the desk. */
+export function readCode(standard: Standard, code: string): Typed {
+  const [first, second, third] = code.toUpperCase();
+  if (first === undefined) return {};
+  const category = standard.categories.find(({ letter }) => letter === first);
+  if (!category) return { problem: `No category has the letter ${first}.` };
+  if (second === undefined) return { category };
+  const item = category.items.find(({ letter }) => letter === second);
+  if (!item) return { category, problem: `${category.name} has no item with the letter ${second}.` };
+  const allowed = gradesOf(standard, item);
+  if (third === undefined) return { category, item, grade: allowed.length === 1 ? allowed[0]!.code : undefined };
+  const grade = standard.grades[Number(third) - 1];
+  if (!grade || !allowed.includes(grade)) return { category, item, problem: `${item.name} has no grade ${third}.` };
+  return { category, item, grade: grade.code };
+}
+
+/** The entries with one count more or less; entries that reach 0 go. */
+export function counting(
+  entries: readonly SheetEntry[],
+  item: string,
+  grade: string,
+  by: 1 | -1,
+): readonly SheetEntry[] {
+  const is = (entry: SheetEntry) => entry.item === item && entry.grade === grade;
+  if (!entries.some(is)) return by > 0 ? [...entries, { item, grade, count: 1 }] : entries;
+  return entries
+    .map((entry) => (is(entry) ? { ...entry, count: Math.min(99, entry.count + by) } : entry))
+    .filter(({ count }) => count > 0);
+}

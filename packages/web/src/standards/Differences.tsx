@@ -1,0 +1,34 @@
+import { differencesBetween, type Difference } from '@jasperwren/core/marking/difference';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { capital } from '@jasperwren/core/marking/wording';
+import { Rows } from '../ui/Page';
+import styles from './standards.module.css';
+
+/** What differs between two versions, each place with what it was and what it is. */
+export function Differences({ before, after }: { readonly before: Standard; readonly after: Standard }) {
+  const differences = differencesBetween(before, after);
+  if (differences.length === 0) return <p className="muted">Nothing differs.</p>;
+  return (
+    <Rows>
+      {differences.map((difference, i) => (
+        <li key={i} className={styles.difference}>
+          <span>{capital(difference.where.join(', '))}</span>
+          <Words difference={difference} />
+        </li>
+      ))}
+    </Rows>
+  );
+}
+
+function Words({ difference: { kind, before, after } }: { readonly difference: Difference }) {
+  if (kind === 'moved') return <span>Order: {after}</span>;
+  return (
+    <span>
+      {kind === 'added' && !after && <ins>added</ins>}
+      {kind === 'removed' && !before && <del>removed</del>}
+      {before && <del>{before}</del>}
+      {before && after && ' → '}
+      {after && <ins>{after}</ins>}
+    </span>
+  );
+}

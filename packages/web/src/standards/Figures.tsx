@@ -1,0 +1,95 @@
+import type { Provenance, Sourced } from '@jasperwren/core/marking/provenance';
+import { unitOf } from '@jasperwren/core/marking/wording';
+import type { Limit, Standard } from '@jasperwren/core/marking/standard';
+import type { ReactNode } from 'react';
+import styles from './standards.module.css';
+
+/** Where a number comes from. */
+export function Origin({ provenance: { kind, source } }: { readonly provenance: Provenance }) {
+  return <small>{source ? `${kind}: ${source}` : kind}</small>;
+}
+
+export interface FigureRow {
+  readonly name: string;
+  readonly sourced: Sourced;
+  readonly unit: string;
+}
+
+/** Numbers of a standard, each with its unit and where it comes from. */
+export function FigureTable({
+  label,
+  rows,
+}: {
+  readonly label: string;
+  readonly rows: readonly FigureRow[];
+}): ReactNode {
+  return (
+    <table className={styles.figures} aria-label={label}>
+      <tbody>
+        {rows.map(({ name, sourced, unit }) => (
+          <tr key={name}>
+            <th scope="row">
+              {name}
+              <Origin provenance={sourced.provenance} />
+            </th>
+            <td>
+              {sourced.value} {unit}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const effects: Readonly<Record<Limit['effect']['kind'], string>> = {
+  'fail-test': 'more fails the test',
+  'fail-exercise': 'more fails the exercise',
+  'ask-upgrade': 'more is a question to decide',
+  upgrade: 'more counts as graver',
+};
+
+const places: Readonly<Record<Limit['scope']['kind'], string>> = {
+  test: '',
+  category: 'in each category, ',
+  item: 'for each item, ',
+  class: 'in each class, ',
+  exercise: 'in each exercise, ',
+};
+
+/** What a limit allows, in a few words. */
+export function limitRow(limit: Limit): FigureRow & { readonly effect: string } {
+  const single = Object.keys(limit.scope).length > 1;
+  return {
+    name: limit.name,
+    sourced: limit.allowed,
+    unit: `${unitOf(limit.measure, limit.allowed.value)} allowed`,
+    effect: `${single ? '' : places[limit.scope.kind]}${effects[limit.effect.kind]}`,
+  };
+}
+
+/** Times, score and requirements of a standard. */
+export function timesOf({ length, startScore, retestExtraS, requirements }: Standard): readonly FigureRow[] {
+  return [
+    { name: 'Length of the test', sourced: length.totalMin, unit: 'min' },
+    ...(length.independentMin
+      ? [{ name: 'Of it driven independently', sourced: length.independentMin, unit: 'min' }]
+      : []),
+    ...(startScore ? [{ name: 'Score at the start', sourced: startScore, unit: 'points' }] : []),
+    ...(retestExtraS ? [{ name: 'Extra time when an exercise is repeated', sourced: retestExtraS, unit: 's' }] : []),
+    ...requirements.flatMap((requirement) =>
+      requirement.kind === 'exercise'
+        ? []
+        : [
+            {
+              name:
+                requirement.kind === 'driving-time'
+                  ? 'Needed for a verdict'
+                  : `Needed of ${requirement.section} driving`,
+              sourced: requirement.atLeastMin,
+              unit: 'min',
+            },
+          ],
+    ),
+  ];
+}

@@ -1,0 +1,196 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import type { StandardView } from '@jasperwren/contract/standards';
+import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { apiError } from '../app/api';
+import { useSignedIn } from '../session/signed-in';
+import { longDate } from '../ui/format';
+import { Page, Section } from '../ui/Page';
+import { Failed, Loading } from '../ui/states';
+import { ReadView } from './ReadView';
+import {
+  useBeginStandardMutation,
+  useRetireMutation,
+  useStandardVersionQuery,
+  useStandardViewQuery,
+} from './standards-api';
+import styles from './standards.module.css';
+
+/** One version of a standard to read; the latest unless the address says otherwise. */
+export default function StandardPage() {
+  const { standardId = '' } = useParams();
+  const [search] = useSearchParams();
+  const asked = Number(search.get('version')) || undefined;
+  const view = useStandardViewQuery(standardId);
+  const latest = view.data?.standard.version;
+  const older = useStandardVersionQuery(
+    { id: standardId, version: asked ?? 0 },
+    { skip: asked === undefined || asked === latest },
+  );
+  const error = view.error ?? older.error;
+  if (error) return <Failed error={error} onRetry={() => void view.refetch()} />;
+  const standard = asked === undefined || asked === latest ? view.data?.standard : older.data;
+  if (!view.data || !standard) return <Loading what="the standard" />;
+  const { trafficSide, units, basedOn } = standard;
+  return (
+    <Page
+      title={standard.name}
+      over={
+        <>
+          <Link to="/standards">Marking standards</Link>, version {standard.version}
+          {standard.version !== latest && ` of ${latest}`}
+          {view.data.retiredAt && `, retired ${longDate(view.data.retiredAt)}`}
+        </>
+      }
+      sub={standard.summary}
+      actions={<Actions view={view.data} version={standard.version} />}
+    >
+      <p className="muted">
+        Traffic on the {trafficSide}, {units === 'imperial' ? 'miles and yards' : 'kilometres and metres'}
+        {basedOn && (
+          <>
+            , made from{' '}
+            <Link to={`/standards/${basedOn.id}?version=${basedOn.version}`}>
+              {basedOn.id} version {basedOn.version}
+            </Link>
+          </>
+        )}
+        .
+      </p>
+      <ReadView standard={standard} />
+      <Section title="Versions">
+        <Versions view={view.data} shown={standard.version} />
+      </Section>
+      <p className={`muted ${styles.caution}`}>
+        Authorities change their rules. Before you rely on it, compare this with what yours publishes today.
+      </p>
+    </Page>
+  );
+}
+
+function Versions({ view, shown }: { readonly view: StandardView; readonly shown: number }) {
+  const { standard, versions } = view;
+  return (
+    <ul className={styles.versions}>
+      {versions.map(({ version, publishedAt }) => (
+        <li key={version}>
+          {version === shown ? (
+            <b>Version {version}</b>
+          ) : (
+            <Link to={`/standards/${standard.id}?version=${version}`}>Version {version}</Link>
+          )}{' '}
+          <span className="muted">of {longDate(publishedAt)}</span>
+          {version > 1 && (
+            <>
+              {' '}
+              <Link to={`/standards/${standard.id}/changes?from=${version - 1}&to=${version}`}>What changed</Link>
+            </>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Actions({ view, version }: { readonly view: StandardView; readonly version: number }) {
+  const { account } = useSignedIn();
+  const { enqueueSnackbar } = useSnackbar();
+  const [retire] = useRetireMutation();
+  const [copying, setCopying] = useState(false);
+  const { id, name } = view.standard;
+  const retired = view.retiredAt !== undefined;
+  const setRetired = async () => {
+    const { error } = await retire({ id, retired: !retired });
+    enqueueSnackbar(
+      error
+        ? (apiError(error)?.message ?? '')
+        : retired
+          ? `${name} is in use again.`
+          : `${name} is retired; drives marked under it stay as they are.`,
+    );
+  };
+  return (
+    <>
+      <Button variant="text" component="a" href={`/api/standards/${id}/versions/${version}/file`} download>
+        Save as a file
+      </Button>
+      {account.role === 'lead' && (
+        <>
+          <Button variant="text" onClick={() => void setRetired()}>
+            {retired ? 'Use again' : 'Retire'}
+          </Button>
+          <Button variant={view.template ? 'contained' : 'outlined'} onClick={() => setCopying(true)}>
+            Make your own from it
+          </Button>
+          {!view.template && (
+            <Button variant="contained" component={Link} to={`/standards/${id}/edit`}>
+              {view.hasDraft ? 'Go on with the draft' : 'Edit'}
+            </Button>
+          )}
+        </>
+      )}
+      <CopyDialog open={copying} onClose={() => setCopying(false)} from={{ id, version }} suggested={`${name}, ours`} />
+    </>
+  );
+}
+
+function CopyDialog({
+  open,
+  onClose,
+  from,
+  suggested,
+}: {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly from: { readonly id: string; readonly version: number };
+  readonly suggested: string;
+}) {
+  const navigate = useNavigate();
+  const [name, setName] = useState(suggested);
+  const [problem, setProblem] = useState<string>();
+  const [begin, { isLoading }] = useBeginStandardMutation();
+  const submit = async () => {
+    const { data, error } = await begin({ fromId: from.id, fromVersion: from.version, name });
+    if (data) void navigate(`/standards/${data.standard.id}/edit`);
+    else setProblem(apiError(error)?.problems?.[0]?.message ?? apiError(error)?.message);
+  };
+  return (
+    <Dialog open={open} onClose={onClose} fullWidth maxWidth="xs">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          void submit();
+        }}
+      >
+        <DialogTitle>A standard of your own</DialogTitle>
+        <DialogContent>
+          <p>It begins as a draft with everything in this version; nothing is used until you publish it.</p>
+          <TextField
+            label="Name"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            error={problem !== undefined}
+            helperText={problem}
+            autoFocus
+            fullWidth
+            margin="normal"
+          />
+        </DialogContent>
+        <DialogActions>
+          <Button variant="text" onClick={onClose}>
+            Cancel
+          </Button>
+          <Button type="submit" variant="contained" disabled={isLoading}>
+            Begin the draft
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}

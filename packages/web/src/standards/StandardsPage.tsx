@@ -1,0 +1,129 @@
+import Button from '@mui/material/Button';
+import type { StandardSummary } from '@jasperwren/contract/standards';
+import { useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { apiError, type ApiError } from '../app/api';
+import { useSignedIn } from '../session/signed-in';
+import { counted, shortDate } from '../ui/format';
+import { Page, Rows, Section } from '../ui/Page';
+import { Empty, Failed, Loading } from '../ui/states';
+import { useImportStandardMutation, useLibraryQuery } from './standards-api';
+import styles from './standards.module.css';
+
+/** The library: what the school made itself, and what comes with the product. */
+export default function StandardsPage() {
+  const { account } = useSignedIn();
+  const [failure, setFailure] = useState<ImportFailure>();
+  const { data: library, error, refetch } = useLibraryQuery();
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!library) return <Loading what="the standards" />;
+  const own = library.filter(({ template }) => !template);
+  return (
+    <Page
+      title="Marking standards"
+      sub="What is watched, how it is graded, and what fails. A drive is judged for ever by the version it was marked under."
+      actions={account.role === 'lead' && <Import onFailure={setFailure} />}
+    >
+      {failure && <FailedImport {...failure} />}
+      <Section title="Your school’s own">
+        {own.length === 0 ? (
+          <Empty>
+            None yet. Open one of those below that comes closest to your authority and make your own from it.
+          </Empty>
+        ) : (
+          <Rows>
+            {own.map((standard) => (
+              <StandardRow key={standard.id} standard={standard} />
+            ))}
+          </Rows>
+        )}
+      </Section>
+      <Section title="Nine schools of marking to start from">
+        <Rows>
+          {library
+            .filter(({ template }) => template)
+            .map((standard) => (
+              <StandardRow key={standard.id} standard={standard} />
+            ))}
+        </Rows>
+      </Section>
+    </Page>
+  );
+}
+
+function StandardRow({ standard }: { readonly standard: StandardSummary }) {
+  const { id, name, summary, version, retiredAt, draftSavedAt, drives } = standard;
+  return (
+    <li className={styles.row}>
+      <div>
+        <Link to={version === undefined ? `/standards/${id}/edit` : `/standards/${id}`} className={styles.name!}>
+          {name}
+        </Link>
+        <div className="muted">{summary}</div>
+      </div>
+      <div>
+        {version === undefined ? 'Not published yet' : `Version ${version}`}
+        {retiredAt && <div>Retired {shortDate(retiredAt)}</div>}
+        {draftSavedAt && version !== undefined && (
+          <Link to={`/standards/${id}/edit`}>Draft of {shortDate(draftSavedAt)}</Link>
+        )}
+      </div>
+      <span className="muted">{drives === 0 ? 'no drives' : counted(drives, 'drive', 'drives')}</span>
+    </li>
+  );
+}
+
+interface ImportFailure {
+  readonly file: string;
+  readonly error: ApiError;
+}
+
+/** Brings in a standard from a file. */
+function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | undefined) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const [bringIn, { isLoading }] = useImportStandardMutation();
+  const read = async (file: File) => {
+    onFailure(undefined);
+    const { data, error } = await bringIn(await file.text());
+    if (data) void navigate(`/standards/${data.standard.id}/edit`);
+    else onFailure({ file: file.name, error: apiError(error)! });
+  };
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        hidden
+        aria-label="File of a marking standard"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) void read(file);
+          event.target.value = '';
+        }}
+      />
+      <Button variant="outlined" disabled={isLoading} onClick={() => input.current?.click()}>
+        Bring in a file
+      </Button>
+    </>
+  );
+}
+
+/** What is wrong with a file, each problem with its place in it. */
+function FailedImport({ file, error }: ImportFailure) {
+  return (
+    <div role="alert" className={styles.failure}>
+      <p>
+        <b>{file}:</b> {error.message}
+      </p>
+      <ul>
+        {error.problems?.map(({ field, message }, i) => (
+          <li key={i}>
+            <code>{field || 'the file'}</code> {message}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

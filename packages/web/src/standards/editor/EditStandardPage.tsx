@@ -1,0 +1,195 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import type { DraftView } from '@jasperwren/contract/standards';
+import { contradictionsIn } from '@jasperwren/core/marking/check';
+import { useSnackbar } from 'notistack';
+import { useCallback, useMemo, useState } from 'react';
+import { Link, useBlocker, useNavigate, useParams } from 'react-router';
+import { apiError, type ApiError } from '../../app/api';
+import { counted } from '../../ui/format';
+import { Page, Section } from '../../ui/Page';
+import { Failed, Loading } from '../../ui/states';
+import { Differences } from '../Differences';
+import {
+  useDraftQuery,
+  useDropDraftMutation,
+  usePublishMutation,
+  useSaveDraftMutation,
+  useStandardVersionQuery,
+} from '../standards-api';
+import { CategoryFields } from './CategoryFields';
+import type { Change } from './change';
+import styles from './editor.module.css';
+import { ExerciseFields } from './ExerciseFields';
+import { HeadFields } from './HeadFields';
+import { LimitFields } from './LimitFields';
+import { GradeFields, OptionFields } from './OptionFields';
+
+/** The draft of a standard of the school's own. */
+export default function EditStandardPage() {
+  const { standardId = '' } = useParams();
+  const { data, error, refetch } = useDraftQuery(standardId);
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!data) return <Loading what="the draft" />;
+  return <Editor key={standardId} id={standardId} opened={data} />;
+}
+
+function Editor({ id, opened }: { readonly id: string; readonly opened: DraftView }) {
+  const navigate = useNavigate();
+  const { enqueueSnackbar } = useSnackbar();
+  const [draft, setDraft] = useState(opened.standard);
+  const [kept, setKept] = useState(opened);
+  const [failure, setFailure] = useState<ApiError>();
+  const [publishing, setPublishing] = useState(false);
+  const [save, saving] = useSaveDraftMutation();
+  const [publish, publication] = usePublishMutation();
+  const [drop] = useDropDraftMutation();
+  const problems = useMemo(() => contradictionsIn(draft), [draft]);
+  const change = useCallback((by: Change) => setDraft((is) => by(is)), []);
+  const dirty = draft !== kept.standard;
+  const blocker = useBlocker(({ nextLocation }) => dirty && !nextLocation.pathname.endsWith(`/standards/${id}`));
+
+  const keep = async (): Promise<boolean> => {
+    const { data, error } = await save({ id, input: { standard: draft, savedAt: kept.savedAt } });
+    setFailure(apiError(error));
+    if (!data) return false;
+    setKept({ ...data, standard: draft });
+    enqueueSnackbar('The draft is saved.');
+    return true;
+  };
+  const goPublic = async () => {
+    if ((dirty || kept.savedAt === '') && !(await keep())) return setPublishing(false);
+    const { data, error } = await publish(id);
+    setPublishing(false);
+    setFailure(apiError(error));
+    if (!data) return;
+    enqueueSnackbar(`Version ${data.version} is published. New drives are marked under it.`);
+    void navigate(`/standards/${id}`);
+  };
+  const forget = async () => {
+    await drop(id);
+    setKept({ ...kept, standard: draft });
+    void navigate('/standards');
+  };
+  return (
+    <Page
+      title={draft.name}
+      over={
+        <>
+          <Link to="/standards">Marking standards</Link>, draft of version {draft.version}
+        </>
+      }
+      sub="Nothing here touches a drive until you publish, and published versions never change."
+    >
+      <div className={styles.bar}>
+        <span role="status">
+          {problems.length > 0
+            ? `${counted(problems.length, 'contradiction stands', 'contradictions stand')} in the way of publishing.`
+            : dirty
+              ? 'Not saved yet.'
+              : 'Nothing contradicts itself.'}
+        </span>
+        <Button variant="text" onClick={() => void forget()}>
+          Drop the draft
+        </Button>
+        <Button variant="outlined" disabled={saving.isLoading || !dirty} onClick={() => void keep()}>
+          Save the draft
+        </Button>
+        <Button
+          variant="contained"
+          disabled={problems.length > 0 || publication.isLoading}
+          onClick={() => setPublishing(true)}
+        >
+          Publish
+        </Button>
+      </div>
+      {problems.length > 0 && (
+        <div className={styles.problems} role="alert">
+          <ul>
+            {problems.map(({ path, cause }) => (
+              <li key={path + cause}>{cause}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {failure && (
+        <div className={styles.problems} role="alert">
+          <p>{failure.message}</p>
+          <ul>
+            {failure.problems?.map(({ field, message }) => (
+              <li key={field + message}>
+                {field} {message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {blocker.state === 'blocked' && (
+        <div className={styles.problems} role="alert">
+          <p>What you changed is not saved.</p>
+          <Button variant="text" onClick={() => blocker.proceed()}>
+            Leave it
+          </Button>
+          <Button variant="outlined" onClick={() => blocker.reset()}>
+            Stay
+          </Button>
+        </div>
+      )}
+      <Section title="Name and times">
+        <HeadFields standard={draft} change={change} />
+      </Section>
+      <Section title="Limits">
+        <LimitFields standard={draft} change={change} />
+      </Section>
+      <Section title="Where opinions differ">
+        <OptionFields standard={draft} change={change} />
+      </Section>
+      {draft.exercises.length + draft.questions.length > 0 && (
+        <Section title="Exercises and questions">
+          <ExerciseFields standard={draft} change={change} />
+        </Section>
+      )}
+      <Section title="Grades">
+        <GradeFields standard={draft} change={change} />
+      </Section>
+      <Section title="Categories and items">
+        <CategoryFields standard={draft} change={change} />
+      </Section>
+      <Dialog open={publishing} onClose={() => setPublishing(false)} fullWidth maxWidth="md">
+        <DialogTitle>Publish version {draft.version}</DialogTitle>
+        <DialogContent>
+          <p>New drives are marked under it. Drives there are keep the version they were marked under.</p>
+          <Changes draft={draft} />
+        </DialogContent>
+        <DialogActions>
+          <Button variant="text" onClick={() => setPublishing(false)}>
+            Not yet
+          </Button>
+          <Button variant="contained" onClick={() => void goPublic()} disabled={publication.isLoading}>
+            Publish it
+          </Button>
+        </DialogActions>
+      </Dialog>
+    </Page>
+  );
+}
+
+/** What the draft changes, against the version before or the standard it was made from. */
+function Changes({ draft }: { readonly draft: DraftView['standard'] }) {
+  const from = draft.version > 1 ? { id: draft.id, version: draft.version - 1 } : draft.basedOn;
+  const { data, error } = useStandardVersionQuery(from ?? { id: '', version: 0 }, { skip: !from });
+  if (!from) return null;
+  if (error) return <Failed error={error} />;
+  if (!data) return <Loading what="the version before" />;
+  return (
+    <>
+      <h3>
+        Against {data.name} version {data.version}
+      </h3>
+      <Differences before={data} after={draft} />
+    </>
+  );
+}

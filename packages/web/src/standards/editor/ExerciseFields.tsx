@@ -1,0 +1,64 @@
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { Rows } from '../../ui/Page';
+import { inList, type Change } from './change';
+import styles from './editor.module.css';
+import { NumberEdit, TextEdit } from './fields';
+
+interface Props {
+  readonly standard: Standard;
+  readonly change: (change: Change) => void;
+}
+
+/** The words of the exercises, and how many questions are asked. Clocks and attempts are limits. */
+export function ExerciseFields({ standard, change }: Props) {
+  return (
+    <Rows>
+      {standard.exercises.map(({ code, name, task = '', clockStarts }) => (
+        <li key={code} className={styles.fields}>
+          <TextEdit
+            label="Exercise"
+            value={name}
+            onChange={(value) => change(inList('exercises', code, { name: value }))}
+            width="16rem"
+          />
+          <div className={styles.wide}>
+            <TextEdit
+              label="Task"
+              value={task}
+              onChange={(value) => change(inList('exercises', code, { task: value }))}
+              multiline
+            />
+          </div>
+          {clockStarts !== undefined && (
+            <TextEdit
+              label="Its clock starts"
+              value={clockStarts}
+              onChange={(value) => change(inList('exercises', code, { clockStarts: value }))}
+              width="14rem"
+            />
+          )}
+        </li>
+      ))}
+      {standard.questions.map((question, i) => (
+        <li key={`${question.item} ${i}`} className={styles.fields}>
+          <span className={styles.wide}>{question.name}</span>
+          {(['perTest', 'tries'] as const).map((field) => (
+            <NumberEdit
+              key={field}
+              label={field === 'perTest' ? 'In a test' : 'Each'}
+              unit={field === 'perTest' ? 'questions' : 'tries'}
+              value={question[field]}
+              onChange={(value) =>
+                change((is) => ({
+                  ...is,
+                  questions: is.questions.map((q, at) => (at === i ? { ...q, [field]: value } : q)),
+                }))
+              }
+              width="10rem"
+            />
+          ))}
+        </li>
+      ))}
+    </Rows>
+  );
+}

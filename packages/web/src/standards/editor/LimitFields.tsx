@@ -1,0 +1,165 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { settingsOf } from '@jasperwren/core/marking/options';
+import { countsMarks } from '@jasperwren/core/marking/rules';
+import type { Limit, LimitEffect, LimitScope, Standard } from '@jasperwren/core/marking/standard';
+import { unitOf } from '@jasperwren/core/marking/wording';
+import { Rows } from '../../ui/Page';
+import { inList, setBySchool, without, type Change } from './change';
+import styles from './editor.module.css';
+import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
+
+interface Props {
+  readonly standard: Standard;
+  readonly change: (change: Change) => void;
+}
+
+/** The limits, caps and what crossing them does. */
+export function LimitFields({ standard, change }: Props) {
+  const governed = new Set(
+    settingsOf(standard).flatMap((setting) => (setting.kind === 'limit' ? [setting.limit] : [])),
+  );
+  const add = () => {
+    const taken = new Set(standard.limits.map(({ code }) => code));
+    const n = [...Array(99).keys()].find((i) => !taken.has(`own-${i + 1}`))! + 1;
+    const limit: Limit = {
+      code: `own-${n}`,
+      name: `New limit ${n}`,
+      scope: { kind: 'category' },
+      measure: { kind: 'count', grades: standard.grades.slice(0, 1).map(({ code }) => code) },
+      allowed: setBySchool(3),
+      effect: { kind: 'fail-test' },
+    };
+    change((is) => ({ ...is, limits: [...is.limits, limit] }));
+  };
+  return (
+    <>
+      <Rows>
+        {standard.limits.map((limit) => (
+          <li key={limit.code} className={styles.fields} aria-label={`Limit ${limit.name}`}>
+            <LimitRow limit={limit} standard={standard} change={change} governed={governed.has(limit.code)} />
+          </li>
+        ))}
+        {standard.caps.map((cap) => (
+          <li key={cap.code} className={styles.fields} aria-label={`Cap ${cap.name}`}>
+            <TextEdit
+              label="Cap"
+              value={cap.name}
+              onChange={(name) => change(inList('caps', cap.code, { name }))}
+              width="20rem"
+            />
+            {cap.free && (
+              <NumberEdit
+                label="Free"
+                unit="marks"
+                value={cap.free}
+                onChange={(free) => change(inList('caps', cap.code, { free }))}
+              />
+            )}
+            {cap.atMost && (
+              <NumberEdit
+                label="Count at most"
+                unit="marks"
+                value={cap.atMost}
+                onChange={(atMost) => change(inList('caps', cap.code, { atMost }))}
+              />
+            )}
+            <Button variant="text" onClick={() => change(without('caps', cap.code))}>
+              Remove
+            </Button>
+          </li>
+        ))}
+      </Rows>
+      <Button variant="outlined" onClick={add}>
+        Add a limit
+      </Button>
+    </>
+  );
+}
+
+const scopes: readonly (readonly [LimitScope['kind'], string])[] = [
+  ['test', 'The whole test'],
+  ['category', 'Each category'],
+  ['item', 'Each item'],
+  ['class', 'Each class of error'],
+  ['exercise', 'Each exercise'],
+];
+
+const effects: readonly (readonly [LimitEffect['kind'], string])[] = [
+  ['fail-test', 'Fails the test'],
+  ['fail-exercise', 'Fails the exercise'],
+  ['ask-upgrade', 'Asks about a graver mark'],
+  ['upgrade', 'Makes the mark graver'],
+];
+
+function LimitRow({
+  limit,
+  standard,
+  change,
+  governed,
+}: Props & { readonly limit: Limit; readonly governed: boolean }) {
+  const { measure, scope, effect } = limit;
+  const set = (changes: Partial<Limit>) => change(inList('limits', limit.code, changes));
+  const single = Object.keys(scope).length > 1;
+  return (
+    <>
+      <TextEdit label="Limit" value={limit.name} onChange={(name) => set({ name })} width="14rem" />
+      {governed ? (
+        <span className="muted">Its number is set by an option below.</span>
+      ) : (
+        <NumberEdit
+          label="Allowed"
+          unit={unitOf(measure, 2)}
+          value={limit.allowed}
+          onChange={(allowed) => set({ allowed })}
+          width="9.5rem"
+        />
+      )}
+      {countsMarks(measure) && (
+        <TextField
+          select
+          size="small"
+          label="Counting"
+          value={measure.grades}
+          onChange={(event) => set({ measure: { ...measure, grades: event.target.value as unknown as string[] } })}
+          slotProps={{ select: { multiple: true } }}
+          sx={{ width: '12rem' }}
+        >
+          {standard.grades.map(({ code, name }) => (
+            <MenuItem key={code} value={code}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {countsMarks(measure) && !single && (
+        <ChoiceEdit
+          label="Over"
+          value={scope.kind}
+          choices={scopes}
+          onChange={(kind) => set({ scope: { kind } })}
+          width="11rem"
+        />
+      )}
+      {countsMarks(measure) && (
+        <ChoiceEdit
+          label="One more"
+          value={effect.kind}
+          choices={effects}
+          onChange={(kind) => set({ effect: effectOf(kind, standard) })}
+          width="12rem"
+        />
+      )}
+      <Button variant="text" aria-label={`Remove ${limit.name}`} onClick={() => change(without('limits', limit.code))}>
+        Remove
+      </Button>
+    </>
+  );
+}
+
+function effectOf(kind: LimitEffect['kind'], standard: Standard): LimitEffect {
+  if (kind === 'fail-test' || kind === 'fail-exercise') return { kind };
+  const grave = standard.grades.find(({ sign }) => sign === 'outright') ?? standard.grades.at(-1);
+  return { kind, grade: grave?.code ?? '' };
+}

@@ -1,0 +1,74 @@
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { Rows } from '../../ui/Page';
+import { inList, type Change } from './change';
+import styles from './editor.module.css';
+import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
+
+interface Props {
+  readonly standard: Standard;
+  readonly change: (change: Change) => void;
+}
+
+/** What practitioners disagree on: one choice each, with the school's reason. */
+export function OptionFields({ standard, change }: Props) {
+  return (
+    <Rows>
+      {standard.options.map(({ code, name, choices, chosen, reason }) => (
+        <li key={code} className={styles.fields}>
+          <ChoiceEdit
+            label={name}
+            value={chosen}
+            choices={choices.map((choice) => [choice.code, choice.name] as const)}
+            onChange={(value) => change(inList('options', code, { chosen: value }))}
+            width="24rem"
+          />
+          <div className={styles.wide}>
+            <TextEdit
+              label="Because"
+              value={reason}
+              onChange={(value) => change(inList('options', code, { reason: value }))}
+              multiline
+            />
+          </div>
+        </li>
+      ))}
+    </Rows>
+  );
+}
+
+/** The words for each grade, and its points where points are counted. */
+export function GradeFields({ standard, change }: Props) {
+  return (
+    <Rows>
+      {standard.grades.map((grade) => (
+        <li key={grade.code} className={styles.fields}>
+          {(['name', 'plural', 'short'] as const).map((field) => (
+            <TextEdit
+              key={field}
+              label={{ name: 'One', plural: 'Several', short: 'Head of its column' }[field]}
+              value={grade[field]}
+              onChange={(value) => change(inList('grades', grade.code, { [field]: value }))}
+              width="12rem"
+            />
+          ))}
+          {grade.points && (
+            <NumberEdit
+              label="Worth"
+              unit="points"
+              value={grade.points}
+              onChange={(points) => change(inList('grades', grade.code, { points }))}
+            />
+          )}
+          <div className={styles.wide}>
+            <TextEdit
+              label="Meaning"
+              value={grade.meaning}
+              onChange={(meaning) => change(inList('grades', grade.code, { meaning }))}
+              multiline
+            />
+          </div>
+        </li>
+      ))}
+    </Rows>
+  );
+}

@@ -1,0 +1,110 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { Sourced } from '@jasperwren/core/marking/provenance';
+import { useState } from 'react';
+import { setBySchool } from './change';
+
+interface TextProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly multiline?: boolean;
+  readonly width?: string;
+}
+
+/** A text of a standard. */
+export function TextEdit({ label, value, onChange, multiline = false, width = '100%' }: TextProps) {
+  return (
+    <TextField
+      size="small"
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      multiline={multiline}
+      sx={{ width }}
+      error={value.trim() === ''}
+      slotProps={{ htmlInput: { maxLength: multiline ? 1000 : 200 } }}
+    />
+  );
+}
+
+interface NumberProps {
+  readonly label: string;
+  readonly value: Sourced;
+  readonly unit: string;
+  readonly onChange: (value: Sourced) => void;
+  readonly width?: string;
+}
+
+/** A number with its unit. What is no number stays in the field and changes nothing. */
+export function NumberEdit({ label, value, unit, onChange, width = '14rem' }: NumberProps) {
+  const [typed, setTyped] = useState<string>();
+  const text = typed ?? String(value.value);
+  const wrong = typed !== undefined && !isNumber(typed);
+  return (
+    <TextField
+      size="small"
+      label={`${label}, ${unit}`}
+      value={text}
+      onChange={(event) => {
+        setTyped(event.target.value);
+        if (isNumber(event.target.value) && Number(event.target.value) !== value.value)
+          onChange(setBySchool(Number(event.target.value)));
+      }}
+      onBlur={() => {
+        if (!wrong) setTyped(undefined);
+      }}
+      error={wrong}
+      helperText={wrong ? 'A number, 0 or more.' : undefined}
+      slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 8 } }}
+      sx={{ width }}
+    />
+  );
+}
+
+function isNumber(text: string): boolean {
+  return /^\d+(\.\d+)?$/.test(text.trim());
+}
+
+interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly choices: readonly (readonly [value: T, name: string])[];
+  readonly onChange: (value: T) => void;
+  readonly width?: string;
+}
+
+/** One of a few. */
+export function ChoiceEdit<T extends string>({ label, value, choices, onChange, width = '14rem' }: ChoiceProps<T>) {
+  return (
+    <TextField
+      select
+      size="small"
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value as T)}
+      sx={{ width }}
+    >
+      {choices.map(([code, name]) => (
+        <MenuItem key={code} value={code}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** One capital letter for the desk. */
+export function LetterEdit({ label, value, onChange }: Pick<TextProps, 'label' | 'value' | 'onChange'>) {
+  return (
+    <TextField
+      size="small"
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value.slice(-1).toUpperCase())}
+      sx={{ width: '5.5rem' }}
+      error={!/^[A-Z]$/.test(value)}
+      slotProps={{ htmlInput: { maxLength: 2 } }}
+    />
+  );
+}
