@@ -15,7 +15,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     page,
     school,
   }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(180_000);
     await page.emulateMedia({ colorScheme });
     await page.clock.install();
     await page.goto('/sign-in');
@@ -45,12 +45,38 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectNoHarm(page, 'the desk, settling');
     await page.getByRole('button', { name: /^Junctions: looking, driving fault/ }).click();
     await expectNoHarm(page, 'the desk, a mark');
+    await press(page, '-');
+    await expectNoHarm(page, 'the desk, the adviser');
     await press(page, '?');
     await expectNoHarm(page, 'the desk, keys');
     await press(page, 'Escape');
     await minutes(page, 35);
     await endDrive(page);
+    await page
+      .getByRole('button', { name: /^How bad was/ })
+      .first()
+      .click();
     await expectNoHarm(page, 'the verdict');
+    await page.getByRole('link', { name: 'Under another standard' }).click();
+    await page.getByRole('heading', { name: 'Under every standard' }).waitFor();
+    await expectNoHarm(page, 'the comparison');
+    await page.goto('/standards');
+    await page.getByRole('link', { name: 'Timed yard' }).waitFor();
+    await expectNoHarm(page, 'Standards');
+    await page.goto('/standards/timed-yard');
+    await page.getByRole('button', { name: 'Make your own from it' }).click();
+    await page.getByRole('button', { name: 'Begin the draft' }).click();
+    await page.getByRole('button', { name: /items of Slope/ }).click();
+    await page.getByRole('textbox', { name: 'Letter' }).first().fill('E');
+    await page.getByText('There are two categories').waitFor();
+    await expectNoHarm(page, 'the editor');
+    await page.goto('/standards/timed-yard');
+    await page.getByRole('heading', { name: 'What fails you' }).waitFor();
+    await expectNoHarm(page, 'a standard');
+    await page.goto(`${learner}/sheet`);
+    await page.getByLabel('Category, item and grade').fill('la1');
+    await page.getByRole('button', { name: /^One driving fault more/ }).waitFor();
+    await expectNoHarm(page, 'a result sheet');
     await page.goto('/');
     await page.getByRole('heading', { name: 'Driven last' }).waitFor();
     await expectNoHarm(page, 'Today');

@@ -1,4 +1,5 @@
 import type { DriveEvent, EventBody } from '@jasperwren/core/drive/event';
+import type { SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { Standard } from '@jasperwren/core/marking/standard';
 
 /** A drive of the demo as its data file writes it. */
@@ -68,10 +69,25 @@ function readWord(word: string, standard: Standard): [number, EventBody] {
   if (what === 'say') return [at, { type: 'prompt' }];
   if (what === 'take') return [at, { type: 'intervention' }];
   if (what === 'pin') return [at, { type: 'pin' }];
+  const { item, grade } = readKeys(what, standard);
+  return [at, { type: 'mark', item, grade }];
+}
+
+/** The counts of a demo sheet, such as `JO1 JO1 RL2`. */
+export function entriesOfDemoSheet(counts: string, standard: Standard): readonly SheetEntry[] {
+  const words = counts.split(' ');
+  return [...new Set(words)].map((word) => ({
+    ...readKeys(word, standard),
+    count: words.filter((other) => other === word).length,
+  }));
+}
+
+/** Keys of the desk and the digit of a grade. */
+function readKeys(what: string, standard: Standard): { readonly item: string; readonly grade: string } {
   const item = standard.categories
     .find((category) => category.letter === what[0])
     ?.items.find((candidate) => candidate.letter === what[1]);
   const grade = standard.grades[Number(what[2]) - 1];
-  if (!item || !grade) throw new Error(`The demo data has "${word}", which ${standard.name} does not know.`);
-  return [at, { type: 'mark', item: item.code, grade: grade.code }];
+  if (!item || !grade) throw new Error(`The demo data has "${what}", which ${standard.name} does not know.`);
+  return { item: item.code, grade: grade.code };
 }

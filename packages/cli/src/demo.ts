@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { DraftView } from '@jasperwren/contract/standards';
 import type { LearnerView } from '@jasperwren/contract/learners';
+import { houseDefault } from '@jasperwren/core/marking/provenance';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { readConfig } from '@jasperwren/server/config';
@@ -8,7 +10,7 @@ import { serve } from '@jasperwren/server/serve';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
 import { signedIn } from './client';
-import { eventsOfDemoDrive, type DemoDrive } from './demo-drive';
+import { entriesOfDemoSheet, eventsOfDemoDrive, type DemoDrive } from './demo-drive';
 import { exitCodes, type Io } from './io';
 
 interface DemoSchool {
@@ -16,6 +18,21 @@ interface DemoSchool {
   readonly password: string;
   readonly lead: { readonly name: string; readonly email: string };
   readonly instructors: readonly { readonly name: string; readonly email: string }[];
+  /** A standard of the school's own: what each version allows, by code of the limit. */
+  readonly standard: {
+    readonly from: string;
+    readonly name: string;
+    readonly summary: string;
+    readonly versions: readonly Readonly<Record<string, number>>[];
+  };
+}
+
+interface DemoSheet {
+  readonly daysAgo: number;
+  readonly centre: string;
+  readonly official: 'pass' | 'fail';
+  /** Desk keys with the digit of the grade, such as `JO1`, one for each count. */
+  readonly counts: string;
 }
 
 interface DemoLearner {
@@ -26,6 +43,7 @@ interface DemoLearner {
   readonly testCentre?: string;
   readonly notes: string;
   readonly drives: readonly DemoDrive[];
+  readonly sheets?: readonly DemoSheet[];
 }
 
 /**
@@ -52,6 +70,7 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
     const lead = await signedIn(running.address, data.lead.email, data.password);
     for (const instructor of data.instructors)
       await lead.send('POST', '/api/accounts', { ...instructor, role: 'instructor', password: data.password });
+    await addStandard(lead, data.standard);
     const drives = await addLearners(running.address, data, learners);
     io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
   } finally {
@@ -60,10 +79,32 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
   return exitCodes.pass;
 }
 
+type Client = Awaited<ReturnType<typeof signedIn>>;
+
+/** Makes a standard from a shipped one and publishes its versions one after the other. */
+async function addStandard(lead: Client, { from, name, summary, versions }: DemoSchool['standard']): Promise<void> {
+  let draft = await lead.send<DraftView>('POST', '/api/standards', { fromId: from, fromVersion: 1, name });
+  const { id } = draft.standard;
+  for (const allowed of versions) {
+    const limits = draft.standard.limits.map((limit) => {
+      const value = allowed[limit.code];
+      return value === undefined || value === limit.allowed.value
+        ? limit
+        : { ...limit, allowed: houseDefault(value, 'The board asks for it.') };
+    });
+    draft = await lead.send<DraftView>('PUT', `/api/standards/${id}/draft`, {
+      standard: { ...draft.standard, summary, limits },
+      savedAt: draft.savedAt,
+    });
+    await lead.send('POST', `/api/standards/${id}/publish`, {});
+    draft = { ...draft, savedAt: '' };
+  }
+}
+
 async function addLearners(address: string, data: DemoSchool, learners: readonly DemoLearner[]): Promise<number> {
   const standard = findTemplate('tally')!;
   const today = new Date();
-  const instructors = new Map<string, Awaited<ReturnType<typeof signedIn>>>();
+  const instructors = new Map<string, Client>();
   let drives = 0;
   for (const learner of learners) {
     const client = instructors.get(learner.instructor) ?? (await signedIn(address, learner.instructor, data.password));
@@ -81,6 +122,16 @@ async function addLearners(address: string, data: DemoSchool, learners: readonly
       const events = eventsOfDemoDrive(drive, driveId, id, client.accountId, standard, today);
       await client.send('POST', `/api/drives/${driveId}/events`, { events });
       drives += 1;
+    }
+    for (const { daysAgo, centre, official, counts } of learner.sheets ?? []) {
+      await client.send('POST', `/api/learners/${id}/sheets`, {
+        standardId: standard.id,
+        standardVersion: standard.version,
+        date: isoDay(today, -daysAgo),
+        centre,
+        official,
+        entries: entriesOfDemoSheet(counts, standard),
+      });
     }
   }
   return drives;

@@ -1,15 +1,11 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
-import { DatePicker } from '@mui/x-date-pickers/DatePicker';
-import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
-import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
 import { LearnerInput, type LearnerView } from '@jasperwren/contract/learners';
-import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
-import { useController, type Control } from 'react-hook-form';
 import { useBlocker, useNavigate } from 'react-router';
 import type { ApiError } from '../app/api';
 import { useStandardsQuery } from '../drives/drives-api';
+import { DateField } from '../ui/DateField';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { Failed, Loading } from '../ui/states';
@@ -83,7 +79,7 @@ function Fields({
         </Field>
       </div>
       <div className={form.pair}>
-        <TestDate control={control} />
+        <DateField control={control} name="testDate" label="Test date" />
         <Field control={control} name="testCentre" label="Test centre" />
       </div>
       <div className={form.pair}>
@@ -123,35 +119,5 @@ function Fields({
         </Button>
       </div>
     </form>
-  );
-}
-
-function TestDate({ control }: { readonly control: Control<LearnerInput> }) {
-  const { field, fieldState } = useController({ control, name: 'testDate' });
-  return (
-    <LocalizationProvider dateAdapter={AdapterDayjs}>
-      <DatePicker
-        label="Test date"
-        format="DD MMMM YYYY"
-        // The picker keeps a half-typed date; the form hears of it as something that is no date yet.
-        defaultValue={field.value ? dayjs(field.value) : null}
-        onChange={(date) => field.onChange(date ? date.format('YYYY-MM-DD') : '')}
-        slotProps={{
-          textField: {
-            fullWidth: true,
-            error: fieldState.invalid,
-            helperText: fieldState.error?.message,
-            onBlur: field.onBlur,
-            sx: {
-              '& .MuiPickersOutlinedInput-root': { backgroundColor: 'background.paper' },
-              '& .MuiPickersOutlinedInput-root:not(.Mui-error) .MuiPickersOutlinedInput-notchedOutline': {
-                borderColor: 'text.secondary',
-              },
-            },
-          },
-          field: { clearable: true },
-        }}
-      />
-    </LocalizationProvider>
   );
 }

@@ -8,6 +8,7 @@ import { verdictSentence } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { useWatch, useController, type Control } from 'react-hook-form';
 import type { ApiError } from '../app/api';
+import { DateField } from '../ui/DateField';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
@@ -51,14 +52,7 @@ export function SheetForm({ standards, initial, action, onSave, onSaved, onCance
     <form className={styles.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Result sheet">
       <div className={form.form}>
         <div className={form.pair}>
-          <Field
-            control={control}
-            name="date"
-            label="Date of the test"
-            type="date"
-            required
-            slotProps={{ inputLabel: { shrink: true } }}
-          />
+          <DateField control={control} name="date" label="Date of the test" />
           <Field control={control} name="centre" label="Test centre" />
         </div>
         <div className={form.pair}>

@@ -32,6 +32,18 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
   };
   return (
     <section className={styles.adviser} aria-label={`How bad was it: ${itemName(standard, mark.item)}`}>
+      <div className={styles.proposal}>
+        {proposal.grade && <GradeSign sign={proposal.grade.sign} size={24} />}
+        <p role="status">{proposal.sentence}</p>
+        {proposal.grade && proposal.grade.code !== mark.grade && (
+          <Button
+            variant="outlined"
+            onClick={() => onRegrade(proposal.grade!.code, `On advice: ${proposal.because.join('; ')}`)}
+          >
+            Make it a {proposal.grade.name}
+          </Button>
+        )}
+      </div>
       <div className={styles.questions}>
         {questionsFor(item.behaviour).map((question) => (
           <fieldset key={question.code}>
@@ -48,18 +60,6 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
             ))}
           </fieldset>
         ))}
-      </div>
-      <div className={styles.proposal}>
-        {proposal.grade && <GradeSign sign={proposal.grade.sign} size={24} />}
-        <p role="status">{proposal.sentence}</p>
-        {proposal.grade && proposal.grade.code !== mark.grade && (
-          <Button
-            variant="outlined"
-            onClick={() => onRegrade(proposal.grade!.code, `On advice: ${proposal.because.join('; ')}`)}
-          >
-            Make it a {proposal.grade.name}
-          </Button>
-        )}
       </div>
       <p className="muted">
         A proposal from what you tapped. The grade is yours to give, and your authority’s rules come first.

@@ -1,0 +1,211 @@
+import type { Page } from '@playwright/test';
+import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
+
+/** Begins a standard of the school's own from the tally template and opens its editor. */
+async function beginOwn(page: Page, name: string): Promise<void> {
+  await page.getByRole('link', { name: 'Standards' }).click();
+  await page.getByRole('link', { name: 'Tally' }).click();
+  await page.getByRole('button', { name: 'Make your own from it' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill(name);
+  await page.getByRole('button', { name: 'Begin the draft' }).click();
+  await expect(page.getByText('Nothing contradicts itself.')).toBeVisible();
+}
+
+async function allow(page: Page, limit: string, n: number): Promise<void> {
+  await page
+    .getByRole('listitem', { name: `Limit ${limit}` })
+    .getByLabel('Allowed, marks')
+    .fill(String(n));
+}
+
+async function publish(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Publish', exact: true }).click();
+  await page.getByRole('button', { name: 'Publish it' }).click();
+  await expect(page.getByRole('heading', { name: 'What fails you' })).toBeVisible();
+}
+
+test('a template is edited and published; a drive keeps the version it was marked under', async ({ page, school }) => {
+  test.setTimeout(120_000);
+  await page.clock.install();
+  await signIn(page, school);
+  await beginOwn(page, 'Island test');
+  await allow(page, 'Driving faults', 2);
+  await page.getByRole('button', { name: 'Publish', exact: true }).click();
+  await expect(page.getByRole('dialog')).toContainText('Limits, Driving faults, allowed');
+  await expect(page.getByRole('dialog')).toContainText('2 (house default: Set by the school.)');
+  await page.getByRole('button', { name: 'Publish it' }).click();
+  await expect(page.getByText('You fail with more than two driving faults in all.')).toBeVisible();
+
+  await addLearner(page, 'Una Learner');
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByLabel('Marking standard').click();
+  await page.getByRole('option', { name: 'Island test' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await startDrive(page);
+  await expect(page.getByText('Island test v1')).toBeVisible();
+  await press(page, '/');
+  await minutes(page, 15);
+  await press(page, '/', 'l', 'a', '1', 'j', 'o', '1');
+  await minutes(page, 25);
+  await endDrive(page);
+  const verdict = 'Pass with two driving faults; not one more was allowed.';
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(verdict);
+  const drive = page.url();
+
+  await page.goto('/standards');
+  await page.getByRole('link', { name: 'Island test' }).click();
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await allow(page, 'Driving faults', 1);
+  await publish(page);
+  await expect(page.getByText('You fail with more than one driving fault in all.')).toBeVisible();
+  await page.goto(drive);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(verdict);
+  await expect(page.getByText('Island test v1')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Under another standard' }).click();
+  await page.getByLabel('Judge it under').click();
+  await page.getByRole('option', { name: 'Island test' }).click();
+  await expect(page.getByRole('region', { name: 'Island test' }).last()).toContainText('Fail: two driving faults.');
+  await page.goto('/standards');
+  await page.getByRole('link', { name: 'Island test' }).click();
+  await page.getByRole('link', { name: 'What changed' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Driving faults, allowed' })).toContainText(
+    '1 (house default',
+  );
+});
+
+test('a contradiction is named and stands in the way of publishing', async ({ page, school }) => {
+  await signIn(page, school);
+  await beginOwn(page, 'Odd test');
+  const letter = page.getByRole('textbox', { name: 'Letter' }).first();
+  await letter.fill('S');
+  await expect(page.getByText('There are two categories with the letter "S".')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Publish', exact: true })).toBeDisabled();
+  await page.getByRole('button', { name: 'Save the draft' }).click();
+  await expect(page.getByText('The draft is saved.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('One contradiction stands')).toHaveCount(0);
+  await expect(page.getByText('1 contradiction stands in the way of publishing.')).toBeVisible();
+  await letter.fill('Q');
+  await allow(page, 'Driving faults', 99);
+  await expect(page.getByText('Not saved yet.')).toBeVisible();
+  await page.getByRole('link', { name: 'Learners' }).click();
+  await expect(page.getByText('What you changed is not saved.')).toBeVisible();
+  await page.getByRole('button', { name: 'Stay' }).click();
+  await expect(page.getByRole('listitem', { name: 'Limit Driving faults' }).getByLabel('Allowed, marks')).toHaveValue(
+    '99',
+  );
+});
+
+test('categories are put in order by mouse and by keyboard', async ({ page, school }) => {
+  await signIn(page, school);
+  await beginOwn(page, 'Ordered test');
+  const names = () =>
+    page
+      .getByRole('textbox', { name: 'Category' })
+      .evaluateAll((all) => all.slice(0, 3).map((input) => (input as HTMLInputElement).value));
+  expect(await names()).toEqual(['Safety checks', 'Set-up', 'Controls']);
+  const from = page.getByRole('button', { name: 'Move Safety checks' });
+  await from.scrollIntoViewIfNeeded();
+  await page.getByRole('button', { name: 'Move Controls' }).scrollIntoViewIfNeeded();
+  const [a, b] = [
+    (await from.boundingBox())!,
+    (await page.getByRole('button', { name: 'Move Set-up' }).boundingBox())!,
+  ];
+  await page.mouse.move(a.x + 20, a.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(a.x + 20, a.y + 40, { steps: 4 });
+  await page.mouse.move(b.x + 20, b.y + 30, { steps: 8 });
+  await page.mouse.up();
+  await expect.poll(names).toEqual(['Set-up', 'Safety checks', 'Controls']);
+  await page.getByRole('button', { name: 'Move Safety checks' }).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('ArrowUp');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Space');
+  await expect.poll(names).toEqual(['Safety checks', 'Set-up', 'Controls']);
+});
+
+test('a standard goes out as a file and comes in again; a broken file changes nothing', async ({ page, school }) => {
+  await signIn(page, school);
+  await page.goto('/standards/graded');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as a file' }).click();
+  const file = await (await download).path();
+  await page.goto('/standards');
+  const input = page.getByLabel('File of a marking standard');
+  await input.setInputFiles({
+    name: 'broken.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"jasperwren-standard","formatVersion":1,"standard":{"id":"x"}}'),
+  });
+  await expect(page.getByRole('alert')).toContainText(
+    'broken.json: This file is no marking standard that can be used.',
+  );
+  await expect(page.getByRole('alert')).toContainText("/standard must have required property 'limits'");
+  await expect(page.getByText('None yet. Open one of those below')).toBeVisible();
+  await input.setInputFiles(file);
+  await expect(page.getByRole('heading', { level: 1, name: 'Graded marks' })).toBeVisible();
+  await publish(page);
+  await page.getByRole('button', { name: 'Retire' }).click();
+  await expect(page.getByText('Graded marks is retired; drives marked under it stay as they are.')).toBeVisible();
+});
+
+test('the adviser proposes with a reason, keeps the answers, and leaves the grade to the person', async ({
+  page,
+  school,
+}) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await addLearner(page, 'Vera Learner');
+  await startDrive(page);
+  await press(page, 'm', 'b', '1', '-');
+  await page
+    .getByRole('group', { name: 'Could anyone have had to, being there?' })
+    .getByRole('button', { name: 'Close by' })
+    .click();
+  await expect(page.getByText('Serious fault: somebody was close enough to have been endangered.')).toBeVisible();
+  await press(page, 'Escape', '/');
+  await minutes(page, 15);
+  await press(page, '/');
+  await minutes(page, 25);
+  await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Pass with one driving fault/);
+  await expect(
+    page.getByText('Advice: Serious fault: somebody was close enough to have been endangered.'),
+  ).toBeVisible();
+  await expect(page.getByText('Good mirrors make the look over the shoulder needless.')).toBeVisible();
+  await page.getByRole('button', { name: /^How bad was Moving off: blind spot/ }).click();
+  await page.getByRole('button', { name: 'Make it a serious fault' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: one serious fault.');
+});
+
+test('the sheet of a real test is typed in, judged anew, and kept with the difference', async ({ page, school }) => {
+  await signIn(page, school);
+  await addLearner(page, 'Willa Learner');
+  await page.getByRole('link', { name: 'Enter a real test' }).click();
+  await page.getByRole('spinbutton', { name: 'Day' }).click();
+  await page.keyboard.type('04052026');
+  await page.getByLabel('Test centre').fill('Quay Street');
+  await page.getByLabel('Official result').click();
+  await page.getByRole('option', { name: 'Fail' }).click();
+  await page.getByLabel('Category, item and grade').click();
+  await page.keyboard.type('la1la1qtzz');
+  await expect(page.getByText('No category has the letter Z.')).toBeVisible();
+  await expect(page.getByRole('listitem', { name: 'Signs and lights: amber, driving fault: 2' })).toBeVisible();
+  await expect(page.getByText('By these counts: Pass with three driving faults')).toBeVisible();
+  await expect(page.getByText('The official result is a fail.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on record' }).click();
+  const row = page.getByRole('listitem').filter({ hasText: 'Real test: fail at Quay Street' });
+  await expect(row).toContainText('The counts say pass: three driving faults');
+  await row.getByRole('link', { name: '4 May 2026' }).click();
+  await page.getByLabel('Category, item and grade').fill('la2');
+  await page.getByRole('button', { name: 'Save the correction' }).click();
+  await expect(row).toContainText('Real test: fail at Quay Street, one serious fault.');
+  await row.getByRole('link', { name: '4 May 2026' }).click();
+  await page.getByRole('button', { name: 'Take it off the record' }).click();
+  await expect(page.getByText('Willa has no drives yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toBeVisible();
+});
