@@ -11,6 +11,8 @@ import { judgeDrive } from '../packages/core/src/marking/judge';
 import { rulesOf } from '../packages/core/src/marking/rules';
 import { addMark, scoreMarks, type Score } from '../packages/core/src/marking/score';
 import { tally } from '../packages/core/src/marking/templates/tally';
+import { templates } from '../packages/core/src/marking/templates/templates';
+import { judgeUnder } from '../packages/core/src/marking/translate';
 
 const events = driveOf(500);
 const text = JSON.stringify(events);
@@ -20,6 +22,8 @@ const marks = drive.marks;
 const short = scoreOf(500);
 const long = scoreOf(50_000);
 
+const finished = Array.from({ length: 1000 }, (_, i) => foldDrive(driveOf(20 + (i % 21))));
+
 const bench = new Bench({ time: 1500, warmupTime: 300 });
 bench
   .add('reference: JSON.parse of the 500-event log', () => JSON.parse(text) as unknown)
@@ -27,6 +31,15 @@ bench
   .add('fold and judge a 500-event drive', () => judgeDrive(tally, foldDrive(events)))
   .add('add one mark to a score of 500', () => addMark(short, marks[0]!))
   .add('add one mark to a score of 50,000', () => addMark(long, marks[0]!));
+for (const standard of templates) {
+  const { id, name } = standard;
+  if (id === tally.id)
+    bench.add(`judge 1,000 finished drives under ${name}`, () => finished.forEach((one) => judgeDrive(standard, one)));
+  else
+    bench.add(`translate 1,000 finished drives to ${name} and judge them`, () =>
+      finished.forEach((one) => judgeUnder(tally, standard, one)),
+    );
+}
 await bench.run();
 
 const rows = bench.tasks.map(({ name, result }) => {

@@ -137,3 +137,33 @@ test('a server killed in the middle and started again loses nothing', async ({ p
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Pass with three driving faults');
   await expect(page.getByRole('listitem').filter({ hasText: 'Set-up: seat belts' })).toHaveCount(0);
 });
+
+test('a yard exercise runs on its clock, and one second too many fails it', async ({ page, school }) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await addLearner(page, 'Yara Learner');
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByLabel('Marking standard').click();
+  await page.getByRole('option', { name: 'Timed yard' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await startDrive(page);
+  for (const [name, seconds] of [
+    ['Slope', 80],
+    ['Emergency brake', 60],
+    ['Angle bay at 60 degrees', 125],
+    ['Garage bay at 90 degrees', 150],
+    ['Parallel bay', 200],
+  ] as const) {
+    await press(page, '=');
+    await page.getByRole('button', { name: `Start ${name}` }).click();
+    await expect(page.getByRole('button', { name: `Exercise: ${name}` })).toBeVisible();
+    await minutes(page, seconds / 60);
+    await press(page, '=');
+    await page.getByRole('button', { name: 'Finish it' }).click();
+  }
+  await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: one failed exercise.');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Angle bay at 60 degrees:' })).toContainText(
+    /12\d s \(Time of the angle bay at 60 degrees\), where 120 s are allowed/,
+  );
+});

@@ -25,8 +25,34 @@ async function take(page: Page, name: string): Promise<void> {
   await page.screenshot({ path: `${folder}/${name}.png` });
 }
 
+async function standards(page: Page): Promise<void> {
+  await page.goto('/standards');
+  await page.getByRole('link', { name: 'Tarnavel board test' }).waitFor();
+  await take(page, 'standards');
+  await page.getByRole('link', { name: 'Tarnavel board test' }).click();
+  await page.getByRole('heading', { name: 'What fails you' }).waitFor();
+  await take(page, 'standard');
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByRole('listitem', { name: 'Limit Driving faults' }).waitFor();
+  await take(page, 'standard-editor');
+}
+
+async function history(page: Page): Promise<void> {
+  await page.goto('/learners');
+  await page.getByRole('link', { name: 'Corvin Ashdellow' }).click();
+  await page.getByRole('link', { name: 'Enter a real test' }).click();
+  await page.getByLabel('Official result').click();
+  await page.getByRole('option', { name: 'Fail' }).click();
+  await page.getByLabel('Category, item and grade').pressSequentially('la1la1jo1qtrl2m');
+  await take(page, 'result-sheet');
+}
+
 async function pictures(browser: Browser, address: string): Promise<void> {
   const page = await signedIn(browser, address, 'light');
+  await standards(page);
+  await history(page);
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Tests ahead' }).waitFor();
   await take(page, 'today');
   await page.getByRole('link', { name: 'Learners' }).click();
   await page.getByRole('link', { name: 'Tavi Ormsund' }).waitFor();
@@ -54,6 +80,10 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.clock.fastForward(60_000);
   await page.keyboard.press('j');
   await take(page, 'desk');
+  await page.keyboard.press('-');
+  await page.getByRole('button', { name: 'About, not close' }).click();
+  await take(page, 'adviser');
+  await page.keyboard.press('Escape');
   await page.setViewportSize({ width: 1024, height: 768 });
   await page.emulateMedia({ colorScheme: 'dark' });
   await page.keyboard.press('Escape');
@@ -70,6 +100,11 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.getByRole('button', { name: 'End and see the verdict' }).click();
   await page.getByRole('link', { name: 'Save the record' }).waitFor();
   await take(page, 'verdict');
+  await page.getByRole('link', { name: 'Under another standard' }).click();
+  await page.getByRole('heading', { name: 'Under every standard' }).waitFor();
+  await page.getByRole('link', { name: 'Graded marks' }).click();
+  await page.getByRole('region', { name: 'Graded marks' }).waitFor();
+  await take(page, 'comparison');
 }
 
 mkdirSync(folder, { recursive: true });

@@ -27,7 +27,9 @@ describe('a demo drive', () => {
   });
 
   it.each(['ZZ1@3', 'JO9@3', 'JO1@soon', 'JO1'])('is refused for the word %s', (word) => {
-    expect(() => read({ daysAgo: 1, at: '09:00', log: word })).toThrow(`The demo data has "${word.includes('soon') ? word : word.split('@')[0]}"`);
+    expect(() => read({ daysAgo: 1, at: '09:00', log: word })).toThrow(
+      `The demo data has "${word.includes('soon') ? word : word.split('@')[0]}"`,
+    );
   });
 
   it('can be read for every learner of the demo', () => {

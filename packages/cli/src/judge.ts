@@ -10,7 +10,6 @@ import type { Verdict } from '@jasperwren/core/marking/verdict';
 import {
   crossingWords,
   describeMissing,
-  itemName,
   limitName,
   reasonSentence,
   verdictSentence,

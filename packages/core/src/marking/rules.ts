@@ -11,11 +11,19 @@ export interface Draw {
   readonly amount: number;
 }
 
+/** An item with the category it stands in. */
+export interface Placed {
+  readonly item: Item;
+  readonly category: Category;
+}
+
 /** A standard made ready for judging: what each mark draws on, looked up instead of searched for. */
 export interface Rules {
   /** The standard with its options applied. */
   readonly standard: Standard;
-  readonly items: ReadonlyMap<string, { readonly item: Item; readonly category: Category }>;
+  readonly items: ReadonlyMap<string, Placed>;
+  /** The items of each behaviour of the catalogue, in the standard's order. */
+  readonly byBehaviour: ReadonlyMap<string, readonly Placed[]>;
   readonly grades: ReadonlyMap<string, Grade>;
   /** By `item grade`, see `drawKey`. */
   readonly draws: ReadonlyMap<string, readonly Draw[]>;
@@ -35,13 +43,16 @@ export function rulesOf(raw: Standard): Rules {
   const known = compiled.get(raw);
   if (known) return known;
   const standard = withOptions(raw);
-  const items = new Map<string, { item: Item; category: Category }>();
+  const items = new Map<string, Placed>();
+  const byBehaviour = new Map<string, Placed[]>();
   const draws = new Map<string, Draw[]>();
   const caps = new Map<string, Cap>();
   const grades = new Map(standard.grades.map((grade) => [grade.code, grade]));
   for (const category of standard.categories) {
     for (const item of category.items) {
-      items.set(item.code, { item, category });
+      const placed = { item, category };
+      items.set(item.code, placed);
+      byBehaviour.set(item.behaviour, [...(byBehaviour.get(item.behaviour) ?? []), placed]);
       for (const grade of gradesOf(standard, item)) {
         const key = drawKey(item.code, grade.code);
         draws.set(
@@ -53,7 +64,7 @@ export function rulesOf(raw: Standard): Rules {
       }
     }
   }
-  const rules = { standard, items, grades, draws, caps };
+  const rules = { standard, items, byBehaviour, grades, draws, caps };
   compiled.set(raw, rules);
   compiled.set(standard, rules);
   return rules;

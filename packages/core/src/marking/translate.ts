@@ -2,7 +2,7 @@ import type { Drive, Mark } from '../drive/drive';
 import { standingMarks } from '../drive/drive';
 import { gradeOfValue } from './measured';
 import { judgeDrive } from './judge';
-import { gradesOf, rulesOf } from './rules';
+import { gradesOf, rulesOf, type Placed } from './rules';
 import type { Category, Grade, GradeSign, Item, Standard } from './standard';
 import type { Verdict } from './verdict';
 
@@ -66,9 +66,9 @@ function translate(from: Standard, to: Standard, mark: Mark): Translation {
   return { mark, item, category, grade, how: grade.sign === sign ? 'same-severity' : 'nearest-severity' };
 }
 
-function itemFor(to: Standard, behaviour: string, exercise: string | undefined) {
-  const candidates = [...rulesOf(to).items.values()].filter(({ item }) => item.behaviour === behaviour);
-  return candidates.find(({ item }) => exercise !== undefined && item.exercise === exercise) ?? candidates[0];
+function itemFor(to: Standard, behaviour: string, exercise: string | undefined): Placed | undefined {
+  const candidates = rulesOf(to).byBehaviour.get(behaviour);
+  return candidates?.find(({ item }) => exercise !== undefined && item.exercise === exercise) ?? candidates?.[0];
 }
 
 const severity: readonly GradeSign[] = ['noted', 'counted', 'outright', 'highest'];

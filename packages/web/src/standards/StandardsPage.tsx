@@ -56,7 +56,7 @@ function StandardRow({ standard }: { readonly standard: StandardSummary }) {
   return (
     <li className={styles.row}>
       <div>
-        <Link to={version === undefined ? `/standards/${id}/edit` : `/standards/${id}`} className={styles.name!}>
+        <Link to={version === undefined ? `/standards/${id}/edit` : `/standards/${id}`} className={styles.name}>
           {name}
         </Link>
         <div className="muted">{summary}</div>

@@ -19,7 +19,7 @@ export function DateField<T extends FieldValues>({ control, name, label }: Props
         label={label}
         format="DD MMMM YYYY"
         // The picker keeps a half-typed date; the form hears of it as something that is no date yet.
-        defaultValue={field.value ? dayjs(field.value as string) : null}
+        defaultValue={field.value ? dayjs(field.value) : null}
         onChange={(date) => field.onChange(date ? date.format('YYYY-MM-DD') : '')}
         slotProps={{
           textField: {

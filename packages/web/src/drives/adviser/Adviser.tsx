@@ -33,9 +33,9 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
   return (
     <section className={styles.adviser} aria-label={`How bad was it: ${itemName(standard, mark.item)}`}>
       <div className={styles.proposal}>
-        {proposal.grade && <GradeSign sign={proposal.grade.sign} size={24} />}
-        <p role="status">{proposal.sentence}</p>
-        {proposal.grade && proposal.grade.code !== mark.grade && (
+        {mark.advice && proposal.grade && <GradeSign sign={proposal.grade.sign} size={24} />}
+        <p role="status">{mark.advice ? proposal.sentence : 'Tap what you know of it; a proposal follows.'}</p>
+        {mark.advice && proposal.grade && proposal.grade.code !== mark.grade && (
           <Button
             variant="outlined"
             onClick={() => onRegrade(proposal.grade!.code, `On advice: ${proposal.because.join('; ')}`)}

@@ -93,7 +93,7 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
 
 function Side({ compared: { standard, verdict, grades, translations } }: { readonly compared: Compared }) {
   const without = translations.filter((entry) => 'why' in entry).length;
-  const read = grades.filter(({ from, to }) => to === 'none' || from !== to);
+  const read = grades.filter(({ from, to }) => to === 'none' || from.name !== to.name);
   return (
     <section aria-label={standard.name} className={styles.side}>
       <p className="muted">

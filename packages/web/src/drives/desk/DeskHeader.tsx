@@ -1,10 +1,12 @@
-import { currentSpan, drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
+import { currentSpan, drivenMs, exerciseRuns, sectionMs } from '@jasperwren/core/drive/clock';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { Standard } from '@jasperwren/core/marking/standard';
+import { secondsWords } from '@jasperwren/core/marking/wording';
 import { useAppSelector } from '../../app/hooks';
 import { clockTime, counted } from '../../ui/format';
 import type { DriveMeta } from '../log/device-log';
 import styles from './desk.module.css';
+import { limitOf } from './ExercisePanel';
 import { Key } from './Key';
 import type { DeskActions } from './use-desk';
 import { useNow } from './use-now';
@@ -20,7 +22,8 @@ export function DeskHeader({ meta, drive, actions }: Props) {
   const nowMs = useNow(meta.id, drive.phase === 'running');
   const { totalMin, independentMin } = meta.standard.length;
   const pins = unsettledPins(drive).length;
-  const section = currentSpan(drive)?.section ?? 'guided';
+  const span = currentSpan(drive);
+  const section = span?.section ?? 'guided';
   return (
     <header className={styles.header}>
       <div className={styles.who}>
@@ -33,21 +36,25 @@ export function DeskHeader({ meta, drive, actions }: Props) {
       <div className={styles.clock} role="timer" aria-label="Time driven">
         <b>{clockTime(drivenMs(drive, nowMs))}</b> <span className="muted">of {totalMin.value} min</span>
       </div>
-      <button
-        type="button"
-        className={styles.section}
-        onClick={actions.switchSection}
-        disabled={!actions.running}
-        aria-label={`Section: ${section}. Switch`}
-      >
-        <span>
-          <span className="muted">{section}</span> <Key>/</Key>
-        </span>
-        <b>
-          {clockTime(sectionMs(drive, section, nowMs))}
-          {section === 'independent' && independentMin && ` of ${independentMin.value} min`}
-        </b>
-      </button>
+      {span?.exercise !== undefined ? (
+        <ExerciseClock standard={meta.standard} drive={drive} nowMs={nowMs} onOpen={actions.openExercises} />
+      ) : (
+        <button
+          type="button"
+          className={styles.section}
+          onClick={actions.switchSection}
+          disabled={!actions.running}
+          aria-label={`Section: ${section}. Switch`}
+        >
+          <span>
+            <span className="muted">{section}</span> <Key>/</Key>
+          </span>
+          <b>
+            {clockTime(sectionMs(drive, section, nowMs))}
+            {section === 'independent' && independentMin && ` of ${independentMin.value} min`}
+          </b>
+        </button>
+      )}
       <div className={styles.saving}>
         <Saving driveId={meta.id} />
         <button type="button" className={styles.pins} onClick={actions.settleNext} disabled={pins === 0}>
@@ -55,6 +62,16 @@ export function DeskHeader({ meta, drive, actions }: Props) {
         </button>
       </div>
       <div className={styles.headerActions}>
+        {meta.standard.exercises.length > 0 && (
+          <button
+            type="button"
+            className={styles.headerButton}
+            onClick={actions.openExercises}
+            disabled={!actions.running}
+          >
+            Exercise <Key>=</Key>
+          </button>
+        )}
         <button type="button" className={styles.headerButton} onClick={actions.switchPause} disabled={!actions.running}>
           {drive.phase === 'paused' ? 'Go on' : 'Pause'} <Key>0</Key>
         </button>
@@ -63,6 +80,34 @@ export function DeskHeader({ meta, drive, actions }: Props) {
         </button>
       </div>
     </header>
+  );
+}
+
+/** The exercise under way, with the time it has taken and may take. */
+function ExerciseClock({
+  standard,
+  drive,
+  nowMs,
+  onOpen,
+}: {
+  readonly standard: Standard;
+  readonly drive: Drive;
+  readonly nowMs: number;
+  readonly onOpen: () => void;
+}) {
+  const run = exerciseRuns(drive, nowMs).at(-1);
+  if (!run) return null;
+  const name = standard.exercises.find(({ code }) => code === run.exercise)?.name ?? run.exercise;
+  const limit = limitOf(standard, run.exercise, 'time');
+  const extraS = run.retest ? (standard.retestExtraS?.value ?? 0) : 0;
+  return (
+    <button type="button" className={styles.section} onClick={onOpen} aria-label={`Exercise: ${name}`}>
+      <span className="muted">{name}</span>
+      <b>
+        {clockTime(run.timeMs)}
+        {limit && ` of ${secondsWords(limit.allowed.value + extraS)}`}
+      </b>
+    </button>
   );
 }
 

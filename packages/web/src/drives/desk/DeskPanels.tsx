@@ -14,6 +14,7 @@ import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
 import styles from './desk.module.css';
 import { stepBack, type DeskPanel } from './desk-slice';
+import { ExercisePanel } from './ExercisePanel';
 import type { DeskActions } from './use-desk';
 import { commandKeys } from './use-desk-keys';
 
@@ -41,6 +42,12 @@ export function DeskPanelView({ panel, driveId, standard, drive, verdict, action
             action="Drop the pin"
             onGiven={(reason) => actions.dropPin(panel.pinId, reason)}
           />
+        </Panel>
+      );
+    case 'exercises':
+      return (
+        <Panel title="Exercises">
+          <ExercisePanel driveId={driveId} standard={standard} drive={drive} actions={actions} />
         </Panel>
       );
     case 'end':
@@ -241,6 +248,7 @@ const keyWords: readonly (readonly [keyof typeof commandKeys, string])[] = [
   ['settle', 'Settle the next pin'],
   ['advise', 'How bad was the last mark?'],
   ['section', 'Guided or independent'],
+  ['exercises', 'Exercises'],
   ['pause', 'Pause or go on'],
   ['end', 'End the drive'],
   ['back', 'Back'],

@@ -15,10 +15,12 @@ interface Props {
 
 /** Room left under every limit, and the four things that need no thought. */
 export const SidePanel = memo(function SidePanel({ standard, verdict, actions }: Props) {
+  // Time runs in the header.
+  const rooms = testHeadroom(verdict).filter(({ limit }) => limit.measure.kind !== 'time');
   return (
     <aside className={styles.side} aria-label="Room left and quick marks">
       <div className={styles.rooms}>
-        {testHeadroom(verdict).map(({ limit, used, allowed, left }) => (
+        {rooms.map(({ limit, used, allowed, left }) => (
           <div key={limit.code} className={styles.room} data-crossed={left < 0}>
             <span>{limit.name}</span>
             <b>{left < 0 ? 'past the limit' : allowed === 0 ? 'none allowed' : `${left} of ${allowed} left`}</b>

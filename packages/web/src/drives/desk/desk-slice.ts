@@ -5,6 +5,7 @@ export type DeskPanel =
   | { readonly kind: 'mark'; readonly markId: string }
   | { readonly kind: 'advise'; readonly markId: string }
   | { readonly kind: 'drop-pin'; readonly pinId: string }
+  | { readonly kind: 'exercises' }
   | { readonly kind: 'end' }
   | { readonly kind: 'keys' };
 

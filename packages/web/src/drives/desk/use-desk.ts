@@ -1,6 +1,6 @@
 import { standingMarks, unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
-import type { DriveEvent, Ending, EventBody } from '@jasperwren/core/drive/event';
+import type { DriveEvent, Ending, EventBody, StepKind } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
@@ -11,7 +11,7 @@ import { store } from '../../app/store';
 import { clockTime } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
 import { useDriveLog } from '../log/use-drive';
-import { done, panelOpened, said, settlingChosen } from './desk-slice';
+import { done, panelOpened, said, settlingChosen, stepBack } from './desk-slice';
 import { giveReceipt } from './receipts';
 
 export type DeskActions = ReturnType<typeof useDesk>;
@@ -87,6 +87,27 @@ export function useDesk(driveId: string, standard: Standard, phase: Drive['phase
         const section = currentSpan(driveNow())?.section === 'independent' ? 'guided' : 'independent';
         void write({ type: 'section', section });
         tell(`From here: ${section} driving.`);
+      },
+      openExercises(): void {
+        if (standard.exercises.length > 0) dispatch(panelOpened({ kind: 'exercises' }));
+        else tell(`${standard.name} has no set exercises.`);
+      },
+      startExercise(exercise: string, name: string, retest: boolean): void {
+        if (!running) return;
+        void write({ type: 'section', section: 'exercise', exercise, ...(retest && { retest }) });
+        dispatch(stepBack());
+        tell(`${name} has begun, ${at()}.`);
+      },
+      step(step: StepKind): void {
+        if (!running) return;
+        void write({ type: 'step', step });
+        tell(`One ${step}.`);
+      },
+      finishExercise(name: string): void {
+        if (!running) return;
+        void write({ type: 'section', section: 'guided' });
+        dispatch(stepBack());
+        tell(`${name} is finished, ${at()}.`);
       },
       switchPause(): void {
         if (!running) return;

@@ -12,7 +12,7 @@ import {
 } from '@dnd-kit/sortable';
 import { behaviours } from '@jasperwren/core/catalogue/catalogue';
 import { gradesOf } from '@jasperwren/core/marking/rules';
-import type { Provenance } from '@jasperwren/core/marking/provenance';
+import type { Sourced } from '@jasperwren/core/marking/provenance';
 import type { Category, Item, Measured, Standard } from '@jasperwren/core/marking/standard';
 import { memo, useState } from 'react';
 import { Rows } from '../../ui/Page';
@@ -113,13 +113,8 @@ const bounds = [
   ['below', 'below'],
 ] as const;
 
-function withBound(
-  measured: Measured,
-  at: number,
-  bound: (typeof bounds)[number][0],
-  value: number,
-  provenance: Provenance,
-): Measured {
+function withBound(measured: Measured, at: number, bound: (typeof bounds)[number][0], next: Sourced): Measured {
+  const { value, provenance } = next;
   return {
     ...measured,
     bands: measured.bands.map((band, b) => (b === at ? { ...band, [bound]: value, provenance } : band)),
@@ -161,6 +156,21 @@ const ItemRow = memo(function ItemRow({
           onChange={({ value }) => set({ points: { ...item.points, [grade]: setBySchool(value) } })}
         />
       ))}
+      {item.measured?.bands.map((band, b) =>
+        bounds.map(([bound, words]) => {
+          const value = band[bound];
+          return value === undefined ? null : (
+            <NumberEdit
+              key={`${b} ${bound}`}
+              label={`${standard.grades.find(({ code }) => code === band.grade)?.name ?? band.grade} ${words}`}
+              unit={item.measured!.unit}
+              value={{ value, provenance: band.provenance }}
+              onChange={(next) => set({ measured: withBound(item.measured!, b, bound, next) })}
+              width="12rem"
+            />
+          );
+        }),
+      )}
       <Button
         variant="text"
         aria-label={`Remove ${item.name}`}

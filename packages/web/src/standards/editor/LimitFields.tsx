@@ -104,7 +104,7 @@ function LimitRow({
   const single = Object.keys(scope).length > 1;
   return (
     <>
-      <TextEdit label="Limit" value={limit.name} onChange={(name) => set({ name })} width="14rem" />
+      <TextEdit label="Limit" value={limit.name} onChange={(name) => set({ name })} width="13rem" />
       {governed ? (
         <span className="muted">Its number is set by an option below.</span>
       ) : (

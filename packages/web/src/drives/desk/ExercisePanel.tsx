@@ -1,0 +1,132 @@
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import { currentSpan, exerciseRuns, type ExerciseRun } from '@jasperwren/core/drive/clock';
+import type { Drive } from '@jasperwren/core/drive/drive';
+import { stepKinds } from '@jasperwren/core/drive/event';
+import { withOptions } from '@jasperwren/core/marking/options';
+import type { Exercise, Limit, LimitMeasure, Standard } from '@jasperwren/core/marking/standard';
+import { capital, secondsWords } from '@jasperwren/core/marking/wording';
+import { useState } from 'react';
+import { clockTime, counted, times } from '../../ui/format';
+import { Rows } from '../../ui/Page';
+import styles from './desk.module.css';
+import type { DeskActions } from './use-desk';
+import { useNow } from './use-now';
+
+interface Props {
+  readonly driveId: string;
+  readonly standard: Standard;
+  readonly drive: Drive;
+  readonly actions: DeskActions;
+}
+
+/** The set exercises of the standard: begun and ended here, with their clocks and counts. */
+export function ExercisePanel({ driveId, standard: raw, drive, actions }: Props) {
+  const standard = withOptions(raw);
+  const nowMs = useNow(driveId, drive.phase === 'running');
+  const [retest, setRetest] = useState(false);
+  const runs = exerciseRuns(drive, nowMs);
+  const under = currentSpan(drive)?.exercise;
+  const running = under === undefined ? undefined : runs.at(-1);
+  const exercise = standard.exercises.find(({ code }) => code === under);
+  return (
+    <>
+      {running && exercise && <Running run={running} exercise={exercise} standard={standard} actions={actions} />}
+      <Rows>
+        {standard.exercises.map(({ code, name, clockStarts }) => {
+          const goes = runs.filter((run) => run.exercise === code);
+          const time = limitOf(standard, code, 'time');
+          const attempts = limitOf(standard, code, 'attempts');
+          return (
+            <li key={code} className={styles.exercise}>
+              <span>
+                <b>{name}</b>
+                <small>
+                  {[
+                    time &&
+                      `${secondsWords(time.allowed.value)}${clockStarts ? `, the clock starts ${clockStarts}` : ''}`,
+                    attempts && counted(attempts.allowed.value, 'attempt', 'attempts'),
+                    goes.length > 0 && `driven ${times(goes.length)}`,
+                  ]
+                    .filter(Boolean)
+                    .join('; ')}
+                </small>
+              </span>
+              <Button
+                variant="outlined"
+                aria-label={`Start ${name}`}
+                disabled={!actions.running}
+                onClick={() => actions.startExercise(code, name, retest)}
+              >
+                {goes.length > 0 ? 'Again' : 'Start'}
+              </Button>
+            </li>
+          );
+        })}
+      </Rows>
+      {standard.retestExtraS && (
+        <FormControlLabel
+          control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
+          label={`A repeat of one failed before, with ${secondsWords(standard.retestExtraS.value)} more`}
+        />
+      )}
+    </>
+  );
+}
+
+function Running({
+  run,
+  exercise,
+  standard,
+  actions,
+}: {
+  readonly run: ExerciseRun;
+  readonly exercise: Exercise;
+  readonly standard: Standard;
+  readonly actions: DeskActions;
+}) {
+  return (
+    <div className={styles.running}>
+      <p>
+        <b>
+          {exercise.name}: {clockTime(run.timeMs)}
+        </b>
+        {exercise.task && <span className="muted"> {exercise.task}</span>}
+      </p>
+      <div className={styles.steps}>
+        {stepKinds.map((step) => {
+          const limit = limitOf(standard, exercise.code, 'steps', step);
+          const n = run.steps[step].length;
+          return (
+            limit && (
+              <Button key={step} variant="outlined" onClick={() => actions.step(step)}>
+                {capital(step)}: {n} of {limit.allowed.value}
+              </Button>
+            )
+          );
+        })}
+        <Button variant="contained" onClick={() => actions.finishExercise(exercise.name)}>
+          Finish it
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** The limit of this kind over an exercise, its own before one over all. */
+export function limitOf(
+  standard: Standard,
+  exercise: string,
+  kind: LimitMeasure['kind'],
+  step?: string,
+): Limit | undefined {
+  const fits = standard.limits.filter(
+    ({ measure, scope }) =>
+      measure.kind === kind &&
+      (measure.kind !== 'steps' || measure.step === step) &&
+      scope.kind === 'exercise' &&
+      (scope.exercise ?? exercise) === exercise,
+  );
+  return fits.find(({ scope }) => scope.kind === 'exercise' && scope.exercise !== undefined) ?? fits[0];
+}
