@@ -103,6 +103,7 @@ class RegradeInput extends Stamp {
   @IsCode() target!: string;
   @IsCode() grade!: string;
   @IsFreeText() reason?: string;
+  @IsOptional() @IsNumber({ allowInfinity: false, allowNaN: false }) measured?: number;
 }
 
 class AdviceInput extends Stamp {

@@ -65,6 +65,8 @@ export interface RegradeEvent extends EventStamp {
   readonly target: string;
   readonly grade: string;
   readonly reason?: string;
+  /** What was measured since, in the unit of the item. */
+  readonly measured?: number;
 }
 
 /** What the severity adviser was told of a mark and what it proposed. It changes no grade. */

@@ -94,7 +94,8 @@ interface Lasting {
 function toMark(event: MarkEvent, { byId, spans, grades, advice }: Lasting, struck: Struck | undefined): Mark {
   const pin = event.pin === undefined ? undefined : byId.get(event.pin);
   const atMs = pin?.type === 'pin' ? pin.atMs : event.atMs;
-  const grade = grades.get(event.id)?.grade ?? event.grade;
+  const regrade = grades.get(event.id);
+  const grade = regrade?.grade ?? event.grade;
   return {
     id: event.id,
     item: event.item,
@@ -104,7 +105,7 @@ function toMark(event: MarkEvent, { byId, spans, grades, advice }: Lasting, stru
     exercise: spans.findLast((span) => span.fromMs <= atMs)?.exercise,
     pin: event.pin,
     note: event.note,
-    measured: event.measured,
+    measured: regrade?.measured ?? event.measured,
     advice: toAdvised(advice.get(event.id)),
     by: event.by,
     struck,

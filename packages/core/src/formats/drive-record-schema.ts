@@ -35,7 +35,10 @@ const bodies = {
   },
   pin: { required: [], properties: {} },
   strike: { required: ['target', 'reason'], properties: { target: text, reason: freeText, undo: { type: 'boolean' } } },
-  regrade: { required: ['target', 'grade'], properties: { target: text, grade: text, reason: freeText } },
+  regrade: {
+    required: ['target', 'grade'],
+    properties: { target: text, grade: text, reason: freeText, measured: { type: 'number' } },
+  },
   advice: {
     required: ['target', 'answers', 'proposed'],
     properties: {

@@ -12,6 +12,7 @@ import { useAppDispatch } from '../../app/hooks';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
+import { Measure } from '../Measure';
 import styles from './desk.module.css';
 import { stepBack, type DeskPanel } from './desk-slice';
 import { ExercisePanel } from './ExercisePanel';
@@ -129,7 +130,7 @@ function AdvisePanel({
         mark={mark}
         times={countItems(drive)[mark.item] ?? 1}
         onAnswers={actions.keepAdvice}
-        onRegrade={(grade, reason) => actions.regrade(mark.id, grade, reason)}
+        onRegrade={(grade, reason) => actions.regrade(mark.id, grade, { reason })}
       />
     </Panel>
   );
@@ -181,6 +182,11 @@ function MarkPanel({
               </button>
             ))}
           </div>
+          <Measure
+            standard={standard}
+            mark={mark}
+            onMeasured={(grade, measured, reason) => actions.regrade(mark.id, grade, { reason, measured })}
+          />
           {mark.firstGrade && (
             <p className="muted">
               First marked as {standard.grades.find(({ code }) => code === mark.firstGrade)?.name ?? mark.firstGrade}.

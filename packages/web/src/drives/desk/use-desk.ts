@@ -145,8 +145,8 @@ export function useDesk(driveId: string, standard: Standard, phase: Drive['phase
       keepAdvice(body: EventBody): void {
         void write(body);
       },
-      regrade(markId: string, grade: string, reason?: string): void {
-        void write({ type: 'regrade', target: markId, grade, ...(reason && { reason }) });
+      regrade(markId: string, grade: string, why: { reason?: string; measured?: number } = {}): void {
+        void write({ type: 'regrade', target: markId, grade, ...why });
         dispatch(done(`Regraded: ${rulesOf(standard).grades.get(grade)?.name ?? grade}.`));
       },
       askToEnd(): void {

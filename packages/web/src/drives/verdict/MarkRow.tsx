@@ -11,6 +11,7 @@ import { useState } from 'react';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
+import { Measure } from '../Measure';
 import styles from './verdict.module.css';
 
 interface Props {
@@ -48,10 +49,14 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
           {first && !mark.struck && `, first marked as ${first}`}
           {capped && ', over the cap and not counted'}
         </div>
-        {mark.measured !== undefined && item?.measured && (
-          <div className="muted">
-            {item.measured.quantity}: {mark.measured} {item.measured.unit}
-          </div>
+        {!mark.struck && (
+          <Measure
+            standard={standard}
+            mark={mark}
+            onMeasured={(to, measured, reason) =>
+              write({ type: 'regrade', target: mark.id, grade: to, measured, reason })
+            }
+          />
         )}
         {mark.note && <div>{mark.note}</div>}
         {mark.advice && !weighing && (

@@ -1,0 +1,57 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { Mark } from '@jasperwren/core/drive/drive';
+import { bandWords, gradeOfValue } from '@jasperwren/core/marking/measured';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { useState } from 'react';
+
+interface Props {
+  readonly standard: Standard;
+  readonly mark: Mark;
+  readonly onMeasured: (grade: string, measured: number, reason: string) => unknown;
+}
+
+/** What was measured of a mark: the standard's bands say its grade. Nothing where the item is not measured. */
+export function Measure({ standard, mark, onMeasured }: Props) {
+  const measured = rulesOf(standard).items.get(mark.item)?.item.measured;
+  const [typed, setTyped] = useState(mark.measured === undefined ? '' : String(mark.measured));
+  const [said, setSaid] = useState('');
+  if (!measured) return null;
+  const { quantity, unit, bands } = measured;
+  const measure = () => {
+    const value = Number(typed.replace(',', '.'));
+    if (typed.trim() === '' || !Number.isFinite(value) || value < 0) return setSaid(`A number of ${unit}, 0 or more.`);
+    const grade = gradeOfValue(measured, value);
+    if (grade === undefined) return setSaid(`${value} ${unit} is within what is allowed: strike the mark.`);
+    setSaid('');
+    onMeasured(grade, value, `Measured: ${value} ${unit}`);
+  };
+  const grades = bands.map((band) => {
+    const name = standard.grades.find(({ code }) => code === band.grade)?.name ?? band.grade;
+    return `${bandWords(band, unit)}: ${name}`;
+  });
+  return (
+    <form
+      style={{ display: 'flex', gap: 8, alignItems: 'flex-start', marginTop: 6 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        measure();
+      }}
+    >
+      <TextField
+        size="small"
+        label={`${quantity.charAt(0).toUpperCase()}${quantity.slice(1)}, ${unit}`}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        error={said !== ''}
+        helperText={said || grades.join('; ')}
+        slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 8 } }}
+        sx={{ width: '18rem' }}
+      />
+      <Button type="submit" variant="outlined" sx={{ minHeight: 40 }}>
+        Grade by it
+      </Button>
+    </form>
+  );
+}
