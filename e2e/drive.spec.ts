@@ -157,12 +157,20 @@ test('a yard exercise runs on its clock, and one second too many fails it', asyn
     await press(page, '=');
     await page.getByRole('button', { name: `Start ${name}` }).click();
     await expect(page.getByRole('button', { name: `Exercise: ${name}` })).toBeVisible();
+    if (name === 'Slope') await press(page, 's', 'r', '1');
     await minutes(page, seconds / 60);
     await press(page, '=');
     await page.getByRole('button', { name: 'Finish it' }).click();
   }
   await endDrive(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: one failed exercise.');
+  const rolled = page.getByRole('listitem', { name: /^Slope: rolled back/ });
+  await rolled.getByLabel('Distance rolled back, cm').fill('12');
+  await rolled.getByRole('button', { name: 'Grade by it' }).click();
+  await expect(rolled).toContainText('12 cm is within what is allowed');
+  await rolled.getByLabel('Distance rolled back, cm').fill('34');
+  await rolled.getByRole('button', { name: 'Grade by it' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: two failed exercises.');
   await expect(page.getByRole('listitem').filter({ hasText: 'Angle bay at 60 degrees:' })).toContainText(
     /12\d s \(Time of the angle bay at 60 degrees\), where 120 s are allowed/,
   );

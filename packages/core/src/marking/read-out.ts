@@ -39,14 +39,18 @@ function grouped(standard: Standard, limits: readonly Limit[]): readonly string[
   }
   return [...kinds.values()].map((group) => {
     if (group.length === 1) return `An exercise is failed ${limitWords(standard, group[0]!)}.`;
-    const each = group.map((limit) => {
-      const { scope } = limit;
-      const code = scope.kind === 'exercise' ? scope.exercise : undefined;
-      const name = standard.exercises.find((exercise) => exercise.code === code)?.name ?? limit.name;
-      return `${amount(limit)} (${name.toLowerCase()})`;
+    const amounts = [...new Set(group.map(amount))];
+    const each = amounts.map((words) => {
+      const names = group.filter((limit) => amount(limit) === words).map((limit) => exerciseName(standard, limit));
+      return `${words} (${names.join(', ')})`;
     });
     return `An exercise is failed with more than ${joinWords(each)}.`;
   });
+}
+
+function exerciseName(standard: Standard, { scope, name }: Limit): string {
+  const code = scope.kind === 'exercise' ? scope.exercise : undefined;
+  return (standard.exercises.find((exercise) => exercise.code === code)?.name ?? name).toLowerCase();
 }
 
 function amount(limit: Limit): string {

@@ -53,6 +53,22 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
           <Section title="Limits, and where they come from">
             <table className={styles.figures} aria-label="Limits">
               <tbody>
+                {standard.caps
+                  .flatMap(({ code, name, free, atMost }) => [
+                    ...(free ? [{ key: `${code} free`, name, sourced: free, words: 'free' }] : []),
+                    ...(atMost ? [{ key: `${code} most`, name, sourced: atMost, words: 'counted at most' }] : []),
+                  ])
+                  .map(({ key, name, sourced, words }) => (
+                    <tr key={key}>
+                      <th scope="row">
+                        {name}
+                        <Origin provenance={sourced.provenance} />
+                      </th>
+                      <td>
+                        {sourced.value} {words}
+                      </td>
+                    </tr>
+                  ))}
                 {standard.limits.map((limit) => {
                   const { name, sourced, unit, effect } = limitRow(limit);
                   return (
@@ -126,9 +142,11 @@ function ItemDetail({ standard, item }: { readonly standard: Standard; readonly 
     const own = item.points?.[grade.code]?.value;
     return own ? [`${own} ${own === 1 ? 'point' : 'points'}`] : [];
   });
+  // Where some grades have points of this item's own, the others are what it can come to besides.
+  const besides = grades.filter((grade) => item.points?.[grade.code] === undefined).map(({ name }) => name);
   const details = [
     cls,
-    ...points,
+    points.length > 0 && [...points, ...besides].join(' or '),
     item.sequence && item.sequence.join(', then '),
     ...(item.measured?.bands.map(
       (band) =>

@@ -3,7 +3,7 @@ import type { Standard } from '../standard';
 import { settled } from './disputed';
 import { fromCatalogue } from './from-catalogue';
 
-const rule = 'A road test with three grades of error; written down from memory';
+const rule = 'A road test with three grades of error';
 
 /** Three grades: noted, counted against four limits, and outright; with an oral part before the drive. */
 export const graded: Standard = {

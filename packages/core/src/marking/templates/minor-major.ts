@@ -47,7 +47,7 @@ export const minorMajor: Standard = {
       'parking-brake',
       'steering',
       'stalled',
-      ['lights', { name: 'Low and high beam: high only on an unlit empty road, nobody within 150 m' }],
+      ['lights', { name: 'High beam with somebody within 150 m, or on a lit road' }],
       ['ancillary', { name: 'Wipers and demister' }],
     ]),
     {

@@ -146,7 +146,7 @@ export const reversingArea: Standard = {
   exercises: [
     {
       code: 'reverse',
-      name: 'Reverse',
+      name: 'Reverse into the bay',
       task: 'From the A markers back past B into the bay, the rear end past the black line and short of the barrier. The belt may be off; there is no clock.',
     },
   ],

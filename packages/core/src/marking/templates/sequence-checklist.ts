@@ -67,8 +67,8 @@ export const sequenceChecklist: Standard = {
   grades: [
     {
       code: 'not-yet',
-      name: 'not yet satisfactory',
-      plural: 'not yet satisfactory',
+      name: 'competence not yet satisfactory',
+      plural: 'competences not yet satisfactory',
       short: 'not yet',
       sign: 'counted',
       meaning: 'A step of the sequence was missing or out of order.',
