@@ -5,6 +5,8 @@ import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { fullTest } from '@jasperwren/core/drive/testing';
+import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
+import { templates } from '@jasperwren/core/marking/templates/templates';
 import { tally } from '@jasperwren/core/marking/templates/tally';
 import { startTestServer } from '@jasperwren/server/testing';
 import { signedIn } from './client';
@@ -94,6 +96,30 @@ describe('judge', () => {
     expect(code).toBe(3);
     expect(out).toContain('Fail: one grade 3.');
     expect(out).toContain('1 x dangerous fault read as grade 3.');
+  });
+
+  it.each(templates)('works for drives marked under $name', async (standard) => {
+    const outright = standard.grades.find(({ sign }) => sign === 'outright')!.code;
+    const item = [...rulesOf(standard).items.values()].find((placed) =>
+      gradesOf(standard, placed.item).some(({ code }) => code === outright),
+    )!.item;
+    const mark: EventBody = { type: 'mark', item: item.code, grade: outright };
+    const driven = standard.exercises.map(({ code }): EventBody => ({
+      type: 'section',
+      section: 'exercise',
+      exercise: code,
+    }));
+    const of = (bodies: readonly EventBody[]) => ({
+      ...record([]),
+      standard,
+      events: fullTest(bodies, standard.id),
+    });
+    const { code, out } = await cli('judge', file(of([...driven, mark])));
+    expect(code).toBe(3);
+    expect(out).toContain(`${standard.name} v1\nFail: `);
+    expect(out).not.toContain('undefined');
+    const all = await cli('judge', file(of([...driven, mark])), '--standard', 'all');
+    expect(all.out.split('\n').filter((line) => / (pass|fail|incomplete) /.test(line))).toHaveLength(templates.length);
   });
 
   it('prints a table of the verdicts under every standard', async () => {

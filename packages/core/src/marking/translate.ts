@@ -74,9 +74,8 @@ function itemFor(to: Standard, behaviour: string, exercise: string | undefined):
 const severity: readonly GradeSign[] = ['noted', 'counted', 'outright', 'highest'];
 
 /**
- * The grade for a severity: the same one; else the gravest that is milder and still fails or still counts alike;
- * a noted mark is nothing where nothing is noted, and a counted one becomes graver only where the item knows
- * nothing milder.
+ * The grade for a severity: the same one; else the gravest milder one that counts, else the mildest graver one,
+ * else whatever there is. A noted mark is nothing where nothing is noted.
  */
 export function gradeFor(grades: readonly Grade[], sign: GradeSign): Grade | undefined {
   const rank = (grade: Grade) => severity.indexOf(grade.sign);
@@ -86,7 +85,9 @@ export function gradeFor(grades: readonly Grade[], sign: GradeSign): Grade | und
   if (sign === 'noted') return undefined;
   const sorted = [...grades].sort((a, b) => rank(a) - rank(b));
   return (
-    sorted.findLast((grade) => rank(grade) < wanted && rank(grade) > 0) ?? sorted.find((grade) => rank(grade) > wanted)
+    sorted.findLast((grade) => rank(grade) < wanted && rank(grade) > 0) ??
+    sorted.find((grade) => rank(grade) > wanted) ??
+    sorted.at(-1)
   );
 }
 

@@ -1,12 +1,28 @@
+import type { EventBody } from '../drive/event';
 import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
 import { judgeDrive } from './judge';
 import { houseDefault } from './provenance';
 import type { Limit, Standard } from './standard';
 import { fromCatalogue } from './templates/from-catalogue';
-import { findTemplate } from './templates/templates';
+import { gradesOf, rulesOf } from './rules';
+import { pointsOff } from './templates/points-off';
+import { findTemplate, templates } from './templates/templates';
 import { tally } from './templates/tally';
-import { countMarks, describeMissing, inWords, joinWords, limitName, reasonSentence, verdictSentence } from './wording';
+import { timedYard } from './templates/timed-yard';
+import {
+  countMarks,
+  crossingWords,
+  describeMissing,
+  inWords,
+  joinWords,
+  limitName,
+  missingWords,
+  reasonSentence,
+  scopeName,
+  secondsWords,
+  verdictSentence,
+} from './wording';
 
 const mark = (item: string, grade: string) => ({ type: 'mark', item, grade }) as const;
 const twoOf = (scope: Limit['scope']): Standard => ({
@@ -89,5 +105,71 @@ describe('templates', () => {
   it('cannot list what the catalogue does not have', () => {
     expect(() => fromCatalogue('flying', [])).toThrow('no category "flying"');
     expect(() => fromCatalogue('junctions', ['hovering'])).toThrow('no behaviour "junctions.hovering"');
+  });
+});
+
+describe('words for what is not a mark', () => {
+  const yard = (seconds: number, more: readonly EventBody[] = []) =>
+    judgeDrive(
+      timedYard,
+      foldDrive(
+        logOf([
+          [0, start('timed-yard')],
+          [0, { type: 'section', section: 'exercise', exercise: 'slope' }],
+          ...more.map((body) => [0.5, body] as const),
+          [seconds / 60, { type: 'section', section: 'guided' }],
+          [15, { type: 'ended', ending: 'completed' }],
+        ]),
+      ),
+    );
+
+  it('name seconds, and what ran out', () => {
+    const reason = yard(95).failedExercises[0]!;
+    expect(reasonSentence(timedYard, reason)).toBe('95 s (Time of the slope), where 90 s are allowed.');
+    expect(crossingWords(timedYard, reason)).toBe('time of the slope running out');
+    expect(scopeName(timedYard, reason)).toBe('Slope');
+  });
+
+  it('name points with the exercise they are counted in', () => {
+    const reason = yard(
+      80,
+      Array.from({ length: 6 }, () => ({ type: 'mark', item: 'slope.look', grade: 'demerit' }) as const),
+    ).failedExercises[0]!;
+    expect(reasonSentence(timedYard, reason)).toBe(
+      '6 points (Demerits in one exercise, Slope), where five are allowed.',
+    );
+    expect(crossingWords(timedYard, reason)).toBe('Slope: shoulder not checked');
+  });
+
+  it('put missing exercises into one sentence', () => {
+    expect(missingWords(yard(80).missing)).toEqual([
+      'four exercises were not driven (emergency brake, angle bay at 60 degrees, garage bay at 90 degrees, parallel bay)',
+    ]);
+    const one = yard(80).missing.slice(0, 1);
+    expect(missingWords(one)).toEqual(['emergency brake was not driven']);
+  });
+
+  it('tell long times in minutes', () => {
+    expect([95, 599, 600, 1200, 1265].map(secondsWords)).toEqual(['95 s', '599 s', '10 min', '20 min', '21 min 5 s']);
+  });
+
+  it('say what is left of a score that counts down', () => {
+    const drive = foldDrive(fullTest([{ type: 'mark', item: 'signals.missed', grade: 'error' }], 'points-off'));
+    expect(verdictSentence(pointsOff, judgeDrive(pointsOff, drive))).toBe('Pass with 96 of 100 points, 80 needed.');
+  });
+
+  it('have a sentence for the verdict of every school on every outright mark', () => {
+    for (const standard of templates) {
+      for (const { item } of rulesOf(standard).items.values()) {
+        for (const grade of gradesOf(standard, item)) {
+          const body: EventBody = { type: 'mark', item: item.code, grade: grade.code };
+          const verdict = judgeDrive(standard, foldDrive(fullTest([body], standard.id)));
+          expect(verdict.unplaced).toEqual([]);
+          expect(verdictSentence(standard, verdict)).toMatch(/^(Pass|Fail|No verdict yet)[:, ].+\.$/);
+          for (const reason of verdict.reasons)
+            expect(reasonSentence(standard, reason)).toMatch(/^[A-Z0-9].+ allowed\.$/);
+        }
+      }
+    }
   });
 });

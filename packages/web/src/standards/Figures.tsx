@@ -5,14 +5,16 @@ import type { ReactNode } from 'react';
 import styles from './standards.module.css';
 
 /** Where a number comes from. */
-export function Origin({ provenance: { kind, source } }: { readonly provenance: Provenance }) {
+function Origin({ provenance: { kind, source } }: { readonly provenance: Provenance }) {
   return <small>{source ? `${kind}: ${source}` : kind}</small>;
 }
 
-export interface FigureRow {
+interface FigureRow {
   readonly name: string;
   readonly sourced: Sourced;
   readonly unit: string;
+  /** What it does, in a few words. */
+  readonly note?: string;
 }
 
 /** Numbers of a standard, each with its unit and where it comes from. */
@@ -26,10 +28,11 @@ export function FigureTable({
   return (
     <table className={styles.figures} aria-label={label}>
       <tbody>
-        {rows.map(({ name, sourced, unit }) => (
-          <tr key={name}>
+        {rows.map(({ name, sourced, unit, note }, i) => (
+          <tr key={i}>
             <th scope="row">
               {name}
+              {note && <small>{note}</small>}
               <Origin provenance={sourced.provenance} />
             </th>
             <td>
@@ -57,14 +60,24 @@ const places: Readonly<Record<Limit['scope']['kind'], string>> = {
   exercise: 'in each exercise, ',
 };
 
-/** What a limit allows, in a few words. */
-export function limitRow(limit: Limit): FigureRow & { readonly effect: string } {
+/** The caps and limits of a standard, with what going past them does. */
+export function limitsOf({ caps, limits }: Standard): readonly FigureRow[] {
+  return [
+    ...caps.flatMap(({ name, free, atMost }) => [
+      ...(free ? [{ name, sourced: free, unit: 'free' }] : []),
+      ...(atMost ? [{ name, sourced: atMost, unit: 'counted at most' }] : []),
+    ]),
+    ...limits.map(limitRow),
+  ];
+}
+
+function limitRow(limit: Limit): FigureRow {
   const single = Object.keys(limit.scope).length > 1;
   return {
     name: limit.name,
     sourced: limit.allowed,
     unit: `${unitOf(limit.measure, limit.allowed.value)} allowed`,
-    effect: `${single ? '' : places[limit.scope.kind]}${effects[limit.effect.kind]}`,
+    note: `${single ? '' : places[limit.scope.kind]}${effects[limit.effect.kind]}`,
   };
 }
 

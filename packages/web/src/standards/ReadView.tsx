@@ -5,7 +5,7 @@ import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Item, Standard } from '@jasperwren/core/marking/standard';
 import { GradeSign } from '../ui/GradeSign';
 import { Rows, Section } from '../ui/Page';
-import { FigureTable, limitRow, Origin, timesOf } from './Figures';
+import { FigureTable, limitsOf, timesOf } from './Figures';
 import styles from './standards.module.css';
 
 /** A standard as a learner could read it: what fails first, then everything else. */
@@ -51,41 +51,7 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
         </div>
         <div>
           <Section title="Limits, and where they come from">
-            <table className={styles.figures} aria-label="Limits">
-              <tbody>
-                {standard.caps
-                  .flatMap(({ code, name, free, atMost }) => [
-                    ...(free ? [{ key: `${code} free`, name, sourced: free, words: 'free' }] : []),
-                    ...(atMost ? [{ key: `${code} most`, name, sourced: atMost, words: 'counted at most' }] : []),
-                  ])
-                  .map(({ key, name, sourced, words }) => (
-                    <tr key={key}>
-                      <th scope="row">
-                        {name}
-                        <Origin provenance={sourced.provenance} />
-                      </th>
-                      <td>
-                        {sourced.value} {words}
-                      </td>
-                    </tr>
-                  ))}
-                {standard.limits.map((limit) => {
-                  const { name, sourced, unit, effect } = limitRow(limit);
-                  return (
-                    <tr key={limit.code}>
-                      <th scope="row">
-                        {name}
-                        <small>{effect}</small>
-                        <Origin provenance={sourced.provenance} />
-                      </th>
-                      <td>
-                        {sourced.value} {unit}
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
+            <FigureTable label="Limits" rows={limitsOf(standard)} />
           </Section>
           <Section title="Times">
             <FigureTable label="Times" rows={timesOf(standard)} />

@@ -171,7 +171,7 @@ export const graded: Standard = {
     ),
     settled('stop-hold', 'full-stop', 'The wheels standing still is what the rule asks for.'),
     settled('emergency-footwork', 'together', 'Clutch first takes the engine braking away just when it helps.'),
-    settled('reverse-look', 'look-back', 'Most of a reverse is watched through the rear window.'),
+    settled('reverse-look', 'look-back', 'Most of a reverse is watched by turning round.'),
     settled('control-form', 'ignored', 'Noise and order of gears change nothing for anybody on the road.'),
     settled('handbrake-stops', 'helps', 'Advice only: it proves the stop, no more.'),
     settled('horn', 'warn', 'A short warning where it helps is good driving.'),

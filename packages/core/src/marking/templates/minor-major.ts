@@ -118,7 +118,7 @@ export const minorMajor: Standard = {
   options: [
     settled('signal-need', 'always', 'A signal belongs to every move of this school.'),
     settled('stop-hold', 'count-3', 'A count makes sure the wheels have stopped and leaves time to look.'),
-    settled('reverse-look', 'look-back', 'Body turned, eyes through the rear window.'),
+    settled('reverse-look', 'look-back', 'Body turned, eyes on the road behind.'),
     settled('control-form', 'ignored', 'Noise and order of gears change nothing for anybody on the road.'),
     settled('handbrake-stops', 'helps', 'Advice only: it proves the stop, no more.'),
     settled('horn', 'violation', 'Needless noise is a violation in this school.'),

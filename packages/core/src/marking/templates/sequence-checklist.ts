@@ -119,7 +119,7 @@ export const sequenceChecklist: Standard = {
   options: [
     settled('signal-need', 'always', 'The signal is a step of every sequence.'),
     settled('stop-hold', 'count-3', 'A count makes sure the wheels have stopped and leaves time to look.'),
-    settled('reverse-look', 'look-back', 'Body turned, eyes through the rear window.'),
+    settled('reverse-look', 'look-back', 'Body turned, eyes on the road behind.'),
     settled('horn', 'warn', 'A short warning where it helps is good driving.'),
   ],
 };

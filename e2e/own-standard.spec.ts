@@ -1,0 +1,118 @@
+import type { Page } from '@playwright/test';
+import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
+
+async function begin(page: Page, template: string, name: string): Promise<void> {
+  await page.getByRole('link', { name: 'Standards' }).click();
+  await page.getByRole('link', { name: template }).click();
+  await page.getByRole('button', { name: 'Make your own from it' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill(name);
+  await page.getByRole('button', { name: 'Begin the draft' }).click();
+  await page.getByRole('heading', { level: 1, name }).waitFor();
+}
+
+async function publish(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Publish', exact: true }).click();
+  await page.getByRole('button', { name: 'Publish it' }).click();
+  await page.getByRole('heading', { name: 'What fails you' }).waitFor();
+}
+
+async function testUnder(page: Page, learner: string, standard: string): Promise<void> {
+  await addLearner(page, learner);
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByLabel('Marking standard').click();
+  await page.getByRole('option', { name: standard }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+}
+
+test('a category and an item of the catalogue are added, and marked on the desk', async ({ page, school }) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await begin(page, 'Minor and major', 'Longer list');
+  await page.getByRole('button', { name: 'Add a category' }).click();
+  await expect(page.getByText('New category has no items.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Category' }).last().fill('Planning');
+  await page.getByRole('button', { name: '0 items of Planning' }).click();
+  await page.getByLabel('Add from the catalogue').fill('Planning ahead');
+  await page.getByRole('option', { name: /^Planning ahead:/ }).click();
+  await page.getByRole('group', { name: 'Planning ahead' }).getByLabel('Letter').fill('Z');
+  await expect(page.getByText('Not saved yet.')).toBeVisible();
+  await publish(page);
+  await testUnder(page, 'Xeni Learner', 'Longer list');
+  await startDrive(page);
+  await press(page, 'b', 'z', '2');
+  await minutes(page, 31);
+  await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: one major.');
+  await expect(page.getByRole('listitem', { name: /^Planning: planning ahead, major/ })).toBeVisible();
+});
+
+test('a choice where opinions differ sets the number it stands for', async ({ page, school }) => {
+  await signIn(page, school);
+  await begin(page, 'Timed yard', 'Lenient yard');
+  await expect(page.getByRole('listitem', { name: 'Limit Engine stopped' })).toContainText(
+    'Its number is set by an option below.',
+  );
+  await page.getByLabel('Engine stopped in the yard').click();
+  await page.getByRole('option', { name: 'More than three fail' }).click();
+  await publish(page);
+  await expect(page.getByText('You fail with more than three demerits (engine stopped) in all.')).toBeVisible();
+  await page.getByRole('link', { name: 'timed-yard version 1' }).click();
+  await expect(page.getByText('You fail with more than two demerits (engine stopped) in all.')).toBeVisible();
+});
+
+test('movements and attempts are counted, and one too many fails the exercise', async ({ page, school }) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await testUnder(page, 'Zora Learner', 'Attempts yard');
+  await startDrive(page);
+  await press(page, '=');
+  await page.getByRole('button', { name: 'Start Parallel park left' }).click();
+  await press(page, '=');
+  for (const n of [0, 1, 2]) await page.getByRole('button', { name: `Movement: ${n} of 3` }).click();
+  await page.getByRole('button', { name: 'Movement: 3 of 3' }).click();
+  await page.getByRole('button', { name: 'Finish it' }).click();
+  for (let go = 0; go < 2; go++) {
+    await press(page, '=');
+    await page.getByRole('button', { name: 'Start Turn in the road' }).click();
+    await minutes(page, 1);
+  }
+  await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: two failed exercises.');
+  await expect(
+    page.getByText('Parallel park left: Four movements (Movements of parallel park left), where three are allowed.'),
+  ).toBeVisible();
+  await expect(
+    page.getByText('Turn in the road: Two attempts (Attempts at turn in the road), where one is allowed.'),
+  ).toBeVisible();
+});
+
+test('a standard that learners are waiting for is not retired, and an instructor only reads', async ({
+  page,
+  school,
+  browser,
+  baseURL,
+}) => {
+  await signIn(page, school);
+  await testUnder(page, 'Abel Learner', 'Strikes');
+  await page.goto('/standards/strikes');
+  await page.getByRole('button', { name: 'Retire' }).click();
+  await expect(page.getByText('One learner is still to be tested under it.')).toBeVisible();
+  await page.goto('/account');
+  await page.getByRole('button', { name: 'Add an instructor' }).click();
+  const email = `reader-${Date.now()}@reading.example`;
+  const form = page.getByRole('form', { name: 'Add an instructor' });
+  await form.getByLabel('Name').fill('Rea Reader');
+  await form.getByLabel('E-mail').fill(email);
+  await form.getByLabel('First password').fill('three grey kettles');
+  await form.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByText('Rea Reader can sign in now.')).toBeVisible();
+  const context = await browser.newContext(baseURL ? { baseURL } : {});
+  const reader = await context.newPage();
+  await signIn(reader, { name: school.name, email });
+  await reader.goto('/standards/strikes');
+  await expect(reader.getByText('You fail with more than two strikes in observation checks.')).toBeVisible();
+  await expect(reader.getByRole('link', { name: 'Save as a file' })).toBeVisible();
+  await expect(reader.getByRole('button', { name: 'Make your own from it' })).toHaveCount(0);
+  await expect(reader.getByRole('button', { name: 'Retire' })).toHaveCount(0);
+  await context.close();
+});
