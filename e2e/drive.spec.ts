@@ -1,4 +1,15 @@
-import { addLearner, allSaved, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
+import {
+  addLearner,
+  allSaved,
+  endDrive,
+  expect,
+  minutes,
+  press,
+  signIn,
+  startDrive,
+  test,
+  testUnder,
+} from './fixtures';
 
 test('a whole drive by keyboard alone', async ({ page, school }) => {
   await page.clock.install();
@@ -141,11 +152,7 @@ test('a server killed in the middle and started again loses nothing', async ({ p
 test('a yard exercise runs on its clock, and one second too many fails it', async ({ page, school }) => {
   await page.clock.install();
   await signIn(page, school);
-  await addLearner(page, 'Yara Learner');
-  await page.getByRole('link', { name: 'Edit' }).click();
-  await page.getByLabel('Marking standard').click();
-  await page.getByRole('option', { name: 'Timed yard' }).click();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await testUnder(page, 'Yara Learner', 'Timed yard');
   await startDrive(page);
   for (const [name, seconds] of [
     ['Slope', 80],

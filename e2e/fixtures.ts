@@ -82,3 +82,30 @@ export async function allSaved(page: Page): Promise<void> {
   await page.clock.runFor(20_000);
   await page.getByText('all saved').waitFor();
 }
+
+/** Begins a standard of the school's own from a template and opens its editor. */
+export async function beginStandard(page: Page, template: string, name: string): Promise<void> {
+  await page.getByRole('link', { name: 'Standards' }).click();
+  await page.getByRole('link', { name: template }).click();
+  await page.getByRole('button', { name: 'Make your own from it' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill(name);
+  await page.getByRole('button', { name: 'Begin the draft' }).click();
+  await page.getByRole('heading', { level: 1, name }).waitFor();
+}
+
+/** Publishes the draft that is open. */
+export async function publishStandard(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Publish', exact: true }).click();
+  await page.getByRole('button', { name: 'Publish it' }).click();
+  await page.getByRole('heading', { name: 'What fails you' }).waitFor();
+}
+
+/** Adds a learner who is to be tested under this standard; the learner's page is open then. */
+export async function testUnder(page: Page, learner: string, standard: string): Promise<void> {
+  await addLearner(page, learner);
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByLabel('Marking standard').click();
+  await page.getByRole('option', { name: standard }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('link', { name: /^Drive with/ }).waitFor();
+}

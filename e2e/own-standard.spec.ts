@@ -1,33 +1,20 @@
-import type { Page } from '@playwright/test';
-import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
-
-async function begin(page: Page, template: string, name: string): Promise<void> {
-  await page.getByRole('link', { name: 'Standards' }).click();
-  await page.getByRole('link', { name: template }).click();
-  await page.getByRole('button', { name: 'Make your own from it' }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill(name);
-  await page.getByRole('button', { name: 'Begin the draft' }).click();
-  await page.getByRole('heading', { level: 1, name }).waitFor();
-}
-
-async function publish(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Publish', exact: true }).click();
-  await page.getByRole('button', { name: 'Publish it' }).click();
-  await page.getByRole('heading', { name: 'What fails you' }).waitFor();
-}
-
-async function testUnder(page: Page, learner: string, standard: string): Promise<void> {
-  await addLearner(page, learner);
-  await page.getByRole('link', { name: 'Edit' }).click();
-  await page.getByLabel('Marking standard').click();
-  await page.getByRole('option', { name: standard }).click();
-  await page.getByRole('button', { name: 'Save' }).click();
-}
+import {
+  beginStandard,
+  endDrive,
+  expect,
+  minutes,
+  press,
+  publishStandard,
+  signIn,
+  startDrive,
+  test,
+  testUnder,
+} from './fixtures';
 
 test('a category and an item of the catalogue are added, and marked on the desk', async ({ page, school }) => {
   await page.clock.install();
   await signIn(page, school);
-  await begin(page, 'Minor and major', 'Longer list');
+  await beginStandard(page, 'Minor and major', 'Longer list');
   await page.getByRole('button', { name: 'Add a category' }).click();
   await expect(page.getByText('New category has no items.')).toBeVisible();
   await page.getByRole('textbox', { name: 'Category' }).last().fill('Planning');
@@ -36,7 +23,7 @@ test('a category and an item of the catalogue are added, and marked on the desk'
   await page.getByRole('option', { name: /^Planning ahead:/ }).click();
   await page.getByRole('group', { name: 'Planning ahead' }).getByLabel('Letter').fill('Z');
   await expect(page.getByText('Not saved yet.')).toBeVisible();
-  await publish(page);
+  await publishStandard(page);
   await testUnder(page, 'Xeni Learner', 'Longer list');
   await startDrive(page);
   await press(page, 'b', 'z', '2');
@@ -48,13 +35,13 @@ test('a category and an item of the catalogue are added, and marked on the desk'
 
 test('a choice where opinions differ sets the number it stands for', async ({ page, school }) => {
   await signIn(page, school);
-  await begin(page, 'Timed yard', 'Lenient yard');
+  await beginStandard(page, 'Timed yard', 'Lenient yard');
   await expect(page.getByRole('listitem', { name: 'Limit Engine stopped' })).toContainText(
     'Its number is set by an option below.',
   );
   await page.getByLabel('Engine stopped in the yard').click();
   await page.getByRole('option', { name: 'More than three fail' }).click();
-  await publish(page);
+  await publishStandard(page);
   await expect(page.getByText('You fail with more than three demerits (engine stopped) in all.')).toBeVisible();
   await page.getByRole('link', { name: 'timed-yard version 1' }).click();
   await expect(page.getByText('You fail with more than two demerits (engine stopped) in all.')).toBeVisible();
@@ -115,4 +102,20 @@ test('a standard that learners are waiting for is not retired, and an instructor
   await expect(reader.getByRole('button', { name: 'Make your own from it' })).toHaveCount(0);
   await expect(reader.getByRole('button', { name: 'Retire' })).toHaveCount(0);
   await context.close();
+});
+
+test('the desk and the sheet offer the grades that the chosen options leave', async ({ page, school }) => {
+  await signIn(page, school);
+  await testUnder(page, 'Cato Learner', 'Reversing area');
+  const learner = page.url();
+  await startDrive(page);
+  await press(page, 'v');
+  const row = page.getByRole('group', { name: 'Pull-forward' });
+  await expect(row.getByRole('button', { name: 'Pull-forward: fault' })).toBeVisible();
+  await expect(row.getByRole('button', { name: 'Pull-forward: note' })).toHaveCount(0);
+  await press(page, 's', '1');
+  await expect(page.getByText('Pull-forward has no grade 1.')).toBeVisible();
+  await page.goto(`${learner}/sheet`);
+  await page.getByLabel('Category, item and grade').fill('vs');
+  await expect(page.getByRole('listitem', { name: 'Reverse into the bay: pull-forward, fault: 1' })).toBeVisible();
 });

@@ -1,15 +1,17 @@
 import type { Page } from '@playwright/test';
-import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
-
-/** Begins a standard of the school's own from the tally template and opens its editor. */
-async function beginOwn(page: Page, name: string): Promise<void> {
-  await page.getByRole('link', { name: 'Standards' }).click();
-  await page.getByRole('link', { name: 'Tally' }).click();
-  await page.getByRole('button', { name: 'Make your own from it' }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill(name);
-  await page.getByRole('button', { name: 'Begin the draft' }).click();
-  await expect(page.getByText('Nothing contradicts itself.')).toBeVisible();
-}
+import {
+  addLearner,
+  beginStandard,
+  endDrive,
+  expect,
+  minutes,
+  press,
+  publishStandard,
+  signIn,
+  startDrive,
+  test,
+  testUnder,
+} from './fixtures';
 
 async function allow(page: Page, limit: string, n: number): Promise<void> {
   await page
@@ -18,17 +20,11 @@ async function allow(page: Page, limit: string, n: number): Promise<void> {
     .fill(String(n));
 }
 
-async function publish(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Publish', exact: true }).click();
-  await page.getByRole('button', { name: 'Publish it' }).click();
-  await expect(page.getByRole('heading', { name: 'What fails you' })).toBeVisible();
-}
-
 test('a template is edited and published; a drive keeps the version it was marked under', async ({ page, school }) => {
   test.setTimeout(120_000);
   await page.clock.install();
   await signIn(page, school);
-  await beginOwn(page, 'Island test');
+  await beginStandard(page, 'Tally', 'Island test');
   await allow(page, 'Driving faults', 2);
   await page.getByRole('button', { name: 'Publish', exact: true }).click();
   await expect(page.getByRole('dialog')).toContainText('Limits, Driving faults, allowed');
@@ -36,11 +32,7 @@ test('a template is edited and published; a drive keeps the version it was marke
   await page.getByRole('button', { name: 'Publish it' }).click();
   await expect(page.getByText('You fail with more than two driving faults in all.')).toBeVisible();
 
-  await addLearner(page, 'Una Learner');
-  await page.getByRole('link', { name: 'Edit' }).click();
-  await page.getByLabel('Marking standard').click();
-  await page.getByRole('option', { name: 'Island test' }).click();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await testUnder(page, 'Una Learner', 'Island test');
   await startDrive(page);
   await expect(page.getByText('Island test v1')).toBeVisible();
   await press(page, '/');
@@ -56,7 +48,7 @@ test('a template is edited and published; a drive keeps the version it was marke
   await page.getByRole('link', { name: 'Island test' }).click();
   await page.getByRole('link', { name: 'Edit' }).click();
   await allow(page, 'Driving faults', 1);
-  await publish(page);
+  await publishStandard(page);
   await expect(page.getByText('You fail with more than one driving fault in all.')).toBeVisible();
   await page.goto(drive);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(verdict);
@@ -76,7 +68,7 @@ test('a template is edited and published; a drive keeps the version it was marke
 
 test('a contradiction is named and stands in the way of publishing', async ({ page, school }) => {
   await signIn(page, school);
-  await beginOwn(page, 'Odd test');
+  await beginStandard(page, 'Tally', 'Odd test');
   const letter = page.getByRole('textbox', { name: 'Letter' }).first();
   await letter.fill('S');
   await expect(page.getByText('There are two categories with the letter "S".')).toBeVisible();
@@ -99,7 +91,7 @@ test('a contradiction is named and stands in the way of publishing', async ({ pa
 
 test('categories are put in order by mouse and by keyboard', async ({ page, school }) => {
   await signIn(page, school);
-  await beginOwn(page, 'Ordered test');
+  await beginStandard(page, 'Tally', 'Ordered test');
   const names = () =>
     page
       .getByRole('textbox', { name: 'Category' })
@@ -147,7 +139,7 @@ test('a standard goes out as a file and comes in again; a broken file changes no
   await expect(page.getByText('None yet. Open one of those below')).toBeVisible();
   await input.setInputFiles(file);
   await expect(page.getByRole('heading', { level: 1, name: 'Graded marks' })).toBeVisible();
-  await publish(page);
+  await publishStandard(page);
   await page.getByRole('button', { name: 'Retire' }).click();
   await expect(page.getByText('Graded marks is retired; drives marked under it stay as they are.')).toBeVisible();
 });

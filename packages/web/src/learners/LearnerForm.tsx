@@ -9,6 +9,7 @@ import { DateField } from '../ui/DateField';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { Failed, Loading } from '../ui/states';
+import { Unsaved } from '../ui/Unsaved';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 
 interface Props {
@@ -99,17 +100,7 @@ function Fields({
           {failure.message}
         </p>
       )}
-      {blocker.state === 'blocked' && (
-        <div role="alert" className={form.actions}>
-          <span>What you typed is not saved.</span>
-          <Button variant="text" onClick={() => blocker.proceed()}>
-            Leave it
-          </Button>
-          <Button variant="outlined" onClick={() => blocker.reset()}>
-            Stay
-          </Button>
-        </div>
-      )}
+      <Unsaved blocker={blocker} what="typed" />
       <div className={form.actions}>
         <Button type="submit" variant="contained" disabled={isSubmitting}>
           {action}

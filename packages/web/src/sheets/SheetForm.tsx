@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { SheetInput, type SheetView } from '@jasperwren/contract/sheets';
+import { withOptions } from '@jasperwren/core/marking/options';
 import { judgeSheet, type SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { verdictSentence } from '@jasperwren/core/marking/wording';
@@ -40,7 +41,7 @@ export function SheetForm({ standards, initial, action, onSave, onSaved, onCance
   const { control } = checked;
   const { isSubmitting } = checked.formState;
   const [standardId, official, entries] = useWatch({ control, name: ['standardId', 'official', 'entries'] });
-  const standard = standards.find(({ id }) => id === standardId) ?? first;
+  const standard = withOptions(standards.find(({ id }) => id === standardId) ?? first);
   const submit = checked.handleSubmit(async (values) => {
     const { data, error } = await onSave({ ...values, standardVersion: standard.version });
     if (data) onSaved(data);

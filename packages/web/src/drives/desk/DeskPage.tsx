@@ -1,5 +1,6 @@
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { likelyItems } from '@jasperwren/core/marking/likely';
+import { withOptions } from '@jasperwren/core/marking/options';
 import { memo, useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../app/hooks';
@@ -31,7 +32,9 @@ export default function DeskPage() {
   return <Desk meta={opening.log.meta} events={opening.log.events} />;
 }
 
-const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'events'>) {
+const Desk = memo(function Desk({ meta: kept, events }: Pick<OpenDrive, 'meta' | 'events'>) {
+  // What can be marked is what the chosen options of the standard leave.
+  const meta = useMemo(() => ({ ...kept, standard: withOptions(kept.standard) }), [kept]);
   const dispatch = useAppDispatch();
   const { drive, verdict } = useJudgedDrive({ meta, events });
   const actions = useDesk(meta.id, meta.standard, drive.phase);

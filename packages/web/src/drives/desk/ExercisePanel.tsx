@@ -4,7 +4,6 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { currentSpan, exerciseRuns, type ExerciseRun } from '@jasperwren/core/drive/clock';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { stepKinds } from '@jasperwren/core/drive/event';
-import { withOptions } from '@jasperwren/core/marking/options';
 import type { Exercise, Limit, LimitMeasure, Standard } from '@jasperwren/core/marking/standard';
 import { capital, secondsWords } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
@@ -22,8 +21,7 @@ interface Props {
 }
 
 /** The set exercises of the standard: begun and ended here, with their clocks and counts. */
-export function ExercisePanel({ driveId, standard: raw, drive, actions }: Props) {
-  const standard = withOptions(raw);
+export function ExercisePanel({ driveId, standard, drive, actions }: Props) {
   const nowMs = useNow(driveId, drive.phase === 'running');
   const [retest, setRetest] = useState(false);
   const runs = exerciseRuns(drive, nowMs);

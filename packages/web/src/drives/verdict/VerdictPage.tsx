@@ -4,6 +4,7 @@ import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
 import { mythsFor } from '@jasperwren/core/adviser/myths';
 import { marksByArea } from '@jasperwren/core/marking/areas';
 import { countItems } from '@jasperwren/core/marking/likely';
+import { withOptions } from '@jasperwren/core/marking/options';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { nearLimits } from '@jasperwren/core/marking/verdict';
 import {
@@ -37,7 +38,7 @@ export default function VerdictPage() {
 
 function VerdictView({ log }: { readonly log: OpenDrive }) {
   const { meta } = log;
-  const { standard } = meta;
+  const standard = withOptions(meta.standard);
   const { drive, verdict } = useJudgedDrive(log);
   const { write } = useDriveLog(meta.id);
   const [chosen, setChosen] = useState<string>();

@@ -12,6 +12,7 @@ import { apiError, type ApiError } from '../../app/api';
 import { counted } from '../../ui/format';
 import { Page, Section } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
+import { Unsaved } from '../../ui/Unsaved';
 import { Differences } from '../Differences';
 import {
   useDraftQuery,
@@ -127,17 +128,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
           </ul>
         </div>
       )}
-      {blocker.state === 'blocked' && (
-        <div className={styles.problems} role="alert">
-          <p>What you changed is not saved.</p>
-          <Button variant="text" onClick={() => blocker.proceed()}>
-            Leave it
-          </Button>
-          <Button variant="outlined" onClick={() => blocker.reset()}>
-            Stay
-          </Button>
-        </div>
-      )}
+      <Unsaved blocker={blocker} what="changed" />
       <Section title="Name and times">
         <HeadFields standard={draft} change={change} />
       </Section>
