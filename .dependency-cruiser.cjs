@@ -11,9 +11,9 @@ module.exports = {
   forbidden: [
     only(
       'core-stands-alone',
-      'core imports nothing but itself and ajv',
+      'core imports nothing but itself, ajv and ts-fsrs',
       '^packages/core/src',
-      '^packages/core/src|node_modules/ajv',
+      '^packages/core/src|node_modules/(ajv|ts-fsrs)',
     ),
     only(
       'contract-on-core',
@@ -31,7 +31,7 @@ module.exports = {
       'web-on-contract',
       'web imports contract and core, and nothing of Node',
       '^packages/web/src',
-      '^packages/(core|contract|web)/src|node_modules',
+      '^packages/(core|contract|web)/src|node_modules|^virtual:pwa-register$',
     ),
     { name: 'cli-not-on-web', severity: 'error', from: { path: '^packages/cli/src' }, to: { path: '^packages/web' } },
     {
