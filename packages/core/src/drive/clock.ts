@@ -1,5 +1,5 @@
 import type { Drive, Span } from './drive';
-import type { SectionKind, StepKind } from './event';
+import type { SectionKind, ExerciseStepKind } from './event';
 
 /** Milliseconds between two moments during which the drive was paused. */
 function pausedBetween(drive: Drive, fromMs: number, toMs: number): number {
@@ -16,9 +16,13 @@ function pausedBetween(drive: Drive, fromMs: number, toMs: number): number {
  * @param nowMs the moment to measure to, on the drive's clock; an ended drive is measured to its end
  */
 export function drivenMs(drive: Drive, nowMs: number): number {
-  if (drive.phase === 'not-started') return 0;
-  const toMs = drive.ended?.atMs ?? nowMs;
-  return Math.max(0, toMs - pausedBetween(drive, 0, toMs));
+  if (drive.phase === 'not-started' || drive.phase === 'briefing') return 0;
+  return drivenBefore(drive, drive.ended?.atMs ?? nowMs);
+}
+
+/** Time driven before a moment of the drive's clock, pauses left out; both in milliseconds. */
+export function drivenBefore(drive: Drive, atMs: number): number {
+  return Math.max(0, atMs - pausedBetween(drive, 0, atMs));
 }
 
 /** Time driven in sections of one kind, pauses left out, in milliseconds; `nowMs` as for `drivenMs`. */
@@ -43,15 +47,15 @@ export interface ExerciseRun {
   readonly fromMs: number;
   /** Time taken, pauses left out, in milliseconds. */
   readonly timeMs: number;
-  /** Moments of the movements and looks within it, in milliseconds of the drive's clock. */
-  readonly steps: Readonly<Record<StepKind, readonly number[]>>;
+  /** Moments of what was counted within it, in milliseconds of the drive's clock. */
+  readonly steps: Readonly<Record<ExerciseStepKind, readonly number[]>>;
 }
 
 /** Every go at an exercise, in order; `nowMs` as for `drivenMs`. */
 export function exerciseRuns(drive: Drive, nowMs: number): readonly ExerciseRun[] {
   return drive.spans.flatMap((span) => {
     if (span.exercise === undefined) return [];
-    const within = (step: StepKind) =>
+    const within = (step: ExerciseStepKind) =>
       drive.steps
         .filter((s) => s.step === step && s.atMs >= span.fromMs && s.atMs < (span.toMs ?? Infinity))
         .map((s) => s.atMs);
@@ -61,7 +65,12 @@ export function exerciseRuns(drive: Drive, nowMs: number): readonly ExerciseRun[
         retest: span.retest ?? false,
         fromMs: span.fromMs,
         timeMs: spanMs(drive, span, nowMs),
-        steps: { movement: within('movement'), look: within('look') },
+        steps: {
+          movement: within('movement'),
+          shunt: within('shunt'),
+          correction: within('correction'),
+          look: within('look'),
+        },
       },
     ];
   });

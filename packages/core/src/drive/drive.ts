@@ -1,4 +1,4 @@
-import type { Ending, SectionKind, StandardRef, StepKind } from './event';
+import type { CheckResult, Ending, EndingCause, Familiarity, SectionKind, StandardRef, StepKind } from './event';
 
 /** A mark as it stands after every regrade and strike. */
 export interface Mark {
@@ -18,6 +18,8 @@ export interface Mark {
   readonly measured?: number | undefined;
   readonly advice?: Advised | undefined;
   readonly by: string;
+  /** The device it was made on. */
+  readonly device: string;
   readonly struck?: Struck | undefined;
 }
 
@@ -49,7 +51,7 @@ export interface Moment {
   readonly atMs: number;
 }
 
-/** One movement or look from outside. */
+/** One thing counted: a movement, a look, a pull-up. */
 export interface Step extends Moment {
   readonly step: StepKind;
 }
@@ -66,9 +68,50 @@ export interface Span {
 export interface Pause {
   readonly fromMs: number;
   readonly toMs?: number;
+  readonly reason?: string;
 }
 
-export type DrivePhase = 'not-started' | 'running' | 'paused' | 'ended';
+/** What became of a step of the briefing. */
+export interface Check {
+  readonly id: string;
+  readonly check: string;
+  readonly result: CheckResult;
+  readonly reason?: string | undefined;
+  readonly detail?: string | undefined;
+  readonly atMs: number;
+}
+
+/** An answer to a question of the oral part. */
+export interface Answer extends Moment {
+  readonly item: string;
+  readonly right: boolean;
+  /** The question that was asked, by its id in the bank. */
+  readonly question?: string | undefined;
+}
+
+export interface Note extends Moment {
+  readonly text: string;
+  readonly target?: string | undefined;
+  readonly private: boolean;
+  readonly by: string;
+}
+
+/** That the drive was talked through, and what was agreed. */
+export interface Debriefed {
+  readonly id: string;
+  /** RFC 3339. */
+  readonly wall: string;
+  readonly workOn: readonly string[];
+}
+
+/** Two standing marks of one item, made on two devices at nearly the same moment: one fault seen twice, or two. */
+export interface Double {
+  readonly first: Mark;
+  readonly second: Mark;
+}
+
+/** In the briefing the clock stands at 0. */
+export type DrivePhase = 'not-started' | 'briefing' | 'running' | 'paused' | 'ended';
 
 /** Everything that follows from a log. */
 export interface Drive {
@@ -86,7 +129,20 @@ export interface Drive {
   /** Without gaps from the start to the end, or to now. */
   readonly spans: readonly Span[];
   readonly pauses: readonly Pause[];
-  readonly ended?: { readonly atMs: number; readonly ending: Ending; readonly reason?: string };
+  readonly checks: readonly Check[];
+  readonly answers: readonly Answer[];
+  readonly notes: readonly Note[];
+  /** Doubles nobody has settled yet. */
+  readonly doubles: readonly Double[];
+  readonly debriefed?: Debriefed;
+  /** How well the learner knew the roads; missing where nobody said. */
+  readonly familiarity?: Familiarity;
+  readonly ended?: {
+    readonly atMs: number;
+    readonly ending: Ending;
+    readonly cause?: EndingCause;
+    readonly reason?: string;
+  };
   /** Moment of the last event, in milliseconds. */
   readonly lastMs: number;
 }

@@ -29,6 +29,38 @@ export interface StartedEvent extends EventStamp {
   readonly type: 'started';
   readonly learnerId: string;
   readonly standard: StandardRef;
+  /** The drive opens with its briefing: the clock waits for `moved-off`, and all before it happens at 0. */
+  readonly briefing?: boolean;
+}
+
+/** The briefing is over and the car moves: the clock of the drive starts. */
+export interface MovedOffEvent extends EventStamp {
+  readonly type: 'moved-off';
+}
+
+export const checkResults = ['done', 'failed', 'skipped'] as const;
+export type CheckResult = (typeof checkResults)[number];
+
+/** A step of the briefing; the last word on a step holds. */
+export interface CheckEvent extends EventStamp {
+  readonly type: 'check';
+  /** Code of a step of the standard's briefing. */
+  readonly check: string;
+  readonly result: CheckResult;
+  /** Why it was skipped, or what was wrong. */
+  readonly reason?: string;
+  /** What else is worth knowing, such as "with glasses". */
+  readonly detail?: string;
+}
+
+/** An answer to a question of the standard's oral part. A wrong last answer is followed by a mark of its own. */
+export interface AnswerEvent extends EventStamp {
+  readonly type: 'answer';
+  /** Code of the item that the question belongs to. */
+  readonly item: string;
+  readonly right: boolean;
+  /** The question that was asked, by its id in the bank. */
+  readonly question?: string;
 }
 
 /** A fault, or whatever else the standard grades. */
@@ -79,10 +111,17 @@ export interface AdviceEvent extends EventStamp {
   readonly proposed: string;
 }
 
-export const stepKinds = ['movement', 'look'] as const;
+/** What is counted within a go at an exercise. */
+export const exerciseStepKinds = ['movement', 'shunt', 'correction', 'look'] as const;
+export type ExerciseStepKind = (typeof exerciseStepKinds)[number];
+
+/** What is counted over the whole drive. */
+export const roadStepKinds = ['pull-up', 'move-off'] as const;
+
+export const stepKinds = [...exerciseStepKinds, ...roadStepKinds] as const;
 export type StepKind = (typeof stepKinds)[number];
 
-/** One movement, or one look from outside, of the exercise under way. */
+/** One movement, shunt, correction or look of the exercise under way; or one pull-up or move-off on the road. */
 export interface StepEvent extends EventStamp {
   readonly type: 'step';
   readonly step: StepKind;
@@ -121,14 +160,56 @@ export interface PauseEvent extends EventStamp {
 export const endings = ['completed', 'abandoned'] as const;
 export type Ending = (typeof endings)[number];
 
+/** Whose doing it is that a drive is broken off: the standard says what each amounts to. */
+export const endingCauses = ['learner', 'safety', 'car', 'conditions'] as const;
+export type EndingCause = (typeof endingCauses)[number];
+
 export interface EndedEvent extends EventStamp {
   readonly type: 'ended';
   readonly ending: Ending;
+  /** Only with the ending `abandoned`. */
+  readonly cause?: EndingCause;
   readonly reason?: string;
+}
+
+/** Words about the drive, or about one event of it; on a pause, why it was made. */
+export interface NoteEvent extends EventStamp {
+  readonly type: 'note';
+  readonly text: string;
+  readonly target?: string;
+  /** For the instructor's eyes: in no record, print or link that a learner gets. */
+  readonly private?: boolean;
+}
+
+/** Two marks of the same item, made on two devices, are two faults and not one seen twice. */
+export interface DistinctEvent extends EventStamp {
+  readonly type: 'distinct';
+  readonly target: string;
+  readonly other: string;
+}
+
+/** The drive was talked through with the learner. */
+export interface DebriefedEvent extends EventStamp {
+  readonly type: 'debriefed';
+  /** Codes of the items to work on next. */
+  readonly workOn: readonly string[];
+}
+
+export const familiarities = ['known', 'partly', 'new'] as const;
+/** How well the learner knew the roads. */
+export type Familiarity = (typeof familiarities)[number];
+
+/** How well the learner knew the roads of this drive; the last word holds. */
+export interface RoadsEvent extends EventStamp {
+  readonly type: 'roads';
+  readonly familiarity: Familiarity;
 }
 
 export type DriveEvent =
   | StartedEvent
+  | CheckEvent
+  | MovedOffEvent
+  | AnswerEvent
   | MarkEvent
   | PinEvent
   | StrikeEvent
@@ -139,7 +220,11 @@ export type DriveEvent =
   | InterventionEvent
   | SectionEvent
   | PauseEvent
-  | EndedEvent;
+  | EndedEvent
+  | NoteEvent
+  | DistinctEvent
+  | DebriefedEvent
+  | RoadsEvent;
 
 /** What a caller says of an event; the stamp is added by whoever keeps the log. */
 export type EventBody = DriveEvent extends infer E ? (E extends DriveEvent ? Omit<E, keyof EventStamp> : never) : never;

@@ -1,5 +1,27 @@
-import { compareEvents, type AdviceEvent, type DriveEvent, type MarkEvent, type RegradeEvent } from './event';
-import type { Advised, Drive, Mark, Moment, Pause, Pin, Span, Step, Struck } from './drive';
+import {
+  compareEvents,
+  type AdviceEvent,
+  type CheckEvent,
+  type DriveEvent,
+  type MarkEvent,
+  type RegradeEvent,
+} from './event';
+import { doublesAmong } from './doubles';
+import type {
+  Advised,
+  Answer,
+  Check,
+  Drive,
+  DrivePhase,
+  Mark,
+  Moment,
+  Note,
+  Pause,
+  Pin,
+  Span,
+  Step,
+  Struck,
+} from './drive';
 import { effectiveStrikes } from './strikes';
 
 /**
@@ -36,6 +58,8 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   const prompts: Moment[] = [];
   const interventions: Moment[] = [];
   const steps: Step[] = [];
+  const answers: Answer[] = [];
+  const notes: Note[] = [];
   for (const event of ordered) {
     switch (event.type) {
       case 'mark':
@@ -57,19 +81,30 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
       case 'step':
         if (!strikes.has(event.id)) steps.push({ id: event.id, atMs: event.atMs, step: event.step });
         break;
+      case 'answer':
+        if (!strikes.has(event.id))
+          answers.push({
+            id: event.id,
+            atMs: event.atMs,
+            item: event.item,
+            right: event.right,
+            question: event.question,
+          });
+        break;
+      case 'note':
+        if (!strikes.has(event.id)) notes.push(toNote(event));
+        break;
       default:
     }
   }
   marks.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
 
+  const debriefed = standing.findLast((event) => event.type === 'debriefed');
+  const roads = standing.findLast((event) => event.type === 'roads');
+  const waiting = started?.briefing === true && !standing.some((event) => event.type === 'moved-off');
+
   return {
-    phase: ended
-      ? 'ended'
-      : !started
-        ? 'not-started'
-        : pauses.at(-1)?.toMs === undefined && pauses.length
-          ? 'paused'
-          : 'running',
+    phase: phaseOf(started !== undefined, waiting, ended !== undefined, pauses),
     ...(started && { learnerId: started.learnerId, standard: started.standard, startedAt: started.wall }),
     marks,
     pins,
@@ -78,9 +113,47 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     steps,
     spans,
     pauses,
-    ...(ended && { ended: { atMs: ended.atMs, ending: ended.ending, ...(ended.reason && { reason: ended.reason }) } }),
+    checks: checksOf(standing),
+    answers,
+    notes,
+    doubles: doublesAmong(marks, standing),
+    ...(debriefed && { debriefed: { id: debriefed.id, wall: debriefed.wall, workOn: debriefed.workOn } }),
+    ...(roads && { familiarity: roads.familiarity }),
+    ...(ended && {
+      ended: {
+        atMs: ended.atMs,
+        ending: ended.ending,
+        ...(ended.cause && { cause: ended.cause }),
+        ...(ended.reason && { reason: ended.reason }),
+      },
+    }),
     lastMs: ordered.at(-1)?.atMs ?? 0,
   };
+}
+
+function phaseOf(started: boolean, waiting: boolean, ended: boolean, pauses: readonly Pause[]): DrivePhase {
+  if (ended) return 'ended';
+  if (!started) return 'not-started';
+  if (waiting) return 'briefing';
+  const last = pauses.at(-1);
+  return last && last.toMs === undefined ? 'paused' : 'running';
+}
+
+function checksOf(standing: readonly DriveEvent[]): readonly Check[] {
+  const last = new Map<string, CheckEvent>();
+  for (const event of standing) if (event.type === 'check') last.set(event.check, event);
+  return [...last.values()].map(({ id, check, result, reason, detail, atMs }) => ({
+    id,
+    check,
+    result,
+    reason,
+    detail,
+    atMs,
+  }));
+}
+
+function toNote({ id, atMs, text, target, private: own, by }: Extract<DriveEvent, { type: 'note' }>): Note {
+  return { id, atMs, text, target, private: own ?? false, by };
 }
 
 /** What the rest of the log says of a mark. */
@@ -108,6 +181,7 @@ function toMark(event: MarkEvent, { byId, spans, grades, advice }: Lasting, stru
     measured: regrade?.measured ?? event.measured,
     advice: toAdvised(advice.get(event.id)),
     by: event.by,
+    device: event.device,
     struck,
   };
 }
@@ -145,15 +219,20 @@ function spansOf(standing: readonly DriveEvent[], endMs: number | undefined): re
 
 function pausesOf(standing: readonly DriveEvent[], endMs: number | undefined): readonly Pause[] {
   const pauses: Pause[] = [];
-  let openFromMs: number | undefined;
+  // The clock stops at once; why is often said a moment later, in a note on the pause.
+  const notes = new Map<string, string>();
+  for (const event of standing) if (event.type === 'note' && event.target) notes.set(event.target, event.text);
+  let open: Pause | undefined;
   for (const event of standing) {
     if (event.type !== 'pause' || (endMs !== undefined && event.atMs > endMs)) continue;
-    if (event.state === 'paused') openFromMs ??= event.atMs;
-    else if (openFromMs !== undefined) {
-      pauses.push({ fromMs: openFromMs, toMs: event.atMs });
-      openFromMs = undefined;
+    if (event.state === 'paused') {
+      const reason = event.reason ?? notes.get(event.id);
+      open ??= { fromMs: event.atMs, ...(reason && { reason }) };
+    } else if (open) {
+      pauses.push({ ...open, toMs: event.atMs });
+      open = undefined;
     }
   }
-  if (openFromMs !== undefined) pauses.push({ fromMs: openFromMs, ...(endMs !== undefined && { toMs: endMs }) });
+  if (open) pauses.push({ ...open, ...(endMs !== undefined && { toMs: endMs }) });
   return pauses;
 }

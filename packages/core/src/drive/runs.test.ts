@@ -6,6 +6,7 @@ import { anyLog } from './testing-arbitraries';
 
 const begin = (exercise: string, retest?: boolean) =>
   ({ type: 'section', section: 'exercise', exercise, ...(retest && { retest }) }) as const;
+const none = { movement: [], shunt: [], correction: [], look: [] };
 const step = (what: 'movement' | 'look') => ({ type: 'step', step: what }) as const;
 
 describe('goes at an exercise', () => {
@@ -32,16 +33,16 @@ describe('goes at an exercise', () => {
         retest: false,
         fromMs: minute,
         timeMs: 2 * minute,
-        steps: { movement: [1.5 * minute], look: [] },
+        steps: { ...none, movement: [1.5 * minute] },
       },
       {
         exercise: 'alley-left',
         retest: false,
         fromMs: 5 * minute,
         timeMs: minute,
-        steps: { movement: [5.5 * minute], look: [5.6 * minute] },
+        steps: { ...none, movement: [5.5 * minute], look: [5.6 * minute] },
       },
-      { exercise: 'incline', retest: true, fromMs: 7 * minute, timeMs: 2 * minute, steps: { movement: [], look: [] } },
+      { exercise: 'incline', retest: true, fromMs: 7 * minute, timeMs: 2 * minute, steps: none },
     ]);
   });
 

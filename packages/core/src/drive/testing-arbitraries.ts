@@ -40,7 +40,7 @@ export const anyLog: fc.Arbitrary<readonly DriveEvent[]> = fc
     maxLength: 30,
   })
   .map((entries) => [
-    stamp({ type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 1 } }, 'id-start', 'front', 0, 0),
+    stamp({ type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 2 } }, 'id-start', 'front', 0, 0),
     ...entries.map(({ body, atMs, device }, i) => stamp(body, `id-${i}`, device, i + 1, atMs)),
   ]);
 

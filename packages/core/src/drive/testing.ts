@@ -18,11 +18,11 @@ export function logOf(
   }));
 }
 
-/** The start of a drive under version 1 of a standard. */
-export const start = (standardId = 'tally'): EventBody => ({
+/** The start of a drive under the shipped version of a standard. */
+export const start = (standardId = 'tally'): Extract<EventBody, { type: 'started' }> => ({
   type: 'started',
   learnerId: 'learner',
-  standard: { id: standardId, version: 1 },
+  standard: { id: standardId, version: 2 },
 });
 
 /** A whole test of 40 minutes with 20 of them independent and these bodies spread over it. */

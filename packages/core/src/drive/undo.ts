@@ -1,11 +1,11 @@
 import { compareEvents, type DriveEvent } from './event';
 import { effectiveStrikes } from './strikes';
 
-const cannotBeUndone = new Set<DriveEvent['type']>(['started', 'ended']);
+const cannotBeUndone = new Set<DriveEvent['type']>(['started', 'moved-off', 'ended']);
 
 /**
  * The event that "undo" takes back next: the latest one of this device that still stands, whatever it was, save
- * the start and the end of the drive and what undo itself wrote.
+ * the start, the moving off and the end of the drive, and what undo itself wrote.
  */
 export function undoTarget(events: readonly DriveEvent[], device: string): DriveEvent | undefined {
   const ordered = [...events].sort(compareEvents);

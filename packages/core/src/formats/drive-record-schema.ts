@@ -1,4 +1,4 @@
-import { endings, sectionKinds, stepKinds } from '../drive/event';
+import { checkResults, endingCauses, endings, familiarities, sectionKinds, stepKinds } from '../drive/event';
 
 const text = { type: 'string', minLength: 1, maxLength: 200 } as const;
 const freeText = { type: 'string', maxLength: 2000 } as const;
@@ -27,8 +27,15 @@ const bodies = {
         additionalProperties: false,
         properties: { id: text, version: { type: 'integer', minimum: 1 } },
       },
+      briefing: { type: 'boolean' },
     },
   },
+  check: {
+    required: ['check', 'result'],
+    properties: { check: text, result: { enum: checkResults }, reason: freeText, detail: freeText },
+  },
+  'moved-off': { required: [], properties: {} },
+  answer: { required: ['item', 'right'], properties: { item: text, right: { type: 'boolean' }, question: text } },
   mark: {
     required: ['item', 'grade'],
     properties: { item: text, grade: text, pin: text, note: freeText, measured: { type: 'number' } },
@@ -55,7 +62,20 @@ const bodies = {
     properties: { section: { enum: sectionKinds }, exercise: text, retest: { type: 'boolean' } },
   },
   pause: { required: ['state'], properties: { state: { enum: ['paused', 'resumed'] }, reason: freeText } },
-  ended: { required: ['ending'], properties: { ending: { enum: endings }, reason: freeText } },
+  ended: {
+    required: ['ending'],
+    properties: { ending: { enum: endings }, cause: { enum: endingCauses }, reason: freeText },
+  },
+  note: {
+    required: ['text'],
+    properties: { text: freeText, target: text, private: { type: 'boolean' } },
+  },
+  distinct: { required: ['target', 'other'], properties: { target: text, other: text } },
+  roads: { required: ['familiarity'], properties: { familiarity: { enum: familiarities } } },
+  debriefed: {
+    required: ['workOn'],
+    properties: { workOn: { type: 'array', maxItems: 10, items: text } },
+  },
 } as const;
 
 export type EventType = keyof typeof bodies;

@@ -1,4 +1,4 @@
-import { sectionKinds, stepKinds } from '../drive/event';
+import { endingCauses, exerciseStepKinds, sectionKinds } from '../drive/event';
 import { measuredUnits } from '../marking/standard';
 
 const text = { type: 'string', minLength: 1, maxLength: 200 } as const;
@@ -58,6 +58,19 @@ const choice = object(
   },
 );
 
+const part = object({ name: text }, { item: text });
+
+const briefingStep = byKind({
+  confirm: [{ code, name: text, task: words }],
+  eyesight: [{ code, name: text, task: words, distanceM: sourced }, { widePlateM: sourced }],
+  checklist: [
+    { code, name: text, task: words, parts: listOf(part, 20) },
+    { otherOrder: { type: 'array', maxItems: 20, items: text } },
+  ],
+  calls: [{ code, name: text, task: words, parts: listOf(part, 20) }],
+  questions: [{ code, name: text, task: words, items: codes }],
+});
+
 const limit = object({
   code,
   name: text,
@@ -73,7 +86,7 @@ const limit = object({
     points: [{ grades: codes }, { items: codes }],
     time: [{}],
     attempts: [{}],
-    steps: [{ step: { enum: stepKinds } }],
+    steps: [{ step: { enum: exerciseStepKinds } }],
     'failed-exercises': [{}],
   }),
   allowed: sourced,
@@ -122,7 +135,7 @@ const standard = object(
         exercise: [{ exercise: text }],
       }),
     ),
-    exercises: listOf(object({ code, name: text }, { task: words, clockStarts: text })),
+    exercises: listOf(object({ code, name: text }, { task: words, clockStarts: text, items: codes })),
     questions: listOf(
       object({ kind: { enum: ['tell', 'show', 'oral'] }, name: text, item: text, perTest: sourced, tries: sourced }),
     ),
@@ -130,6 +143,15 @@ const standard = object(
   },
   {
     startScore: sourced,
+    briefing: listOf(briefingStep, 20),
+    endings: listOf(
+      object({
+        cause: { enum: endingCauses },
+        outcome: { enum: ['fail', 'incomplete'] },
+        provenance: { $ref: '#/$defs/provenance' },
+      }),
+      10,
+    ),
     retestExtraS: sourced,
     basedOn: object({ id: text, version: { type: 'integer', minimum: 1 } }),
     classes: listOf(object({ code, name: text })),

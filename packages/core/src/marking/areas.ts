@@ -1,4 +1,5 @@
-import { standingMarks, type Drive } from '../drive/drive';
+import type { Drive } from '../drive/drive';
+import { countingMarks } from './counting';
 import { rulesOf } from './rules';
 import type { Standard } from './standard';
 
@@ -10,11 +11,11 @@ export interface AreaCount {
   readonly total: number;
 }
 
-/** How many standing marks each category of the standard has, in the standard's order, empty ones left out. */
+/** How many marks that count each category of the standard has, in the standard's order, empty ones left out. */
 export function marksByArea(standard: Standard, drive: Drive): readonly AreaCount[] {
   const { items } = rulesOf(standard);
   const counts = new Map<string, Record<string, number>>();
-  for (const mark of standingMarks(drive)) {
+  for (const mark of countingMarks(standard, drive)) {
     const category = items.get(mark.item)?.category.code;
     if (category === undefined) continue;
     const byGrade = counts.get(category) ?? {};

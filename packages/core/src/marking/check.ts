@@ -20,6 +20,7 @@ export function contradictionsIn(standard: Standard): readonly StandardProblem[]
   checkItems(standard, problems.add);
   checkCaps(standard, problems.add);
   checkRequirements(standard, problems.add);
+  checkBriefing(standard, problems.add);
   checkOptions(standard, problems.add);
   if (problems.all.length === 0) checkLimits(withOptions(standard), problems.add);
   return problems.all;
@@ -45,7 +46,7 @@ function checkCodes(standard: Standard, add: Add): void {
       if (values.indexOf(value) < i) add(`${path}/${i}/${field}`, `There are two ${what} "${value}".`);
     });
   };
-  const lists = ['grades', 'categories', 'limits', 'caps', 'exercises', 'options', 'classes'] as const;
+  const lists = ['grades', 'categories', 'limits', 'caps', 'exercises', 'options', 'classes', 'briefing'] as const;
   for (const list of lists) {
     const codes = (standard[list] ?? []).map(({ code }) => code);
     unique(`/${list}`, `${list} with the code`, codes, 'code');
@@ -141,6 +142,35 @@ function checkRequirements({ requirements, exercises, length }: Standard, add: A
         `${requirement.atLeastMin.value} min are required and the test lasts ${length.totalMin.value} min.`,
       );
     }
+  });
+}
+
+function checkBriefing(standard: Standard, add: Add): void {
+  const items = new Set(standard.categories.flatMap((category) => category.items.map(({ code }) => code)));
+  const noItem = (code: string) => `The standard has no item "${code}".`;
+  const asked = new Set(standard.questions.map(({ item }) => item));
+  standard.exercises.forEach((exercise, e) =>
+    exercise.items?.forEach((code, i) => {
+      if (!items.has(code)) add(`/exercises/${e}/items/${i}`, noItem(code));
+    }),
+  );
+  standard.briefing?.forEach((step, s) => {
+    const path = `/briefing/${s}`;
+    if (step.kind === 'eyesight' && step.distanceM.value <= 0)
+      add(`${path}/distanceM`, 'A plate is read from further away than 0 m.');
+    if (step.kind === 'questions')
+      step.items.forEach((code, i) => {
+        if (!asked.has(code)) add(`${path}/items/${i}`, `The standard asks no question of "${code}".`);
+      });
+    if (step.kind !== 'checklist' && step.kind !== 'calls') return;
+    if (step.parts.length === 0) add(`${path}/parts`, `${step.name}: there is nothing to check.`);
+    step.parts.forEach(({ item }, i) => {
+      if (item !== undefined && !items.has(item)) add(`${path}/parts/${i}/item`, noItem(item));
+    });
+    if (step.kind !== 'checklist' || !step.otherOrder) return;
+    const names = step.parts.map(({ name }) => name).sort();
+    if (names.join('\n') !== [...step.otherOrder].sort().join('\n'))
+      add(`${path}/otherOrder`, `${step.name}: the other order has other parts.`);
   });
 }
 

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { standingMarks } from '../drive/drive';
 import { foldDrive } from '../drive/fold';
 import type { EventBody } from '../drive/event';
 import { fullTest, logOf, start } from '../drive/testing';
 import { anyLog, anyMark } from '../drive/testing-arbitraries';
+import { countingMarks } from './counting';
 import { circumstancesOf, judgeDrive } from './judge';
 import { rulesOf } from './rules';
 import { addMark, scoreMarks } from './score';
@@ -116,7 +116,7 @@ describe('laws of judging', () => {
       fc.property(anyLog, (log) => {
         const drive = foldDrive(log);
         const rules = rulesOf(tally);
-        const one = standingMarks(drive).reduce(addMark, scoreMarks(rules, []));
+        const one = countingMarks(tally, drive).reduce(addMark, scoreMarks(rules, []));
         const circumstances = circumstancesOf(drive, drive.lastMs);
         expect(verdictOf(one, circumstances)).toEqual(judgeDrive(tally, drive));
       }),

@@ -1,6 +1,7 @@
 import { drivenMs, exerciseRuns, momentAfter, sectionMs } from '../drive/clock';
-import { standingMarks, unsettledPins, type Drive } from '../drive/drive';
+import { unsettledPins, type Drive } from '../drive/drive';
 import type { Circumstances } from './circumstances';
+import { countingMarks } from './counting';
 import { rulesOf } from './rules';
 import { scoreMarks } from './score';
 import type { Standard } from './standard';
@@ -12,7 +13,7 @@ import { verdictOf, type Verdict } from './verdict';
  *   the moment of the last event
  */
 export function judgeDrive(standard: Standard, drive: Drive, nowMs: number = drive.lastMs): Verdict {
-  const score = scoreMarks(rulesOf(standard), standingMarks(drive));
+  const score = scoreMarks(rulesOf(standard), countingMarks(standard, drive));
   return verdictOf(score, circumstancesOf(drive, nowMs));
 }
 
@@ -20,7 +21,11 @@ export function judgeDrive(standard: Standard, drive: Drive, nowMs: number = dri
 export function circumstancesOf(drive: Drive, nowMs: number): Circumstances {
   return {
     ending: drive.ended?.ending ?? 'none',
+    cause: drive.ended?.cause,
+    endedMs: drive.ended?.atMs ?? nowMs,
     unsettledPins: unsettledPins(drive).length,
+    unsettledDoubles: drive.doubles.length,
+    failedChecks: drive.checks.flatMap(({ check, result }) => (result === 'failed' ? [check] : [])),
     drivenMs: drivenMs(drive, nowMs),
     sectionMs: {
       guided: sectionMs(drive, 'guided', nowMs),

@@ -1,9 +1,12 @@
+import { currentSpan } from '../drive/clock';
 import { standingMarks, type Drive } from '../drive/drive';
 import { rulesOf } from './rules';
 import type { Standard } from './standard';
 
 /** A drive two drives back weighs half of the last one. */
 const halfLifeDrives = 2;
+/** What fits what is being done weighs as much as this many marks in the last drive. */
+const fitsWeight = 1;
 
 /** What learners are marked for most, for when nothing is known of this one (common practice). */
 const usual = [
@@ -17,6 +20,9 @@ const usual = [
   'controls.steering',
 ];
 
+/** What shows when nobody says where to go (common practice). */
+const independent = ['position.lanes', 'signs.signs', 'roundabouts.lane', 'roundabouts.exit', 'awareness.planning'];
+
 /** How many standing marks each item has, by item code. */
 export type ItemCounts = Readonly<Record<string, number>>;
 
@@ -27,16 +33,26 @@ export function countItems(drive: Drive): ItemCounts {
   return counts;
 }
 
+/** The items that an exercise can bring: those that are its own, then those it lists. */
+export function itemsOfExercise(standard: Standard, exercise: string): readonly string[] {
+  const own = standard.categories.flatMap(({ items }) => items.filter((item) => item.exercise === exercise));
+  const listed = standard.exercises.find(({ code }) => code === exercise)?.items ?? [];
+  return [...new Set([...own.map(({ code }) => code), ...listed])];
+}
+
 /** An item and what the learner's last drive says of it. */
 export interface LikelyItem {
   readonly item: string;
   /** How often in the last drive. */
   readonly inLastDrive: number;
+  /** It belongs to what is being done: the exercise, or driving without directions. */
+  readonly fits: boolean;
 }
 
 /**
- * The items most likely to be marked now: those this learner was marked for, the latest drives and the present
- * one weighing most, filled up with the usual ones.
+ * The items most likely to be marked now. In an exercise, those it can bring come first. Then those this learner
+ * was marked for, the latest drives and the present one weighing most, with a weight more for what independent
+ * driving shows while it lasts; filled up with the usual ones.
  * @param past how often each item was marked in this learner's earlier drives, oldest first
  * @param now the drive under way
  * @param most how many items at most
@@ -48,6 +64,9 @@ export function likelyItems(
   most: number,
 ): readonly LikelyItem[] {
   const { items } = rulesOf(standard);
+  const span = currentSpan(now);
+  const exercise = span?.exercise === undefined ? [] : itemsOfExercise(standard, span.exercise);
+  const fitting = new Set(span?.section === 'independent' ? independent.filter((item) => items.has(item)) : exercise);
   const weights = new Map<string, number>();
   const add = (counts: ItemCounts, weight: number) => {
     for (const [item, n] of Object.entries(counts)) {
@@ -56,11 +75,15 @@ export function likelyItems(
   };
   past.forEach((counts, i) => add(counts, 2 ** ((i + 1 - past.length) / halfLifeDrives)));
   add(countItems(now), 1);
-  const ranked = [...weights].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([item]) => item);
-  const filled = [...ranked, ...usual.filter((item) => items.has(item) && !weights.has(item))].slice(0, most);
+  if (span?.section === 'independent') for (const item of fitting) add({ [item]: 1 }, fitsWeight);
+  const byWeight = (a: string, b: string) => (weights.get(b) ?? 0) - (weights.get(a) ?? 0);
+  const first = [...exercise].sort(byWeight);
+  const ranked = [...weights.keys()].sort((a, b) => byWeight(a, b) || (a < b ? -1 : 1));
+  const all = new Set([...first, ...ranked, ...usual.filter((item) => items.has(item))]);
   const last = past.at(-1);
-  return filled.map((item) => ({
+  return [...all].slice(0, most).map((item) => ({
     item,
     inLastDrive: last?.[item] ?? 0,
+    fits: fitting.has(item),
   }));
 }

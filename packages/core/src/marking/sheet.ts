@@ -21,7 +21,14 @@ export interface SheetJudgement {
 /** The marks of a sheet; their moments are not known, so they stand in the order of the sheet. */
 export function sheetMarks(entries: readonly SheetEntry[]): readonly Mark[] {
   return entries.flatMap(({ item, grade, count }, line) =>
-    Array.from({ length: count }, (_, i) => ({ id: `${line}-${i}`, item, grade, atMs: line, by: 'sheet' })),
+    Array.from({ length: count }, (_, i) => ({
+      id: `${line}-${i}`,
+      item,
+      grade,
+      atMs: line,
+      by: 'sheet',
+      device: 'sheet',
+    })),
   );
 }
 

@@ -3,7 +3,6 @@ import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
 import { marksByArea } from './areas';
 import { judgeDrive } from './judge';
-import { countItems, likelyItems } from './likely';
 import { houseDefault } from './provenance';
 import { gradesOf } from './rules';
 import type { Standard } from './standard';
@@ -133,26 +132,6 @@ describe('a standard that nobody wrote code for', () => {
     expect(used(yard(...lines))).toMatchObject({ eachbay: 10, exercises: 1 });
     expect(yard(...lines).outcome).toBe('pass');
     expect(yard(...lines, ...stalls).reasons.map((reason) => reason.limit.code)).toEqual(['exercises']);
-  });
-});
-
-describe('what is likely now', () => {
-  const past = [fullTest([mark('roundabouts.lane'), mark('roundabouts.lane')]), fullTest([mark('signs.amber')])].map(
-    (log) => countItems(foldDrive(log)),
-  );
-
-  it('ranks by the learner’s past, the last drive first, and fills up with the usual', () => {
-    const now = foldDrive(fullTest([]));
-    const items = likelyItems(tally, past, now, 6);
-    expect(items).toHaveLength(6);
-    expect(items[0]).toEqual({ item: 'roundabouts.lane', inLastDrive: 0 });
-    expect(items[1]).toEqual({ item: 'signs.amber', inLastDrive: 1 });
-    expect(new Set(items.map((entry) => entry.item)).size).toBe(6);
-  });
-
-  it('rises with what happens on this drive', () => {
-    const now = foldDrive(fullTest([mark('controls.gears'), mark('controls.gears')]));
-    expect(likelyItems(tally, past, now, 6)[0]?.item).toBe('controls.gears');
   });
 });
 

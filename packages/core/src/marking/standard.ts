@@ -1,4 +1,4 @@
-import type { SectionKind, StandardRef, StepKind } from '../drive/event';
+import type { EndingCause, ExerciseStepKind, SectionKind, StandardRef } from '../drive/event';
 import type { Provenance, Sourced } from './provenance';
 
 /** How a grade is drawn; shape, colour and word follow from it. */
@@ -89,7 +89,7 @@ export type LimitMeasure =
   /** Goes at an exercise. */
   | { readonly kind: 'attempts' }
   /** Movements, or looks from outside, within one go at an exercise. */
-  | { readonly kind: 'steps'; readonly step: StepKind }
+  | { readonly kind: 'steps'; readonly step: ExerciseStepKind }
   | { readonly kind: 'failed-exercises' };
 
 export type LimitEffect =
@@ -136,6 +136,52 @@ export interface Exercise {
   readonly task?: string;
   /** When its clock starts. */
   readonly clockStarts?: string;
+  /** Codes of the items it can bring, besides those that name it as theirs; the likeliest first. */
+  readonly items?: readonly string[];
+}
+
+/** One thing of a step of the briefing. */
+export interface BriefingPart {
+  readonly name: string;
+  /** The item to mark where it is missed. */
+  readonly item?: string;
+}
+
+interface StepBase {
+  readonly code: string;
+  readonly name: string;
+  /** What to do or to ask for. */
+  readonly task: string;
+}
+
+/** A step before moving off. Every one can be passed over with a reason. */
+export type BriefingStep =
+  /** Done with one tap. */
+  | (StepBase & { readonly kind: 'confirm' })
+  /** Reading a number plate; failing it ends the test. */
+  | (StepBase & {
+      readonly kind: 'eyesight';
+      readonly distanceM: Sourced;
+      /** For an older, wider style of plate. */
+      readonly widePlateM?: Sourced;
+    })
+  /** Parts in their order; some are taught in more than one order. */
+  | (StepBase & {
+      readonly kind: 'checklist';
+      readonly parts: readonly BriefingPart[];
+      /** Other orders of the same parts, by name. */
+      readonly otherOrder?: readonly string[];
+    })
+  /** Call and response: each call is made once the one before it was answered. */
+  | (StepBase & { readonly kind: 'calls'; readonly parts: readonly BriefingPart[] })
+  /** Questions of the oral part that are asked at rest. */
+  | (StepBase & { readonly kind: 'questions'; readonly items: readonly string[] });
+
+/** What breaking a drive off amounts to. */
+export interface EndingRule {
+  readonly cause: EndingCause;
+  readonly outcome: 'fail' | 'incomplete';
+  readonly provenance: Provenance;
 }
 
 /** A question of the standard's oral part. */
@@ -186,6 +232,10 @@ export interface Standard {
   readonly startScore?: Sourced;
   /** The standard and version this one was made from. */
   readonly basedOn?: StandardRef;
+  /** What is done and asked before the car moves, in order. */
+  readonly briefing?: readonly BriefingStep[];
+  /** Causes that are not named leave the drive without a verdict. */
+  readonly endings?: readonly EndingRule[];
   /** What a repeated exercise gets on top of its clock, in seconds. */
   readonly retestExtraS?: Sourced;
   /** From mildest to gravest. */

@@ -146,6 +146,13 @@ export function anyMarks(standard: Standard): fc.Arbitrary<readonly Mark[]> {
       maxLength: 25,
     })
     .map((rows) =>
-      rows.map(({ which, exercise }, i) => ({ ...which, id: `m${i}`, atMs: i * 1000, exercise, by: 'instructor' })),
+      rows.map(({ which, exercise }, i) => ({
+        ...which,
+        id: `m${i}`,
+        atMs: i * 1000,
+        exercise,
+        by: 'instructor',
+        device: 'tablet',
+      })),
     );
 }

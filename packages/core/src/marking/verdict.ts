@@ -1,10 +1,10 @@
 import type { Mark } from '../drive/drive';
-import type { SectionKind } from '../drive/event';
+import type { EndingCause, SectionKind } from '../drive/event';
 import type { Circumstances } from './circumstances';
 import { nonMarkReasons, nonMarkUses, type PlainUse } from './exercise-uses';
 import type { Reason } from './reason';
 import { marksOf, type Score, type Use } from './score';
-import type { Limit, Requirement } from './standard';
+import type { Limit, Requirement, Standard } from './standard';
 
 export type Outcome = 'pass' | 'fail' | 'incomplete';
 
@@ -22,15 +22,22 @@ export type Missing =
   | { readonly kind: 'not-ended' }
   | { readonly kind: 'abandoned' }
   | { readonly kind: 'unsettled-pins'; readonly count: number }
+  | { readonly kind: 'unsettled-doubles'; readonly count: number }
   | { readonly kind: 'driving-time'; readonly haveMs: number; readonly needMin: number }
   | { readonly kind: 'section-time'; readonly section: SectionKind; readonly haveMs: number; readonly needMin: number }
   | { readonly kind: 'exercise'; readonly exercise: string; readonly name: string };
 
+/** What fails a drive apart from its marks. */
+export type Stop =
+  | { readonly kind: 'broken-off'; readonly cause: EndingCause; readonly atMs: number }
+  | { readonly kind: 'check'; readonly check: string; readonly name: string };
+
 export interface Verdict {
-  /** Fail as soon as a limit that fails the test is crossed; else incomplete while anything is missing. */
+  /** Fail as soon as a limit that fails the test is crossed or something stops it for good; else incomplete while anything is missing. */
   readonly outcome: Outcome;
   /** In order of the moment of crossing. */
   readonly reasons: readonly Reason[];
+  readonly stops: readonly Stop[];
   readonly missing: readonly Missing[];
   /** Every limit over the whole test, and every narrower one that was drawn on. */
   readonly headroom: readonly Headroom[];
@@ -66,9 +73,11 @@ export function verdictOf(score: Score, circumstances?: Circumstances): Verdict 
   const missing = circumstances
     ? missingIn(standard.requirements, circumstances, (code) => standard.exercises.find((e) => e.code === code)?.name)
     : [];
+  const stops = circumstances ? stopsIn(standard, circumstances) : [];
   return {
-    outcome: reasons.length > 0 ? 'fail' : missing.length > 0 ? 'incomplete' : 'pass',
+    outcome: reasons.length > 0 || stops.length > 0 ? 'fail' : missing.length > 0 ? 'incomplete' : 'pass',
     reasons,
+    stops,
     missing,
     headroom: headroomOf(standard.limits, [...marked, ...plain, ...exerciseUses]),
     questions: crossed.filter((reason) => reason.limit.effect.kind === 'ask-upgrade'),
@@ -125,6 +134,17 @@ function room(limit: Limit, scope: string, used: number): Headroom {
   return { limit, scope, used, allowed, left: allowed - used };
 }
 
+function stopsIn({ briefing = [], endings = [] }: Standard, is: Circumstances): readonly Stop[] {
+  const checks = briefing.filter(({ kind, code }) => kind === 'eyesight' && is.failedChecks.includes(code));
+  const ending = endings.find(({ cause, outcome }) => cause === is.cause && outcome === 'fail');
+  return [
+    ...checks.map(({ code, name }): Stop => ({ kind: 'check', check: code, name })),
+    ...(ending && is.ending === 'abandoned'
+      ? [{ kind: 'broken-off', cause: ending.cause, atMs: is.endedMs } as const]
+      : []),
+  ];
+}
+
 function missingIn(
   requirements: readonly Requirement[],
   is: Circumstances,
@@ -134,6 +154,7 @@ function missingIn(
   if (is.ending === 'none') missing.push({ kind: 'not-ended' });
   if (is.ending === 'abandoned') missing.push({ kind: 'abandoned' });
   if (is.unsettledPins > 0) missing.push({ kind: 'unsettled-pins', count: is.unsettledPins });
+  if (is.unsettledDoubles > 0) missing.push({ kind: 'unsettled-doubles', count: is.unsettledDoubles });
   // On a repeat of what was failed before, only that is driven.
   const repeat = is.runs.some((run) => run.retest);
   for (const requirement of requirements) {

@@ -1,8 +1,9 @@
 import type { Mark } from '../drive/drive';
+import type { EndingCause } from '../drive/event';
 import type { Reason } from './reason';
 import { countsMarks, rulesOf } from './rules';
 import type { LimitMeasure, Standard } from './standard';
-import type { Headroom, Missing, Verdict } from './verdict';
+import type { Headroom, Missing, Stop, Verdict } from './verdict';
 
 const smallNumbers = [
   'no',
@@ -63,7 +64,10 @@ export function verdictSentence(standard: Standard, verdict: Verdict): string {
 export function verdictDetail(standard: Standard, verdict: Verdict): string {
   switch (verdict.outcome) {
     case 'fail':
-      return joinWords(verdict.reasons.map((reason) => usedWords(standard, reason)));
+      return joinWords([
+        ...verdict.stops.map(describeStop),
+        ...verdict.reasons.map((reason) => usedWords(standard, reason)),
+      ]);
     case 'pass': {
       const tightest = tightestLimit(verdict);
       if (!tightest || passedClean(verdict)) return 'without a mark against it';
@@ -204,6 +208,10 @@ export function describeMissing(missing: Missing): string {
       return 'the drive was broken off';
     case 'unsettled-pins':
       return missing.count === 1 ? 'one pin is not settled' : `${inWords(missing.count)} pins are not settled`;
+    case 'unsettled-doubles':
+      return missing.count === 1
+        ? 'one fault may have been marked twice'
+        : `${inWords(missing.count)} faults may have been marked twice`;
     case 'driving-time':
       return `${minutes(missing.haveMs)} min driven, ${missing.needMin} min needed`;
     case 'exercise':
@@ -211,6 +219,18 @@ export function describeMissing(missing: Missing): string {
     case 'section-time':
       return `${minutes(missing.haveMs)} min of ${missing.section} driving, ${missing.needMin} min needed`;
   }
+}
+
+const causeWords: Readonly<Record<EndingCause, string>> = {
+  learner: 'the learner did not want to go on',
+  safety: 'the instructor stopped it for safety',
+  car: 'the car let it down',
+  conditions: 'weather or road let it down',
+};
+
+/** What stopped a drive for good, as the tail of a sentence. */
+export function describeStop(stop: Stop): string {
+  return stop.kind === 'check' ? `${stop.name.toLowerCase()} not passed` : causeWords[stop.cause];
 }
 
 function minutes(ms: number): number {

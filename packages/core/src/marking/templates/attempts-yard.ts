@@ -1,6 +1,8 @@
 import { commonPractice, houseDefault } from '../provenance';
-import type { Exercise, Limit, Standard } from '../standard';
+import type { Category, Exercise, Limit, Standard } from '../standard';
+import { cockpitDrill, documents, outsideCheck, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
+import { withItems } from './exercise-items';
 import { forExercise, fromCatalogue } from './from-catalogue';
 
 const exercises: readonly (Exercise & {
@@ -49,10 +51,45 @@ const exercises: readonly (Exercise & {
   },
 ];
 
+const categories: readonly Category[] = [
+  fromCatalogue('checks', [['outside', { name: 'Inspection outside', grades: ['penalty'] }]], 'Inspection outside'),
+  {
+    ...fromCatalogue('set-up', [], 'Inspection inside'),
+    items: fromCatalogue('set-up', ['doors', 'seat', 'mirrors', 'belts', 'start']).items.map((item) => ({
+      ...item,
+      grades: ['penalty'],
+    })),
+  },
+  ...exercises.map(({ code, name, letter }) =>
+    forExercise(code, name, letter, [
+      [
+        'O',
+        'look',
+        code === 'incline' ? 'moving-off.observation' : 'reversing.observation',
+        'Not looking all round',
+        { grades: ['penalty'] },
+      ],
+      [
+        'C',
+        'control',
+        code === 'incline' ? 'moving-off.control' : 'reversing.control',
+        'Speed or steering not in control',
+        { grades: ['penalty'] },
+      ],
+      ['E', 'stalled', 'yard.stalled', 'Engine stopped', { grades: ['penalty'] }],
+      ...(code === 'incline'
+        ? ([['R', 'roll-back', 'yard.roll-back', 'Rolled back', { grades: ['penalty', 'ends'] }]] as const)
+        : ([['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', { grades: ['penalty'] }]] as const)),
+      ['L', 'line', 'yard.line', 'Wheel on a line', { grades: ['ends'] }],
+      ['T', 'obstacle', 'yard.obstacle', 'Obstacle or kerb touched', { grades: ['ends'] }],
+    ]),
+  ),
+];
+
 /** An inspection, then exercises with a number of attempts; touching a line or an obstacle ends the test. */
 export const attemptsYard: Standard = {
   id: 'attempts-yard',
-  version: 1,
+  version: 2,
   name: 'Attempts yard',
   summary: 'An inspection outside and inside, then six exercises with set attempts; a touched line ends the test.',
   trafficSide: 'left',
@@ -77,40 +114,7 @@ export const attemptsYard: Standard = {
       meaning: 'Ends the test at once.',
     },
   ],
-  categories: [
-    fromCatalogue('checks', [['outside', { name: 'Inspection outside', grades: ['penalty'] }]], 'Inspection outside'),
-    {
-      ...fromCatalogue('set-up', [], 'Inspection inside'),
-      items: fromCatalogue('set-up', ['doors', 'seat', 'mirrors', 'belts', 'start']).items.map((item) => ({
-        ...item,
-        grades: ['penalty'],
-      })),
-    },
-    ...exercises.map(({ code, name, letter }) =>
-      forExercise(code, name, letter, [
-        [
-          'O',
-          'look',
-          code === 'incline' ? 'moving-off.observation' : 'reversing.observation',
-          'Not looking all round',
-          { grades: ['penalty'] },
-        ],
-        [
-          'C',
-          'control',
-          code === 'incline' ? 'moving-off.control' : 'reversing.control',
-          'Speed or steering not in control',
-          { grades: ['penalty'] },
-        ],
-        ['E', 'stalled', 'yard.stalled', 'Engine stopped', { grades: ['penalty'] }],
-        ...(code === 'incline'
-          ? ([['R', 'roll-back', 'yard.roll-back', 'Rolled back', { grades: ['penalty', 'ends'] }]] as const)
-          : ([['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', { grades: ['penalty'] }]] as const)),
-        ['L', 'line', 'yard.line', 'Wheel on a line', { grades: ['ends'] }],
-        ['T', 'obstacle', 'yard.obstacle', 'Obstacle or kerb touched', { grades: ['ends'] }],
-      ]),
-    ),
-  ],
+  categories,
   limits: [
     {
       code: 'penalties',
@@ -161,8 +165,13 @@ export const attemptsYard: Standard = {
   ],
   caps: [],
   requirements: exercises.map(({ code }) => ({ kind: 'exercise', exercise: code })),
-  exercises: exercises.map(({ code, name, task }) => ({ code, name, task: task! })),
+  exercises: withItems(
+    categories,
+    exercises.map(({ code, name, task }) => ({ code, name, task: task! })),
+  ),
   questions: [],
+  briefing: [documents, outsideCheck, cockpitDrill(categories, 'doors')],
+  endings: usualEndings,
   options: [
     settled('reverse-look', 'mirrors', 'Mirrors with looks all round are taught here.'),
     settled('handbrake-stops', 'every', 'It proves the stop before the next movement.'),

@@ -1,14 +1,60 @@
 import { commonPractice, fromMemory, houseDefault } from '../provenance';
-import type { Standard } from '../standard';
+import type { Category, Standard } from '../standard';
+import { askedAtRest, cockpitDrill, documents, eyesight, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
+import { withItems } from './exercise-items';
 import { fromCatalogue } from './from-catalogue';
 
 const rule = 'A road test with three grades of error';
 
+const categories: readonly Category[] = [
+  fromCatalogue('checks', [
+    ['rules', { name: 'Rules and signs, a wrong answer', grades: ['g2'] }],
+    ['outside', { name: 'Technical checks', grades: ['g1', 'g2'] }],
+    ['bonnet', { grades: ['g1', 'g2'] }],
+    ['hand-signals', { name: 'Six hand signals', grades: ['g1', 'g2'] }],
+  ]),
+  fromCatalogue('set-up', ['doors', 'seat', 'mirrors', 'belts', 'start']),
+  fromCatalogue('controls', [
+    'accelerator',
+    'clutch',
+    'footbrake',
+    'gears',
+    'parking-brake',
+    'steering',
+    'stalled',
+    'ancillary',
+  ]),
+  fromCatalogue('moving-off', ['observation', 'blind-spot', 'signal', 'timing', 'control', 'hill']),
+  fromCatalogue('mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot']),
+  fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling']),
+  fromCatalogue('position', ['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way'], 'Place on the road'),
+  fromCatalogue('speed', ['limit', 'conditions', 'slow', 'hesitation'], 'Pace'),
+  fromCatalogue('junctions', [
+    'approach',
+    'observation',
+    'giving-way',
+    'stop-line',
+    'turn-across',
+    'turn-near',
+    'cutting',
+  ]),
+  fromCatalogue('roundabouts', ['approach', 'giving-way', 'lane', 'signal', 'exit']),
+  fromCatalogue('signs', ['lights', 'amber', 'signs', 'markings', 'controllers', 'railway']),
+  fromCatalogue('fast-roads', ['joining', 'lane', 'overtaking', 'leaving'], 'Overtaking and fast roads'),
+  fromCatalogue('clearance', ['parked', 'vulnerable', 'following', 'queue']),
+  fromCatalogue('meeting', ['holding-back', 'crossing-path', 'narrow']),
+  fromCatalogue('crossings', ['approach', 'precedence', 'blocking', 'side-road']),
+  fromCatalogue('awareness', ['planning', 'others', 'emergency-vehicles', 'directions']),
+  fromCatalogue('stopping', ['place', 'preparing', 'control', 'securing', 'doors']),
+  fromCatalogue('emergency-stop', ['reaction', 'control', 'footwork', 'moving-on']),
+  fromCatalogue('reversing', ['observation', 'looking-back', 'waiting', 'control', 'accuracy', 'contact', 'shunt']),
+];
+
 /** Three grades: noted, counted against four limits, and outright; with an oral part before the drive. */
 export const graded: Standard = {
   id: 'graded',
-  version: 1,
+  version: 2,
   name: 'Graded marks',
   summary: 'Errors are graded 1 to 3; grade 2 adds up in all, by area and by item, a single grade 3 fails.',
   trafficSide: 'left',
@@ -40,49 +86,7 @@ export const graded: Standard = {
       meaning: 'A danger or a serious breach of a rule: one is enough to fail.',
     },
   ],
-  categories: [
-    fromCatalogue('checks', [
-      ['rules', { name: 'Rules and signs, a wrong answer', grades: ['g2'] }],
-      ['outside', { name: 'Technical checks', grades: ['g1', 'g2'] }],
-      ['bonnet', { grades: ['g1', 'g2'] }],
-      ['hand-signals', { name: 'Six hand signals', grades: ['g1', 'g2'] }],
-    ]),
-    fromCatalogue('set-up', ['doors', 'seat', 'mirrors', 'belts', 'start']),
-    fromCatalogue('controls', [
-      'accelerator',
-      'clutch',
-      'footbrake',
-      'gears',
-      'parking-brake',
-      'steering',
-      'stalled',
-      'ancillary',
-    ]),
-    fromCatalogue('moving-off', ['observation', 'blind-spot', 'signal', 'timing', 'control', 'hill']),
-    fromCatalogue('mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot']),
-    fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling']),
-    fromCatalogue('position', ['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way'], 'Place on the road'),
-    fromCatalogue('speed', ['limit', 'conditions', 'slow', 'hesitation'], 'Pace'),
-    fromCatalogue('junctions', [
-      'approach',
-      'observation',
-      'giving-way',
-      'stop-line',
-      'turn-across',
-      'turn-near',
-      'cutting',
-    ]),
-    fromCatalogue('roundabouts', ['approach', 'giving-way', 'lane', 'signal', 'exit']),
-    fromCatalogue('signs', ['lights', 'amber', 'signs', 'markings', 'controllers', 'railway']),
-    fromCatalogue('fast-roads', ['joining', 'lane', 'overtaking', 'leaving'], 'Overtaking and fast roads'),
-    fromCatalogue('clearance', ['parked', 'vulnerable', 'following', 'queue']),
-    fromCatalogue('meeting', ['holding-back', 'crossing-path', 'narrow']),
-    fromCatalogue('crossings', ['approach', 'precedence', 'blocking', 'side-road']),
-    fromCatalogue('awareness', ['planning', 'others', 'emergency-vehicles', 'directions']),
-    fromCatalogue('stopping', ['place', 'preparing', 'control', 'securing', 'doors']),
-    fromCatalogue('emergency-stop', ['reaction', 'control', 'footwork', 'moving-on']),
-    fromCatalogue('reversing', ['observation', 'looking-back', 'waiting', 'control', 'accuracy', 'contact', 'shunt']),
-  ],
+  categories,
   limits: [
     {
       code: 'g2-in-all',
@@ -131,7 +135,7 @@ export const graded: Standard = {
   requirements: [
     { kind: 'driving-time', atLeastMin: houseDefault(30, 'A shorter drive says too little to stand for a test.') },
   ],
-  exercises: [
+  exercises: withItems(categories, [
     {
       code: 'reverse-corner',
       name: 'Reverse round a corner',
@@ -139,7 +143,7 @@ export const graded: Standard = {
     },
     { code: 'turn-in-road', name: 'Turn in the road', task: 'Turn the car round between the kerbs.' },
     { code: 'hill-start', name: 'Hill start', task: 'Stop on the hill and move off without rolling.' },
-  ],
+  ]),
   questions: [
     {
       kind: 'oral',
@@ -163,6 +167,16 @@ export const graded: Standard = {
       tries: commonPractice(1),
     },
   ],
+  briefing: [
+    documents,
+    eyesight,
+    askedAtRest(
+      ['checks.rules', 'checks.outside', 'checks.hand-signals'],
+      'Rules and signs, then three checks at the car, then the hand signals.',
+    ),
+    cockpitDrill(categories, 'seat'),
+  ],
+  endings: usualEndings,
   options: [
     settled(
       'signal-need',

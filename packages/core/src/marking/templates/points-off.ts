@@ -1,6 +1,8 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Category, Standard } from '../standard';
+import { cockpitDrill, documents, outsideCheck, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
+import { withItems } from './exercise-items';
 import { each, fromCatalogue, type Listing } from './from-catalogue';
 
 const weight = 'What an error of this kind usually weighs; set it to your authority’s table.';
@@ -11,10 +13,103 @@ const orOut = (value: number) => ({ grades: ['error', 'out'], points: { error: h
 const at = (value: number, code: string, slugs: readonly string[], others: readonly Listing[] = []): Category =>
   fromCatalogue(code, [...each(slugs, off(value)), ...others]);
 
+const categories: readonly Category[] = [
+  at(2, 'set-up', ['doors', 'seat', 'mirrors', 'start'], [['belts', off(4)]]),
+  at(
+    2,
+    'controls',
+    ['accelerator', 'clutch', 'footbrake', 'gears', 'parking-brake', 'steering', 'lights'],
+    [['stalled', off(4)]],
+  ),
+  at(
+    4,
+    'moving-off',
+    ['observation', 'blind-spot', 'signal', 'timing'],
+    [
+      ['control', off(2)],
+      ['hill', off(4)],
+    ],
+  ),
+  at(4, 'mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot']),
+  at(
+    2,
+    'signals',
+    ['timing', 'cancelling'],
+    [
+      ['missed', { grades: ['error'], points: { error: commonPractice(4) } }],
+      ['misleading', off(4)],
+    ],
+  ),
+  at(
+    2,
+    'position',
+    ['normal', 'lanes', 'bends', 'one-way'],
+    [
+      ['lane-change', off(4)],
+      ['own-side', { name: 'Leaving the own side', grades: ['out'] }],
+    ],
+  ),
+  at(
+    4,
+    'speed',
+    ['conditions'],
+    [
+      ['limit', orOut(10)],
+      ['school-zone', orOut(10)],
+      ['slow', off(2)],
+      ['hesitation', off(2)],
+    ],
+  ),
+  at(
+    4,
+    'junctions',
+    ['approach', 'observation', 'turn-across', 'turn-near', 'cutting'],
+    [
+      ['giving-way', orOut(10)],
+      ['stop-line', { name: 'Rolling over a stop line', grades: ['out'] }],
+    ],
+  ),
+  at(4, 'roundabouts', ['approach', 'lane', 'signal', 'exit'], [['giving-way', orOut(10)]]),
+  at(
+    4,
+    'signs',
+    ['amber', 'markings'],
+    [
+      ['lights', orOut(10)],
+      ['signs', orOut(10)],
+      ['controllers', orOut(10)],
+      ['railway', orOut(10)],
+    ],
+  ),
+  at(4, 'clearance', ['parked', 'following'], [['vulnerable', orOut(10)]]),
+  at(
+    4,
+    'crossings',
+    ['approach', 'blocking'],
+    [
+      ['precedence', orOut(10)],
+      ['side-road', orOut(10)],
+    ],
+  ),
+  at(2, 'stopping', ['place', 'preparing', 'control', 'securing'], [['doors', off(4)]]),
+  at(
+    2,
+    'reversing',
+    ['control', 'accuracy'],
+    [
+      ['observation', off(4)],
+      ['waiting', orOut(10)],
+      ['looking-back', { name: 'Reversing without turning to look', grades: ['out'] }],
+      ['contact', { name: 'Leaving the lane in reverse', grades: ['out'] }],
+    ],
+  ),
+  fromCatalogue('yard', [['obstacle', { name: 'Knocking a cone', grades: ['out'] }]], 'Cones'),
+];
+
 /** Counts down from 100; some errors disqualify at once. */
 export const pointsOff: Standard = {
   id: 'points-off',
-  version: 1,
+  version: 2,
   name: 'Points off',
   summary: 'Everybody starts at 100 points, each error takes some away, and a few disqualify at once.',
   trafficSide: 'right',
@@ -40,98 +135,7 @@ export const pointsOff: Standard = {
       meaning: 'Ends the test there and then.',
     },
   ],
-  categories: [
-    at(2, 'set-up', ['doors', 'seat', 'mirrors', 'start'], [['belts', off(4)]]),
-    at(
-      2,
-      'controls',
-      ['accelerator', 'clutch', 'footbrake', 'gears', 'parking-brake', 'steering', 'lights'],
-      [['stalled', off(4)]],
-    ),
-    at(
-      4,
-      'moving-off',
-      ['observation', 'blind-spot', 'signal', 'timing'],
-      [
-        ['control', off(2)],
-        ['hill', off(4)],
-      ],
-    ),
-    at(4, 'mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot']),
-    at(
-      2,
-      'signals',
-      ['timing', 'cancelling'],
-      [
-        ['missed', { grades: ['error'], points: { error: commonPractice(4) } }],
-        ['misleading', off(4)],
-      ],
-    ),
-    at(
-      2,
-      'position',
-      ['normal', 'lanes', 'bends', 'one-way'],
-      [
-        ['lane-change', off(4)],
-        ['own-side', { name: 'Leaving the own side', grades: ['out'] }],
-      ],
-    ),
-    at(
-      4,
-      'speed',
-      ['conditions'],
-      [
-        ['limit', orOut(10)],
-        ['school-zone', orOut(10)],
-        ['slow', off(2)],
-        ['hesitation', off(2)],
-      ],
-    ),
-    at(
-      4,
-      'junctions',
-      ['approach', 'observation', 'turn-across', 'turn-near', 'cutting'],
-      [
-        ['giving-way', orOut(10)],
-        ['stop-line', { name: 'Rolling over a stop line', grades: ['out'] }],
-      ],
-    ),
-    at(4, 'roundabouts', ['approach', 'lane', 'signal', 'exit'], [['giving-way', orOut(10)]]),
-    at(
-      4,
-      'signs',
-      ['amber', 'markings'],
-      [
-        ['lights', orOut(10)],
-        ['signs', orOut(10)],
-        ['controllers', orOut(10)],
-        ['railway', orOut(10)],
-      ],
-    ),
-    at(4, 'clearance', ['parked', 'following'], [['vulnerable', orOut(10)]]),
-    at(
-      4,
-      'crossings',
-      ['approach', 'blocking'],
-      [
-        ['precedence', orOut(10)],
-        ['side-road', orOut(10)],
-      ],
-    ),
-    at(2, 'stopping', ['place', 'preparing', 'control', 'securing'], [['doors', off(4)]]),
-    at(
-      2,
-      'reversing',
-      ['control', 'accuracy'],
-      [
-        ['observation', off(4)],
-        ['waiting', orOut(10)],
-        ['looking-back', { name: 'Reversing without turning to look', grades: ['out'] }],
-        ['contact', { name: 'Leaving the lane in reverse', grades: ['out'] }],
-      ],
-    ),
-    fromCatalogue('yard', [['obstacle', { name: 'Knocking a cone', grades: ['out'] }]], 'Cones'),
-  ],
+  categories,
   limits: [
     {
       code: 'points',
@@ -154,15 +158,17 @@ export const pointsOff: Standard = {
   requirements: [
     { kind: 'driving-time', atLeastMin: houseDefault(15, 'A shorter drive says too little to stand for a test.') },
   ],
-  exercises: [
+  exercises: withItems(categories, [
     {
       code: 'straight-reverse',
       name: 'Reverse in the lane',
       task: 'Reverse straight within the lane, turned to look back.',
     },
     { code: 'parallel-park', name: 'Parallel park', task: 'Park between the cones without touching one.' },
-  ],
+  ]),
   questions: [],
+  briefing: [documents, outsideCheck, cockpitDrill(categories, 'doors')],
+  endings: usualEndings,
   options: [
     settled('signal-need', 'always', 'A missed signal has its price in this school, whoever is about.'),
     settled('stop-hold', 'full-stop', 'The wheels standing still is what the rule asks for.'),

@@ -1,15 +1,73 @@
 import { commonPractice, houseDefault } from '../provenance';
-import type { Standard } from '../standard';
+import type { Category, Standard } from '../standard';
+import { documents, outsideCheck, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
+import { withItems } from './exercise-items';
 import { forExercise, fromCatalogue } from './from-catalogue';
 
 const faultOnly = { grades: ['fault'] } as const;
 const seriousOnly = { grades: ['serious'] } as const;
 
+const categories: readonly Category[] = [
+  fromCatalogue(
+    'checks',
+    [['outside', { name: 'Walk round the vehicle', grades: ['noted', 'fault'] }]],
+    'Before the reverse',
+  ),
+  forExercise('reverse', 'Reverse into the bay', 'V', [
+    ['S', 'shunt', 'reversing.shunt', 'Pull-forward', { grades: ['noted', 'fault'] }],
+    ['W', 'walk', 'reversing.walk', 'Look from outside with the vehicle unsecured', { grades: ['fault', 'serious'] }],
+    ['O', 'look', 'reversing.observation', 'Not looking all round'],
+    ['C', 'control', 'reversing.control', 'Control of speed and steering'],
+    ['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', { grades: ['noted', 'fault'] }],
+    ['P', 'stop', 'yard.stop-mark', 'Not stopped at the A line', { grades: ['fault', 'serious'] }],
+    ['A', 'end', 'reversing.accuracy', 'Rear end short of the stopping area', seriousOnly],
+  ]),
+  {
+    code: 'touch',
+    name: 'Lines and markers',
+    letter: 'L',
+    items: [
+      {
+        code: 'touch.line',
+        behaviour: 'yard.line',
+        name: 'Tyre across a boundary line',
+        letter: 'L',
+        exercise: 'reverse',
+        ...seriousOnly,
+      },
+      {
+        code: 'touch.marker',
+        behaviour: 'yard.obstacle',
+        name: 'Cone or barrier touched',
+        letter: 'T',
+        exercise: 'reverse',
+        ...seriousOnly,
+      },
+      {
+        code: 'touch.overhang',
+        behaviour: 'reversing.contact',
+        name: 'Bodywork over a line, tyres inside',
+        letter: 'B',
+        exercise: 'reverse',
+        grades: ['noted'],
+      },
+    ],
+  },
+  fromCatalogue(
+    'stopping',
+    [
+      ['securing', faultOnly],
+      ['doors', faultOnly],
+    ],
+    'At the end',
+  ),
+];
+
 /** Reversing a trailer or a large vehicle through markers into a bay. */
 export const reversingArea: Standard = {
   id: 'reversing-area',
-  version: 1,
+  version: 2,
   name: 'Reversing area',
   summary: 'One reverse with a trailer or a large vehicle, with two pull-forwards and one look from outside.',
   trafficSide: 'left',
@@ -41,61 +99,7 @@ export const reversingArea: Standard = {
       meaning: 'Fails the reverse at once.',
     },
   ],
-  categories: [
-    fromCatalogue(
-      'checks',
-      [['outside', { name: 'Walk round the vehicle', grades: ['noted', 'fault'] }]],
-      'Before the reverse',
-    ),
-    forExercise('reverse', 'Reverse into the bay', 'V', [
-      ['S', 'shunt', 'reversing.shunt', 'Pull-forward', { grades: ['noted', 'fault'] }],
-      ['W', 'walk', 'reversing.walk', 'Look from outside with the vehicle unsecured', { grades: ['fault', 'serious'] }],
-      ['O', 'look', 'reversing.observation', 'Not looking all round'],
-      ['C', 'control', 'reversing.control', 'Control of speed and steering'],
-      ['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', { grades: ['noted', 'fault'] }],
-      ['P', 'stop', 'yard.stop-mark', 'Not stopped at the A line', { grades: ['fault', 'serious'] }],
-      ['A', 'end', 'reversing.accuracy', 'Rear end short of the stopping area', seriousOnly],
-    ]),
-    {
-      code: 'touch',
-      name: 'Lines and markers',
-      letter: 'L',
-      items: [
-        {
-          code: 'touch.line',
-          behaviour: 'yard.line',
-          name: 'Tyre across a boundary line',
-          letter: 'L',
-          exercise: 'reverse',
-          ...seriousOnly,
-        },
-        {
-          code: 'touch.marker',
-          behaviour: 'yard.obstacle',
-          name: 'Cone or barrier touched',
-          letter: 'T',
-          exercise: 'reverse',
-          ...seriousOnly,
-        },
-        {
-          code: 'touch.overhang',
-          behaviour: 'reversing.contact',
-          name: 'Bodywork over a line, tyres inside',
-          letter: 'B',
-          exercise: 'reverse',
-          grades: ['noted'],
-        },
-      ],
-    },
-    fromCatalogue(
-      'stopping',
-      [
-        ['securing', faultOnly],
-        ['doors', faultOnly],
-      ],
-      'At the end',
-    ),
-  ],
+  categories,
   limits: [
     {
       code: 'shunts',
@@ -143,14 +147,16 @@ export const reversingArea: Standard = {
   ],
   caps: [],
   requirements: [{ kind: 'exercise', exercise: 'reverse' }],
-  exercises: [
+  exercises: withItems(categories, [
     {
       code: 'reverse',
       name: 'Reverse into the bay',
       task: 'From the A markers back past B into the bay, the rear end past the black line and short of the barrier. The belt may be off; there is no clock.',
     },
-  ],
+  ]),
   questions: [],
+  briefing: [documents, outsideCheck],
+  endings: usualEndings,
   options: [
     settled('shunt', 'costs', 'Allowed, but the first line was not good enough.', {
       costs: [{ kind: 'grades', item: 'reverse.shunt', grades: ['fault'] }],

@@ -1,6 +1,8 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Standard } from '../standard';
+import { callCheck, cockpitDrill, documents, eyesight, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
+import { withItems } from './exercise-items';
 import { each, fromCatalogue } from './from-catalogue';
 
 const look = ['mirror', 'signal', 'blind spot'];
@@ -58,7 +60,7 @@ const categories = [
 /** Every turn and lane change as a checked sequence. */
 export const sequenceChecklist: Standard = {
   id: 'sequence-checklist',
-  version: 1,
+  version: 2,
   name: 'Sequence checklist',
   summary: 'A list of competences, each shown in its sequence or not yet; a few may be left to practise.',
   trafficSide: 'right',
@@ -114,8 +116,12 @@ export const sequenceChecklist: Standard = {
   requirements: [
     { kind: 'driving-time', atLeastMin: houseDefault(20, 'A shorter drive says too little to stand for a test.') },
   ],
-  exercises: [{ code: 'parallel-park', name: 'Parallel park', task: 'Park beside the kerb in reverse.' }],
+  exercises: withItems(categories, [
+    { code: 'parallel-park', name: 'Parallel park', task: 'Park beside the kerb in reverse.' },
+  ]),
   questions: [],
+  briefing: [documents, eyesight, callCheck, cockpitDrill(categories, 'seat')],
+  endings: usualEndings,
   options: [
     settled('signal-need', 'always', 'The signal is a step of every sequence.'),
     settled('stop-hold', 'count-3', 'A count makes sure the wheels have stopped and leaves time to look.'),

@@ -1,6 +1,8 @@
 import { commonPractice, houseDefault } from '../provenance';
-import type { ErrorClass, Limit, Standard } from '../standard';
+import type { Category, ErrorClass, Limit, Standard } from '../standard';
+import { cockpitDrill, documents, eyesight, outsideCheck, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
+import { withItems } from './exercise-items';
 import { each, fromCatalogue } from './from-catalogue';
 
 const classes: readonly ErrorClass[] = [
@@ -23,10 +25,58 @@ const allowance = (code: string, name: string, allowed: Limit['allowed']): Limit
   effect: { kind: 'fail-test' },
 });
 
+const categories: readonly Category[] = [
+  fromCatalogue('moving-off', [
+    ...each(['observation', 'blind-spot'], of('observation')),
+    ['signal', of('signalling')],
+    ['timing', of('rules')],
+    ...each(['control', 'hill'], of('handling')),
+  ]),
+  fromCatalogue(
+    'mirrors',
+    each(['before-signal', 'before-direction', 'before-speed', 'blind-spot', 'rolling'], of('observation')),
+  ),
+  fromCatalogue('signals', each(['missed', 'timing', 'misleading', 'cancelling'], of('signalling'))),
+  fromCatalogue(
+    'controls',
+    each(['clutch', 'footbrake', 'gears', 'parking-brake', 'steering', 'stalled', 'lights'], of('handling')),
+  ),
+  fromCatalogue('position', each(['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way'], of('line'))),
+  fromCatalogue('speed', each(['limit', 'conditions', 'school-zone', 'slow', 'hesitation'], of('speed'))),
+  fromCatalogue('junctions', [
+    ['approach', of('speed')],
+    ['observation', of('observation')],
+    ...each(['giving-way', 'stop-line', 'arrival-order'], of('rules')),
+    ...each(['turn-across', 'turn-near', 'cutting'], of('line')),
+  ]),
+  fromCatalogue('roundabouts', [
+    ['approach', of('speed')],
+    ['giving-way', of('rules')],
+    ...each(['lane', 'exit'], of('line')),
+    ['signal', of('signalling')],
+  ]),
+  fromCatalogue('signs', each(['lights', 'amber', 'signs', 'markings', 'controllers', 'railway'], of('rules'))),
+  fromCatalogue('fast-roads', [['joining', of('speed')], ...each(['lane', 'overtaking', 'leaving'], of('line'))]),
+  fromCatalogue('clearance', each(['parked', 'vulnerable', 'following'], of('line'))),
+  fromCatalogue('meeting', each(['holding-back', 'crossing-path'], of('rules'))),
+  fromCatalogue('crossings', [
+    ['approach', of('speed')],
+    ...each(['precedence', 'blocking', 'side-road'], of('rules')),
+  ]),
+  fromCatalogue('stopping', [
+    ...each(['place', 'control', 'securing'], of('handling')),
+    ...each(['preparing', 'doors'], of('observation')),
+  ]),
+  fromCatalogue('reversing', [
+    ...each(['observation', 'looking-back', 'waiting'], of('observation')),
+    ...each(['control', 'accuracy', 'contact'], of('handling')),
+  ]),
+];
+
 /** Each class of error has an allowance of its own; one strike more fails. */
 export const strikes: Standard = {
   id: 'strikes',
-  version: 1,
+  version: 2,
   name: 'Strikes',
   summary: 'Errors are sorted into classes, each with its own allowance; one strike beyond any of them fails.',
   trafficSide: 'right',
@@ -51,53 +101,7 @@ export const strikes: Standard = {
     },
   ],
   classes,
-  categories: [
-    fromCatalogue('moving-off', [
-      ...each(['observation', 'blind-spot'], of('observation')),
-      ['signal', of('signalling')],
-      ['timing', of('rules')],
-      ...each(['control', 'hill'], of('handling')),
-    ]),
-    fromCatalogue(
-      'mirrors',
-      each(['before-signal', 'before-direction', 'before-speed', 'blind-spot', 'rolling'], of('observation')),
-    ),
-    fromCatalogue('signals', each(['missed', 'timing', 'misleading', 'cancelling'], of('signalling'))),
-    fromCatalogue(
-      'controls',
-      each(['clutch', 'footbrake', 'gears', 'parking-brake', 'steering', 'stalled', 'lights'], of('handling')),
-    ),
-    fromCatalogue('position', each(['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way'], of('line'))),
-    fromCatalogue('speed', each(['limit', 'conditions', 'school-zone', 'slow', 'hesitation'], of('speed'))),
-    fromCatalogue('junctions', [
-      ['approach', of('speed')],
-      ['observation', of('observation')],
-      ...each(['giving-way', 'stop-line', 'arrival-order'], of('rules')),
-      ...each(['turn-across', 'turn-near', 'cutting'], of('line')),
-    ]),
-    fromCatalogue('roundabouts', [
-      ['approach', of('speed')],
-      ['giving-way', of('rules')],
-      ...each(['lane', 'exit'], of('line')),
-      ['signal', of('signalling')],
-    ]),
-    fromCatalogue('signs', each(['lights', 'amber', 'signs', 'markings', 'controllers', 'railway'], of('rules'))),
-    fromCatalogue('fast-roads', [['joining', of('speed')], ...each(['lane', 'overtaking', 'leaving'], of('line'))]),
-    fromCatalogue('clearance', each(['parked', 'vulnerable', 'following'], of('line'))),
-    fromCatalogue('meeting', each(['holding-back', 'crossing-path'], of('rules'))),
-    fromCatalogue('crossings', [
-      ['approach', of('speed')],
-      ...each(['precedence', 'blocking', 'side-road'], of('rules')),
-    ]),
-    fromCatalogue('stopping', [
-      ...each(['place', 'control', 'securing'], of('handling')),
-      ...each(['preparing', 'doors'], of('observation')),
-    ]),
-    fromCatalogue('reversing', [
-      ...each(['observation', 'looking-back', 'waiting'], of('observation')),
-      ...each(['control', 'accuracy', 'contact'], of('handling')),
-    ]),
-  ],
+  categories,
   limits: [
     allowance('observation', 'Missed observation checks', commonPractice(2, 'Two are allowed, the third fails.')),
     allowance('signalling', 'Signalling strikes', houseDefault(3, 'A little more than for looking.')),
@@ -118,11 +122,13 @@ export const strikes: Standard = {
   requirements: [
     { kind: 'driving-time', atLeastMin: houseDefault(30, 'A shorter drive says too little to stand for a test.') },
   ],
-  exercises: [
+  exercises: withItems(categories, [
     { code: 'bay', name: 'Bay park', task: 'Park in a marked bay and leave it again.' },
     { code: 'parallel-park', name: 'Parallel park', task: 'Park beside the kerb in reverse.' },
-  ],
+  ]),
   questions: [],
+  briefing: [documents, eyesight, outsideCheck, cockpitDrill(categories, 'seat')],
+  endings: usualEndings,
   options: [
     settled('signal-need', 'always', 'Every move is signalled in this school.'),
     settled('stop-hold', 'full-stop', 'The wheels standing still is what the rule asks for.'),

@@ -1,14 +1,59 @@
 import { commonPractice, houseDefault, published } from '../provenance';
-import type { Standard } from '../standard';
+import type { Category, Standard } from '../standard';
+import { askedAtRest, cockpitDrill, documents, eyesight, riders, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
+import { withItems } from './exercise-items';
 import { fromCatalogue } from './from-catalogue';
 
 const carTest = "Guidance to Great Britain's car driving test; written down from memory";
 
+const categories: readonly Category[] = [
+  fromCatalogue('checks', [
+    ['eyesight', { grades: ['serious'] }],
+    ['tell', { grades: ['driving'] }],
+    ['show', { grades: ['driving'] }],
+  ]),
+  fromCatalogue('set-up', ['doors', 'seat', 'head-restraint', 'mirrors', 'belts', 'start']),
+  fromCatalogue('controls', [
+    'accelerator',
+    'clutch',
+    'footbrake',
+    'gears',
+    'parking-brake',
+    'steering',
+    'stalled',
+    'ancillary',
+  ]),
+  fromCatalogue('moving-off', ['observation', 'blind-spot', 'signal', 'timing', 'control', 'hill']),
+  fromCatalogue('mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot', 'rolling']),
+  fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling']),
+  fromCatalogue('position', ['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way']),
+  fromCatalogue('speed', ['limit', 'conditions', 'slow', 'hesitation']),
+  fromCatalogue('junctions', [
+    'approach',
+    'observation',
+    'giving-way',
+    'stop-line',
+    ['turn-across', { name: 'Turning right' }],
+    ['turn-near', { name: 'Turning left' }],
+    'cutting',
+  ]),
+  fromCatalogue('roundabouts', ['approach', 'giving-way', 'lane', 'signal', 'exit']),
+  fromCatalogue('signs', ['lights', 'amber', 'signs', 'markings', 'controllers', 'railway']),
+  fromCatalogue('fast-roads', ['joining', 'lane', 'overtaking', 'leaving']),
+  fromCatalogue('clearance', ['parked', 'vulnerable', 'following', 'queue']),
+  fromCatalogue('meeting', ['holding-back', 'crossing-path', 'narrow']),
+  fromCatalogue('crossings', ['approach', 'precedence', 'blocking', 'side-road']),
+  fromCatalogue('awareness', ['planning', 'others', 'emergency-vehicles']),
+  fromCatalogue('stopping', ['place', 'preparing', 'control', 'securing', 'doors']),
+  fromCatalogue('emergency-stop', ['reaction', 'control', 'footwork', 'moving-on']),
+  fromCatalogue('reversing', ['observation', 'looking-back', 'waiting', 'control', 'accuracy', 'contact', 'shunt']),
+];
+
 /** Driving faults are counted, serious and dangerous ones fail at once. */
 export const tally: Standard = {
   id: 'tally',
-  version: 1,
+  version: 2,
   name: 'Tally',
   summary: 'Driving faults are added up; a single serious or dangerous fault ends the chance of a pass.',
   trafficSide: 'left',
@@ -43,48 +88,7 @@ export const tally: Standard = {
       meaning: 'Did put somebody in danger: another person or the instructor had to act.',
     },
   ],
-  categories: [
-    fromCatalogue('checks', [
-      ['eyesight', { grades: ['serious'] }],
-      ['tell', { grades: ['driving'] }],
-      ['show', { grades: ['driving'] }],
-    ]),
-    fromCatalogue('set-up', ['doors', 'seat', 'head-restraint', 'mirrors', 'belts', 'start']),
-    fromCatalogue('controls', [
-      'accelerator',
-      'clutch',
-      'footbrake',
-      'gears',
-      'parking-brake',
-      'steering',
-      'stalled',
-      'ancillary',
-    ]),
-    fromCatalogue('moving-off', ['observation', 'blind-spot', 'signal', 'timing', 'control', 'hill']),
-    fromCatalogue('mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot', 'rolling']),
-    fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling']),
-    fromCatalogue('position', ['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way']),
-    fromCatalogue('speed', ['limit', 'conditions', 'slow', 'hesitation']),
-    fromCatalogue('junctions', [
-      'approach',
-      'observation',
-      'giving-way',
-      'stop-line',
-      ['turn-across', { name: 'Turning right' }],
-      ['turn-near', { name: 'Turning left' }],
-      'cutting',
-    ]),
-    fromCatalogue('roundabouts', ['approach', 'giving-way', 'lane', 'signal', 'exit']),
-    fromCatalogue('signs', ['lights', 'amber', 'signs', 'markings', 'controllers', 'railway']),
-    fromCatalogue('fast-roads', ['joining', 'lane', 'overtaking', 'leaving']),
-    fromCatalogue('clearance', ['parked', 'vulnerable', 'following', 'queue']),
-    fromCatalogue('meeting', ['holding-back', 'crossing-path', 'narrow']),
-    fromCatalogue('crossings', ['approach', 'precedence', 'blocking', 'side-road']),
-    fromCatalogue('awareness', ['planning', 'others', 'emergency-vehicles']),
-    fromCatalogue('stopping', ['place', 'preparing', 'control', 'securing', 'doors']),
-    fromCatalogue('emergency-stop', ['reaction', 'control', 'footwork', 'moving-on']),
-    fromCatalogue('reversing', ['observation', 'looking-back', 'waiting', 'control', 'accuracy', 'contact', 'shunt']),
-  ],
+  categories,
   limits: [
     {
       code: 'driving-faults',
@@ -135,7 +139,7 @@ export const tally: Standard = {
       atLeastMin: houseDefault(10, 'Half of the usual 20 minutes without directions.'),
     },
   ],
-  exercises: [
+  exercises: withItems(categories, [
     {
       code: 'parallel-park',
       name: 'Parallel park',
@@ -153,7 +157,7 @@ export const tally: Standard = {
     },
     { code: 'emergency-stop', name: 'Emergency stop', task: 'On the signal stop promptly, straight and in control.' },
     { code: 'hill-start', name: 'Hill start', task: 'Stop on the hill and move off without rolling.' },
-  ],
+  ]),
   questions: [
     {
       kind: 'tell',
@@ -170,6 +174,14 @@ export const tally: Standard = {
       tries: commonPractice(2),
     },
   ],
+  briefing: [
+    documents,
+    riders,
+    eyesight,
+    askedAtRest(['checks.tell'], 'One safety check, explained with the engine off.'),
+    cockpitDrill(categories, 'doors'),
+  ],
+  endings: usualEndings,
   options: [
     settled(
       'signal-need',

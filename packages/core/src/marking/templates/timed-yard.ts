@@ -1,6 +1,8 @@
 import { commonPractice, houseDefault } from '../provenance';
-import type { Band, Exercise, Item, Limit, Measured, Standard } from '../standard';
+import type { Category, Band, Exercise, Item, Limit, Measured, Standard } from '../standard';
+import { bayNumber, cockpitDrill, documents, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
+import { withItems } from './exercise-items';
 import { forExercise, itemFor } from './from-catalogue';
 
 const practice = { kind: 'common practice' } as const;
@@ -103,10 +105,50 @@ const testLimit = (code: string, name: string, limit: Pick<Limit, 'measure' | 'a
   ...limit,
 });
 
+const categories: readonly Category[] = [
+  forExercise('slope', 'Slope', 'S', [
+    ['R', 'roll-back', 'yard.roll-back', 'Rolled back', { measured: rollBack }],
+    ['G', 'revs', 'yard.revs', 'Engine raced', { ...failOnly, measured: revs }],
+    ['O', 'look', 'moving-off.observation', 'Shoulder not checked', demeritOnly],
+    ['B', 'brake-on', 'yard.brake-on', 'Moved with the parking brake on', demeritOnly],
+    ['L', 'line', 'yard.line', 'Line touched', failOnly],
+  ]),
+  forExercise('brake', 'Emergency brake', 'E', [
+    [
+      'S',
+      'speed',
+      'emergency-stop.speed',
+      'Speed at the tone',
+      { ...failOnly, measured: { quantity: 'speed reached', unit: 'km/h', bands: brakeSpeed(30) } },
+    ],
+    ['R', 'reaction', 'emergency-stop.reaction', 'Did not brake at once', failOnly],
+    ['F', 'footwork', 'emergency-stop.footwork', 'Clutch before brake'],
+    ['O', 'look', 'emergency-stop.moving-on', 'Moved on without a look', demeritOnly],
+    ['L', 'line', 'yard.line', 'Line touched', failOnly],
+  ]),
+  forExercise('angle-bay', 'Angle bay', 'A', [
+    ['H', 'head-check', 'mirrors.blind-spot', 'No head check', demeritOnly],
+    ['P', 'early-brake', 'controls.parking-brake', 'Parking brake while still rolling in', demeritOnly],
+    ['X', 'extra', 'reversing.shunt', 'Reversed to correct', demeritOnly],
+    ...inBay,
+  ]),
+  forExercise('garage-bay', 'Garage bay', 'G', [
+    ['X', 'extra', 'reversing.shunt', 'Extra reverse, before half the car is in', two],
+    ['V', 'late-extra', 'yard.movements', 'Extra reverse with half the car in', failOnly],
+    ...inBay,
+  ]),
+  forExercise('parallel-bay', 'Parallel bay', 'P', [
+    ['H', 'shoulder', 'mirrors.blind-spot', 'No left shoulder look before steering right', two],
+    ['X', 'extra', 'reversing.shunt', 'Extra reverse', demeritOnly],
+    ...inBay,
+  ]),
+  { code: 'whole', name: 'Whole yard', letter: 'Y', items: whole },
+];
+
 /** Five exercises, each on a clock and on demerits. */
 export const timedYard: Standard = {
   id: 'timed-yard',
-  version: 1,
+  version: 2,
   name: 'Timed yard',
   summary: 'Five exercises in a closed yard, each with a clock and its demerits, and a clock over all of them.',
   trafficSide: 'right',
@@ -132,45 +174,7 @@ export const timedYard: Standard = {
       meaning: 'Fails the exercise at once; in the yard as a whole, the test.',
     },
   ],
-  categories: [
-    forExercise('slope', 'Slope', 'S', [
-      ['R', 'roll-back', 'yard.roll-back', 'Rolled back', { measured: rollBack }],
-      ['G', 'revs', 'yard.revs', 'Engine raced', { ...failOnly, measured: revs }],
-      ['O', 'look', 'moving-off.observation', 'Shoulder not checked', demeritOnly],
-      ['B', 'brake-on', 'yard.brake-on', 'Moved with the parking brake on', demeritOnly],
-      ['L', 'line', 'yard.line', 'Line touched', failOnly],
-    ]),
-    forExercise('brake', 'Emergency brake', 'E', [
-      [
-        'S',
-        'speed',
-        'emergency-stop.speed',
-        'Speed at the tone',
-        { ...failOnly, measured: { quantity: 'speed reached', unit: 'km/h', bands: brakeSpeed(30) } },
-      ],
-      ['R', 'reaction', 'emergency-stop.reaction', 'Did not brake at once', failOnly],
-      ['F', 'footwork', 'emergency-stop.footwork', 'Clutch before brake'],
-      ['O', 'look', 'emergency-stop.moving-on', 'Moved on without a look', demeritOnly],
-      ['L', 'line', 'yard.line', 'Line touched', failOnly],
-    ]),
-    forExercise('angle-bay', 'Angle bay', 'A', [
-      ['H', 'head-check', 'mirrors.blind-spot', 'No head check', demeritOnly],
-      ['P', 'early-brake', 'controls.parking-brake', 'Parking brake while still rolling in', demeritOnly],
-      ['X', 'extra', 'reversing.shunt', 'Reversed to correct', demeritOnly],
-      ...inBay,
-    ]),
-    forExercise('garage-bay', 'Garage bay', 'G', [
-      ['X', 'extra', 'reversing.shunt', 'Extra reverse, before half the car is in', two],
-      ['V', 'late-extra', 'yard.movements', 'Extra reverse with half the car in', failOnly],
-      ...inBay,
-    ]),
-    forExercise('parallel-bay', 'Parallel bay', 'P', [
-      ['H', 'shoulder', 'mirrors.blind-spot', 'No left shoulder look before steering right', two],
-      ['X', 'extra', 'reversing.shunt', 'Extra reverse', demeritOnly],
-      ...inBay,
-    ]),
-    { code: 'whole', name: 'Whole yard', letter: 'Y', items: whole },
-  ],
+  categories,
   limits: [
     ...exercises.map(({ code, name, seconds }): Limit => ({
       code: `time-${code}`,
@@ -212,13 +216,18 @@ export const timedYard: Standard = {
   ],
   caps: [],
   requirements: exercises.map(({ code }) => ({ kind: 'exercise', exercise: code })),
-  exercises: exercises.map(({ code, name, task, clockStarts }) => ({
-    code,
-    name,
-    task: task!,
-    clockStarts: clockStarts!,
-  })),
+  exercises: withItems(
+    categories,
+    exercises.map(({ code, name, task, clockStarts }) => ({
+      code,
+      name,
+      task: task!,
+      clockStarts: clockStarts!,
+    })),
+  ),
   questions: [],
+  briefing: [documents, bayNumber, cockpitDrill(categories, 'seat')],
+  endings: usualEndings,
   options: [
     settled('emergency-footwork', 'brake-first', 'In this yard brake comes before clutch; both together fails.', {
       together: [{ kind: 'grades', item: 'brake.footwork', grades: ['demerit'] }],
