@@ -1,0 +1,59 @@
+import type { Drive } from '../drive/drive';
+import { judgeDrive } from '../marking/judge';
+import type { ItemCounts } from '../marking/likely';
+import type { Standard } from '../marking/standard';
+import type { Verdict } from '../marking/verdict';
+import { verdictSentence } from '../marking/wording';
+import { comparedWithLast, type ComparedWithLast } from './compared';
+import { marksTold, type MarkTold } from './marks-told';
+import { patternsIn, type Pattern } from './patterns';
+import { wentWell, type GoodThing } from './went-well';
+import { firstTwo, worthWork, type WorkOn } from './work-on';
+
+/** Everything a talk-through needs, worked out from the log alone. */
+export interface Debrief {
+  readonly verdict: Verdict;
+  readonly sentence: string;
+  /** For a fail with a single reason: how it would have ended without that. */
+  readonly otherwise?: string | undefined;
+  readonly well: readonly GoodThing[];
+  readonly marks: readonly MarkTold[];
+  readonly patterns: readonly Pattern[];
+  readonly compared: ComparedWithLast;
+  /** Everything worth working on, the weightiest first. */
+  readonly worth: readonly WorkOn[];
+  /** What to begin with: what was agreed, or a proposal of two. */
+  readonly workOn: readonly WorkOn[];
+}
+
+/**
+ * The debrief of an ended drive.
+ * @param standard with its options applied
+ * @param past how often each item was marked in the learner's drives before, oldest first
+ */
+export function debriefOf(standard: Standard, drive: Drive, past: readonly ItemCounts[]): Debrief {
+  const verdict = judgeDrive(standard, drive);
+  const worth = worthWork(standard, drive, past);
+  const agreed = drive.debriefed?.workOn.flatMap((item) => worth.find((one) => one.item === item) ?? []) ?? [];
+  return {
+    verdict,
+    sentence: verdictSentence(standard, verdict),
+    otherwise: withoutTheReason(standard, drive, verdict),
+    well: wentWell(standard, drive, past),
+    marks: marksTold(standard, drive, verdict),
+    patterns: patternsIn(standard, drive),
+    compared: comparedWithLast(standard, drive, past),
+    worth,
+    workOn: agreed.length > 0 ? agreed : firstTwo(standard, worth),
+  };
+}
+
+function withoutTheReason(standard: Standard, drive: Drive, verdict: Verdict): string | undefined {
+  const [reason, ...others] = verdict.reasons;
+  if (!reason || others.length > 0 || verdict.stops.length > 0 || reason.marks.length !== 1) return undefined;
+  const only = reason.marks[0]!.id;
+  const without = judgeDrive(standard, { ...drive, marks: drive.marks.filter(({ id }) => id !== only) });
+  return without.outcome === 'pass'
+    ? `Without it: ${verdictSentence(standard, without).replace(/^Pass/, 'pass')}`
+    : undefined;
+}
