@@ -1,0 +1,162 @@
+/** The words of a spoken or typed answer, brought to one form. */
+export interface Word {
+  readonly text: string;
+  /** It stands under a "not", "no", "never" or the like. */
+  readonly negated: boolean;
+}
+
+const joined: readonly (readonly [RegExp, string])[] = [
+  [/\bdip[ -]stick\b/g, 'dipstick'],
+  [/\bhand[ -]book\b/g, 'handbook'],
+  [/\bwind[ -]screen\b/g, 'windscreen'],
+  [/\bhead[ -]?(lamp|light)/g, 'headlight'],
+  [/\bfour[ -]way\b/g, 'four_way'],
+  [/\bright of way\b/g, 'right_of_way'],
+  [/\bdust[ -]cap/g, 'dust_cap'],
+  [/\bcan't\b|\bcannot\b/g, 'can not'],
+  [/\bwon't\b/g, 'will not'],
+  [/n't\b/g, ' not'],
+  [/\b(do not|dont) forget\b/g, 'remember'],
+  [/\bfree (of|from)\b/g, 'no'],
+  [/\b(three|3)[ -]quarters?\b|\bthree[ -]fourths?\b|¾|\b75 ?%|\bseventy[ -]five per ?cent\b/g, '3/4'],
+];
+
+const numberWords: Readonly<Record<string, number>> = {
+  zero: 0,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  fifteen: 15,
+  sixteen: 16,
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  fifty: 50,
+  sixty: 60,
+  seventy: 70,
+  eighty: 80,
+  ninety: 90,
+  hundred: 100,
+};
+
+const negators = new Set([
+  'not',
+  'no',
+  'never',
+  'without',
+  'none',
+  'nothing',
+  'neither',
+  'nor',
+  'isnt',
+  'dont',
+  'doesnt',
+  'shouldnt',
+  'mustnt',
+  'arent',
+  'forbidden',
+  'prohibited',
+]);
+const breaks = new Set(['but', 'then', 'so', 'because', 'if', 'unless', 'i', 'you', 'we', 'it', ';', '.']);
+/** How many words a "not" reaches. */
+const reach = 6;
+
+/** Numbers, whether in digits or in words, as digits: "one point six" and "1,6mm" are both 1.6. */
+function digits(tokens: readonly string[]): readonly string[] {
+  const out: string[] = [];
+  for (let i = 0; i < tokens.length; i++) {
+    const token = tokens[i]!;
+    const value = numberWords[token];
+    if (value === undefined) {
+      out.push(token);
+      continue;
+    }
+    const next = tokens[i + 1];
+    const after = numberWords[tokens[i + 2] ?? ''];
+    if (next === 'point' && after !== undefined && after < 10) {
+      out.push(`${value}.${after}`);
+      i += 2;
+    } else if (next === 'hundred' && value < 10) {
+      const rest = tokens[i + 2] === 'and' ? numberWords[tokens[i + 3] ?? ''] : undefined;
+      out.push(String(value * 100 + (rest ?? 0)));
+      i += rest === undefined ? 1 : 3;
+    } else if (token === 'one' && !/^(metre|meter|second|point|hundred|way)/.test(next ?? '')) {
+      out.push(token);
+    } else if (value >= 20 && value < 100 && (numberWords[next ?? ''] ?? 99) < 10) {
+      out.push(String(value + numberWords[next!]!));
+      i += 1;
+    } else out.push(String(value));
+  }
+  return out;
+}
+
+/** An answer as words: small letters, numbers in digits, what is denied marked as such. */
+export function wordsOf(answer: string): readonly Word[] {
+  let text = answer.toLowerCase().replace(/[’`]/g, "'");
+  for (const [from, to] of joined) text = text.replace(from, to);
+  text = text
+    .replace(/(\d),(\d)/g, '$1.$2')
+    .replace(/(\d)(mm|m|cm|s|%)\b/g, '$1 $2')
+    .replace(/'/g, '');
+  const tokens = digits(text.match(/\d+\/\d+|\d+(?:\.\d+)?|[a-z_à-ž]+|[;.,%]/g) ?? []);
+  let left = 0;
+  return tokens.flatMap((token, i): Word[] => {
+    if (negators.has(token)) {
+      left = reach;
+      return [{ text: token, negated: false }];
+    }
+    if (breaks.has(token) || (token === ',' && !listGoesOn(tokens, i))) left = 0;
+    if (!/^[a-z0-9]/.test(token)) return [];
+    const negated = left > 0;
+    left = Math.max(0, left - 1);
+    return [{ text: token, negated }];
+  });
+}
+
+/** "No cuts, bulges or lumps" denies all three; the comma of "no cuts, at least 1.6 mm" ends the denial. */
+function listGoesOn(tokens: readonly string[], comma: number): boolean {
+  const [next = '', after = ''] = tokens.slice(comma + 1, comma + 3);
+  return /^[a-z]/.test(next) && [',', 'or', 'and', 'nor'].includes(after);
+}
+
+/** A word without its usual endings, so that "walking" and "walk" agree. */
+export function stem(word: string): string {
+  if (/\d/.test(word) || word.length < 4) return word;
+  const bare = word.replace(/(ing|edly|ed|ly|es|s)$/, '');
+  const short = bare.length >= 3 ? bare : word;
+  return short.replace(/(.)\1$/, '$1').replace(/e$/, '');
+}
+
+/** Whether two words are the same but for a slip of the finger; numbers never are. */
+export function nearlySame(a: string, b: string): boolean {
+  if (a === b) return true;
+  if (/\d/.test(a) || /\d/.test(b)) return false;
+  if (stem(a) === stem(b)) return true;
+  const length = Math.min(a.length, b.length);
+  return length >= 5 && distance(a, b) <= (length >= 9 ? 2 : 1);
+}
+
+/** Damerau's distance with neighbouring letters swapped as one step (optimal string alignment). */
+function distance(a: string, b: string): number {
+  const rows: number[][] = [Array.from({ length: b.length + 1 }, (_, j) => j)];
+  for (let i = 1; i <= a.length; i++) {
+    const row = [i];
+    for (let j = 1; j <= b.length; j++) {
+      const cost = a[i - 1] === b[j - 1] ? 0 : 1;
+      row[j] = Math.min(rows[i - 1]![j]! + 1, row[j - 1]! + 1, rows[i - 1]![j - 1]! + cost);
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        row[j] = Math.min(row[j]!, rows[i - 2]![j - 2]! + 1);
+    }
+    rows.push(row);
+  }
+  return rows[a.length]![b.length]!;
+}
