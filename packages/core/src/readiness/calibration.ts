@@ -1,0 +1,88 @@
+/** An estimate made before a real test, and how the test went. */
+export interface Outcome {
+  /** 0 to 1. */
+  readonly chance: number;
+  readonly passed: boolean;
+}
+
+/** Below this many results nothing is said about a school's estimates (house default). */
+export const resultsWanted = 20;
+/** Two-sided 5 % of the normal distribution: chance alone shows as much in one school of twenty (house default). */
+const tendencyFrom = 1.959963984540054;
+
+/**
+ * The Brier score: the mean squared distance of what was said from what came (Brier 1950, "Verification of forecasts
+ * expressed in terms of probability"). 0 is perfect, 1 the worst; NaN where there are no results.
+ */
+export function brierScore(outcomes: readonly Outcome[]): number {
+  return outcomes.reduce((sum, { chance, passed }) => sum + (chance - (passed ? 1 : 0)) ** 2, 0) / outcomes.length;
+}
+
+/** The score of always saying the share that passed. */
+export function baseRateScore(outcomes: readonly Outcome[]): number {
+  const share = outcomes.filter(({ passed }) => passed).length / outcomes.length;
+  return share * (1 - share);
+}
+
+/** Estimates of about the same size, and how many of them came true. */
+export interface ReliabilityBin {
+  readonly from: number;
+  readonly to: number;
+  readonly meanChance: number;
+  readonly passed: number;
+  readonly of: number;
+}
+
+/** The outcomes by fifths of what was said; empty fifths are left out. */
+export function reliability(outcomes: readonly Outcome[]): readonly ReliabilityBin[] {
+  return [0, 1, 2, 3, 4].flatMap((i) => {
+    const [from, to] = [i / 5, (i + 1) / 5];
+    const inside = outcomes.filter(({ chance }) => chance >= from && (chance < to || (i === 4 && chance <= to)));
+    if (inside.length === 0) return [];
+    return [
+      {
+        from,
+        to,
+        meanChance: inside.reduce((sum, { chance }) => sum + chance, 0) / inside.length,
+        passed: inside.filter(({ passed }) => passed).length,
+        of: inside.length,
+      },
+    ];
+  });
+}
+
+export interface Calibration {
+  readonly results: number;
+  /** How many more are wanted before anything is said. */
+  readonly missing: number;
+  readonly brier?: number;
+  readonly baseRate?: number;
+  readonly bins: readonly ReliabilityBin[];
+  /** Only where the numbers bear it. */
+  readonly tendency?: 'too-hopeful' | 'too-gloomy';
+}
+
+/** How a school's estimates have done, as far as the numbers bear it. */
+export function calibrationOf(outcomes: readonly Outcome[]): Calibration {
+  const missing = Math.max(0, resultsWanted - outcomes.length);
+  if (missing > 0) return { results: outcomes.length, missing, bins: [] };
+  const tendency = tendencyOf(outcomes);
+  return {
+    results: outcomes.length,
+    missing,
+    brier: brierScore(outcomes),
+    baseRate: baseRateScore(outcomes),
+    bins: reliability(outcomes),
+    ...(tendency && { tendency }),
+  };
+}
+
+/** Spiegelhalter's idea: under true estimates the passes have a known mean and variance; far from it is a tendency. */
+function tendencyOf(outcomes: readonly Outcome[]): Calibration['tendency'] {
+  const expected = outcomes.reduce((sum, { chance }) => sum + chance, 0);
+  const variance = outcomes.reduce((sum, { chance }) => sum + chance * (1 - chance), 0);
+  const passed = outcomes.filter((one) => one.passed).length;
+  if (variance === 0) return undefined;
+  const z = (passed - expected) / Math.sqrt(variance);
+  return Math.abs(z) < tendencyFrom ? undefined : z < 0 ? 'too-hopeful' : 'too-gloomy';
+}

@@ -1,0 +1,111 @@
+import type { Standard } from '../marking/standard';
+import { defaultAssumptions, type Assumptions, type Prior } from './assumptions';
+import { checklist, type ReadinessCheck } from './checklist';
+import { compileStandard } from './compiled';
+import type { Evidence } from './evidence';
+import { judgeReadiness, type Judgement } from './judgement';
+import { expectedByCategory, posteriorOn } from './posterior';
+import { simulate, usualEffort, type Chance, type Effort } from './simulate';
+
+/** Everything an estimate rests on. */
+export interface Question {
+  readonly standard: Standard;
+  readonly evidence: readonly Evidence[];
+  readonly on: Date;
+  readonly assumptions: Assumptions;
+  readonly prior?: Prior;
+  /** Chance that the safety questions are right on the day of the test, 0 to 1. */
+  readonly questions?: number | undefined;
+  readonly seed: number;
+  readonly effort?: Effort;
+}
+
+/** What halving the faults of one area would bring. */
+export interface AreaChange {
+  readonly category: string;
+  readonly name: string;
+  /** Faults that add up, expected on a test. */
+  readonly counted: number;
+  readonly outright: number;
+  /** The chance with half of them, 0 to 1. */
+  readonly chance: number;
+}
+
+export interface Readiness {
+  readonly chance: Pick<Chance, 'mean' | 'from' | 'to' | 'tests'>;
+  readonly checks: readonly ReadinessCheck[];
+  readonly judgement: Judgement;
+  /** Areas by what working on them would bring, the most first. */
+  readonly changes: readonly AreaChange[];
+  /** Drives and sheets that stand behind it. */
+  readonly drives: number;
+  readonly sheets: number;
+  /** Weighted tests that stand behind it. */
+  readonly exposure: number;
+  /** Drives that stand behind the prior; 0 where it is the stated default. */
+  readonly priorDrives: number;
+}
+
+/** Would this learner pass, how sure is that, and what would change it? */
+export function estimate({ standard, evidence, on, assumptions, prior, questions, seed, effort }: Question): Readiness {
+  const posterior = posteriorOn(on, standard, evidence, assumptions, prior);
+  const { halved, ...chance } = simulate(standard, posterior, seed, effort ?? usualEffort, compileStandard(standard));
+  const counted = expectedByCategory(posterior, 'counted');
+  const outright = expectedByCategory(posterior, 'outright');
+  const checks = checklist(standard, evidence, on, questions);
+  const past = evidence.filter(({ at }) => Date.parse(at) <= on.getTime());
+  return {
+    chance,
+    checks,
+    judgement: judgeReadiness(chance, checks),
+    changes: standard.categories
+      .map(({ code, name }) => ({
+        category: code,
+        name,
+        counted: counted.get(code) ?? 0,
+        outright: outright.get(code) ?? 0,
+        chance: halved.get(code) ?? chance.mean,
+      }))
+      .sort((a, b) => b.chance - a.chance || (a.name < b.name ? -1 : 1)),
+    drives: past.filter(({ kind }) => kind === 'drive').length,
+    sheets: past.filter(({ kind }) => kind === 'sheet').length,
+    exposure: posterior.exposure,
+    priorDrives: posterior.prior.drives,
+  };
+}
+
+/** The estimate as of one day. */
+export interface HistoryPoint {
+  /** RFC 3339. */
+  readonly at: string;
+  readonly mean: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+const historyEffort: Effort = { draws: 160, testsEach: 80 };
+
+/** The same estimate as of each drive and each test, from what was known then and never from later. */
+export function history(question: Omit<Question, 'on'>): readonly HistoryPoint[] {
+  const { standard, evidence, assumptions, prior, seed, effort } = question;
+  const compiled = compileStandard(standard);
+  return [...evidence]
+    .sort((a, b) => (a.at < b.at ? -1 : 1))
+    .map(({ at }) => {
+      const posterior = posteriorOn(new Date(at), standard, evidence, assumptions, prior);
+      const { mean, from, to } = simulate(standard, posterior, seed, effort ?? historyEffort, compiled);
+      return { at, mean, from, to };
+    });
+}
+
+/** The estimate on the eve of a day, with the stated assumptions: what is kept when a real result is entered. */
+export function estimateBefore(
+  standard: Standard,
+  evidence: readonly Evidence[],
+  date: string,
+  prior?: Prior,
+): Pick<HistoryPoint, 'mean' | 'from' | 'to'> {
+  const posterior = posteriorOn(new Date(`${date}T00:00:00Z`), standard, evidence, defaultAssumptions, prior);
+  const { mean, from, to } = simulate(standard, posterior, 1, historyEffort);
+  return { mean, from, to };
+}

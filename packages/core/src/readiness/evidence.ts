@@ -1,0 +1,117 @@
+import { drivenMs, exerciseRuns, sectionMs } from '../drive/clock';
+import type { Drive, Mark } from '../drive/drive';
+import type { Familiarity } from '../drive/event';
+import { countingMarks } from '../marking/counting';
+import { rulesOf } from '../marking/rules';
+import type { SheetEntry } from '../marking/sheet';
+import type { GradeSign, Standard } from '../marking/standard';
+
+/** What a mark of a behaviour counts as: faults that add up, and faults that fail at once, are separate processes. */
+export const severities = ['counted', 'outright'] as const;
+export type Severity = (typeof severities)[number];
+
+/** Marks of one behaviour. */
+export interface BehaviourCount {
+  readonly counted: number;
+  readonly outright: number;
+}
+
+/** What one drive, or one sheet of a real test, says about a learner. */
+export interface Evidence {
+  readonly kind: 'drive' | 'sheet';
+  /** RFC 3339. */
+  readonly at: string;
+  /** Marks by behaviour of the catalogue. */
+  readonly counts: Readonly<Record<string, BehaviourCount>>;
+  /** Minutes driven as a share of the test's length, 0 or more. */
+  readonly exposure: number;
+  readonly minutes: number;
+  readonly independentMin: number;
+  readonly familiarity: Familiarity;
+  readonly prompts: number;
+  readonly interventions: number;
+  /** Prompts with no mark beside them: each kept a fault from happening. */
+  readonly promptsAlone: number;
+  readonly interventionsAlone: number;
+  /** Exercises driven without a mark. */
+  readonly cleanExercises: readonly string[];
+  /** Driven to its end as a test. */
+  readonly completed: boolean;
+}
+
+/** Help within this time of a mark belongs to it (house default). */
+const besideMs = 15_000;
+
+const severityOf = (sign: GradeSign | undefined): Severity | undefined =>
+  sign === 'counted' ? 'counted' : sign === 'outright' || sign === 'highest' ? 'outright' : undefined;
+
+type Counts = Record<string, { counted: number; outright: number }>;
+
+function count(counts: Counts, behaviour: string | undefined, severity: Severity | undefined, n = 1): void {
+  if (behaviour === undefined || severity === undefined) return;
+  const one = (counts[behaviour] ??= { counted: 0, outright: 0 });
+  one[severity] += n;
+}
+
+/**
+ * What an ended drive says.
+ * @param standard the one it was marked under
+ */
+export function evidenceOfDrive(standard: Standard, drive: Drive): Evidence {
+  const { items, grades } = rulesOf(standard);
+  const marks = countingMarks(standard, drive);
+  const counts: Counts = {};
+  for (const mark of marks)
+    count(counts, items.get(mark.item)?.item.behaviour, severityOf(grades.get(mark.grade)?.sign));
+  const minutes = drivenMs(drive, drive.lastMs) / 60_000;
+  const alone = (moments: Drive['prompts']) =>
+    moments.filter(({ atMs }) => !marks.some((mark: Mark) => Math.abs(mark.atMs - atMs) <= besideMs)).length;
+  const runs = new Set(exerciseRuns(drive, drive.lastMs).map(({ exercise }) => exercise));
+  return {
+    kind: 'drive',
+    at: drive.startedAt ?? '',
+    counts,
+    exposure: minutes / standard.length.totalMin.value,
+    minutes,
+    independentMin: sectionMs(drive, 'independent', drive.lastMs) / 60_000,
+    familiarity: drive.familiarity ?? 'partly',
+    prompts: drive.prompts.length,
+    interventions: drive.interventions.length,
+    promptsAlone: alone(drive.prompts),
+    interventionsAlone: alone(drive.interventions),
+    cleanExercises: [...runs].filter((exercise) => !marks.some((mark) => mark.exercise === exercise)),
+    completed: drive.ended?.ending === 'completed',
+  };
+}
+
+/**
+ * What the sheet of a real test says: counts alone, of one test on roads that are not rehearsed.
+ * @param date of the test, `YYYY-MM-DD`
+ */
+export function evidenceOfSheet(standard: Standard, entries: readonly SheetEntry[], date: string): Evidence {
+  const { items, grades } = rulesOf(standard);
+  const counts: Counts = {};
+  for (const { item, grade, count: n } of entries)
+    count(counts, items.get(item)?.item.behaviour, severityOf(grades.get(grade)?.sign), n);
+  const minutes = standard.length.totalMin.value;
+  return {
+    kind: 'sheet',
+    at: `${date}T12:00:00.000Z`,
+    counts,
+    exposure: 1,
+    minutes,
+    independentMin: standard.length.independentMin?.value ?? 0,
+    familiarity: 'new',
+    prompts: 0,
+    interventions: 0,
+    promptsAlone: 0,
+    interventionsAlone: 0,
+    cleanExercises: [],
+    completed: true,
+  };
+}
+
+/** All marks of a severity. */
+export function totalOf({ counts }: Pick<Evidence, 'counts'>, severity: Severity): number {
+  return Object.values(counts).reduce((sum, one) => sum + one[severity], 0);
+}

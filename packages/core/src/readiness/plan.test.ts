@@ -1,0 +1,82 @@
+import { tally } from '../marking/templates/tally';
+import { defaultAssumptions } from './assumptions';
+import { estimate } from './estimate';
+import { expectedOn, freeSlots, planLessons, readyBy, spreadLessons } from './plan';
+import { syntheticLearner } from './testing-learners';
+
+const { evidence, on } = syntheticLearner(12, false);
+const question = { standard: tally, evidence, on, assumptions: defaultAssumptions, questions: 0.5, seed: 1 };
+
+describe('free hours', () => {
+  it('become lessons on their weekdays, none on the day of the test, none where one is', () => {
+    // 1 June 2026 is a Monday.
+    const hours = [
+      { weekday: 1, from: '09:00', to: '11:30' },
+      { weekday: 4, from: '17:00', to: '18:00' },
+    ];
+    expect(freeSlots(hours, '2026-06-01', '2026-06-08', 60, ['2026-06-01T10:00'])).toEqual([
+      '2026-06-01T09:00',
+      '2026-06-04T17:00',
+    ]);
+    expect(freeSlots(hours, '2026-06-01', '2026-06-02', 90)).toEqual(['2026-06-01T09:00']);
+    expect(freeSlots([], '2026-06-01', '2026-07-01', 60)).toEqual([]);
+  });
+});
+
+describe('a few of the slots a week', () => {
+  it('fall on different days while there are any, and then on the same', () => {
+    const slots = ['2026-06-01T09:00', '2026-06-01T10:00', '2026-06-03T09:00', '2026-06-05T09:00', '2026-06-08T09:00'];
+    expect(spreadLessons(slots, 2)).toEqual(['2026-06-01T09:00', '2026-06-03T09:00', '2026-06-08T09:00']);
+    expect(spreadLessons(slots, 4)).toEqual(slots);
+    expect(spreadLessons(slots, 1)).toEqual(['2026-06-01T09:00', '2026-06-08T09:00']);
+  });
+});
+
+describe('the plan', () => {
+  const { changes, checks } = estimate(question);
+  const starts = ['2026-06-01T09:00', '2026-06-04T09:00', '2026-06-08T09:00', '2026-06-11T09:00', '2026-06-15T09:00'];
+  const plan = planLessons(tally, starts, 60, changes, checks, ['bay']);
+
+  it('works on what would change most, most often, and says what to look for', () => {
+    const areas = plan.flatMap(({ goals }) => goals.flatMap(({ kind, code }) => (kind === 'area' ? [code] : [])));
+    expect(areas[0]).toBe(changes[0]!.category);
+    const times = (code: string) => areas.filter((one) => one === code).length;
+    expect(times(changes[0]!.category)).toBeGreaterThanOrEqual(times(changes[1]!.category));
+    expect(plan.every(({ goals }) => goals.every(({ seek }) => seek !== ''))).toBe(true);
+  });
+
+  it('ends with a mock test on strange roads, practises what is not clean, and asks what is due', () => {
+    expect(plan.at(-1)?.goals[0]).toMatchObject({ kind: 'mock', seek: 'roads not driven before' });
+    const exercises = plan.flatMap(({ goals }) =>
+      goals.flatMap(({ kind, code }) => (kind === 'exercise' ? [code] : [])),
+    );
+    expect(exercises.length).toBeGreaterThan(0);
+    expect(exercises).not.toContain('bay');
+    expect(plan.every(({ goals }) => goals.some(({ kind }) => kind === 'questions'))).toBe(true);
+  });
+
+  it('is empty without lessons', () => expect(planLessons(tally, [], 60, changes, checks, [])).toEqual([]));
+});
+
+describe('what is expected', () => {
+  it('does not fall with the days, is nothing more without improvement, and keeps its band', () => {
+    const date = (days: number) => new Date(on.getTime() + days * 86_400_000).toISOString().slice(0, 10);
+    const [today, later] = [expectedOn(question, date(0)), expectedOn(question, date(60))];
+    expect(later.chance.mean).toBeGreaterThan(today.chance.mean);
+    expect(later.chance.from).toBeLessThan(later.chance.to);
+    const still = { ...question, assumptions: { ...defaultAssumptions, improvement: 0 } };
+    expect(expectedOn(still, date(60)).chance).toEqual(expectedOn(still, date(0)).chance);
+  });
+
+  it('has a day from which to book, or none within half a year', () => {
+    const ready = readyBy(question);
+    if (ready) expect(ready.chance.mean).toBeGreaterThanOrEqual(0.75);
+    const hopeless = syntheticLearner(12, false).evidence.map((one) => ({
+      ...one,
+      counts: { 'signs.lights': { counted: 0, outright: 6 } },
+    }));
+    expect(
+      readyBy({ ...question, evidence: hopeless, assumptions: { ...defaultAssumptions, improvement: 0 } }),
+    ).toBeUndefined();
+  });
+});

@@ -1,0 +1,188 @@
+import type { Standard } from '../marking/standard';
+import { withOptions } from '../marking/options';
+import type { ReadinessCheck } from './checklist';
+import type { AreaChange } from './estimate';
+import { bookFrom } from './judgement';
+import { posteriorOn, projected } from './posterior';
+import { simulate, type Chance } from './simulate';
+import type { Question } from './estimate';
+
+const dayMs = 86_400_000;
+
+/** An hour of the week in which an instructor can give lessons; clock times as the instructor's calendar has them. */
+export interface FreeHours {
+  /** 0 is Sunday, as in `Date`. */
+  readonly weekday: number;
+  /** `HH:MM`. */
+  readonly from: string;
+  readonly to: string;
+}
+
+/** What a lesson is for. */
+export interface LessonGoal {
+  readonly kind: 'area' | 'exercise' | 'questions' | 'mock';
+  /** Category or exercise by code; empty for the others. */
+  readonly code: string;
+  readonly name: string;
+  /** What to look for on the road, in words; a route where there are routes. */
+  readonly seek: string;
+}
+
+export interface PlannedLesson {
+  /** Local time without a zone, `YYYY-MM-DDTHH:MM`. */
+  readonly start: string;
+  readonly minutes: number;
+  readonly goals: readonly LessonGoal[];
+}
+
+/** Road features in which an area shows, by category of the catalogue (common practice). */
+const seekFor: Readonly<Record<string, string>> = {
+  junctions: 'give-way, stop and signalled junctions, crossroads with poor sight',
+  roundabouts: 'mini, large and several-lane roundabouts, by various exits',
+  mirrors: 'changes of speed and lane: dual carriageways, town with parked cars',
+  signals: 'junctions close together, roundabouts, pull-ups',
+  position: 'bends, several lanes, one-way streets',
+  speed: 'changes of limit, some just inside a new road',
+  signs: 'signals, one-way systems, a road with many signs',
+  'moving-off': 'pull-ups on level road, on a hill and behind a parked car',
+  stopping: 'pull-ups on busy and quiet streets',
+  'fast-roads': 'a dual carriageway with slip roads',
+  clearance: 'parked cars, cyclists, a queue',
+  meeting: 'narrow streets with oncoming traffic',
+  crossings: 'pedestrian crossings, schools, shops',
+  awareness: 'busy streets, independent driving by signs',
+  reversing: 'a quiet site for reversing',
+  'emergency-stop': 'a straight quiet road, clear behind',
+  controls: 'hills, slow traffic, stop and go',
+  'set-up': 'before moving off',
+  checks: 'before moving off',
+};
+
+/**
+ * The lessons that fit into free hours between two days, the earliest first.
+ * @param until the day of the test, `YYYY-MM-DD`; no lesson on it
+ * @param taken starts that are taken already
+ */
+export function freeSlots(
+  hours: readonly FreeHours[],
+  fromDay: string,
+  until: string,
+  minutes: number,
+  taken: readonly string[] = [],
+): readonly string[] {
+  const slots: string[] = [];
+  for (let at = Date.parse(`${fromDay}T00:00:00Z`); at < Date.parse(`${until}T00:00:00Z`); at += dayMs) {
+    const day = new Date(at);
+    for (const { weekday, from, to } of hours) {
+      if (day.getUTCDay() !== weekday) continue;
+      for (let minute = minuteOf(from); minute + minutes <= minuteOf(to); minute += minutes)
+        slots.push(`${day.toISOString().slice(0, 10)}T${clock(minute)}`);
+    }
+  }
+  return slots.filter((slot) => !taken.includes(slot)).sort();
+}
+
+const minuteOf = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));
+const clock = (minute: number) =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+
+/** So many of the slots a week, on as many days as there are, evenly over the week. */
+export function spreadLessons(slots: readonly string[], perWeek: number): readonly string[] {
+  const weeks = new Map<number, string[]>();
+  for (const slot of slots) {
+    // The week begins on a Monday: 5 January 1970 was one.
+    const week = Math.floor((Date.parse(`${slot}Z`) - 4 * dayMs) / (7 * dayMs));
+    weeks.set(week, [...(weeks.get(week) ?? []), slot]);
+  }
+  return [...weeks.values()].flatMap((week) => {
+    const firsts = week.filter((slot, i) => slot.slice(0, 10) !== week[i - 1]?.slice(0, 10));
+    const rest = week.filter((slot) => !firsts.includes(slot));
+    const days = Array.from(
+      { length: Math.min(perWeek, firsts.length) },
+      (_, i) => firsts[Math.floor((i * firsts.length) / Math.min(perWeek, firsts.length))]!,
+    );
+    return [...days, ...rest.slice(0, perWeek - days.length)].sort();
+  });
+}
+
+/**
+ * What each lesson should do: the areas that would change most, those more often that would change more; exercises
+ * not yet clean; a mock test on strange roads every third lesson and as the last one; questions in every lesson.
+ */
+export function planLessons(
+  raw: Standard,
+  starts: readonly string[],
+  minutes: number,
+  changes: readonly AreaChange[],
+  checks: readonly ReadinessCheck[],
+  cleanExercises: readonly string[],
+): readonly PlannedLesson[] {
+  const standard = withOptions(raw);
+  const areas = changes.slice(0, 4);
+  const gains = areas.map(
+    ({ chance }, i) => Math.max(chance - Math.min(...changes.map((one) => one.chance)), 0.001) / (i + 1),
+  );
+  const given = areas.map(() => 0);
+  const open = standard.exercises.filter(({ code }) => !cleanExercises.includes(code));
+  const questions = checks.some(({ code, ok }) => code === 'questions' && !ok);
+  return starts.map((start, i) => {
+    const goals: LessonGoal[] = [];
+    const mock = i === starts.length - 1 || i % 3 === 2;
+    if (mock) goals.push({ kind: 'mock', code: '', name: 'Mock test', seek: 'roads not driven before' });
+    else {
+      // The area that is furthest behind its share.
+      const next = areas.reduce(
+        (best, _, a) => (gains[a]! / (given[a]! + 1) > gains[best]! / (given[best]! + 1) ? a : best),
+        0,
+      );
+      const area = areas[next];
+      if (area) {
+        given[next]!++;
+        goals.push({ kind: 'area', code: area.category, name: area.name, seek: seekOf(standard, area.category) });
+      }
+    }
+    const exercise = open.length > 0 && !mock ? open[i % open.length] : undefined;
+    if (exercise)
+      goals.push({ kind: 'exercise', code: exercise.code, name: exercise.name, seek: 'a legal and clear place' });
+    if (questions) goals.push({ kind: 'questions', code: '', name: 'Safety questions', seek: 'what is due' });
+    return { start, minutes, goals };
+  });
+}
+
+function seekOf({ categories }: Standard, code: string): string {
+  const behaviour = categories.find((category) => category.code === code)?.items[0]?.behaviour ?? '';
+  return seekFor[behaviour.split('.')[0] ?? ''] ?? 'roads where it shows';
+}
+
+/** What is expected on a day to come. */
+export interface Expected {
+  /** `YYYY-MM-DD`. */
+  readonly date: string;
+  readonly chance: Pick<Chance, 'mean' | 'from' | 'to'>;
+}
+
+const effort = { draws: 160, testsEach: 80 };
+
+/** The chance on a day to come, if faults go on falling as they may have; the band widens with the days. */
+export function expectedOn(question: Question, date: string): Expected {
+  const posterior = posteriorOn(
+    question.on,
+    question.standard,
+    question.evidence,
+    question.assumptions,
+    question.prior,
+  );
+  const days = Math.max(0, (Date.parse(`${date}T12:00:00Z`) - question.on.getTime()) / dayMs);
+  const { mean, from, to } = simulate(question.standard, projected(posterior, days), question.seed, effort);
+  return { date, chance: { mean, from, to } };
+}
+
+/** The first day, week by week, on which the chance is expected to be enough to book; undefined within half a year. */
+export function readyBy(question: Question): Expected | undefined {
+  for (let week = 0; week <= 26; week++) {
+    const date = new Date(question.on.getTime() + week * 7 * dayMs).toISOString().slice(0, 10);
+    const expected = expectedOn(question, date);
+    if (expected.chance.mean >= bookFrom) return expected;
+  }
+  return undefined;
+}

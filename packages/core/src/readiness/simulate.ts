@@ -1,0 +1,133 @@
+import { randomFrom } from '../checks/random';
+import type { Standard } from '../marking/standard';
+import { compileStandard, type CompiledStandard } from './compiled';
+import { drawGamma, drawPoisson } from './gamma';
+import type { Posterior } from './posterior';
+
+/** How the simulation is cut: draws of what the learner may be like, and tests driven by each. */
+export interface Effort {
+  readonly draws: number;
+  readonly testsEach: number;
+}
+
+export const usualEffort: Effort = { draws: 240, testsEach: 100 };
+
+/** The chance of a pass, and what it rests on. */
+export interface Chance {
+  /** 0 to 1. */
+  readonly mean: number;
+  /** Where the chance lies in nine of ten cases, 0 to 1. */
+  readonly from: number;
+  readonly to: number;
+  /** What the chance would be with the faults of one category halved, by category, 0 to 1. */
+  readonly halved: ReadonlyMap<string, number>;
+  readonly tests: number;
+}
+
+const interval = [0.05, 0.95] as const;
+const { min } = Math;
+
+/**
+ * Simulates tests through the standard's own limits: a learner as the posterior has them, then their faults on one
+ * test, then the verdict.
+ * @param seed any whole number; the same gives the same chance
+ */
+export function simulate(
+  standard: Standard,
+  posterior: Posterior,
+  seed: number,
+  { draws, testsEach }: Effort = usualEffort,
+  compiled: CompiledStandard = compileStandard(standard),
+): Chance {
+  const random = randomFrom(seed);
+  const cells = posterior.cells.flatMap((cell) => {
+    const mark = compiled.cellFor(cell.item, cell.severity);
+    return mark === undefined ? [] : [{ ...cell, mark }];
+  });
+  const categories = [...new Set(cells.map(({ category }) => category))];
+  const categoryOf = Int32Array.from(cells, ({ category }) => categories.indexOf(category));
+  const marks = Int32Array.from(cells, ({ mark }) => mark);
+  const upTo = new Float64Array(cells.length);
+  const test = new Int32Array(512);
+  const kept = new Int32Array(512);
+  const from = new Int32Array(512);
+  const chances = new Float64Array(draws);
+  const rescued = new Float64Array(categories.length);
+  const seen = new Uint8Array(categories.length);
+  for (let d = 0; d < draws; d++) {
+    const { rate } = componentAt(posterior, (d + random()) / draws);
+    let total = 0;
+    for (let c = 0; c < cells.length; c++) {
+      total += drawGamma(cells[c]!.shape, random) / rate;
+      upTo[c] = total;
+    }
+    let passed = 0;
+    for (let t = 0; t < testsEach; t++) {
+      const faults = min(test.length, drawPoisson(total, random));
+      for (let i = 0; i < faults; i++) {
+        const cell = firstAbove(upTo, random() * total);
+        from[i] = categoryOf[cell]!;
+        test[i] = marks[cell]!;
+      }
+      if (compiled.passes(test, faults)) {
+        passed++;
+        continue;
+      }
+      // The same test with half the faults of one category: would it have passed?
+      seen.fill(0);
+      for (let i = 0; i < faults; i++) {
+        const category = from[i]!;
+        if (seen[category]) continue;
+        seen[category] = 1;
+        let left = 0;
+        for (let j = 0; j < faults; j++) if (from[j] !== category || random() < 0.5) kept[left++] = test[j]!;
+        if (compiled.passes(kept, left)) rescued[category]!++;
+      }
+    }
+    chances[d] = passed / testsEach;
+  }
+  const tests = draws * testsEach;
+  const mean = chances.reduce((sum, one) => sum + one, 0) / draws;
+  const [low, high] = spread(chances, mean, testsEach);
+  return {
+    mean,
+    from: low,
+    to: high,
+    halved: new Map(categories.map((category, i) => [category, mean + rescued[i]! / tests])),
+    tests,
+  };
+}
+
+function componentAt({ components }: Posterior, at: number) {
+  let sum = 0;
+  for (const component of components) {
+    sum += component.weight;
+    if (at < sum) return component;
+  }
+  return components.at(-1)!;
+}
+
+/** The first place at which the running total is above a value. */
+export function firstAbove(upTo: Float64Array, value: number): number {
+  let [low, high] = [0, upTo.length - 1];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (upTo[middle]! > value) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
+/**
+ * The interval of the chance. Each draw drove a finite number of tests, which spreads its share more than its
+ * chance: the shares are drawn together by as much.
+ */
+function spread(chances: Float64Array, mean: number, testsEach: number): readonly [number, number] {
+  const variance = chances.reduce((sum, one) => sum + (one - mean) ** 2, 0) / Math.max(1, chances.length - 1);
+  const noise = chances.reduce((sum, one) => sum + one * (1 - one), 0) / chances.length / testsEach;
+  const shrink = variance > 0 ? Math.sqrt(Math.max(0, variance - noise) / variance) : 0;
+  const sorted = Float64Array.from(chances, (one) => mean + (one - mean) * shrink).sort();
+  const at = (share: number) =>
+    sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!;
+  return [at(interval[0]), at(interval[1])];
+}
