@@ -60,6 +60,8 @@ export interface AccountView {
 export interface SessionView {
   readonly account: AccountView;
   readonly school: { readonly id: string; readonly name: string };
+  /** Everybody who may have marked a drive of this school, oneself included. */
+  readonly colleagues: readonly { readonly id: string; readonly name: string }[];
   readonly csrfToken: string;
 }
 

@@ -1,17 +1,25 @@
 import {
+  checkResults,
+  endingCauses,
   endings,
+  familiarities,
   sectionKinds,
   stepKinds,
+  type CheckResult,
   type DriveEvent,
   type Ending,
+  type EndingCause,
+  type Familiarity,
   type SectionKind,
   type StandardRef,
   type StepKind,
 } from '@jasperwren/core/drive/event';
+import type { DrivePhase } from '@jasperwren/core/drive/drive';
 import type { AreaCount } from '@jasperwren/core/marking/areas';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
+import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -76,6 +84,26 @@ class StartedInput extends Stamp {
   @Equals('started') type!: 'started';
   @IsCode() learnerId!: string;
   @ValidateNested() @Type(() => StandardRefInput) standard!: StandardRefInput;
+  @IsOptional() @IsBoolean() briefing?: boolean;
+}
+
+class CheckInput extends Stamp {
+  @Equals('check') type!: 'check';
+  @IsCode() check!: string;
+  @IsIn(checkResults) result!: CheckResult;
+  @IsFreeText() reason?: string;
+  @IsFreeText() detail?: string;
+}
+
+class MovedOffInput extends Stamp {
+  @Equals('moved-off') type!: 'moved-off';
+}
+
+class AnswerInput extends Stamp {
+  @Equals('answer') type!: 'answer';
+  @IsCode() item!: string;
+  @IsBoolean() right!: boolean;
+  @IsOptional() @IsCode() question?: string;
 }
 
 class MarkInput extends Stamp {
@@ -142,11 +170,38 @@ class PauseInput extends Stamp {
 class EndedInput extends Stamp {
   @Equals('ended') type!: 'ended';
   @IsIn(endings) ending!: Ending;
+  @IsOptional() @IsIn(endingCauses) cause?: EndingCause;
   @IsFreeText() reason?: string;
+}
+
+class NoteInput extends Stamp {
+  @Equals('note') type!: 'note';
+  @IsString() @MinLength(1) @MaxLength(2000) text!: string;
+  @IsOptional() @IsCode() target?: string;
+  @IsOptional() @IsBoolean() private?: boolean;
+}
+
+class DistinctInput extends Stamp {
+  @Equals('distinct') type!: 'distinct';
+  @IsCode() target!: string;
+  @IsCode() other!: string;
+}
+
+class RoadsInput extends Stamp {
+  @Equals('roads') type!: 'roads';
+  @IsIn(familiarities) familiarity!: Familiarity;
+}
+
+class DebriefedInput extends Stamp {
+  @Equals('debriefed') type!: 'debriefed';
+  @IsArray() @ArrayMaxSize(10) @IsString({ each: true }) workOn!: string[];
 }
 
 const subTypes: readonly { readonly name: DriveEvent['type']; readonly value: new () => object }[] = [
   { name: 'started', value: StartedInput },
+  { name: 'check', value: CheckInput },
+  { name: 'moved-off', value: MovedOffInput },
+  { name: 'answer', value: AnswerInput },
   { name: 'mark', value: MarkInput },
   { name: 'pin', value: PinInput },
   { name: 'strike', value: StrikeInput },
@@ -158,6 +213,10 @@ const subTypes: readonly { readonly name: DriveEvent['type']; readonly value: ne
   { name: 'section', value: SectionInput },
   { name: 'pause', value: PauseInput },
   { name: 'ended', value: EndedInput },
+  { name: 'note', value: NoteInput },
+  { name: 'distinct', value: DistinctInput },
+  { name: 'debriefed', value: DebriefedInput },
+  { name: 'roads', value: RoadsInput },
 ];
 const eventTypes = subTypes.map(({ name }) => name);
 
@@ -178,6 +237,9 @@ export class EventBatch {
     discriminator: { property: 'type', subTypes: [...subTypes] },
   })
   events!: DriveEvent[];
+
+  /** The drive's clock as the batch leaves the device, in milliseconds: by it other devices set theirs. */
+  @IsOptional() @IsInt() @Min(0) clockMs?: number;
 }
 
 /** The ids that are on disk now, those that were before included. */
@@ -193,22 +255,31 @@ export interface DriveSummary {
   readonly instructorName: string;
   readonly standard: StandardRef & { readonly name: string };
   readonly startedAt: string;
-  readonly phase: 'not-started' | 'running' | 'paused' | 'ended';
+  readonly phase: DrivePhase;
   readonly drivenMs: number;
   readonly outcome: Outcome;
   /** What the outcome rests on, such as "one serious fault". */
   readonly detail: string;
   readonly unsettledPins: number;
+  readonly unsettledDoubles: number;
+  readonly debriefed: boolean;
   readonly prompts: number;
   readonly interventions: number;
   /** Standing marks by grade code. */
   readonly byGrade: Readonly<Record<string, number>>;
   readonly byArea: readonly AreaCount[];
   readonly byItem: ItemCounts;
+  /** What it says about how ready the learner is. */
+  readonly evidence: Evidence;
 }
 
 export interface DriveView {
   readonly summary: DriveSummary;
   readonly standard: Standard;
   readonly events: readonly DriveEvent[];
+  /** The drive's clock now, in milliseconds, reckoned from what its devices last said; missing once it has ended. */
+  readonly clockMs?: number;
 }
+
+/** What a device may not know yet of a drive. */
+export type DriveNews = Pick<DriveView, 'events' | 'clockMs'>;

@@ -68,6 +68,8 @@ export interface LearnerView {
   readonly testDate?: string;
   readonly testCentre?: string;
   readonly notes?: string;
+  /** The car the learner drives, by its profile. */
+  readonly vehicleId?: string;
   readonly archivedAt?: string;
   /** Drives on record. */
   readonly drives: number;

@@ -80,4 +80,6 @@ export interface SheetView {
   /** What that rests on, such as "one serious fault". */
   readonly detail: string;
   readonly agrees: boolean;
+  /** The chance of a pass as it was estimated before the test, 0 to 1; missing where nothing had been driven. */
+  readonly before?: { readonly mean: number; readonly from: number; readonly to: number };
 }

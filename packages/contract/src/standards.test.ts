@@ -7,7 +7,7 @@ const fields = (result: ReturnType<typeof check>) => (result.ok ? [] : result.pr
 
 describe('requests about standards', () => {
   it('begin with a name that can be one', () => {
-    const input = { fromId: 'tally', fromVersion: 1, name: '  Ours  ' };
+    const input = { fromId: 'tally', fromVersion: 2, name: '  Ours  ' };
     const checked = check(NewStandard, input);
     expect(checked.ok && checked.value.name).toBe('Ours');
     expect(fields(check(NewStandard, { ...input, name: ' – ' }))).toEqual(['name']);
@@ -27,7 +27,7 @@ describe('requests about standards', () => {
 describe('a result sheet', () => {
   const sheet = {
     standardId: 'tally',
-    standardVersion: 1,
+    standardVersion: 2,
     date: '2026-05-04',
     centre: ' ',
     official: 'fail',

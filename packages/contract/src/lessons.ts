@@ -1,0 +1,62 @@
+import type { FreeHours, LessonGoal, PlannedLesson } from '@jasperwren/core/readiness/plan';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+const time = /^([01]\d|2[0-3]):[0-5]\d$/;
+
+class FreeHoursInput implements FreeHours {
+  @IsInt() @Min(0) @Max(6) weekday!: number;
+  @Matches(time, { message: 'Write a time of day, such as 09:30.' }) from!: string;
+  @Matches(time, { message: 'Write a time of day, such as 17:00.' }) to!: string;
+}
+
+/** When an instructor gives lessons, week by week. */
+export class FreeHoursList {
+  @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => FreeHoursInput) hours!: FreeHoursInput[];
+}
+
+class GoalInput implements LessonGoal {
+  @IsIn(['area', 'exercise', 'questions', 'mock']) kind!: LessonGoal['kind'];
+  @IsString() @MaxLength(80) code!: string;
+  @IsString() @MaxLength(120) name!: string;
+  @IsString() @MaxLength(200) seek!: string;
+}
+
+class LessonInput implements PlannedLesson {
+  /** Missing for a lesson that is new. */
+  @IsOptional() @IsString() @MaxLength(80) id?: string;
+  @Matches(/^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d$/, { message: 'A lesson needs a day and a time.' }) start!: string;
+  @IsInt() @Min(15, { message: 'A lesson lasts 15 min at least.' }) @Max(480) minutes!: number;
+  @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => GoalInput) goals!: GoalInput[];
+}
+
+/** The lessons of a learner as they are to be: those that are left out are cancelled. */
+export class LessonPlan {
+  @IsArray() @ArrayMaxSize(120) @ValidateNested({ each: true }) @Type(() => LessonInput) lessons!: LessonInput[];
+}
+
+export interface LessonView extends PlannedLesson {
+  readonly id: string;
+  readonly instructorName: string;
+}
+
+/** What a plan is made from besides the estimate. */
+export interface LessonsView {
+  readonly lessons: readonly LessonView[];
+  /** Free hours of whoever is signed in. */
+  readonly hours: readonly FreeHours[];
+  /** Starts of this instructor's lessons with other learners. */
+  readonly taken: readonly string[];
+}

@@ -1,0 +1,57 @@
+import type { Calibration } from '@jasperwren/core/readiness/calibration';
+import type { Evidence } from '@jasperwren/core/readiness/evidence';
+import type { JudgementWord } from '@jasperwren/core/readiness/judgement';
+
+/** The school's own prior rates, as pairs of behaviour and faults per test. */
+export interface PriorView {
+  readonly counted: readonly (readonly [behaviour: string, perTest: number])[];
+  readonly outright: readonly (readonly [behaviour: string, perTest: number])[];
+  readonly drives: number;
+}
+
+/** A real test as the history shows it. */
+export interface RealResult {
+  /** `YYYY-MM-DD`. */
+  readonly date: string;
+  readonly passed: boolean;
+}
+
+/** Everything an estimate about one learner rests on; the device works it out from this. */
+export interface ReadinessInput {
+  readonly evidence: readonly Evidence[];
+  readonly results: readonly RealResult[];
+  readonly prior: PriorView;
+  /** Chance that the safety questions are right on the day of the test, or today, 0 to 1. */
+  readonly questions?: number;
+}
+
+/** The judgement about a learner, for lists. */
+export interface ReadinessRow {
+  readonly learnerId: string;
+  readonly name: string;
+  readonly testDate?: string;
+  /** Who drove with them last. */
+  readonly instructorName?: string;
+  readonly word: JudgementWord;
+  readonly next: string;
+  readonly reasons: readonly string[];
+  /** Chance of a pass, 0 to 1, with its 90 % interval. */
+  readonly mean: number;
+  readonly from: number;
+  readonly to: number;
+  readonly drives: number;
+}
+
+/** What one instructor has on their hands. */
+export interface InstructorLoad {
+  readonly name: string;
+  readonly learners: number;
+  /** Drives of the last four weeks. */
+  readonly drives: number;
+}
+
+export interface SchoolReadiness {
+  readonly rows: readonly ReadinessRow[];
+  readonly load: readonly InstructorLoad[];
+  readonly calibration: Calibration;
+}

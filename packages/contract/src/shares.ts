@@ -1,0 +1,38 @@
+import type { Drive } from '@jasperwren/core/drive/drive';
+import type { ItemCounts } from '@jasperwren/core/marking/likely';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { IsInt, Max, Min } from 'class-validator';
+
+export const longestShareDays = 90;
+
+/** A link by which a learner may read a debrief. */
+export class ShareInput {
+  @IsInt({ message: 'Write the days as a whole number.' })
+  @Min(1, { message: 'A link holds for a day at least.' })
+  @Max(longestShareDays, { message: `A link holds for ${longestShareDays} days at most.` })
+  days!: number;
+}
+
+export interface ShareView {
+  readonly id: string;
+  readonly createdAt: string;
+  readonly expiresAt: string;
+  readonly revokedAt?: string;
+}
+
+/** A link at the only moment its address is known: the server keeps no more than a digest of it. */
+export interface NewShare extends ShareView {
+  readonly path: string;
+}
+
+/** What the link shows: a drive without accounts, devices, private notes and struck marks. */
+export interface SharedDebrief {
+  readonly school: string;
+  readonly firstName: string;
+  readonly startedAt: string;
+  readonly expiresAt: string;
+  readonly standard: Standard;
+  readonly drive: Drive;
+  /** Marks by item in the drives before, oldest first. */
+  readonly past: readonly ItemCounts[];
+}
