@@ -5,6 +5,7 @@ import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Logger } from 'pino';
 import { accountRoutes } from './accounts/routes';
+import { checkRoutes } from './checks/routes';
 import type { Config } from './config';
 import type { Db } from './db/database';
 import { driveRoutes } from './drives/routes';
@@ -14,7 +15,11 @@ import { logRequests } from './http/log';
 import { pages } from './http/pages';
 import { sessions } from './http/session';
 import { learnerRoutes } from './learners/routes';
+import { lessonRoutes } from './lessons/routes';
+import { meRoutes } from './me/routes';
+import { readinessRoutes } from './readiness/routes';
 import { sheetRoutes } from './sheets/routes';
+import { shareRoutes } from './shares/routes';
 import { standardRoutes } from './standards/routes';
 
 export interface Parts {
@@ -29,6 +34,9 @@ export interface Parts {
 /** The whole server as a list, read from top to bottom. */
 export function createApp({ db, config, log, webDist, welcome }: Parts): Koa {
   const app = new Koa({ proxy: config.behindProxy });
+  app.on('error', (error: NodeJS.ErrnoException) => {
+    if (!clientWentAway.has(error.code ?? '')) log.error({ err: error }, 'answer not sent');
+  });
   app.use(logRequests(log));
   app.use(securityHeaders(config));
   app.use(compress());
@@ -43,8 +51,23 @@ export function createApp({ db, config, log, webDist, welcome }: Parts): Koa {
   return app;
 }
 
-function routers(db: Db, welcome: WelcomeView) {
-  return [accountRoutes(db, welcome), learnerRoutes(db), standardRoutes(db), driveRoutes(db), sheetRoutes(db)];
+/** Somebody closed the page while it was being answered. */
+const clientWentAway = new Set(['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE']);
+
+/** Every route of the server; what is not here does not exist. */
+export function routers(db: Db, welcome: WelcomeView) {
+  return [
+    accountRoutes(db, welcome),
+    learnerRoutes(db),
+    standardRoutes(db),
+    driveRoutes(db),
+    sheetRoutes(db),
+    shareRoutes(db),
+    checkRoutes(db),
+    meRoutes(db),
+    readinessRoutes(db),
+    lessonRoutes(db),
+  ];
 }
 
 /** Styles are made in the page by the interface library, hence 'unsafe-inline' for styles and for nothing else. */

@@ -4,6 +4,7 @@ import { pino, type Logger } from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
 import { openDatabase, type Db } from './db/database';
+import { refreshDigests } from './drives/store';
 import { dropOldSessions } from './http/session';
 import { addTemplatesEverywhere } from './standards/store';
 
@@ -29,6 +30,7 @@ export async function serve(
   const db = await openDatabase(config.dataDir);
   await addTemplatesEverywhere(db);
   await dropOldSessions(db);
+  await refreshDigests(db);
   const app = createApp({ db, config, log, webDist, welcome });
   const server = await listen(app.listen.bind(app), config).catch(async (error: unknown) => {
     await db.destroy();

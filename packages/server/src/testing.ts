@@ -36,6 +36,15 @@ export async function startTestServer(
   return { ...running, dataDir, remove };
 }
 
+/** A server of its own with the leads of two schools signed in, who must not see of each other. */
+export async function startTwoSchools() {
+  const server = await startTestServer();
+  const [first, second] = [testClient(server.address), testClient(server.address)];
+  await first.signIn('lead@first.example');
+  await second.signIn('lead@second.example');
+  return { server, first, second };
+}
+
 export interface Answer<T = unknown> {
   readonly status: number;
   readonly body: T;
@@ -66,11 +75,19 @@ export function testClient(address: string) {
     return { status: response.status, body: (text ? JSON.parse(text) : undefined) as T, headers: response.headers };
   }
 
-  async function signIn(email: string, withPassword = password): Promise<Answer<SessionView>> {
-    const answer = await send<SessionView>('POST', '/api/session', { email, password: withPassword });
+  /** A request that signs somebody in: keeps the token of the answer. */
+  async function takeToken<T extends { readonly csrfToken: string } = SessionView>(
+    method: string,
+    path: string,
+    body: unknown,
+  ): Promise<Answer<T>> {
+    const answer = await send<T>(method, path, body);
     if (answer.status === 200) csrf = answer.body.csrfToken;
     return answer;
   }
 
-  return { send, signIn };
+  const signIn = (email: string, withPassword = password) =>
+    takeToken('POST', '/api/session', { email, password: withPassword });
+
+  return { send, signIn, takeToken, cookie: () => cookie };
 }

@@ -58,7 +58,8 @@ export function accountRoutes(db: Db, welcome: WelcomeView): Router {
       schoolId: account.schoolId,
       csrfToken: randomBytes(24).toString('base64url'),
     };
-    Object.assign(ctx.session!, data);
+    // A learner who was signed in here before is not any more.
+    Object.assign(ctx.session!, { learnerId: undefined }, data);
     await ctx.session!.regenerate();
     ctx.body = await sessionView(ctx);
   });
@@ -95,6 +96,7 @@ export function accountRoutes(db: Db, welcome: WelcomeView): Router {
     return {
       account: { id, name, email, role },
       school: { id: schoolId, name: schoolName },
+      colleagues: (await listAccounts(db, schoolId)).map((colleague) => ({ id: colleague.id, name: colleague.name })),
       csrfToken: session.csrfToken,
     };
   }

@@ -37,6 +37,7 @@ export async function addAccount(db: Db, schoolId: string, input: AccountInput):
       school_id: schoolId,
       password_hash: await hashPassword(input.password),
       created_at: new Date().toISOString(),
+      free_hours: null,
     })
     .execute();
   return account;

@@ -131,4 +131,78 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0003-clocks-shares': {
+    async up(db: Kysely<unknown>) {
+      await db.schema.alterTable('drives').addColumn('clock_ms', 'integer').execute();
+      await db.schema.alterTable('drives').addColumn('clock_at', 'text').execute();
+      await db.schema
+        .createTable('shares')
+        .addColumn('token_hash', 'text', (c) => c.primaryKey())
+        .addColumn('id', 'text', (c) => c.notNull().unique())
+        .addColumn('school_id', 'text', (c) => c.notNull())
+        .addColumn('drive_id', 'text', (c) => c.notNull())
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('created_at', 'text', (c) => c.notNull())
+        .addColumn('expires_at', 'text', (c) => c.notNull())
+        .addColumn('revoked_at', 'text')
+        .addForeignKeyConstraint('shares_drive', ['school_id', 'drive_id'], 'drives', ['school_id', 'id'])
+        .execute();
+      await db.schema.createIndex('shares_by_drive').on('shares').columns(['school_id', 'drive_id']).execute();
+    },
+  },
+  '0004-checks-learner-access': {
+    async up(db: Kysely<unknown>) {
+      await db.schema.alterTable('sessions').addColumn('learner_id', 'text').execute();
+      await db.schema.alterTable('learners').addColumn('vehicle_id', 'text').execute();
+      for (const table of ['check_questions', 'vehicles']) {
+        await db.schema
+          .createTable(table)
+          .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+          .addColumn('id', 'text', (c) => c.notNull())
+          .addColumn('version', 'integer', (c) => c.notNull())
+          .addColumn('body', 'text', (c) => c.notNull())
+          .addColumn('retired', 'integer', (c) => c.notNull())
+          .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+          .addColumn('created_at', 'text', (c) => c.notNull())
+          .addPrimaryKeyConstraint(`${table}_key`, ['school_id', 'id', 'version'])
+          .execute();
+      }
+      await db.schema
+        .createTable('reviews')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('learner_id', 'text', (c) => c.notNull().references('learners.id'))
+        .addColumn('id', 'text', (c) => c.notNull())
+        .addColumn('body', 'text', (c) => c.notNull())
+        .addColumn('received_at', 'text', (c) => c.notNull())
+        .addPrimaryKeyConstraint('reviews_key', ['school_id', 'learner_id', 'id'])
+        .execute();
+      await db.schema
+        .createTable('access_codes')
+        .addColumn('code_hash', 'text', (c) => c.primaryKey())
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('learner_id', 'text', (c) => c.notNull().references('learners.id'))
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('expires_at', 'text', (c) => c.notNull())
+        .execute();
+    },
+  },
+  '0005-lessons': {
+    async up(db: Kysely<unknown>) {
+      await db.schema.alterTable('accounts').addColumn('free_hours', 'text').execute();
+      await db.schema
+        .createTable('lessons')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('id', 'text', (c) => c.notNull())
+        .addColumn('learner_id', 'text', (c) => c.notNull().references('learners.id'))
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('start', 'text', (c) => c.notNull())
+        .addColumn('minutes', 'integer', (c) => c.notNull())
+        .addColumn('goals', 'text', (c) => c.notNull())
+        .addColumn('cancelled', 'integer', (c) => c.notNull())
+        .addColumn('sequence', 'integer', (c) => c.notNull())
+        .addColumn('updated_at', 'text', (c) => c.notNull())
+        .addPrimaryKeyConstraint('lessons_key', ['school_id', 'id'])
+        .execute();
+    },
+  },
 };

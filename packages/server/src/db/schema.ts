@@ -12,8 +12,18 @@ export interface Tables {
     role: Role;
     password_hash: string;
     created_at: string;
+    /** When this instructor gives lessons, as JSON; null where nobody said. */
+    free_hours: string | null;
   };
-  sessions: { id: string; school_id: string | null; account_id: string | null; data: string; expires_ms: number };
+  sessions: {
+    id: string;
+    school_id: string | null;
+    account_id: string | null;
+    /** Set where a learner is signed in, who has no account. */
+    learner_id: string | null;
+    data: string;
+    expires_ms: number;
+  };
   standards: { school_id: string; id: string; version: number; body: string; created_at: string };
   learners: {
     id: string;
@@ -26,6 +36,7 @@ export interface Tables {
     test_date: string | null;
     test_centre: string | null;
     notes: string | null;
+    vehicle_id: string | null;
     archived_at: string | null;
     created_at: string;
     updated_at: string;
@@ -38,10 +49,24 @@ export interface Tables {
     standard_id: string;
     standard_version: number;
     started_at: string;
+    /** The drive's clock in milliseconds when a device last sent, and the moment it was received. */
+    clock_ms: number | null;
+    clock_at: string | null;
     /** What follows from the log, kept so that lists need not fold it again; rewritten with every batch. */
     digest: string;
   };
   events: { school_id: string; drive_id: string; id: string; account_id: string; body: string; received_at: string };
+  /** Links by which a learner reads a debrief; the token itself is kept nowhere. */
+  shares: {
+    token_hash: string;
+    id: string;
+    school_id: string;
+    drive_id: string;
+    account_id: string;
+    created_at: string;
+    expires_at: string;
+    revoked_at: string | null;
+  };
   standard_drafts: { school_id: string; id: string; body: string; saved_at: string };
   retired_standards: { school_id: string; id: string; retired_at: string };
   /** Sheets of real tests; the body holds centre, official result, notes and entries. */
@@ -55,4 +80,40 @@ export interface Tables {
     date: string;
     body: string;
   };
+  /** A school's own questions and edits of shipped ones, every version. */
+  lessons: {
+    school_id: string;
+    id: string;
+    learner_id: string;
+    account_id: string;
+    /** Local time without a zone, `YYYY-MM-DDTHH:MM`. */
+    start: string;
+    minutes: number;
+    goals: string;
+    cancelled: 0 | 1;
+    /** Counts the changes, for calendars. */
+    sequence: number;
+    updated_at: string;
+  };
+  check_questions: Versioned;
+  vehicles: Versioned;
+  reviews: { school_id: string; learner_id: string; id: string; body: string; received_at: string };
+  /** Codes by which a learner signs in; a code is taken out when it is used. */
+  access_codes: {
+    code_hash: string;
+    school_id: string;
+    learner_id: string;
+    account_id: string;
+    expires_at: string;
+  };
+}
+
+interface Versioned {
+  school_id: string;
+  id: string;
+  version: number;
+  body: string;
+  retired: 0 | 1;
+  account_id: string;
+  created_at: string;
 }

@@ -1,5 +1,6 @@
-import type { DriveSummary, DriveView, EventReceipt } from '@jasperwren/contract/drives';
+import type { DriveNews, DriveSummary, DriveView, EventBatch, EventReceipt } from '@jasperwren/contract/drives';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
+import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import createError from 'http-errors';
 import type { Db } from '../db/database';
 import { getLearner } from '../learners/store';
@@ -16,7 +17,7 @@ export async function appendEvents(
   db: Db,
   who: { schoolId: string; accountId: string },
   driveId: string,
-  events: readonly DriveEvent[],
+  { events, clockMs }: Pick<EventBatch, 'events' | 'clockMs'>,
 ): Promise<EventReceipt> {
   const { schoolId, accountId } = who;
   return db.transaction().execute(async (trx) => {
@@ -68,7 +69,10 @@ export async function appendEvents(
     const digest = digestOf(standard, await eventsOf(trx, schoolId, driveId));
     await trx
       .updateTable('drives')
-      .set({ digest: JSON.stringify(digest) })
+      .set({
+        digest: JSON.stringify(digest),
+        ...(clockMs !== undefined && { clock_ms: clockMs, clock_at: received_at }),
+      })
       .where('school_id', '=', schoolId)
       .where('id', '=', driveId)
       .execute();
@@ -87,7 +91,25 @@ export async function getDrive(db: Db, schoolId: string, driveId: string): Promi
     summary: toSummary(row),
     standard: await getStandard(db, schoolId, row.standard_id, row.standard_version),
     events: await eventsOf(db, schoolId, driveId),
+    ...clockOf(row),
   };
+}
+
+/**
+ * What a device may not know yet of a drive: everything, once the server has another number of events.
+ * @param known how many events of the server the device has
+ * @throws 404 where the school has no such drive
+ */
+export async function newsOf(db: Db, schoolId: string, driveId: string, known: number): Promise<DriveNews | undefined> {
+  const { events, clockMs } = await getDrive(db, schoolId, driveId);
+  return events.length === known ? undefined : { events, ...(clockMs !== undefined && { clockMs }) };
+}
+
+/** The drive's clock, running on since a device last said it. */
+function clockOf(row: DriveRow): Pick<DriveView, 'clockMs'> {
+  const { phase } = JSON.parse(row.digest) as DriveDigest;
+  if (row.clock_ms === null || row.clock_at === null || phase === 'ended' || phase === 'briefing') return {};
+  return { clockMs: row.clock_ms + Math.max(0, Date.now() - Date.parse(row.clock_at)) };
 }
 
 /** The drives of a learner, oldest first. */
@@ -97,10 +119,44 @@ export async function drivesOfLearner(db: Db, schoolId: string, learnerId: strin
   return rows.map(toSummary);
 }
 
+/** What every ended drive of a school says, by learner. */
+export async function evidenceOfSchool(db: Db, schoolId: string): Promise<ReadonlyMap<string, readonly SchoolDrive[]>> {
+  const byLearner = new Map<string, SchoolDrive[]>();
+  for (const row of await selectDrives(db, schoolId).orderBy('started_at').execute()) {
+    const { phase, evidence } = JSON.parse(row.digest) as DriveDigest;
+    if (phase !== 'ended') continue;
+    const drive = { evidence: { ...evidence, at: row.started_at }, instructorName: row.instructor_name };
+    const others = byLearner.get(row.learner_id);
+    if (others) others.push(drive);
+    else byLearner.set(row.learner_id, [drive]);
+  }
+  return byLearner;
+}
+
+/** A drive as far as readiness is concerned. */
+export interface SchoolDrive {
+  readonly evidence: Evidence;
+  readonly instructorName: string;
+}
+
 /** The latest drives of a school, newest first. */
 export async function latestDrives(db: Db, schoolId: string, most: number): Promise<readonly DriveSummary[]> {
   const rows = await selectDrives(db, schoolId).orderBy('started_at', 'desc').limit(most).execute();
   return rows.map(toSummary);
+}
+
+/** Works out again what follows from the log of drives that an older release kept: they know too little. */
+export async function refreshDigests(db: Db): Promise<void> {
+  const old = await db
+    .selectFrom('drives')
+    .select(['school_id', 'id', 'standard_id', 'standard_version'])
+    .where('digest', 'not like', '%"evidence":%')
+    .execute();
+  for (const { school_id, id, standard_id, standard_version } of old) {
+    const standard = await getStandard(db, school_id, standard_id, standard_version);
+    const digest = JSON.stringify(digestOf(standard, await eventsOf(db, school_id, id)));
+    await db.updateTable('drives').set({ digest }).where('school_id', '=', school_id).where('id', '=', id).execute();
+  }
 }
 
 async function eventsOf(db: Db, schoolId: string, driveId: string): Promise<readonly DriveEvent[]> {
@@ -125,6 +181,8 @@ function selectDrives(db: Db, schoolId: string) {
       'drives.standard_version',
       'drives.started_at',
       'drives.digest',
+      'drives.clock_ms',
+      'drives.clock_at',
       'learners.name as learner_name',
       'accounts.name as instructor_name',
     ])

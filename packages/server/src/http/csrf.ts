@@ -1,7 +1,7 @@
 import { timingSafeEqual } from 'node:crypto';
 import createError from 'http-errors';
 import type { Middleware } from 'koa';
-import { sessionOf } from './context';
+import { learnerSessionOf, sessionOf } from './context';
 
 const harmless = new Set(['GET', 'HEAD', 'OPTIONS']);
 
@@ -13,7 +13,7 @@ export const refuseForgedRequests: Middleware = async (ctx, next) => {
   if (!harmless.has(ctx.method)) {
     const origin = ctx.get('origin');
     if (origin && hostOf(origin) !== ctx.host) throw forged();
-    const session = sessionOf(ctx);
+    const session = sessionOf(ctx) ?? learnerSessionOf(ctx);
     if (session && !same(ctx.get('x-csrf-token'), session.csrfToken)) throw forged();
   }
   await next();

@@ -2,7 +2,7 @@ import type Koa from 'koa';
 import { createSession } from 'koa-session';
 import type { Config } from '../config';
 import type { Db } from '../db/database';
-import type { SessionData } from './context';
+import type { LearnerSession, SessionData } from './context';
 
 const dayMs = 24 * 60 * 60 * 1000;
 /** A sign-in lasts as long as it is used within this time. */
@@ -22,10 +22,11 @@ export function sessions(app: Koa, db: Db, config: Config): Koa.Middleware {
       return row && row.expires_ms > Date.now() ? (JSON.parse(row.data) as Record<string, unknown>) : undefined;
     },
     async set(key: string, session: Record<string, unknown>) {
-      const { schoolId, accountId } = session as Partial<SessionData>;
+      const { schoolId, accountId, learnerId } = session as Partial<SessionData & LearnerSession>;
       const row = {
         school_id: schoolId ?? null,
         account_id: accountId ?? null,
+        learner_id: learnerId ?? null,
         data: JSON.stringify(session),
         expires_ms: Date.now() + lifeMs,
       };

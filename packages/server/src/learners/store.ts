@@ -31,7 +31,15 @@ export async function addLearner(db: Db, schoolId: string, input: LearnerInput):
   const now = new Date().toISOString();
   await db
     .insertInto('learners')
-    .values({ id, school_id: schoolId, ...toRow(input), archived_at: null, created_at: now, updated_at: now })
+    .values({
+      id,
+      school_id: schoolId,
+      ...toRow(input),
+      vehicle_id: null,
+      archived_at: null,
+      created_at: now,
+      updated_at: now,
+    })
     .execute();
   return getLearner(db, schoolId, id);
 }
@@ -44,6 +52,11 @@ export async function editLearner(db: Db, schoolId: string, id: string, input: L
 /** Takes a learner off the list, or puts them back. Drives and history stay. */
 export function setArchived(db: Db, schoolId: string, id: string, archived: boolean): Promise<LearnerView> {
   return update(db, schoolId, id, { archived_at: archived ? new Date().toISOString() : null });
+}
+
+/** Says which car a learner drives. */
+export function setVehicle(db: Db, schoolId: string, id: string, vehicleId: string | undefined): Promise<LearnerView> {
+  return update(db, schoolId, id, { vehicle_id: vehicleId ?? null });
 }
 
 async function update(
@@ -111,6 +124,7 @@ function toView(row: LearnerRow): LearnerView {
     ...(row.test_date && { testDate: row.test_date }),
     ...(row.test_centre && { testCentre: row.test_centre }),
     ...(row.notes && { notes: row.notes }),
+    ...(row.vehicle_id && { vehicleId: row.vehicle_id }),
     ...(row.archived_at && { archivedAt: row.archived_at }),
     drives: row.drives ?? 0,
     ...lastDriveOf(row),

@@ -7,15 +7,21 @@ import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
 import type { Who } from '../http/context';
 import { getLearner } from '../learners/store';
+import { readinessBefore } from '../readiness/before';
 import { getStandard } from '../standards/store';
 
-type SheetBody = Pick<SheetView, 'centre' | 'official' | 'notes' | 'entries'>;
+type SheetBody = Pick<SheetView, 'centre' | 'official' | 'notes' | 'entries' | 'before'>;
 
 /** The sheets of a learner's real tests, oldest first. */
 export async function sheetsOfLearner(db: Db, schoolId: string, learnerId: string): Promise<readonly SheetView[]> {
   await getLearner(db, schoolId, learnerId);
   const rows = await selectSheets(db, schoolId).where('learner_id', '=', learnerId).orderBy('date').execute();
   return rows.map(toView);
+}
+
+/** The sheets of every learner of a school, oldest first. */
+export async function sheetsOfSchool(db: Db, schoolId: string): Promise<readonly SheetView[]> {
+  return (await selectSheets(db, schoolId).orderBy('date').execute()).map(toView);
 }
 
 /** @throws 404 where the school has no such sheet, also when another has */
@@ -41,7 +47,7 @@ export async function addSheet(
       id,
       learner_id: learnerId,
       account_id: accountId,
-      ...(await toRow(db, schoolId, input)),
+      ...(await toRow(db, schoolId, input, await readinessBefore(db, schoolId, learnerId, input.date))),
     })
     .execute();
   return getSheet(db, schoolId, id);
@@ -49,8 +55,8 @@ export async function addSheet(
 
 /** As `addSheet`, in place of what was typed before. */
 export async function editSheet(db: Db, schoolId: string, id: string, input: SheetInput): Promise<SheetView> {
-  await getSheet(db, schoolId, id);
-  const row = await toRow(db, schoolId, input);
+  const { before } = await getSheet(db, schoolId, id);
+  const row = await toRow(db, schoolId, input, before);
   await db.updateTable('sheets').set(row).where('school_id', '=', schoolId).where('id', '=', id).execute();
   return getSheet(db, schoolId, id);
 }
@@ -61,7 +67,7 @@ export async function dropSheet(db: Db, schoolId: string, id: string): Promise<v
   await db.deleteFrom('sheets').where('school_id', '=', schoolId).where('id', '=', id).execute();
 }
 
-async function toRow(db: Db, schoolId: string, input: SheetInput) {
+async function toRow(db: Db, schoolId: string, input: SheetInput, before: SheetView['before']) {
   const { standardId, standardVersion, date, centre, official, notes, entries } = input;
   const standard = await getStandard(db, schoolId, standardId, standardVersion);
   const strange = strangeEntries(standard, entries);
@@ -79,6 +85,7 @@ async function toRow(db: Db, schoolId: string, input: SheetInput) {
     entries: entries.map(({ item, grade, count }) => ({ item, grade, count })),
     ...(centre !== undefined && { centre }),
     ...(notes !== undefined && { notes }),
+    ...(before && { before }),
   };
   return { standard_id: standardId, standard_version: standardVersion, date, body: JSON.stringify(body) };
 }

@@ -26,8 +26,13 @@ afterAll(() => server.remove());
 
 let names = 0;
 const begin = async () =>
-  (await lead.send<DraftView>('POST', '/api/standards', { fromId: 'tally', fromVersion: 1, name: `Ours ${names++}` }))
-    .body;
+  (
+    await lead.send<DraftView>('POST', '/api/standards', {
+      fromId: 'tally',
+      fromVersion: tally.version,
+      name: `Ours ${names++}`,
+    })
+  ).body;
 const save = (draft: DraftView, standard: Standard) =>
   lead.send<DraftView>('PUT', `/api/standards/${draft.standard.id}/draft`, { standard, savedAt: draft.savedAt });
 const publish = (id: string) => lead.send<Standard>('POST', `/api/standards/${id}/publish`);
@@ -45,7 +50,7 @@ describe('the library of standards', () => {
     const draft = await begin();
     const { body } = await lead.send<StandardSummary[]>('GET', '/api/standards/library');
     for (const { id } of templates)
-      expect(body.find((entry) => entry.id === id)).toMatchObject({ template: true, version: 1 });
+      expect(body.find((entry) => entry.id === id)).toMatchObject({ template: true, version: 2 });
     const own = body.find(({ id }) => id === draft.standard.id);
     expect(own).toMatchObject({ template: false });
     expect(own?.version).toBeUndefined();
@@ -160,13 +165,13 @@ describe('retiring', () => {
 
 describe('files of standards', () => {
   it('go out and come in again as a draft', async () => {
-    const { body } = await lead.send('GET', '/api/standards/tally/versions/1/file');
+    const { body } = await lead.send('GET', `/api/standards/tally/versions/${tally.version}/file`);
     expect(body).toEqual(JSON.parse(JSON.stringify(standardFile(tally))));
     const { body: draft, status } = await lead.send<DraftView>('POST', '/api/standards/import', {
       source: JSON.stringify(body),
     });
     expect(status).toBe(201);
-    expect(draft.standard).toEqual({ ...tally, id: draft.standard.id });
+    expect(draft.standard).toEqual({ ...tally, id: draft.standard.id, version: 1 });
     expect(draft.standard.id).toMatch(/^tally-\d+$/);
   });
 
@@ -185,7 +190,7 @@ describe('files of standards', () => {
 describe('result sheets', () => {
   const sheet = {
     standardId: 'tally',
-    standardVersion: 1,
+    standardVersion: tally.version,
     date: '2026-05-04',
     centre: 'Quay Street',
     official: 'fail',

@@ -33,17 +33,25 @@ export function shippedOrder(id: string): number {
 
 /** The latest version of each standard of a school that is not retired, its own first. */
 export async function latestStandards(db: Db, schoolId: string): Promise<readonly Standard[]> {
+  const [all, retired] = await Promise.all([
+    newestStandards(db, schoolId),
+    db.selectFrom('retired_standards').select('id').where('school_id', '=', schoolId).execute(),
+  ]);
+  return all
+    .filter(({ id }) => !retired.some((one) => one.id === id))
+    .sort((a, b) => shippedOrder(a.id) - shippedOrder(b.id));
+}
+
+/** The latest version of each standard of a school, retired ones included: a learner may still be tested under one. */
+export async function newestStandards(db: Db, schoolId: string): Promise<readonly Standard[]> {
   const rows = await db
     .selectFrom('standards')
     .select(['id', 'body'])
     .where('school_id', '=', schoolId)
-    .where('id', 'not in', db.selectFrom('retired_standards').select('id').where('school_id', '=', schoolId))
     .orderBy('id')
     .orderBy('version')
     .execute();
-  return [...new Map(rows.map((row) => [row.id, row.body])).values()]
-    .map((body) => JSON.parse(body) as Standard)
-    .sort((a, b) => shippedOrder(a.id) - shippedOrder(b.id));
+  return [...new Map(rows.map((row) => [row.id, row.body])).values()].map((body) => JSON.parse(body) as Standard);
 }
 
 /**

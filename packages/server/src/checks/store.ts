@@ -1,0 +1,213 @@
+import type { BoardRow, BoardView, ChecksView, ForgottenQuestion } from '@jasperwren/contract/checks';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import { outlook, testMoment } from '@jasperwren/core/checks/aim';
+import { bankOf, shippedQuestions } from '@jasperwren/core/checks/bank/bank';
+import { chanceOnTest } from '@jasperwren/core/checks/chance';
+import { questionsToKnow } from '@jasperwren/core/checks/drill';
+import { memoryOf, type Review } from '@jasperwren/core/checks/memory';
+import { problemsOf, type CheckQuestion } from '@jasperwren/core/checks/question';
+import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
+import { shippedVehicles } from '@jasperwren/core/checks/vehicles';
+import createError from 'http-errors';
+import { v7 as newId } from 'uuid';
+import type { Db } from '../db/database';
+import type { Who } from '../http/context';
+import { getLearner, listLearners } from '../learners/store';
+import { newestStandards } from '../standards/store';
+import { keepVersion, newestOf } from './versions';
+
+/** Fewer answers than this say nothing about a question. */
+const askedLeast = 3;
+const forgottenShown = 12;
+
+/** What the school has changed of the questions and cars that ship. */
+export async function checksOf(db: Db, schoolId: string): Promise<ChecksView> {
+  const [questions, vehicles] = await Promise.all([
+    newestOf<CheckQuestion>(db, 'check_questions', schoolId),
+    newestOf<VehicleProfile>(db, 'vehicles', schoolId),
+  ]);
+  return {
+    questions: questions.map(({ value, retired }) => ({ question: value, retired })),
+    vehicles: vehicles.flatMap(({ value, retired }) => (retired ? [] : [value])),
+  };
+}
+
+/**
+ * Keeps a question: a new one, or a new version of the school's own or of a shipped one.
+ * @throws 422 where nothing could make an answer wrong; 404 where there is none of this id
+ */
+export async function keepQuestion(
+  db: Db,
+  who: Who,
+  id: string | undefined,
+  input: Omit<CheckQuestion, 'id' | 'version'>,
+): Promise<CheckQuestion> {
+  const problems = problemsOf({ ...input, id: '', version: 1 });
+  if (problems.length > 0)
+    throw createError(422, problems.join(' '), {
+      code: 'invalid',
+      problems: problems.map((message) => ({ field: 'points', message })),
+    });
+  const shipped = shippedQuestions.find((question) => question.id === id);
+  if (id !== undefined && !shipped) await requireQuestion(db, who.schoolId, id);
+  return keepVersion(db, 'check_questions', who, id ?? `own-${newId()}`, input, shipped?.version ?? 0);
+}
+
+/**
+ * Takes a question out of use, or puts it back.
+ * @throws 404 where there is none of this id
+ */
+export async function setQuestionRetired(db: Db, who: Who, id: string, retired: boolean): Promise<void> {
+  const question = shippedQuestions.find((one) => one.id === id);
+  const newest = (await checksOf(db, who.schoolId)).questions.find((one) => one.question.id === id)?.question;
+  const value = newest ?? question;
+  if (!value) throw noQuestion();
+  await keepVersion(db, 'check_questions', who, id, value, question?.version ?? 0, retired);
+}
+
+async function requireQuestion(db: Db, schoolId: string, id: string): Promise<void> {
+  const { questions } = await checksOf(db, schoolId);
+  if (!questions.some(({ question }) => question.id === id)) throw noQuestion();
+}
+
+const noQuestion = () => createError(404, 'Your school has no such question.', { code: 'no-question' });
+
+/**
+ * Keeps a car: a new one, or a new version of the school's own or of a shipped one.
+ * @throws 404 where there is none of this id
+ */
+export async function keepVehicle(
+  db: Db,
+  who: Who,
+  id: string | undefined,
+  input: Omit<VehicleProfile, 'id' | 'version'>,
+): Promise<VehicleProfile> {
+  const shipped = shippedVehicles.find((vehicle) => vehicle.id === id);
+  const known = id === undefined || shipped || (await findOwnVehicle(db, who.schoolId, id));
+  if (!known) throw createError(404, 'Your school has no such car.', { code: 'no-vehicle' });
+  return keepVersion(db, 'vehicles', who, id ?? `car-${newId()}`, input, shipped?.version ?? 0);
+}
+
+const findOwnVehicle = async (db: Db, schoolId: string, id: string) =>
+  (await checksOf(db, schoolId)).vehicles.find((vehicle) => vehicle.id === id);
+
+/**
+ * Whether the school has this car.
+ * @throws 422 where it has not
+ */
+export async function assertVehicle(db: Db, schoolId: string, id: string | undefined): Promise<void> {
+  if (id === undefined || shippedVehicles.some((one) => one.id === id) || (await findOwnVehicle(db, schoolId, id)))
+    return;
+  throw createError(422, 'Your school has no such car.', {
+    code: 'invalid',
+    problems: [{ field: 'vehicleId', message: 'Your school has no such car.' }],
+  });
+}
+
+/** Takes answers of a drill: each id once. When this returns, they are on disk. */
+export async function addReviews(
+  db: Db,
+  schoolId: string,
+  learnerId: string,
+  reviews: readonly Review[],
+): Promise<{ readonly accepted: readonly string[] }> {
+  await getLearner(db, schoolId, learnerId);
+  const received_at = new Date().toISOString();
+  await db
+    .insertInto('reviews')
+    .values(
+      reviews.map((review) => ({
+        school_id: schoolId,
+        learner_id: learnerId,
+        id: review.id,
+        body: JSON.stringify(review),
+        received_at,
+      })),
+    )
+    .onConflict((conflict) => conflict.columns(['school_id', 'learner_id', 'id']).doNothing())
+    .execute();
+  return { accepted: reviews.map(({ id }) => id) };
+}
+
+/** Every answer a learner gave in a drill, in no order. */
+export async function reviewsOf(db: Db, schoolId: string, learnerId: string): Promise<readonly Review[]> {
+  await getLearner(db, schoolId, learnerId);
+  const rows = await db
+    .selectFrom('reviews')
+    .select('body')
+    .where('school_id', '=', schoolId)
+    .where('learner_id', '=', learnerId)
+    .execute();
+  return rows.map(({ body }) => JSON.parse(body) as Review);
+}
+
+/** How the drill stands for every learner of the school, and what is forgotten most. */
+export async function board(db: Db, schoolId: string, now: Date): Promise<BoardView> {
+  const [learners, { questions }, standards, rows] = await Promise.all([
+    listLearners(db, schoolId, false),
+    checksOf(db, schoolId),
+    newestStandards(db, schoolId),
+    db.selectFrom('reviews').select(['learner_id', 'body']).where('school_id', '=', schoolId).execute(),
+  ]);
+  const bank = bankOf(questions);
+  const byLearner = new Map<string, Review[]>();
+  for (const { learner_id, body } of rows) {
+    const review = JSON.parse(body) as Review;
+    const others = byLearner.get(learner_id);
+    if (others) others.push(review);
+    else byLearner.set(learner_id, [review]);
+  }
+  return {
+    learners: learners.map((learner) => {
+      const standard = standards.find(({ id }) => id === learner.standardId)!;
+      return boardRow(learner, standard, bank, byLearner.get(learner.id) ?? [], now);
+    }),
+    forgotten: forgottenMost([...byLearner.values()].flat(), bank),
+  };
+}
+
+function boardRow(
+  { id, name, testDate }: LearnerView,
+  standard: Parameters<typeof questionsToKnow>[1],
+  bank: readonly CheckQuestion[],
+  reviews: readonly Review[],
+  now: Date,
+): BoardRow {
+  const memory = memoryOf(reviews);
+  const test = testDate === undefined ? undefined : testMoment(testDate);
+  const ids = questionsToKnow(bank, standard).map((question) => question.id);
+  const { due, unseen, recall } = outlook(ids, memory, now, test);
+  const allRight = chanceOnTest(standard, bank, memory, test && test > now ? test : now);
+  const lastAt = reviews.reduce<string | undefined>(
+    (last, { at }) => (last === undefined || at > last ? at : last),
+    undefined,
+  );
+  return {
+    learnerId: id,
+    name,
+    ...(testDate && { testDate }),
+    due,
+    unseen,
+    questions: ids.length,
+    recall,
+    ...(allRight !== undefined && { allRight }),
+    ...(lastAt && { lastAt }),
+  };
+}
+
+function forgottenMost(reviews: readonly Review[], bank: readonly CheckQuestion[]): readonly ForgottenQuestion[] {
+  const topics = new Map(bank.map(({ id, topic, ask }) => [id, topic === 'Signs' ? ask : topic]));
+  const counts = new Map<string, { asked: number; forgotten: number }>();
+  for (const { question, rating } of reviews) {
+    const count = counts.get(question) ?? { asked: 0, forgotten: 0 };
+    counts.set(question, {
+      asked: count.asked + 1,
+      forgotten: count.forgotten + (rating === 'again' ? 1 : 0),
+    });
+  }
+  return [...counts]
+    .filter(([id, { asked, forgotten }]) => topics.has(id) && asked >= askedLeast && forgotten > 0)
+    .map(([question, count]) => ({ question, topic: topics.get(question)!, ...count }))
+    .sort((a, b) => b.forgotten / b.asked - a.forgotten / a.asked || b.asked - a.asked)
+    .slice(0, forgottenShown);
+}

@@ -1,0 +1,104 @@
+import ICAL from 'ical.js';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { LessonsView } from '@jasperwren/contract/lessons';
+import { startTwoSchools, type TestClient } from '../testing';
+
+let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
+let first: TestClient;
+let second: TestClient;
+let learnerId: string;
+
+beforeAll(async () => {
+  ({ server, first, second } = await startTwoSchools());
+});
+afterAll(() => server.remove());
+beforeEach(async () => {
+  const { body } = await first.send<LearnerView>('POST', '/api/learners', {
+    name: 'Ada; the, first',
+    transmission: 'manual',
+    standardId: 'tally',
+    testDate: '2099-06-30',
+    testCentre: 'Centre, north',
+  });
+  learnerId = body.id;
+});
+
+const goal = { kind: 'area', code: 'junctions', name: 'Junctions', seek: 'stop lines, crossroads' };
+const lesson = (start: string, more: object = {}) => ({ start, minutes: 60, goals: [goal], ...more });
+const plan = (lessons: readonly object[], client = first) =>
+  client.send<LessonsView>('PUT', `/api/learners/${learnerId}/lessons`, { lessons });
+const calendar = async () => {
+  const response = await fetch(`${server.address}/api/learners/${learnerId}/lessons.ics`, {
+    headers: { cookie: first.cookie() },
+  });
+  expect(response.headers.get('content-type')).toContain('text/calendar');
+  return response.text();
+};
+
+describe('a plan', () => {
+  it('is kept, moved, cancelled, and never takes a past lesson away', async () => {
+    const { body } = await plan([lesson('2099-06-01T09:00'), lesson('2099-06-03T09:00'), lesson('2020-01-01T09:00')]);
+    expect(body.lessons.map(({ start }) => start)).toEqual([
+      '2020-01-01T09:00',
+      '2099-06-01T09:00',
+      '2099-06-03T09:00',
+    ]);
+    const [, one] = body.lessons;
+    const moved = await plan([lesson('2099-06-02T10:00', { id: one!.id })]);
+    expect(moved.body.lessons.map(({ start }) => start)).toEqual(['2020-01-01T09:00', '2099-06-02T10:00']);
+  });
+
+  it.each([
+    ['no time', [lesson('2099-06-01')], 422],
+    ['a minute', [lesson('2099-06-01T09:00', { minutes: 1 })], 422],
+    ['an unknown lesson', [lesson('2099-06-01T09:00', { id: 'nobody' })], 404],
+    ['two at once', [lesson('2099-06-01T09:00'), lesson('2099-06-01T09:00')], 409],
+  ])('is refused whole with %s', async (_, lessons, status) => {
+    expect((await plan([lesson('2099-06-09T09:00'), ...lessons])).status).toBe(status);
+    expect((await first.send<LessonsView>('GET', `/api/learners/${learnerId}/lessons`)).body.lessons).toEqual([]);
+  });
+
+  it('belongs to its school', async () => {
+    expect((await plan([lesson('2099-06-01T09:00')], second)).status).toBe(404);
+    expect((await second.send('GET', `/api/learners/${learnerId}/lessons.ics`)).status).toBe(404);
+  });
+
+  it('knows the hours of the instructor and what is taken in them', async () => {
+    const hours = [{ weekday: 1, from: '09:00', to: '12:00' }];
+    expect((await first.send('PUT', '/api/free-hours', { hours })).status).toBe(204);
+    expect(
+      (await first.send('PUT', '/api/free-hours', { hours: [{ weekday: 8, from: '9', to: '12:00' }] })).status,
+    ).toBe(422);
+    await plan([lesson('2099-05-04T09:00')]);
+    const { body: other } = await first.send<LearnerView>('POST', '/api/learners', {
+      name: 'Bo',
+      transmission: 'manual',
+      standardId: 'tally',
+    });
+    const { body } = await first.send<LessonsView>('GET', `/api/learners/${other.id}/lessons`);
+    expect(body.hours).toEqual(hours);
+    expect(body.taken).toContain('2099-05-04T09:00');
+  });
+});
+
+describe('the calendar (RFC 5545)', () => {
+  it('is read by an independent reader, with moves and cancellations', async () => {
+    const { body } = await plan([lesson('2099-06-01T09:00'), lesson('2099-06-03T09:00')]);
+    await plan([lesson('2099-06-02T10:30', { id: body.lessons[0]!.id, minutes: 90 })]);
+    // ical.js: an independent reader.
+    const events = new ICAL.Component(ICAL.parse(await calendar()) as [])
+      .getAllSubcomponents('vevent')
+      .map((component) => ({ event: new ICAL.Event(component), status: component.getFirstPropertyValue('status') }));
+    expect(events).toHaveLength(3);
+    const [moved, cancelled, test] = [...events].sort((a, b) => a.event.startDate.compare(b.event.startDate));
+    expect(moved!.event.startDate.toString()).toBe('2099-06-02T10:30:00');
+    expect(moved!.event.duration.toSeconds()).toBe(90 * 60);
+    expect([moved!.status, moved!.event.sequence]).toEqual(['CONFIRMED', 1]);
+    expect([cancelled!.status, cancelled!.event.sequence]).toEqual(['CANCELLED', 1]);
+    expect(test!.event.summary).toBe('Driving test: Ada; the, first');
+    expect(test!.event.location).toBe('Centre, north');
+    expect(test!.event.startDate.isDate).toBe(true);
+    expect(moved!.event.description).toBe('Junctions: stop lines, crossroads');
+    expect(new Set(events.map(({ event }) => event.uid)).size).toBe(3);
+  });
+});

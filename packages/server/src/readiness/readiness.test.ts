@@ -1,0 +1,91 @@
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { ReadinessInput, SchoolReadiness } from '@jasperwren/contract/readiness';
+import type { SheetView } from '@jasperwren/contract/sheets';
+import type { EventBody } from '@jasperwren/core/drive/event';
+import { fullTest } from '@jasperwren/core/drive/testing';
+import { startTwoSchools, type TestClient } from '../testing';
+
+let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
+let first: TestClient;
+let second: TestClient;
+
+beforeAll(async () => {
+  ({ server, first, second } = await startTwoSchools());
+});
+afterAll(() => server.remove());
+
+let drives = 0;
+const addLearner = async (name: string) =>
+  (await first.send<LearnerView>('POST', '/api/learners', { name, transmission: 'manual', standardId: 'tally' })).body
+    .id;
+
+/** A finished drive of some days ago. */
+async function addDrive(learnerId: string, daysAgo: number, bodies: readonly EventBody[]) {
+  const id = `ready-${drives++}`;
+  const events = fullTest(bodies).map((event) => ({
+    ...(event.type === 'started' ? { ...event, learnerId } : event),
+    id: `${id}-${event.id}`,
+    wall: new Date(Date.now() - daysAgo * 86_400_000).toISOString(),
+  }));
+  expect((await first.send('POST', `/api/drives/${id}/events`, { events })).status).toBe(200);
+}
+const school = async (client = first) => (await client.send<SchoolReadiness>('GET', '/api/readiness')).body;
+const grave: EventBody = { type: 'mark', item: 'signs.lights', grade: 'serious' };
+
+describe('readiness', () => {
+  it('of a learner rests on their drives and sheets, and of the school on everybody', async () => {
+    const ada = await addLearner('Ada');
+    await addLearner('Bo');
+    for (const days of [20, 12, 4]) await addDrive(ada, days, [grave, { type: 'roads', familiarity: 'new' }]);
+    const { body } = await first.send<ReadinessInput>('GET', `/api/learners/${ada}/readiness`);
+    expect(body.evidence).toHaveLength(3);
+    expect(body.evidence[0]).toMatchObject({
+      familiarity: 'new',
+      counts: { 'signs.lights': { counted: 0, outright: 1 } },
+    });
+    expect(body.questions).toBeCloseTo(0.35 ** 2, 6);
+    const { rows, load, calibration } = await school();
+    expect(rows.map(({ name, word }) => [name, word])).toEqual([
+      ['Ada', 'not-yet'],
+      ['Bo', 'cannot-say'],
+    ]);
+    expect(load).toEqual([{ name: 'Lead of first', learners: 1, drives: 3 }]);
+    expect(calibration).toMatchObject({ results: 0, missing: 20 });
+    expect((await school(second)).rows).toEqual([]);
+    expect((await second.send('GET', `/api/learners/${ada}/readiness`)).status).toBe(404);
+  });
+
+  it('is kept as it was before a real test, whatever comes later', async () => {
+    const cleo = await addLearner('Cleo');
+    await addDrive(cleo, 30, []);
+    const sheet = {
+      standardId: 'tally',
+      standardVersion: 2,
+      date: new Date(Date.now() - 10 * 86_400_000).toISOString().slice(0, 10),
+      official: 'pass',
+      entries: [],
+    };
+    const { body: kept } = await first.send<SheetView>('POST', `/api/learners/${cleo}/sheets`, sheet);
+    expect(kept.before!.mean).toBeGreaterThan(0.2);
+    await addDrive(cleo, 2, [grave, grave]);
+    const { body: edited } = await first.send<SheetView>('PUT', `/api/sheets/${kept.id}`, {
+      ...sheet,
+      official: 'fail',
+    });
+    expect(edited.before).toEqual(kept.before);
+    expect((await school()).calibration.results).toBe(1);
+    const unknown = await addLearner('Dora');
+    const { body: nothing } = await first.send<SheetView>('POST', `/api/learners/${unknown}/sheets`, sheet);
+    expect(nothing.before).toBeUndefined();
+  });
+
+  it('fills in drives that an older release kept', async () => {
+    const emil = await addLearner('Emil');
+    await addDrive(emil, 3, [grave]);
+    const { refreshDigests } = await import('../drives/store');
+    await server.db.updateTable('drives').set({ digest: '{"phase":"ended"}' }).where('learner_id', '=', emil).execute();
+    await refreshDigests(server.db);
+    const { body } = await first.send<ReadinessInput>('GET', `/api/learners/${emil}/readiness`);
+    expect(body.evidence[0]?.counts['signs.lights']?.outright).toBe(1);
+  });
+});
