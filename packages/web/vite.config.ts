@@ -1,11 +1,60 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 const api = `http://127.0.0.1:${process.env['JASPERWREN_PORT'] ?? 4180}`;
 
+/** The charts are large and no part of a test: they are kept once they were seen, not fetched ahead. */
+const charts = '**/assets/AreaChart*';
+
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [react()],
+  plugins: [
+    react(),
+    VitePWA({
+      // A new version waits until it is asked for: nothing reloads in the middle of a drive.
+      registerType: 'prompt',
+      injectRegister: null,
+      manifest: {
+        name: 'Jasperwren',
+        short_name: 'Jasperwren',
+        description: 'Mock tests, marking and readiness for driving instructors',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#F4EFE4',
+        theme_color: '#F4EFE4',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2,svg}'],
+        globIgnores: [charts],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/healthz/, /^\/shared\//],
+        cleanupOutdatedCaches: true,
+        clientsClaim: true,
+        runtimeCaching: [
+          {
+            urlPattern: ({ url, request }) =>
+              request.method === 'GET' &&
+              /^\/api\/(session|learners|standards|drives|checks|me)(\/|$)/.test(url.pathname) &&
+              !/\/(news|record|marks\.csv|shares)$/.test(url.pathname),
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'jasperwren-answers',
+              networkTimeoutSeconds: 6,
+              cacheableResponse: { statuses: [200] },
+              expiration: { maxEntries: 300 },
+            },
+          },
+          {
+            urlPattern: ({ url }) => url.pathname.startsWith('/assets/'),
+            handler: 'CacheFirst',
+            options: { cacheName: 'jasperwren-assets', expiration: { maxEntries: 30 } },
+          },
+        ],
+      },
+    }),
+  ],
   build: { manifest: true, sourcemap: true, chunkSizeWarningLimit: 1200 },
   server: { port: 5173, proxy: { '/api': { target: api } } },
 });

@@ -3,9 +3,12 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
+import { workOffline } from './app/offline';
 import { router } from './app/router';
 import { store } from './app/store';
 import { Theme } from './app/Theme';
+
+if (import.meta.env.PROD) workOffline();
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -1,17 +1,23 @@
 import AccountCircleOutlined from '@mui/icons-material/AccountCircleOutlined';
 import BalanceOutlined from '@mui/icons-material/BalanceOutlined';
+import FactCheckOutlined from '@mui/icons-material/FactCheckOutlined';
 import GroupsOutlined from '@mui/icons-material/GroupsOutlined';
 import RouteOutlined from '@mui/icons-material/AddRoadOutlined';
 import WbTwilightOutlined from '@mui/icons-material/WbTwilightOutlined';
 import type { SvgIconComponent } from '@mui/icons-material';
-import { useEffect } from 'react';
+import Button from '@mui/material/Button';
+import { useEffect, useSyncExternalStore } from 'react';
 import { Navigate, NavLink, Outlet, useLocation, useMatch } from 'react-router';
+import { usePrefetchStandards } from '../drives/drives-api';
 import { startSending } from '../drives/log/sender';
+import { listenToTabs } from '../drives/log/tabs';
+import { usePrefetchLearners } from '../learners/learners-api';
 import { useSessionQuery } from '../session/session-api';
 import { SignedIn } from '../session/signed-in';
 import { Failed, Loading } from '../ui/states';
 import { apiError } from './api';
 import styles from './frame.module.css';
+import { newVersion } from './offline';
 import { preloadDrivePages } from './preload';
 
 /** The page that was asked for comes first. */
@@ -21,6 +27,7 @@ const places: readonly (readonly [path: string, name: string, Icon: SvgIconCompo
   ['/', 'Today', WbTwilightOutlined],
   ['/learners', 'Learners', GroupsOutlined],
   ['/drive', 'Drive', RouteOutlined],
+  ['/checks', 'Checks', FactCheckOutlined],
   ['/standards', 'Standards', BalanceOutlined],
 ];
 
@@ -29,12 +36,22 @@ export function Frame() {
   const { data: session, error, isLoading, refetch } = useSessionQuery();
   const onDesk = useMatch('/drive/:driveId/desk');
   const { pathname } = useLocation();
+  const prefetchStandards = usePrefetchStandards('standards');
+  const prefetchLearners = usePrefetchLearners('learners');
   const schoolId = session?.school.id;
+  const newer = useSyncExternalStore(newVersion.subscribe, newVersion.waits);
   useEffect(() => (schoolId ? startSending(schoolId) : undefined), [schoolId]);
+  useEffect(() => listenToTabs(), []);
   useEffect(() => {
-    const timer = setTimeout(preloadDrivePages, preloadAfterMs);
+    if (!schoolId) return;
+    const timer = setTimeout(() => {
+      preloadDrivePages();
+      // What a drive needs is there when the network is not.
+      prefetchStandards();
+      prefetchLearners({ archived: false });
+    }, preloadAfterMs);
     return () => clearTimeout(timer);
-  }, []);
+  }, [schoolId, prefetchStandards, prefetchLearners]);
   if (isLoading) return <Loading what="your sign-in" />;
   if (!session) {
     if (apiError(error)?.status === 401) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
@@ -68,6 +85,14 @@ export function Frame() {
           </NavLink>
         </nav>
         <div className={styles.body}>
+          {newer && (
+            <p className={styles.newer} role="status">
+              A newer version of Jasperwren is here.
+              <Button variant="text" onClick={newVersion.take}>
+                Reload into it
+              </Button>
+            </p>
+          )}
           <Outlet />
         </div>
       </div>

@@ -15,6 +15,12 @@ export function useThemeName(): ThemeName {
   return choice === 'device' ? (deviceIsDark ? 'night' : 'day') : choice;
 }
 
+/** On paper the day's colours hold, on white. */
+const paper = { ...tokens.day, ground: '#FFFFFF', surface: '#FFFFFF' };
+const onPaper = `@media print { :root { ${Object.entries(paper)
+  .map(([token, value]) => `--${token}: ${value} !important;`)
+  .join(' ')} } }`;
+
 /** Gives everything below the colours, both to the interface library and as custom properties. */
 export function Theme({ children }: { readonly children: ReactNode }) {
   const name = useThemeName();
@@ -28,5 +34,10 @@ export function Theme({ children }: { readonly children: ReactNode }) {
     root.style.setProperty('--font-text', fonts.text);
     document.querySelector('meta[name=theme-color]')?.setAttribute('content', tokens[name].ground);
   }, [name]);
-  return <ThemeProvider theme={theme}>{children}</ThemeProvider>;
+  return (
+    <ThemeProvider theme={theme}>
+      <style>{onPaper}</style>
+      {children}
+    </ThemeProvider>
+  );
 }

@@ -23,10 +23,15 @@ export function keepToken(token: string): void {
   csrfToken = token;
 }
 
+/** The header that every request which changes something carries. */
+export function csrfHeader(): Readonly<Record<string, string>> {
+  return csrfToken ? { 'x-csrf-token': csrfToken } : {};
+}
+
 const rawQuery = fetchBaseQuery({
   baseUrl: '/api',
   prepareHeaders: (headers) => {
-    if (csrfToken) headers.set('x-csrf-token', csrfToken);
+    for (const [name, value] of Object.entries(csrfHeader())) headers.set(name, value);
     return headers;
   },
 });
@@ -44,7 +49,19 @@ const query: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, a
 /** All requests of the application; features add their endpoints. */
 export const api = createApi({
   baseQuery: query,
-  tagTypes: ['Session', 'Accounts', 'Learners', 'Drives', 'Standards', 'Sheets'],
+  tagTypes: [
+    'Session',
+    'Accounts',
+    'Learners',
+    'Drives',
+    'Standards',
+    'Sheets',
+    'Shares',
+    'Checks',
+    'Reviews',
+    'Me',
+    'Lessons',
+  ],
   endpoints: () => ({}),
 });
 

@@ -4,6 +4,7 @@ export function preloadDrivePages(): void {
     import('../drives/DrivePage'),
     import('../drives/desk/DeskPage'),
     import('../drives/verdict/VerdictPage'),
+    import('../drives/debrief/DebriefPage'),
     import('../today/TodayPage'),
   ]);
 }

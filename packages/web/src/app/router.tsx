@@ -9,7 +9,31 @@ export const router = createBrowserRouter([
     ErrorBoundary: Broken,
     HydrateFallback: () => <Loading what="the page" />,
     children: [
+      {
+        path: '/shared/:token',
+        lazy: async () => ({ Component: (await import('../drives/debrief/SharedPage')).default }),
+      },
       { path: '/sign-in', lazy: async () => ({ Component: (await import('../session/SignInPage')).default }) },
+      {
+        path: '/learn/sign-in',
+        lazy: async () => ({ Component: (await import('../learn/LearnSignInPage')).default }),
+      },
+      {
+        path: '/learn',
+        lazy: async () => ({ Component: (await import('../learn/LearnFrame')).LearnFrame }),
+        children: [
+          { index: true, lazy: async () => ({ Component: (await import('../learn/LearnPage')).default }) },
+          { path: 'safe', lazy: async () => ({ Component: (await import('../learn/LearnSafePage')).default }) },
+          {
+            path: 'debriefs',
+            lazy: async () => ({ Component: (await import('../learn/LearnDebriefsPage')).default }),
+          },
+          {
+            path: 'debriefs/:shareId',
+            lazy: async () => ({ Component: (await import('../learn/LearnDebriefPage')).default }),
+          },
+        ],
+      },
       {
         Component: Frame,
         children: [
@@ -24,6 +48,18 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../learners/LearnerPage')).default }),
           },
           {
+            path: 'learners/ready',
+            lazy: async () => ({ Component: (await import('../readiness/SchoolReadinessPage')).default }),
+          },
+          {
+            path: 'learners/:learnerId/readiness',
+            lazy: async () => ({ Component: (await import('../readiness/ReadinessPage')).default }),
+          },
+          {
+            path: 'learners/:learnerId/plan',
+            lazy: async () => ({ Component: (await import('../readiness/PlanPage')).default }),
+          },
+          {
             path: 'learners/:learnerId/edit',
             lazy: async () => ({ Component: (await import('../learners/EditLearnerPage')).default }),
           },
@@ -35,6 +71,10 @@ export const router = createBrowserRouter([
           {
             path: 'drive/:driveId/desk',
             lazy: async () => ({ Component: (await import('../drives/desk/DeskPage')).default }),
+          },
+          {
+            path: 'drive/:driveId/debrief',
+            lazy: async () => ({ Component: (await import('../drives/debrief/DebriefPage')).default }),
           },
           {
             path: 'drive/:driveId/compare',
@@ -64,6 +104,29 @@ export const router = createBrowserRouter([
             path: 'sheets/:sheetId',
             lazy: async () => ({ Component: (await import('../sheets/SheetPage')).default }),
           },
+          { path: 'checks', lazy: async () => ({ Component: (await import('../checks/ChecksPage')).default }) },
+          { path: 'checks/safe', lazy: async () => ({ Component: (await import('../checks/SafePage')).default }) },
+          {
+            path: 'checks/learners/:learnerId',
+            lazy: async () => ({ Component: (await import('../checks/LearnerChecksPage')).default }),
+          },
+          {
+            path: 'checks/questions',
+            lazy: async () => ({ Component: (await import('../checks/bank/QuestionsPage')).default }),
+          },
+          {
+            path: 'checks/questions/:questionId',
+            lazy: async () => ({ Component: (await import('../checks/bank/QuestionPage')).default }),
+          },
+          ...['checks/questions/new', 'checks/questions/:questionId/edit'].map((path) => ({
+            path,
+            lazy: async () => ({ Component: (await import('../checks/bank/EditQuestionPage')).default }),
+          })),
+          { path: 'checks/cars', lazy: async () => ({ Component: (await import('../checks/cars/CarsPage')).default }) },
+          ...['checks/cars/new', 'checks/cars/:vehicleId/edit'].map((path) => ({
+            path,
+            lazy: async () => ({ Component: (await import('../checks/cars/EditCarPage')).default }),
+          })),
           { path: 'account', lazy: async () => ({ Component: (await import('../session/AccountPage')).default }) },
           { path: '*', Component: Nowhere },
         ],

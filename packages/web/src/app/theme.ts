@@ -63,6 +63,17 @@ export function makeTheme(name: ThemeName): Theme {
       MuiInputLabel: { styleOverrides: { root: { color: t.muted, '&.Mui-focused': { color: t.ink } } } },
       MuiFormLabel: { styleOverrides: { root: { '&.Mui-focused': { color: t.ink } } } },
       MuiRadio: { styleOverrides: { root: { color: t.muted, '&.Mui-checked': { color: t.ink } } } },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            minHeight: 48,
+            padding: '8px 16px',
+            color: t.ink,
+            borderColor: t.muted,
+            '&.Mui-selected, &.Mui-selected:hover': { backgroundColor: t.action, color: t.onAction },
+          },
+        },
+      },
       MuiSwitch: {
         styleOverrides: {
           switchBase: {

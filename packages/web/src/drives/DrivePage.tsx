@@ -16,9 +16,8 @@ import { Empty, Failed, Loading } from '../ui/states';
 import styles from './drive-page.module.css';
 import { useStandardsQuery } from './drives-api';
 import { startDrive } from './log/append';
+import { pastDrives } from './log/open-drive';
 import { useUnfinishedHere } from './log/use-unfinished';
-
-const pastDrives = 6;
 
 /** Chooses who drives and by which standard, and starts the clock. */
 export default function DrivePage() {
@@ -89,7 +88,8 @@ function Choose({
   const [starting, setStarting] = useState(false);
   const [asked, setAsked] = useState(false);
   const standard = standards.find(({ id }) => id === (chosenStandard ?? learner?.standardId)) ?? standards[0]!;
-  const start = async () => {
+  const briefed = (standard.briefing?.length ?? 0) > 0;
+  const start = async (briefing: boolean) => {
     setAsked(true);
     if (!learner) return;
     setStarting(true);
@@ -106,6 +106,7 @@ function Choose({
           past: past.slice(-pastDrives).map(({ byItem }) => byItem),
         },
         account.id,
+        briefing,
       ),
     );
     void navigate(`/drive/${driveId}/desk`);
@@ -145,10 +146,15 @@ function Choose({
           <p>
             About {standard.length.totalMin.value} min
             {standard.length.independentMin && `, ${standard.length.independentMin.value} of them independent`}. The
-            clock starts with the button.
+            clock starts as the car moves off.
           </p>
           <div className={form.actions}>
-            <Button variant="contained" disabled={starting} onClick={() => void start()}>
+            {briefed && (
+              <Button variant="contained" disabled={starting} onClick={() => void start(true)}>
+                Begin with the briefing
+              </Button>
+            )}
+            <Button variant={briefed ? 'outlined' : 'contained'} disabled={starting} onClick={() => void start(false)}>
               Start the drive
             </Button>
           </div>

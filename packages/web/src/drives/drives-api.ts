@@ -1,18 +1,31 @@
-import type { DriveSummary, DriveView, EventReceipt } from '@jasperwren/contract/drives';
+import type { DriveNews, DriveSummary, DriveView, EventReceipt } from '@jasperwren/contract/drives';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { api } from '../app/api';
+
+interface EventsToSend {
+  readonly driveId: string;
+  readonly events: readonly DriveEvent[];
+  /** The drive's clock as the batch leaves, in milliseconds; unknown where the drive is not open. */
+  readonly clockMs?: number;
+}
 
 export const drivesApi = api.injectEndpoints({
   endpoints: (build) => ({
     standards: build.query<readonly Standard[], void>({ query: () => '/standards', providesTags: ['Standards'] }),
     latestDrives: build.query<readonly DriveSummary[], void>({ query: () => '/drives', providesTags: ['Drives'] }),
     drive: build.query<DriveView, string>({ query: (id) => `/drives/${id}`, keepUnusedDataFor: 0 }),
-    sendEvents: build.mutation<EventReceipt, { readonly driveId: string; readonly events: readonly DriveEvent[] }>({
-      query: ({ driveId, events }) => ({ url: `/drives/${driveId}/events`, method: 'POST', body: { events } }),
+    /** Nothing where the server has no more events than are known here. */
+    driveNews: build.query<DriveNews | null, { readonly driveId: string; readonly known: number }>({
+      query: ({ driveId, known }) => `/drives/${driveId}/news?known=${known}`,
+      keepUnusedDataFor: 0,
+    }),
+    sendEvents: build.mutation<EventReceipt, EventsToSend>({
+      query: ({ driveId, ...body }) => ({ url: `/drives/${driveId}/events`, method: 'POST', body }),
       invalidatesTags: (receipt) => (receipt ? ['Drives', 'Learners'] : []),
     }),
   }),
 });
 
 export const { useStandardsQuery, useLatestDrivesQuery } = drivesApi;
+export const usePrefetchStandards = drivesApi.usePrefetch;

@@ -37,6 +37,12 @@ export default function LearnerPage() {
           <Button variant="outlined" component={Link} to={`/learners/${learner.id}/sheet`}>
             Enter a real test
           </Button>
+          <Button variant="outlined" component={Link} to={`/learners/${learner.id}/readiness`}>
+            Ready?
+          </Button>
+          <Button variant="outlined" component={Link} to={`/checks/learners/${learner.id}`}>
+            Safety questions
+          </Button>
           <Button variant="outlined" component={Link} to={`/learners/${learner.id}/edit`}>
             Edit
           </Button>

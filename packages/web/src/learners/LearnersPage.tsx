@@ -7,6 +7,9 @@ import { counted, fromToday, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
+import type { ReadinessRow } from '@jasperwren/contract/readiness';
+import { JudgementWord } from '../readiness/JudgementWord';
+import { useSchoolReadinessQuery } from '../readiness/readiness-api';
 import { useLearnersQuery } from './learners-api';
 import styles from './learners.module.css';
 
@@ -16,6 +19,7 @@ export default function LearnersPage() {
   const [params] = useSearchParams();
   const archived = params.get('archived') === '1';
   const { data: learners, error, refetch } = useLearnersQuery({ archived });
+  const { data: ready } = useSchoolReadinessQuery();
   const [search, setSearch] = useState('');
   const shown = useMemo(
     () => learners?.filter(({ name }) => name.toLowerCase().includes(search.trim().toLowerCase())),
@@ -35,6 +39,11 @@ export default function LearnersPage() {
       }
       actions={
         <>
+          {!archived && (
+            <Button variant="outlined" component={Link} to="/learners/ready">
+              Who is ready
+            </Button>
+          )}
           <Button variant="text" component={Link} to={archived ? '/learners' : '/learners?archived=1'}>
             {archived ? 'Back to the list' : 'Archived'}
           </Button>
@@ -75,7 +84,11 @@ export default function LearnersPage() {
       {shown && shown.length > 0 && (
         <Rows>
           {shown.map((learner) => (
-            <LearnerRow key={learner.id} learner={learner} />
+            <LearnerRow
+              key={learner.id}
+              learner={learner}
+              ready={ready?.rows.find((row) => row.learnerId === learner.id)}
+            />
           ))}
         </Rows>
       )}
@@ -83,7 +96,7 @@ export default function LearnersPage() {
   );
 }
 
-function LearnerRow({ learner }: { readonly learner: LearnerView }) {
+function LearnerRow({ learner, ready }: { readonly learner: LearnerView; readonly ready: ReadinessRow | undefined }) {
   const { id, name, testDate, drives, lastDrive } = learner;
   return (
     <li className={styles.row}>
@@ -99,11 +112,18 @@ function LearnerRow({ learner }: { readonly learner: LearnerView }) {
           <span className="muted">No test booked</span>
         )}
       </span>
-      <span>{counted(drives, 'drive', 'drives')}</span>
+      <span>
+        {ready && (
+          <>
+            <JudgementWord word={ready.word} /> <small className="muted">{ready.next}</small>
+          </>
+        )}
+      </span>
       <span>
         {lastDrive ? (
           <>
-            <OutcomeWord outcome={lastDrive.outcome} /> <span className="muted">{fromToday(lastDrive.startedAt)}</span>
+            {counted(drives, 'drive', 'drives')}, last <OutcomeWord outcome={lastDrive.outcome} />{' '}
+            <span className="muted">{fromToday(lastDrive.startedAt)}</span>
           </>
         ) : (
           <span className="muted">Not driven yet</span>

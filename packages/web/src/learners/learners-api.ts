@@ -2,7 +2,7 @@ import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
 import { api } from '../app/api';
 
-const learnersApi = api.injectEndpoints({
+export const learnersApi = api.injectEndpoints({
   endpoints: (build) => ({
     learners: build.query<readonly LearnerView[], { readonly archived: boolean }>({
       query: ({ archived }) => `/learners${archived ? '?archived=1' : ''}`,
@@ -37,3 +37,5 @@ export const {
   useEditLearnerMutation,
   useArchiveLearnerMutation,
 } = learnersApi;
+
+export const usePrefetchLearners = learnersApi.usePrefetch;

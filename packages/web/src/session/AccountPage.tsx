@@ -14,8 +14,10 @@ import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../app/api';
+import { forgetAnswers } from '../app/offline';
 import { useAppDispatch, useAppSelector } from '../app/hooks';
 import { settingsChanged, type Settings } from '../app/settings';
+import { countUnsentReviews, forgetSentReviews } from '../checks/drill/review-log';
 import { countUnsent, forgetSentDrives } from '../drives/log/device-log';
 import { Field } from '../ui/Field';
 import { counted } from '../ui/format';
@@ -58,11 +60,13 @@ function SignOut() {
   const leave = async () => {
     await signOut();
     await forgetSentDrives().catch(() => undefined);
+    await forgetSentReviews();
+    await forgetAnswers();
     dispatch(api.util.resetApiState());
     void navigate('/sign-in');
   };
   const ask = async () => {
-    const unsent = await countUnsent().catch(() => 0);
+    const unsent = (await countUnsent().catch(() => 0)) + (await countUnsentReviews());
     if (unsent > 0) setWaiting(unsent);
     else await leave();
   };

@@ -4,6 +4,7 @@ import { SignInRequest } from '@jasperwren/contract/accounts';
 import { useEffect, useState } from 'react';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import type { ApiError } from '../app/api';
+import { forgetAnswers } from '../app/offline';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
@@ -23,6 +24,7 @@ export default function SignInPage() {
   }, []);
   if (session) return <Navigate to={from} replace />;
   const submit = checked.handleSubmit(async (values) => {
+    await forgetAnswers();
     const { data, error: refused } = await signIn(values);
     if (data) void navigate(from, { replace: true });
     else setError(showProblems(checked, refused));

@@ -8,14 +8,20 @@ import { useUnfinishedHere } from '../drives/log/use-unfinished';
 import { useLearnersQuery } from '../learners/learners-api';
 import { counted, fromToday, longDate, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
+import type { ReadinessRow } from '@jasperwren/contract/readiness';
+import { JudgementWord } from '../readiness/JudgementWord';
+import { useSchoolReadinessQuery } from '../readiness/readiness-api';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './today.module.css';
 
 const lastDrivesShown = 5;
+/** A drive this old is talked through in other ways, if at all. */
+const forgottenAfterDays = 14;
 
 /** Where the day stands: what is unfinished, whose test comes, what was driven last. */
 export default function TodayPage() {
+  const { data: ready } = useSchoolReadinessQuery();
   const { data: learners, error, refetch } = useLearnersQuery({ archived: false });
   const { data: drives, error: drivesError, refetch: refetchDrives } = useLatestDrivesQuery();
   const here = useUnfinishedHere();
@@ -66,11 +72,18 @@ export default function TodayPage() {
   }
   const underWay = drives.filter(({ phase }) => phase !== 'ended');
   const unknown = here.filter(({ id }) => !drives.some((drive) => drive.id === id));
-  const unsettled = drives.filter(({ phase, unsettledPins }) => phase === 'ended' && unsettledPins > 0);
+  const unsettled = drives.filter((drive) => drive.phase === 'ended' && toSettle(drive) > 0);
+  const untold = drives.filter(
+    (drive) =>
+      drive.phase === 'ended' &&
+      !drive.debriefed &&
+      toSettle(drive) === 0 &&
+      dayjs().diff(drive.startedAt, 'day') < forgottenAfterDays,
+  );
   const tests = [...learners]
     .filter(({ testDate }) => testDate && !dayjs(testDate).isBefore(dayjs(), 'day'))
     .sort((a, b) => a.testDate!.localeCompare(b.testDate!));
-  const open = underWay.length + unknown.length + unsettled.length;
+  const open = underWay.length + unknown.length + unsettled.length + untold.length;
   return (
     <Page
       title={title}
@@ -102,12 +115,20 @@ export default function TodayPage() {
                     words={`${learnerName}: on this device only, ${counted(unsent, 'entry', 'entries')} to send`}
                   />
                 ))}
-                {unsettled.map(({ id, learnerName, unsettledPins, startedAt }) => (
+                {unsettled.map(({ id, learnerName, unsettledPins, unsettledDoubles, startedAt }) => (
                   <OpenRow
                     key={id}
                     to={`/drive/${id}/desk`}
                     action="Settle"
-                    words={`${learnerName}, ${longDate(startedAt)}: ${unsettledPins === 1 ? 'a pin waits' : `${unsettledPins} pins wait`} to be named; until then there is no verdict`}
+                    words={`${learnerName}, ${longDate(startedAt)}: ${waitingWords(unsettledPins, unsettledDoubles)}; until then there is no verdict`}
+                  />
+                ))}
+                {untold.map(({ id, learnerName, startedAt }) => (
+                  <OpenRow
+                    key={id}
+                    to={`/drive/${id}/debrief`}
+                    action="Talk it through"
+                    words={`${learnerName}, ${longDate(startedAt)}: not talked through yet`}
                   />
                 ))}
               </Rows>
@@ -131,7 +152,11 @@ export default function TodayPage() {
           ) : (
             <Rows>
               {tests.map((learner) => (
-                <TestRow key={learner.id} learner={learner} />
+                <TestRow
+                  key={learner.id}
+                  learner={learner}
+                  ready={ready?.rows.find((row) => row.learnerId === learner.id)}
+                />
               ))}
             </Rows>
           )}
@@ -139,6 +164,16 @@ export default function TodayPage() {
       </div>
     </Page>
   );
+}
+
+const toSettle = ({ unsettledPins, unsettledDoubles }: DriveSummary) => unsettledPins + (unsettledDoubles ?? 0);
+
+function waitingWords(pins: number, doubles: number): string {
+  const parts = [
+    pins > 0 && counted(pins, 'pin', 'pins'),
+    doubles > 0 && counted(doubles, 'possible double', 'possible doubles'),
+  ].filter(Boolean);
+  return `${parts.join(' and ')} to settle`;
 }
 
 function unsentWords(here: readonly { readonly id: string; readonly unsent: number }[], id: string): string {
@@ -179,7 +214,7 @@ function LastRow({ drive }: { readonly drive: DriveSummary }) {
   );
 }
 
-function TestRow({ learner }: { readonly learner: LearnerView }) {
+function TestRow({ learner, ready }: { readonly learner: LearnerView; readonly ready: ReadinessRow | undefined }) {
   return (
     <li className={styles.test}>
       <span>{shortDate(learner.testDate!)}</span>
@@ -187,6 +222,15 @@ function TestRow({ learner }: { readonly learner: LearnerView }) {
         <Link to={`/learners/${learner.id}`}>{learner.name}</Link>
         <br />
         <span className="muted">{learner.testCentre}</span>
+        {ready && (
+          <>
+            <br />
+            <Link to={`/learners/${learner.id}/readiness`}>
+              <JudgementWord word={ready.word} />
+            </Link>
+            : {ready.next}
+          </>
+        )}
       </span>
       <span className="muted">{fromToday(learner.testDate!)}</span>
     </li>

@@ -22,6 +22,7 @@ export function DeskHeader({ meta, drive, actions }: Props) {
   const nowMs = useNow(meta.id, drive.phase === 'running');
   const { totalMin, independentMin } = meta.standard.length;
   const pins = unsettledPins(drive).length;
+  const waiting = pins + drive.doubles.length;
   const span = currentSpan(drive);
   const section = span?.section ?? 'guided';
   return (
@@ -37,7 +38,7 @@ export function DeskHeader({ meta, drive, actions }: Props) {
         <b>{clockTime(drivenMs(drive, nowMs))}</b> <span className="muted">of {totalMin.value} min</span>
       </div>
       {span?.exercise !== undefined ? (
-        <ExerciseClock standard={meta.standard} drive={drive} nowMs={nowMs} onOpen={actions.openExercises} />
+        <ExerciseClock standard={meta.standard} drive={drive} nowMs={nowMs} onOpen={actions.openMore} />
       ) : (
         <button
           type="button"
@@ -57,22 +58,20 @@ export function DeskHeader({ meta, drive, actions }: Props) {
       )}
       <div className={styles.saving}>
         <Saving driveId={meta.id} />
-        <button type="button" className={styles.pins} onClick={actions.settleNext} disabled={pins === 0}>
-          {pins === 0 ? 'no pins open' : `${counted(pins, 'pin', 'pins')} to settle`} <Key>;</Key>
+        <button type="button" className={styles.pins} onClick={actions.openTray} disabled={waiting === 0}>
+          {waiting === 0 ? 'no pins open' : trayWords(pins, drive.doubles.length)} <Key>;</Key>
         </button>
       </div>
       <div className={styles.headerActions}>
-        {meta.standard.exercises.length > 0 && (
-          <button
-            type="button"
-            className={styles.headerButton}
-            onClick={actions.openExercises}
-            disabled={!actions.running}
-          >
-            Exercise <Key>=</Key>
-          </button>
-        )}
-        <button type="button" className={styles.headerButton} onClick={actions.switchPause} disabled={!actions.running}>
+        <button type="button" className={styles.headerButton} onClick={actions.openMore} disabled={!actions.running}>
+          More <Key>=</Key>
+        </button>
+        <button
+          type="button"
+          className={styles.headerButton}
+          onClick={() => void actions.switchPause()}
+          disabled={!actions.running}
+        >
           {drive.phase === 'paused' ? 'Go on' : 'Pause'} <Key>0</Key>
         </button>
         <button type="button" className={styles.headerButton} onClick={actions.askToEnd} disabled={!actions.running}>
@@ -81,6 +80,11 @@ export function DeskHeader({ meta, drive, actions }: Props) {
       </div>
     </header>
   );
+}
+
+function trayWords(pins: number, doubles: number): string {
+  if (doubles === 0) return `${counted(pins, 'pin', 'pins')} to settle`;
+  return `${counted(pins + doubles, 'thing', 'things')} to settle`;
 }
 
 /** The exercise under way, with the time it has taken and may take. */
@@ -119,8 +123,16 @@ function standardLabel(standard: Standard): string {
 function Saving({ driveId }: { readonly driveId: string }) {
   const waiting = useAppSelector((state) => state.driveLogs.open[driveId]?.unsent.length ?? 0);
   const trouble = useAppSelector((state) => state.driveLogs.trouble);
+  const leftMB = useAppSelector((state) => state.driveLogs.storageLeftMB);
   const storageFailed = useAppSelector((state) => state.driveLogs.storageFailed);
-  if (storageFailed) return <strong role="alert">not kept on this device</strong>;
+  if (storageFailed) {
+    return (
+      <strong role="alert">
+        not kept on this device{waiting > 0 ? `, ${waiting} to send: leave the page open` : ', but sent'}
+      </strong>
+    );
+  }
+  if (leftMB !== undefined) return <strong role="alert">{leftMB} MB left here: free some room soon</strong>;
   if (trouble?.kind === 'refused') return <strong role="alert">{trouble.message}</strong>;
   if (waiting > 0) return <span>{trouble ? `saved here, ${waiting} waiting to send` : `sending ${waiting}`}</span>;
   return <span>all saved</span>;

@@ -9,13 +9,17 @@ import { Ribbon } from '../../ui/Ribbon';
 import type { DriveMeta } from '../log/device-log';
 import type { OpenDrive } from '../log/drive-logs';
 import { useJudgedDrive, useOpenDrive } from '../log/use-drive';
+import { Briefing } from '../briefing/Briefing';
+import { useOthersMarks } from '../log/use-others-marks';
 import { CategoryBoard } from './CategoryBoard';
 import styles from './desk.module.css';
 import { deskOpened, lingeredEnough, panelOpened, settlingChosen, shownCategory } from './desk-slice';
+import { Counting, IndependentWarning } from './Hints';
 import { DeskHeader } from './DeskHeader';
 import { DeskPanelView } from './DeskPanels';
 import { Matrix } from './Matrix';
 import { SidePanel } from './SidePanel';
+import { useStorageRoom } from '../log/use-storage-room';
 import { useCellCounts, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 import { useNow } from './use-now';
@@ -40,6 +44,8 @@ const Desk = memo(function Desk({ meta: kept, events }: Pick<OpenDrive, 'meta' |
   const actions = useDesk(meta.id, meta.standard, drive.phase);
   const counts = useCellCounts(drive);
   const likely = useMemo(() => likelyItems(meta.standard, meta.past, drive, likelyRows), [meta, drive]);
+  useStorageRoom();
+  useOthersMarks(meta.id, drive.ended === undefined);
   const panel = useAppSelector((state) => state.desk.panel);
   const settling = useAppSelector((state) => state.desk.settling);
   const atCategory = useAppSelector((state) => shownCategory(state.desk) !== undefined);
@@ -49,6 +55,7 @@ const Desk = memo(function Desk({ meta: kept, events }: Pick<OpenDrive, 'meta' |
     document.title = `${meta.learnerName} · Jasperwren`;
     dispatch(deskOpened());
   }, [dispatch, meta.id, meta.learnerName]);
+  if (drive.phase === 'briefing') return <Briefing meta={meta} drive={drive} />;
   return (
     <main
       className={styles.desk}
@@ -107,6 +114,8 @@ function Receipt({ meta, drive }: PartProps) {
     <p className={styles.receipt} role="status">
       {drive.phase === 'paused' ? 'Paused. ' : ''}
       {receipt || (drive.ended ? '' : 'Marks appear here.')}
+      <Counting meta={meta} />
+      {!drive.ended && <IndependentWarning meta={meta} drive={drive} />}
       {drive.ended && <Link to={`/drive/${meta.id}`}>The drive has ended: see the verdict</Link>}
     </p>
   );

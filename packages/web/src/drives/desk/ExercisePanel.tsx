@@ -3,12 +3,13 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { currentSpan, exerciseRuns, type ExerciseRun } from '@jasperwren/core/drive/clock';
 import type { Drive } from '@jasperwren/core/drive/drive';
-import { stepKinds } from '@jasperwren/core/drive/event';
+import { exerciseStepKinds } from '@jasperwren/core/drive/event';
+import { itemsOfExercise } from '@jasperwren/core/marking/likely';
+import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Exercise, Limit, LimitMeasure, Standard } from '@jasperwren/core/marking/standard';
 import { capital, secondsWords } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { clockTime, counted, times } from '../../ui/format';
-import { Rows } from '../../ui/Page';
 import styles from './desk.module.css';
 import type { DeskActions } from './use-desk';
 import { useNow } from './use-now';
@@ -28,41 +29,35 @@ export function ExercisePanel({ driveId, standard, drive, actions }: Props) {
   const under = currentSpan(drive)?.exercise;
   const running = under === undefined ? undefined : runs.at(-1);
   const exercise = standard.exercises.find(({ code }) => code === under);
+  if (standard.exercises.length === 0) return null;
   return (
     <>
+      <h3>Set exercises</h3>
       {running && exercise && <Running run={running} exercise={exercise} standard={standard} actions={actions} />}
-      <Rows>
+      <div className={styles.tiles}>
         {standard.exercises.map(({ code, name, clockStarts }) => {
           const goes = runs.filter((run) => run.exercise === code);
           const time = limitOf(standard, code, 'time');
           const attempts = limitOf(standard, code, 'attempts');
+          const facts = [
+            time && `${secondsWords(time.allowed.value)}${clockStarts ? `, the clock starts ${clockStarts}` : ''}`,
+            attempts && counted(attempts.allowed.value, 'attempt', 'attempts'),
+            goes.length > 0 && `driven ${times(goes.length)}`,
+          ].filter(Boolean);
           return (
-            <li key={code} className={styles.exercise}>
-              <span>
-                <b>{name}</b>
-                <small>
-                  {[
-                    time &&
-                      `${secondsWords(time.allowed.value)}${clockStarts ? `, the clock starts ${clockStarts}` : ''}`,
-                    attempts && counted(attempts.allowed.value, 'attempt', 'attempts'),
-                    goes.length > 0 && `driven ${times(goes.length)}`,
-                  ]
-                    .filter(Boolean)
-                    .join('; ')}
-                </small>
-              </span>
-              <Button
-                variant="outlined"
-                aria-label={`Start ${name}`}
-                disabled={!actions.running}
-                onClick={() => actions.startExercise(code, name, retest)}
-              >
-                {goes.length > 0 ? 'Again' : 'Start'}
-              </Button>
-            </li>
+            <button
+              key={code}
+              type="button"
+              aria-label={`Start ${name}`}
+              disabled={!actions.running}
+              onClick={() => actions.startExercise(code, name, retest)}
+            >
+              {name}
+              {facts.length > 0 && <small>{facts.join('; ')}</small>}
+            </button>
           );
         })}
-      </Rows>
+      </div>
       {standard.retestExtraS && (
         <FormControlLabel
           control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
@@ -91,17 +86,17 @@ function Running({
           {exercise.name}: {clockTime(run.timeMs)}
         </b>
         {exercise.task && <span className="muted"> {exercise.task}</span>}
+        <span className="muted"> {bringsWords(standard, exercise.code)}</span>
       </p>
       <div className={styles.steps}>
-        {stepKinds.map((step) => {
+        {exerciseStepKinds.map((step) => {
           const limit = limitOf(standard, exercise.code, 'steps', step);
           const n = run.steps[step].length;
           return (
-            limit && (
-              <Button key={step} variant="outlined" onClick={() => actions.step(step)}>
-                {capital(step)}: {n} of {limit.allowed.value}
-              </Button>
-            )
+            <Button key={step} variant="outlined" onClick={() => actions.count(step)}>
+              {capital(step)}: {n}
+              {limit && ` of ${limit.allowed.value}`}
+            </Button>
           );
         })}
         <Button variant="contained" onClick={() => actions.finishExercise(exercise.name)}>
@@ -110,6 +105,16 @@ function Running({
       </div>
     </div>
   );
+}
+
+const mostNamed = 4;
+
+/** What an exercise can be marked for, the likeliest first. */
+function bringsWords(standard: Standard, exercise: string): string {
+  const { items } = rulesOf(standard);
+  const names = itemsOfExercise(standard, exercise).flatMap((code) => items.get(code)?.item.name.toLowerCase() ?? []);
+  const named = names.slice(0, mostNamed).join(', ');
+  return names.length > mostNamed ? `Watch ${named} and ${names.length - mostNamed} more.` : `Watch ${named}.`;
 }
 
 /** The limit of this kind over an exercise, its own before one over all. */

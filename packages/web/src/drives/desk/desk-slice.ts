@@ -1,3 +1,4 @@
+import type { Counter } from '@jasperwren/core/drive/counter';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** What the middle of the desk shows instead of the matrix. */
@@ -5,7 +6,11 @@ export type DeskPanel =
   | { readonly kind: 'mark'; readonly markId: string }
   | { readonly kind: 'advise'; readonly markId: string }
   | { readonly kind: 'drop-pin'; readonly pinId: string }
-  | { readonly kind: 'exercises' }
+  | { readonly kind: 'more' }
+  | { readonly kind: 'questions' }
+  | { readonly kind: 'note'; readonly target?: string | undefined }
+  | { readonly kind: 'pause'; readonly pauseId: string }
+  | { readonly kind: 'tray' }
   | { readonly kind: 'end' }
   | { readonly kind: 'keys' };
 
@@ -19,6 +24,8 @@ interface Desk {
   /** The pin that the next mark settles. */
   readonly settling?: string | undefined;
   readonly panel?: DeskPanel | undefined;
+  /** What is being counted for the instructor, on the drive's clock. */
+  readonly counter?: Counter | undefined;
   /** The last thing that happened, for the receipt and for screen readers. */
   readonly receipt: string;
 }
@@ -54,8 +61,10 @@ const slice = createSlice({
         : { ...state, settling: undefined },
     done: (state, { payload }: PayloadAction<string>): Desk => ({
       receipt: payload,
+      counter: state.counter,
       lingering: state.panel ? undefined : (state.category ?? state.lingering),
     }),
+    counterChanged: (state, { payload }: PayloadAction<Counter | undefined>) => ({ ...state, counter: payload }),
     lingeredEnough: (state) => ({ ...state, lingering: undefined }),
     said: (state, { payload }: PayloadAction<string>) => ({ ...state, receipt: payload }),
   },
@@ -69,6 +78,7 @@ export const {
   panelOpened,
   stepBack,
   done,
+  counterChanged,
   lingeredEnough,
   said,
 } = slice.actions;

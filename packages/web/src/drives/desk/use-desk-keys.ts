@@ -1,3 +1,4 @@
+import type { ExerciseStepKind } from '@jasperwren/core/drive/event';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useEffect } from 'react';
@@ -15,12 +16,27 @@ export const commandKeys = {
   section: { key: '/', word: '/' },
   settle: { key: ';', word: ';' },
   advise: { key: '-', word: '-' },
-  exercises: { key: '=', word: '=' },
+  more: { key: '=', word: '=' },
+  questions: { key: "'", word: "'" },
+  note: { key: '`', word: '`' },
+  stopCount: { key: '[', word: '[' },
+  signalCount: { key: ']', word: ']' },
+  mirrors: { key: '\\', word: '\\' },
+  pulledUp: { key: 'PageUp', word: 'PgUp' },
+  movedOff: { key: 'PageDown', word: 'PgDn' },
   pause: { key: '0', word: '0' },
   end: { key: 'End', word: 'End' },
   back: { key: 'Escape', word: 'Esc' },
   keys: { key: '?', word: '?' },
 } as const;
+
+/** The arrows count within an exercise. */
+const exerciseKeys: Readonly<Record<string, ExerciseStepKind>> = {
+  ArrowUp: 'movement',
+  ArrowDown: 'shunt',
+  ArrowRight: 'correction',
+  ArrowLeft: 'look',
+};
 
 const letterNames = (letter: string, where: string) => `No ${letter} in ${where}.`;
 
@@ -39,8 +55,15 @@ export function useDeskKeys(standard: Standard, actions: DeskActions): void {
       [commandKeys.section.key, actions.switchSection],
       [commandKeys.settle.key, actions.settleNext],
       [commandKeys.advise.key, () => actions.advise()],
-      [commandKeys.exercises.key, actions.openExercises],
-      [commandKeys.pause.key, actions.switchPause],
+      [commandKeys.more.key, actions.openMore],
+      [commandKeys.questions.key, actions.openQuestions],
+      [commandKeys.note.key, () => actions.openNote()],
+      [commandKeys.stopCount.key, () => actions.switchCounter('stop')],
+      [commandKeys.signalCount.key, () => actions.switchCounter('signal')],
+      [commandKeys.mirrors.key, () => actions.switchCounter('mirrors')],
+      [commandKeys.pulledUp.key, () => actions.count('pull-up')],
+      [commandKeys.movedOff.key, () => actions.count('move-off')],
+      [commandKeys.pause.key, () => void actions.switchPause()],
       [commandKeys.end.key, actions.askToEnd],
       [commandKeys.keys.key, () => dispatch(panelOpened({ kind: 'keys' }))],
     ]);
@@ -54,6 +77,8 @@ export function useDeskKeys(standard: Standard, actions: DeskActions): void {
     function takeKey(key: string, onControl: boolean): boolean {
       // In a panel the space bar presses the button that has the focus, as everywhere.
       if (key === commandKeys.pin.key && onControl && store.getState().desk.panel) return false;
+      const step = exerciseKeys[key];
+      if (step && actions.countInExercise(step)) return true;
       const command = commands.get(key);
       if (command) {
         command();

@@ -1,6 +1,6 @@
 import { standingMarks, unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
-import type { DriveEvent, Ending, EventBody, StepKind } from '@jasperwren/core/drive/event';
+import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
@@ -11,19 +11,27 @@ import { store } from '../../app/store';
 import { clockTime } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
 import { useDriveLog } from '../log/use-drive';
-import { done, panelOpened, said, settlingChosen, stepBack } from './desk-slice';
+import { done, panelOpened, said, settlingChosen } from './desk-slice';
 import { giveReceipt } from './receipts';
+import { taskActions } from './task-actions';
 
 export type DeskActions = ReturnType<typeof useDesk>;
 
 const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
   started: 'the start',
+  'moved-off': 'moving off',
+  check: 'the last step of the briefing',
+  answer: 'the last answer',
+  note: 'the last note',
+  distinct: 'the last "two faults"',
+  debriefed: 'the talk-through',
+  roads: 'how the roads were known',
   mark: 'the last mark',
   pin: 'the last pin',
   strike: 'the last strike',
   regrade: 'the last regrade',
   advice: 'the last advice',
-  step: 'the last movement or look',
+  step: 'the last count',
   prompt: 'the last "I spoke"',
   intervention: 'the last "I took control"',
   section: 'the last change of section',
@@ -52,9 +60,18 @@ export function useDesk(driveId: string, standard: Standard, phase: Drive['phase
     const at = () => clockTime(driveNowMs(driveId));
     // Read when something is done, so that the actions stay the same from mark to mark and little is drawn anew.
     const driveNow = () => foldDrive(store.getState().driveLogs.open[driveId]?.events ?? []);
+    function settleNext(): void {
+      const pins = unsettledPins(driveNow());
+      const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
+      const next = pins[now + 1] ?? pins[0];
+      dispatch(settlingChosen(next?.id));
+      if (next) tell(`Settling the pin at ${clockTime(next.atMs)}: choose what it was.`);
+    }
+
     return {
       running,
       canMark,
+      ...taskActions({ driveId, standard, running, write, tell, driveNow, dispatch }),
       mark(item: string, grade: string): void {
         const pin = store.getState().desk.settling;
         if (!running && !pin) return;
@@ -88,39 +105,17 @@ export function useDesk(driveId: string, standard: Standard, phase: Drive['phase
         void write({ type: 'section', section });
         tell(`From here: ${section} driving.`);
       },
-      openExercises(): void {
-        if (standard.exercises.length > 0) dispatch(panelOpened({ kind: 'exercises' }));
-        else tell(`${standard.name} has no set exercises.`);
+      settleNext,
+      /** One pin is settled at once; where there is more to settle, the tray comes first. */
+      openTray(): void {
+        const { doubles, pins } = driveNow();
+        const open = pins.filter(({ state }) => state === 'unsettled').length;
+        if (open === 1 && doubles.length === 0) settleNext();
+        else dispatch(panelOpened({ kind: 'tray' }));
       },
-      startExercise(exercise: string, name: string, retest: boolean): void {
-        if (!running) return;
-        void write({ type: 'section', section: 'exercise', exercise, ...(retest && { retest }) });
-        dispatch(stepBack());
-        tell(`${name} has begun, ${at()}.`);
-      },
-      step(step: StepKind): void {
-        if (!running) return;
-        void write({ type: 'step', step });
-        tell(`One ${step}.`);
-      },
-      finishExercise(name: string): void {
-        if (!running) return;
-        void write({ type: 'section', section: 'guided' });
-        dispatch(stepBack());
-        tell(`${name} is finished, ${at()}.`);
-      },
-      switchPause(): void {
-        if (!running) return;
-        const state = driveNow().phase === 'paused' ? 'resumed' : 'paused';
-        void write({ type: 'pause', state });
-        tell(state === 'paused' ? 'Paused: the clock stands still.' : 'Going on.');
-      },
-      settleNext(): void {
-        const pins = unsettledPins(driveNow());
-        const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
-        const next = pins[now + 1] ?? pins[0];
-        dispatch(settlingChosen(next?.id));
-        if (next) tell(`Settling the pin at ${clockTime(next.atMs)}: choose what it was.`);
+      keepBoth(target: string, other: string): void {
+        void write({ type: 'distinct', target, other });
+        tell('Kept as two faults.');
       },
       dropPin(pinId: string, reason: string): void {
         void write({ type: 'strike', target: pinId, reason });
@@ -152,8 +147,8 @@ export function useDesk(driveId: string, standard: Standard, phase: Drive['phase
       askToEnd(): void {
         if (running) dispatch(panelOpened({ kind: 'end' }));
       },
-      async end(ending: Ending, reason: string): Promise<void> {
-        await write({ type: 'ended', ending, ...(reason && { reason }) });
+      async end(ending: Ending, why: { cause?: EndingCause; reason?: string } = {}): Promise<void> {
+        await write({ type: 'ended', ending, ...why });
         dispatch(done('The drive has ended.'));
       },
     };

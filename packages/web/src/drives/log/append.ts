@@ -2,19 +2,29 @@ import type { DriveEvent, EventBody } from '@jasperwren/core/drive/event';
 import { v7 as newId } from 'uuid';
 import type { AppDispatch, RootState } from '../../app/store';
 import { deviceId, keepDrive, keepUnsent, type DriveMeta } from './device-log';
-import { driveNowMs, startClock } from './drive-clock';
+import { driveNowMs, makeClock, startClock } from './drive-clock';
 import { driveOpened, eventAdded, storageRefused } from './drive-logs';
 import { sendSoon } from './sender';
+import { askToPersist } from './storage-room';
+import { tellTabs } from './tabs';
 
-/** Opens a new drive on this device and writes its start. Returns the drive's id. */
-export function startDrive(input: Omit<DriveMeta, 'id'>, by: string) {
+/** Opens a new drive on this device and writes its start, with or without a briefing. Returns the drive's id. */
+export function startDrive(input: Omit<DriveMeta, 'id'>, by: string, briefing: boolean) {
   return async (dispatch: AppDispatch): Promise<string> => {
     const meta: DriveMeta = { ...input, id: newId() };
-    startClock(meta.id);
+    askToPersist();
+    makeClock(meta.id, briefing);
     dispatch(driveOpened({ meta, events: [], unsent: [] }));
-    await keepDrive(meta, []);
+    // A device that keeps nothing can still mark and send.
+    await keepDrive(meta, []).catch(() => dispatch(storageRefused()));
     const { id, version } = meta.standard;
-    await dispatch(append(meta.id, { type: 'started', learnerId: meta.learnerId, standard: { id, version } }, by));
+    await dispatch(
+      append(
+        meta.id,
+        { type: 'started', learnerId: meta.learnerId, standard: { id, version }, ...(briefing && { briefing }) },
+        by,
+      ),
+    );
     return meta.id;
   };
 }
@@ -27,6 +37,7 @@ export function append(driveId: string, body: EventBody, by: string) {
   return async (dispatch: AppDispatch, getState: () => RootState): Promise<DriveEvent | undefined> => {
     const drive = getState().driveLogs.open[driveId];
     if (!drive) return undefined;
+    if (body.type === 'moved-off') startClock(driveId);
     const device = deviceId(newId);
     const seq =
       1 +
@@ -41,6 +52,7 @@ export function append(driveId: string, body: EventBody, by: string) {
       by,
     };
     dispatch(eventAdded({ driveId, event }));
+    tellTabs({ driveId, event, nowMs: event.atMs });
     try {
       await keepUnsent(driveId, event);
     } catch {

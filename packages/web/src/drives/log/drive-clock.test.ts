@@ -1,5 +1,5 @@
 import { logOf, minute, start } from '@jasperwren/core/drive/testing';
-import { driveNowMs, resumeClock, startClock } from './drive-clock';
+import { adoptClock, driveNowMs, makeClock, resumeClock, startClock } from './drive-clock';
 
 describe('the clock of a drive', () => {
   beforeEach(() => jest.useFakeTimers({ now: Date.UTC(2026, 4, 4, 9, 0) }));
@@ -39,5 +39,30 @@ describe('the clock of a drive', () => {
     jest.advanceTimersByTime(minute);
     resumeClock('d', logOf([[0, start()]]));
     expect(driveNowMs('d')).toBe(minute);
+  });
+
+  it('waits at 0 through the briefing, also after a reload, and starts as the car moves', () => {
+    makeClock('e', true);
+    jest.advanceTimersByTime(8 * minute);
+    expect(driveNowMs('e')).toBe(0);
+    startClock('e');
+    jest.advanceTimersByTime(minute);
+    expect(driveNowMs('e')).toBe(minute);
+    resumeClock('f', logOf([[0, { ...start(), briefing: true }]]));
+    jest.advanceTimersByTime(minute);
+    expect(driveNowMs('f')).toBe(0);
+  });
+
+  it('is set by another device where it waited or had to guess, and by nobody where it ran here', () => {
+    makeClock('g', true);
+    adoptClock('g', 3 * minute);
+    jest.advanceTimersByTime(minute);
+    expect(driveNowMs('g')).toBe(4 * minute);
+    adoptClock('g', 50 * minute);
+    expect(driveNowMs('g')).toBe(4 * minute);
+    jest.setSystemTime(Date.UTC(2031, 0, 1));
+    resumeClock('h', logOf([[0, start()]]));
+    adoptClock('h', 7 * minute);
+    expect(driveNowMs('h')).toBe(7 * minute);
   });
 });

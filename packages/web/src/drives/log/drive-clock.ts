@@ -1,16 +1,29 @@
-import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { compareEvents, type DriveEvent } from '@jasperwren/core/drive/event';
 
 /** A drive's own clock: it runs on the page's monotonic clock, so a changed wall clock does not touch durations. */
 interface DriveClock {
   readonly atMs: number;
   readonly readAtMs: number;
+  /** Stands still until the car moves. */
+  readonly waiting: boolean;
+  /** Read off the wall clock of this device after a reload, which somebody may have changed. */
+  readonly guessed: boolean;
 }
 
 const clocks = new Map<string, DriveClock>();
 
-/** Starts the clock of a new drive at 0. */
+function set(driveId: string, clock: Pick<DriveClock, 'atMs'> & Partial<DriveClock>): void {
+  clocks.set(driveId, { waiting: false, guessed: false, ...clock, readAtMs: performance.now() });
+}
+
+/** Makes the clock of a new drive, which waits at 0 through the briefing where there is one. */
+export function makeClock(driveId: string, waiting: boolean): void {
+  set(driveId, { atMs: 0, waiting });
+}
+
+/** Starts the clock of a drive: the car moves. */
 export function startClock(driveId: string): void {
-  clocks.set(driveId, { atMs: 0, readAtMs: performance.now() });
+  set(driveId, { atMs: 0 });
 }
 
 /**
@@ -19,16 +32,36 @@ export function startClock(driveId: string): void {
  */
 export function resumeClock(driveId: string, events: readonly DriveEvent[]): void {
   if (clocks.has(driveId)) return;
-  const last = events.reduce<DriveEvent | undefined>(
-    (latest, event) => (!latest || event.atMs > latest.atMs ? event : latest),
-    undefined,
-  );
+  const ordered = [...events].sort(compareEvents);
+  if (isWaiting(ordered)) {
+    makeClock(driveId, true);
+    return;
+  }
+  const last = ordered.at(-1);
   const awayMs = last ? Math.max(0, Date.now() - Date.parse(last.wall)) : 0;
-  clocks.set(driveId, { atMs: (last?.atMs ?? 0) + awayMs, readAtMs: performance.now() });
+  set(driveId, { atMs: (last?.atMs ?? 0) + awayMs, guessed: true });
+}
+
+function isWaiting(events: readonly DriveEvent[]): boolean {
+  return (
+    events.some((event) => event.type === 'started' && event.briefing) &&
+    !events.some((event) => event.type === 'moved-off')
+  );
+}
+
+/**
+ * Takes the clock of another device, as it was told or as the server reckons it, where this one waits or had to
+ * guess. A clock that was running here all the time is not touched, and none runs backwards.
+ */
+export function adoptClock(driveId: string, atMs: number): void {
+  const clock = clocks.get(driveId);
+  if (!clock?.waiting && !clock?.guessed) return;
+  set(driveId, { atMs: Math.max(0, atMs) });
 }
 
 /** Milliseconds since the drive started, a whole number. */
 export function driveNowMs(driveId: string): number {
   const clock = clocks.get(driveId);
-  return clock ? Math.round(clock.atMs + performance.now() - clock.readAtMs) : 0;
+  if (!clock) return 0;
+  return Math.round(clock.waiting ? clock.atMs : clock.atMs + performance.now() - clock.readAtMs);
 }

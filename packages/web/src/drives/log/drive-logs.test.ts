@@ -36,16 +36,24 @@ describe('the drives open on a page', () => {
   });
 
   it('learn each event of the server once', () => {
-    const state = after(opened, eventsLearnt({ driveId: 'a', events: [first!, third!] }));
+    const state = after(opened, eventsLearnt({ driveId: 'a', events: [first!, third!], onServer: true }));
     expect(state.open['a']?.events).toEqual([first, third]);
-    expect(driveLogsReducer(state, eventsLearnt({ driveId: 'a', events: [third!] }))).toBe(state);
+    expect(driveLogsReducer(state, eventsLearnt({ driveId: 'a', events: [third!], onServer: true }))).toBe(state);
+  });
+
+  it('take for sent what the server has, and for unsent what another tab wrote', () => {
+    const told = after(opened, eventsLearnt({ driveId: 'a', events: [second!], onServer: false }));
+    expect(told.open['a']?.unsent).toEqual([first!.id, second!.id]);
+    const sent = driveLogsReducer(told, eventsLearnt({ driveId: 'a', events: [first!, second!], onServer: true }));
+    expect(sent.open['a']?.unsent).toEqual([]);
+    expect(sent.open['a']?.events).toEqual([first, second]);
   });
 
   it('do not mind news of drives that are not open', () => {
     const state = after(opened);
     expect(driveLogsReducer(state, eventAdded({ driveId: 'b', event: second! }))).toBe(state);
     expect(driveLogsReducer(state, eventsSent({ driveId: 'b', ids: ['x'] }))).toBe(state);
-    expect(driveLogsReducer(state, eventsLearnt({ driveId: 'b', events: [second!] }))).toBe(state);
+    expect(driveLogsReducer(state, eventsLearnt({ driveId: 'b', events: [second!], onServer: true }))).toBe(state);
   });
 
   it('remember trouble until it is over, and a storage that refused for good', () => {

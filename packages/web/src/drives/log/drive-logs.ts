@@ -18,6 +18,8 @@ interface DriveLogs {
   readonly trouble?: SendTrouble | undefined;
   /** This device's storage refused an event. */
   readonly storageFailed: boolean;
+  /** Megabytes left on this device, once they are few. */
+  readonly storageLeftMB?: number | undefined;
 }
 
 const initialState: DriveLogs = { open: {}, storageFailed: false };
@@ -33,13 +35,21 @@ const slice = createSlice({
       const { meta, events, unsent } = payload;
       return withDrive(state, { meta, events, unsent });
     },
-    /** Events another device sent, or this one before. */
-    eventsLearnt: (state, { payload }: PayloadAction<{ driveId: string; events: readonly DriveEvent[] }>) => {
+    /** Events another device sent, or this one before, or another tab has just written and not sent. */
+    eventsLearnt: (
+      state,
+      { payload }: PayloadAction<{ driveId: string; events: readonly DriveEvent[]; onServer: boolean }>,
+    ) => {
       const drive = state.open[payload.driveId];
       if (!drive) return state;
+      const told = new Set(payload.events.map((event) => event.id));
       const known = new Set(drive.events.map((event) => event.id));
       const fresh = payload.events.filter((event) => !known.has(event.id));
-      return fresh.length === 0 ? state : withDrive(state, { ...drive, events: [...drive.events, ...fresh] });
+      const unsent = payload.onServer
+        ? drive.unsent.filter((id) => !told.has(id))
+        : [...drive.unsent, ...fresh.map(({ id }) => id)];
+      if (fresh.length === 0 && unsent.length === drive.unsent.length) return state;
+      return withDrive(state, { ...drive, events: [...drive.events, ...fresh], unsent });
     },
     eventAdded: (state, { payload }: PayloadAction<{ driveId: string; event: DriveEvent }>) => {
       const drive = state.open[payload.driveId];
@@ -58,6 +68,7 @@ const slice = createSlice({
       return withDrive(state, { ...drive, unsent: drive.unsent.filter((id) => !sent.has(id)) });
     },
     troubleChanged: (state, { payload }: PayloadAction<SendTrouble | undefined>) => ({ ...state, trouble: payload }),
+    roomMeasured: (state, { payload }: PayloadAction<number | undefined>) => ({ ...state, storageLeftMB: payload }),
     storageRefused: (state) => ({ ...state, storageFailed: true }),
   },
 });
@@ -66,5 +77,6 @@ function withDrive(state: DriveLogs, drive: OpenDrive): DriveLogs {
   return { ...state, open: { ...state.open, [drive.meta.id]: drive } };
 }
 
-export const { driveOpened, eventsLearnt, eventAdded, eventsSent, troubleChanged, storageRefused } = slice.actions;
+export const { driveOpened, eventsLearnt, eventAdded, eventsSent, troubleChanged, roomMeasured, storageRefused } =
+  slice.actions;
 export const driveLogsReducer = slice.reducer;

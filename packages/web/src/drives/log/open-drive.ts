@@ -1,9 +1,38 @@
+import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { apiError, type ApiError } from '../../app/api';
 import type { AppDispatch, RootState } from '../../app/store';
+import { learnersApi } from '../../learners/learners-api';
 import { drivesApi } from '../drives-api';
-import { keepDrive, readDrive } from './device-log';
-import { resumeClock } from './drive-clock';
+import { keepDrive, readDrive, type DriveMeta } from './device-log';
+import { adoptClock, resumeClock } from './drive-clock';
 import { driveOpened, eventsLearnt } from './drive-logs';
+
+/** How many earlier drives count for what is likely now and for the comparison. */
+export const pastDrives = 6;
+
+const fetchDrive = (driveId: string) =>
+  drivesApi.endpoints.drive.initiate(driveId, { forceRefetch: true, subscribe: false });
+
+/** Learns what other devices, or this one before, have sent of a drive that is open on this page. */
+export function learnFromServer(driveId: string) {
+  return async (dispatch: AppDispatch, getState: () => RootState): Promise<void> => {
+    const drive = getState().driveLogs.open[driveId];
+    if (!drive) return;
+    const known = drive.events.length - drive.unsent.length;
+    const news = drivesApi.endpoints.driveNews.initiate({ driveId, known }, { forceRefetch: true, subscribe: false });
+    const { data } = await dispatch(news);
+    if (!data) return;
+    learn(dispatch, driveId, data.events, data.clockMs);
+    await keepDrive(drive.meta, data.events).catch(() => undefined);
+  };
+}
+
+function learn(dispatch: AppDispatch, driveId: string, events: readonly DriveEvent[], clockMs?: number): void {
+  const moved =
+    events.some(({ type }) => type === 'moved-off') || !events.some((e) => e.type === 'started' && e.briefing);
+  if (clockMs !== undefined && moved) adoptClock(driveId, clockMs);
+  dispatch(eventsLearnt({ driveId, events, onServer: true }));
+}
 
 /**
  * Opens a drive on this page: from this device where it has it, and with what the server knows where that can be
@@ -12,14 +41,8 @@ import { driveOpened, eventsLearnt } from './drive-logs';
  */
 export function openDrive(driveId: string, schoolId: string) {
   return async (dispatch: AppDispatch, getState: () => RootState): Promise<ApiError | undefined> => {
-    const fetchDrive = () =>
-      dispatch(drivesApi.endpoints.drive.initiate(driveId, { forceRefetch: true, subscribe: false }));
-    const learn = () =>
-      void fetchDrive().then(({ data }) => {
-        if (data) dispatch(eventsLearnt({ driveId, events: data.events }));
-      });
     if (getState().driveLogs.open[driveId]) {
-      learn();
+      void dispatch(learnFromServer(driveId));
       return undefined;
     }
     const kept = await readDrive(driveId).catch(() => undefined);
@@ -29,24 +52,35 @@ export function openDrive(driveId: string, schoolId: string) {
       dispatch(
         driveOpened({ meta: kept.meta, events, unsent: kept.events.filter(({ sent }) => !sent).map(({ id }) => id) }),
       );
-      learn();
+      void dispatch(learnFromServer(driveId));
       return undefined;
     }
-    const { data, error } = await fetchDrive();
+    const { data, error } = await dispatch(fetchDrive(driveId));
     if (!data) return apiError(error);
-    const { summary, standard, events } = data;
-    const meta = {
+    const { summary, standard, events, clockMs } = data;
+    const meta: DriveMeta = {
       id: driveId,
       schoolId,
       learnerId: summary.learnerId,
       learnerName: summary.learnerName,
-      number: 0,
       standard,
-      past: [],
+      ...(await dispatch(standingOf(summary.learnerId, driveId))),
     };
     resumeClock(driveId, events);
     await keepDrive(meta, events).catch(() => undefined);
     dispatch(driveOpened({ meta, events, unsent: [] }));
+    if (clockMs !== undefined) learn(dispatch, driveId, events, clockMs);
     return undefined;
+  };
+}
+
+/** Which drive of the learner this is, and what was marked in the ones before; nothing where the server is away. */
+function standingOf(learnerId: string, driveId: string) {
+  return async (dispatch: AppDispatch): Promise<Pick<DriveMeta, 'number' | 'past'>> => {
+    const list = learnersApi.endpoints.learnerDrives.initiate(learnerId, { forceRefetch: true, subscribe: false });
+    const { data = [] } = await dispatch(list);
+    const place = data.findIndex(({ id }) => id === driveId);
+    const before = place < 0 ? [] : data.slice(Math.max(0, place - pastDrives), place);
+    return { number: place + 1, past: before.map(({ byItem }) => byItem) };
   };
 }

@@ -14,7 +14,14 @@ type Result = {
 const requests: Request[] = [];
 const actions: { readonly type: string; readonly payload?: unknown }[] = [];
 let answer: (request: Request) => Result;
-let open: Record<string, { readonly unsent: readonly string[] }> = {};
+let open: Record<
+  string,
+  {
+    readonly meta: { readonly id: string; readonly schoolId: string };
+    readonly events: readonly DriveEvent[];
+    readonly unsent: readonly string[];
+  }
+> = {};
 
 jest.mock('../drives-api', () => ({
   drivesApi: { endpoints: { sendEvents: { initiate: (request: Request) => ({ request }) } } },
@@ -102,9 +109,11 @@ describe('sending what waits on the device', () => {
   });
 
   it('learns what another tab of this device has sent', async () => {
-    const [sent] = await markHere('elsewhere', 'ours', 0);
-    await markSent([sent!]);
-    open = { elsewhere: { unsent: [sent!, 'on its way to the storage'] } };
+    const all = await markHere('elsewhere', 'ours', 0);
+    const [sent] = all;
+    await markSent(all);
+    const meta = { id: 'elsewhere', schoolId: 'ours' };
+    open = { elsewhere: { meta, events: [], unsent: [sent!, 'on its way to the storage'] } };
     stop = startSending('ours');
     await until(() => actions.some(({ type }) => type === 'driveLogs/eventsSent'));
     expect(actions.filter(({ type }) => type === 'driveLogs/eventsSent').at(-1)?.payload).toEqual({

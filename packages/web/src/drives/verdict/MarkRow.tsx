@@ -8,9 +8,11 @@ import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
+import { useSignedIn } from '../../session/signed-in';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
+import { usePeople } from '../log/use-people';
 import { Measure } from '../Measure';
 import styles from './verdict.module.css';
 
@@ -28,6 +30,8 @@ interface Props {
 export function MarkRow({ mark, standard, write, chosen, capped, times }: Props) {
   const [striking, setStriking] = useState(false);
   const [weighing, setWeighing] = useState(false);
+  const { account } = useSignedIn();
+  const nameOf = usePeople();
   const { items, grades } = rulesOf(standard);
   const item = items.get(mark.item)?.item;
   const grade = grades.get(mark.grade);
@@ -48,6 +52,7 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
           {mark.struck ? `Struck: ${mark.struck.reason}` : grade?.name}
           {first && !mark.struck && `, first marked as ${first}`}
           {capped && ', over the cap and not counted'}
+          {mark.by !== account.id && `, by ${nameOf(mark.by)}`}
         </div>
         {!mark.struck && (
           <Measure

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import { isFinal } from '@jasperwren/core/debrief/for-learner';
 import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
 import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
 import { mythsFor } from '@jasperwren/core/adviser/myths';
@@ -6,26 +7,22 @@ import { marksByArea } from '@jasperwren/core/marking/areas';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { withOptions } from '@jasperwren/core/marking/options';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import { nearLimits } from '@jasperwren/core/marking/verdict';
-import {
-  crossingWords,
-  describeMissing,
-  itemName,
-  limitName,
-  reasonSentence,
-  scopeName,
-  verdictSentence,
-} from '@jasperwren/core/marking/wording';
+import { verdictSentence } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import { clockTime, counted, firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
+import { counted, firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Ribbon } from '../../ui/Ribbon';
 import { Empty, Failed, Loading } from '../../ui/states';
 import type { OpenDrive } from '../log/drive-logs';
 import { useDriveLog, useJudgedDrive, useOpenDrive } from '../log/use-drive';
+import { DoubleRow } from '../DoubleRow';
+import { RoadsChoice } from '../RoadsChoice';
 import { AreaTable } from './AreaTable';
+import { Besides } from './Besides';
 import { MarkRow } from './MarkRow';
+import { PrivateNotes } from './PrivateNotes';
+import { Reasons } from './Reasons';
 import styles from './verdict.module.css';
 
 export default function VerdictPage() {
@@ -44,7 +41,6 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
   const [chosen, setChosen] = useState<string>();
   if (!drive.ended) return <Navigate to={`/drive/${meta.id}/desk`} replace />;
   const pins = unsettledPins(drive).length;
-  const near = nearLimits(verdict);
   const itemCounts = countItems(drive);
   const myths = mythsFor(standard, drive);
   const name = firstName(meta.learnerName);
@@ -78,8 +74,18 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
             Under another standard
           </Button>
           {log.unsent.length === 0 && (
-            <Button variant="outlined" component="a" href={`/api/drives/${meta.id}/record`} download>
-              Save the record
+            <>
+              <Button variant="text" component="a" href={`/api/drives/${meta.id}/marks.csv`} download>
+                Save as CSV
+              </Button>
+              <Button variant="text" component="a" href={`/api/drives/${meta.id}/record`} download>
+                Save the record
+              </Button>
+            </>
+          )}
+          {isFinal(drive) && (
+            <Button variant="contained" component={Link} to={`/drive/${meta.id}/debrief`}>
+              Talk it through
             </Button>
           )}
           {pins > 0 && (
@@ -96,86 +102,20 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choose} chosen={chosen} />
       <div className={styles.columns}>
         <div>
-          {verdict.reasons.length > 0 && (
-            <Section title="Why it is a fail">
+          <Reasons standard={standard} verdict={verdict} write={write} />
+          {drive.doubles.length > 0 && (
+            <Section title="Marked twice?">
               <Rows>
-                {verdict.reasons.map((reason) => (
-                  <li key={reason.limit.code + reason.scope} className={styles.line}>
-                    <span>{reasonSentence(standard, reason)}</span>
-                    <span className="muted">
-                      Decided at {clockTime(reason.crossedAtMs)} by {crossingWords(standard, reason)}.
-                    </span>
-                  </li>
-                ))}
-              </Rows>
-            </Section>
-          )}
-          {verdict.missing.length > 0 && (
-            <Section title={verdict.outcome === 'incomplete' ? 'What a verdict still needs' : 'Missing besides'}>
-              <Rows>
-                {verdict.missing.map((missing) => (
-                  <li key={describeMissing(missing)} className={styles.line}>
-                    {sentence(describeMissing(missing))}
-                  </li>
-                ))}
-              </Rows>
-            </Section>
-          )}
-          {verdict.questions.length > 0 && (
-            <Section title="For you to decide">
-              <Rows>
-                {verdict.questions.map((question) => {
-                  const { effect } = question.limit;
-                  const last = question.marks.at(-1)!;
-                  const grade =
-                    effect.kind === 'ask-upgrade'
-                      ? standard.grades.find(({ code }) => code === effect.grade)
-                      : undefined;
-                  return (
-                    <li key={question.scope} className={styles.question}>
-                      <span>
-                        {itemName(standard, question.scope)}, {question.used} times on one drive. A habit may weigh more
-                        than its parts; nothing changes unless you say so.
-                      </span>
-                      {grade && (
-                        <Button
-                          variant="outlined"
-                          onClick={() =>
-                            void write({
-                              type: 'regrade',
-                              target: last.id,
-                              grade: grade.code,
-                              reason: `The same fault ${question.used} times`,
-                            })
-                          }
-                        >
-                          Make the last one a {grade.name}
-                        </Button>
-                      )}
-                    </li>
-                  );
-                })}
-              </Rows>
-            </Section>
-          )}
-          {verdict.failedExercises.length > 0 && (
-            <Section title="Exercises failed">
-              <Rows>
-                {verdict.failedExercises.map((reason) => (
-                  <li key={reason.scope} className={styles.line}>
-                    {scopeName(standard, reason)}: {reasonSentence(standard, reason)}
-                  </li>
-                ))}
-              </Rows>
-            </Section>
-          )}
-          {near.length > 0 && (
-            <Section title="Close to a limit">
-              <Rows>
-                {near.map((room) => (
-                  <li key={room.limit.code + room.scope} className={styles.line}>
-                    {limitName(standard, room)}: {room.used} of {room.allowed} used.
-                  </li>
+                {drive.doubles.map((double) => (
+                  <DoubleRow
+                    key={double.first.id}
+                    double={double}
+                    standard={standard}
+                    onStrike={(id) => void write({ type: 'strike', target: id, reason: 'One fault, marked twice' })}
+                    onKeepBoth={() =>
+                      void write({ type: 'distinct', target: double.first.id, other: double.second.id })
+                    }
+                  />
                 ))}
               </Rows>
             </Section>
@@ -214,6 +154,15 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
               publishes today.
             </p>
           </Section>
+          <Besides standard={standard} drive={drive} />
+          <Section title="Roads">
+            <p className="muted">How well did {name} know them? A clean drive on known roads says less.</p>
+            <RoadsChoice
+              familiarity={drive.familiarity}
+              onChoose={(familiarity) => void write({ type: 'roads', familiarity })}
+            />
+          </Section>
+          <PrivateNotes notes={drive.notes} write={write} />
           {myths.length > 0 && (
             <Section title="Worth putting right">
               <Rows>
@@ -230,8 +179,4 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       </div>
     </Page>
   );
-}
-
-function sentence(text: string): string {
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
 }

@@ -1,0 +1,87 @@
+import Button from '@mui/material/Button';
+import CheckRounded from '@mui/icons-material/CheckRounded';
+import type { Check, Drive } from '@jasperwren/core/drive/drive';
+import type { BriefingStep, Standard } from '@jasperwren/core/marking/standard';
+import { useState } from 'react';
+import { ReasonForm } from '../desk/ReasonForm';
+import styles from './briefing.module.css';
+import { CallsStep, ChecklistStep, EyesightStep, QuestionsStep } from './steps';
+import type { BriefingActions } from './use-briefing';
+
+interface Props {
+  readonly step: BriefingStep;
+  readonly standard: Standard;
+  readonly drive: Drive;
+  readonly actions: BriefingActions;
+}
+
+/** One step of the briefing: done with a tap, or passed over with a reason. */
+export function StepRow({ step, standard, drive, actions }: Props) {
+  const [skipping, setSkipping] = useState(false);
+  const check = drive.checks.find((one) => one.check === step.code);
+  return (
+    <li className={styles.step} aria-label={step.name} data-result={check?.result ?? 'open'}>
+      <div className={styles.stepHead}>
+        <div>
+          <h2>
+            {check?.result === 'done' && <CheckRounded fontSize="small" aria-hidden="true" />} {step.name}
+          </h2>
+          <p className="muted">{check ? resultWords(check) : step.task}</p>
+        </div>
+        {!check && !skipping && (
+          <div className={styles.actions}>
+            {step.kind === 'confirm' && (
+              <Button
+                variant="outlined"
+                aria-label={`${step.name}: done`}
+                onClick={() => void actions.say(step, 'done')}
+              >
+                Done
+              </Button>
+            )}
+            <Button variant="text" aria-label={`Leave out ${step.name}`} onClick={() => setSkipping(true)}>
+              Leave out
+            </Button>
+          </div>
+        )}
+      </div>
+      {!check && skipping && (
+        <ReasonForm
+          reasons={['Done on an earlier drive', 'Not needed today', 'No time']}
+          action="Leave it out"
+          onGiven={(reason) => {
+            setSkipping(false);
+            void actions.say(step, 'skipped', { reason });
+          }}
+        />
+      )}
+      {!check && !skipping && <StepBody step={step} standard={standard} drive={drive} actions={actions} />}
+    </li>
+  );
+}
+
+function StepBody({ step, standard, drive, actions }: Props) {
+  switch (step.kind) {
+    case 'confirm':
+      return null;
+    case 'eyesight':
+      return <EyesightStep step={step} standard={standard} actions={actions} />;
+    case 'checklist':
+      return <ChecklistStep step={step} actions={actions} />;
+    case 'calls':
+      return <CallsStep step={step} actions={actions} />;
+    case 'questions':
+      return <QuestionsStep step={step} standard={standard} drive={drive} actions={actions} />;
+  }
+}
+
+function resultWords({ result, reason, detail }: Check): string {
+  switch (result) {
+    case 'done':
+      return detail ? `Done. ${detail}.` : 'Done.';
+    case 'failed':
+      return `Not passed${reason ? `: ${reason}` : ''}.`;
+    case 'skipped':
+      return `Left out: ${reason ?? 'no reason given'}.`;
+  }
+}

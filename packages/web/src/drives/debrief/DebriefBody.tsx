@@ -1,0 +1,103 @@
+import type { Debrief } from '@jasperwren/core/debrief/debrief';
+import { comparedWords, goodThingWords, patternWords, workOnWords } from '@jasperwren/core/debrief/words';
+import type { Drive } from '@jasperwren/core/drive/drive';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { describeMissing, describeStop, itemName } from '@jasperwren/core/marking/wording';
+import { useState, type ReactNode } from 'react';
+import { clockTime } from '../../ui/format';
+import { Rows, Section } from '../../ui/Page';
+import { Ribbon } from '../../ui/Ribbon';
+import styles from './debrief.module.css';
+import { MarkToldRow } from './MarkToldRow';
+
+interface Props {
+  readonly standard: Standard;
+  readonly drive: Drive;
+  readonly debrief: Debrief;
+  readonly name: string;
+  /** What stands under "Work on next" in place of the plain list. */
+  readonly choose?: ReactNode;
+}
+
+/** The talk-through on one screen, the learner looking on; the same for the printed sheet and the link. */
+export function DebriefBody({ standard, drive, debrief, name, choose }: Props) {
+  const [chosen, setChosen] = useState<string>();
+  const { verdict, marks, well, patterns, compared, workOn } = debrief;
+  const stops = verdict.stops.map(describeStop);
+  const missing = verdict.outcome === 'incomplete' ? verdict.missing.map(describeMissing) : [];
+  const notes = drive.notes.filter(({ target, private: own }) => target === undefined && !own);
+  const choosing = (markId: string) => {
+    setChosen(markId);
+    document.getElementById(`told-${markId}`)?.scrollIntoView({ block: 'center' });
+  };
+  return (
+    <>
+      <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choosing} chosen={chosen} />
+      <div className={styles.columns}>
+        <div className={styles.marks} data-many={marks.length > 14}>
+          <Section title={marks.length === 0 ? 'Marks' : 'What was marked, in order'}>
+            {[...stops, ...missing].map((words) => (
+              <p key={words}>{words.charAt(0).toUpperCase() + words.slice(1)}.</p>
+            ))}
+            {marks.length === 0 ? (
+              <p className="muted">None: {name} drove without a mark.</p>
+            ) : (
+              <Rows>
+                {marks.map((told) => (
+                  <MarkToldRow
+                    key={told.mark.id}
+                    told={told}
+                    grade={rulesOf(standard).grades.get(told.mark.grade)}
+                    name={itemName(standard, told.mark.item)}
+                    chosen={told.mark.id === chosen}
+                  />
+                ))}
+              </Rows>
+            )}
+          </Section>
+        </div>
+        <div className={styles.around}>
+          <Section title="Work on next">
+            {choose ??
+              (workOn.length === 0 ? (
+                <p className="muted">Nothing stands out. Keep driving on roads {name} does not know.</p>
+              ) : (
+                <Rows>
+                  {workOn.map((one) => (
+                    <li key={one.item} className={styles.line}>
+                      <b>{itemName(standard, one.item)}</b>
+                      <span className="muted">{workOnWords(standard, one)}</span>
+                    </li>
+                  ))}
+                </Rows>
+              ))}
+          </Section>
+          <Lines title="What went well" lines={well.map((good) => goodThingWords(standard, good))} />
+          <Lines title="What the marks share" lines={patterns.map((pattern) => patternWords(standard, pattern))} />
+          <Lines title="Beside the last drives" lines={comparedWords(standard, compared)} />
+          <Lines title="Notes" lines={notes.map(({ atMs, text }) => `${clockTime(atMs)}: ${text}`)} />
+          <p className={styles.caution}>
+            One drive says little about the next. Standards differ and change: what your authority publishes today
+            decides.
+          </p>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Lines({ title, lines }: { readonly title: string; readonly lines: readonly string[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <Section title={title}>
+      <Rows>
+        {lines.map((line) => (
+          <li key={line} className={styles.line}>
+            {line}
+          </li>
+        ))}
+      </Rows>
+    </Section>
+  );
+}

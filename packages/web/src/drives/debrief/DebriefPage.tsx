@@ -1,0 +1,92 @@
+import Button from '@mui/material/Button';
+import { debriefOf } from '@jasperwren/core/debrief/debrief';
+import { isFinal } from '@jasperwren/core/debrief/for-learner';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { withOptions } from '@jasperwren/core/marking/options';
+import { useMemo, useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
+import { firstName, longDate, wholeMinutes } from '../../ui/format';
+import { drivenMs } from '@jasperwren/core/drive/clock';
+import { Page } from '../../ui/Page';
+import { Failed, Loading } from '../../ui/states';
+import type { OpenDrive } from '../log/drive-logs';
+import { useDriveLog, useOpenDrive } from '../log/use-drive';
+import { ChooseWork } from './ChooseWork';
+import { DebriefBody } from './DebriefBody';
+import { ShareLinks } from './ShareLinks';
+
+export default function DebriefPage() {
+  const { driveId = '' } = useParams();
+  const opening = useOpenDrive(driveId);
+  if (opening.state === 'loading') return <Loading what="the drive" />;
+  if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
+  return <DebriefView log={opening.log} />;
+}
+
+/** The talk-through with the learner looking on. Nothing private stands here. */
+function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDrive }) {
+  const standard = withOptions(meta.standard);
+  const { drive, debrief } = useMemo(() => {
+    const folded = foldDrive(events);
+    return { drive: folded, debrief: debriefOf(standard, folded, meta.past) };
+  }, [events, standard, meta.past]);
+  const { write } = useDriveLog(meta.id);
+  const [sharing, setSharing] = useState(false);
+  const [picked, setPicked] = useState<readonly string[]>();
+  if (!drive.ended) return <Navigate to={`/drive/${meta.id}/desk`} replace />;
+  const name = firstName(meta.learnerName);
+  const final = isFinal(drive);
+  const workOn = picked ?? debrief.workOn.map(({ item }) => item);
+  return (
+    <Page
+      title={debrief.sentence}
+      over={
+        <>
+          <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>
+          {meta.number > 0 && `, drive ${meta.number}`}, {drive.startedAt && longDate(drive.startedAt)}, {standard.name}{' '}
+          v{standard.version}
+        </>
+      }
+      sub={
+        <>
+          {debrief.otherwise ?? `${wholeMinutes(drivenMs(drive, drive.lastMs))} driven.`}{' '}
+          {!final && <strong>Not final: something is still to be settled.</strong>}
+        </>
+      }
+      actions={
+        <>
+          <Button variant="text" component={Link} to={`/drive/${meta.id}`}>
+            {final ? 'Back to the marks' : 'Settle what is open'}
+          </Button>
+          <Button variant="outlined" onClick={() => window.print()}>
+            Print
+          </Button>
+          <Button variant="outlined" aria-expanded={sharing} disabled={!final} onClick={() => setSharing(!sharing)}>
+            Share with {name}
+          </Button>
+          <Button
+            variant="contained"
+            disabled={!final || (drive.debriefed !== undefined && picked === undefined)}
+            onClick={() => {
+              void write({ type: 'debriefed', workOn });
+              setPicked(undefined);
+            }}
+          >
+            {drive.debriefed ? 'Talked through' : 'Mark as talked through'}
+          </Button>
+        </>
+      }
+    >
+      {sharing && <ShareLinks driveId={meta.id} name={name} waiting={unsent.length > 0} />}
+      <DebriefBody
+        standard={standard}
+        drive={drive}
+        debrief={debrief}
+        name={name}
+        {...(debrief.worth.length > 0 && {
+          choose: <ChooseWork standard={standard} worth={debrief.worth} chosen={workOn} onChosen={setPicked} />,
+        })}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,51 @@
+import type { MarkTold } from '@jasperwren/core/debrief/marks-told';
+import type { Grade } from '@jasperwren/core/marking/standard';
+import { clockTime } from '../../ui/format';
+import { GradeSign } from '../../ui/GradeSign';
+import styles from './debrief.module.css';
+
+interface Props {
+  readonly told: MarkTold;
+  readonly grade: Grade | undefined;
+  readonly name: string;
+  readonly chosen: boolean;
+}
+
+/** One mark as it is told: what, how bad, why, and what is wrongly believed about it. */
+export function MarkToldRow({ told, grade, name, chosen }: Props) {
+  const { mark, decided, circumstances, spoke, tookControl, advice, notes, myth } = told;
+  const help = tookControl ? 'The instructor took control.' : spoke ? 'The instructor spoke.' : '';
+  return (
+    <li
+      id={`told-${mark.id}`}
+      className={styles.mark}
+      data-chosen={chosen}
+      aria-label={`${name}, ${grade?.name ?? mark.grade}, ${clockTime(mark.atMs)}`}
+    >
+      <GradeSign sign={grade?.sign ?? 'noted'} size={24} />
+      <b>{clockTime(mark.atMs)}</b>
+      <div>
+        <b>{name}</b>
+        <span className="muted">
+          {' '}
+          {grade?.name ?? mark.grade}
+          {decided && ', it decided the drive'}
+        </span>
+        {notes.map((note) => (
+          <p key={note}>{note}</p>
+        ))}
+        {(circumstances.length > 0 || help) && (
+          <p className={styles.more}>
+            {circumstances.map(({ question, answer }) => `${question} ${answer}.`).join(' ')} {help}
+          </p>
+        )}
+        {advice && <p className={`${styles.more} muted`}>{advice}</p>}
+        {myth && (
+          <p className={`${styles.more} muted`}>
+            “{myth.belief}” {myth.instead}
+          </p>
+        )}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,101 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { ShareView } from '@jasperwren/contract/shares';
+import { useState } from 'react';
+import { apiError } from '../../app/api';
+import { longDate } from '../../ui/format';
+import { Rows, Section } from '../../ui/Page';
+import { Empty, Failed, Loading } from '../../ui/states';
+import styles from './debrief.module.css';
+import { useAddShareMutation, useRevokeShareMutation, useSharesQuery } from './shares-api';
+
+const lengths = [7, 14, 30, 90];
+
+interface Props {
+  readonly driveId: string;
+  readonly name: string;
+  /** Something of the drive has not reached the server yet. */
+  readonly waiting: boolean;
+}
+
+/** Links by which the learner reads this page and nothing else, until they run out or are taken back. */
+export function ShareLinks({ driveId, name, waiting }: Props) {
+  const { data: shares, error, refetch } = useSharesQuery(driveId);
+  const [add, adding] = useAddShareMutation();
+  const [days, setDays] = useState(14);
+  const address = adding.data && `${window.location.origin}${adding.data.path}`;
+  return (
+    <div className={styles.sharing}>
+      <Section title={`A link for ${name}`}>
+        <p className="muted">
+          Whoever has the link can read this page, without your private notes and without other learners. It runs out by
+          itself.
+        </p>
+        <div className={styles.form}>
+          <TextField
+            select
+            label="Holds for"
+            value={days}
+            onChange={(event) => setDays(Number(event.target.value))}
+            sx={{ minWidth: 140 }}
+          >
+            {lengths.map((n) => (
+              <MenuItem key={n} value={n}>
+                {n} days
+              </MenuItem>
+            ))}
+          </TextField>
+          <Button variant="outlined" disabled={waiting || adding.isLoading} onClick={() => void add({ driveId, days })}>
+            Make a link
+          </Button>
+          {waiting && <span role="status">The drive is still being sent; the link can be made then.</span>}
+        </div>
+        {adding.error && <p role="alert">{apiError(adding.error)?.message}</p>}
+        {address && (
+          <TextField
+            label="Copy it now; it is not shown again"
+            value={address}
+            slotProps={{
+              htmlInput: {
+                readOnly: true,
+                onFocus: (event: React.FocusEvent<HTMLInputElement>) => event.target.select(),
+              },
+            }}
+            fullWidth
+          />
+        )}
+        {error && <Failed error={error} onRetry={() => void refetch()} />}
+        {!error && !shares && <Loading what="the links" />}
+        {shares?.length === 0 && <Empty>No link has been made yet.</Empty>}
+        {shares && shares.length > 0 && (
+          <Rows>
+            {shares.map((share) => (
+              <LinkRow key={share.id} share={share} driveId={driveId} />
+            ))}
+          </Rows>
+        )}
+      </Section>
+    </div>
+  );
+}
+
+function LinkRow({ share, driveId }: { readonly share: ShareView; readonly driveId: string }) {
+  const [revoke, { isLoading }] = useRevokeShareMutation();
+  const over = share.revokedAt !== undefined || share.expiresAt < new Date().toISOString();
+  return (
+    <li className={styles.link}>
+      <span>
+        Made {longDate(share.createdAt)},{' '}
+        {share.revokedAt
+          ? `taken back ${longDate(share.revokedAt)}`
+          : `${over ? 'ran out' : 'holds until'} ${longDate(share.expiresAt)}`}
+      </span>
+      {!over && (
+        <Button variant="text" disabled={isLoading} onClick={() => void revoke({ driveId, id: share.id })}>
+          Take it back
+        </Button>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,21 @@
+import { useParams } from 'react-router';
+import { apiError } from '../../app/api';
+import { Page } from '../../ui/Page';
+import { Failed, Loading } from '../../ui/states';
+import { SharedView } from './SharedView';
+import { useSharedQuery } from './shares-api';
+
+/** What a learner sees by the link. */
+export default function SharedPage() {
+  const { token = '' } = useParams();
+  const { data, error, refetch } = useSharedQuery(token);
+  if (apiError(error)?.status === 404) {
+    return (
+      <Page title="This link does not lead anywhere any more">
+        <p>{apiError(error)?.message}</p>
+      </Page>
+    );
+  }
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  return data ? <SharedView shared={data} /> : <Loading what="the debrief" />;
+}

@@ -1,0 +1,30 @@
+import Button from '@mui/material/Button';
+import type { SharedDebrief } from '@jasperwren/contract/shares';
+import { debriefOf } from '@jasperwren/core/debrief/debrief';
+import { withOptions } from '@jasperwren/core/marking/options';
+import { longDate } from '../../ui/format';
+import { Page } from '../../ui/Page';
+import { DebriefBody } from './DebriefBody';
+import styles from './debrief.module.css';
+
+/** A debrief as its learner reads it, and nothing that leads further. */
+export function SharedView({ shared }: { readonly shared: SharedDebrief }) {
+  const standard = withOptions(shared.standard);
+  const debrief = debriefOf(standard, shared.drive, shared.past);
+  return (
+    <div className={styles.shared}>
+      <Page
+        title={debrief.sentence}
+        over={`${shared.firstName}, ${longDate(shared.startedAt)}, ${standard.name}, with ${shared.school}`}
+        sub={debrief.otherwise ?? `This page can be read until ${longDate(shared.expiresAt)}.`}
+        actions={
+          <Button variant="outlined" onClick={() => window.print()}>
+            Print
+          </Button>
+        }
+      >
+        <DebriefBody standard={standard} drive={shared.drive} debrief={debrief} name={shared.firstName} />
+      </Page>
+    </div>
+  );
+}

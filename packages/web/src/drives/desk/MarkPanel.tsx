@@ -1,0 +1,111 @@
+import Button from '@mui/material/Button';
+import type { Drive } from '@jasperwren/core/drive/drive';
+import { countItems } from '@jasperwren/core/marking/likely';
+import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { itemName } from '@jasperwren/core/marking/wording';
+import { useState } from 'react';
+import { clockTime } from '../../ui/format';
+import { GradeSign } from '../../ui/GradeSign';
+import { Adviser } from '../adviser/Adviser';
+import { Measure } from '../Measure';
+import styles from './desk.module.css';
+import { Panel } from './Panel';
+import { ReasonForm } from './ReasonForm';
+import type { DeskActions } from './use-desk';
+
+interface Props {
+  readonly markId: string;
+  readonly standard: Standard;
+  readonly drive: Drive;
+  readonly actions: DeskActions;
+}
+
+/** How bad a mark was, by the adviser. */
+export function AdvisePanel({ markId, standard, drive, actions }: Props) {
+  const mark = drive.marks.find(({ id }) => id === markId);
+  if (!mark || mark.struck) return null;
+  return (
+    <Panel title={`How bad was it: ${itemName(standard, mark.item).toLowerCase()} at ${clockTime(mark.atMs)}`}>
+      <Adviser
+        standard={standard}
+        mark={mark}
+        times={countItems(drive)[mark.item] ?? 1}
+        onAnswers={actions.keepAdvice}
+        onRegrade={(grade, reason) => actions.regrade(mark.id, grade, { reason })}
+      />
+    </Panel>
+  );
+}
+
+/** One mark, to be regraded, weighed, noted on or struck. */
+export function MarkPanel({ markId, standard, drive, actions }: Props) {
+  const [striking, setStriking] = useState(false);
+  const mark = drive.marks.find(({ id }) => id === markId);
+  if (!mark) return null;
+  const { items } = rulesOf(standard);
+  const item = items.get(mark.item)?.item;
+  const title = `${itemName(standard, mark.item)} at ${clockTime(mark.atMs)}`;
+  if (mark.struck) {
+    return (
+      <Panel title={title}>
+        <p>Struck: {mark.struck.reason}</p>
+        <Button variant="contained" onClick={() => actions.putBack(mark.id)}>
+          Put it back
+        </Button>
+      </Panel>
+    );
+  }
+  return (
+    <Panel title={title}>
+      {striking ? (
+        <ReasonForm
+          reasons={['Wrong cell', 'Seen wrongly', 'Not the learner’s doing', 'Too hard']}
+          action="Strike the mark"
+          onGiven={(reason) => actions.strike(mark.id, reason)}
+        />
+      ) : (
+        <>
+          <div className={styles.regrades} role="group" aria-label="Grade">
+            {(item ? gradesOf(standard, item) : []).map((grade) => (
+              <button
+                key={grade.code}
+                type="button"
+                aria-pressed={grade.code === mark.grade}
+                onClick={() => actions.regrade(mark.id, grade.code)}
+                disabled={grade.code === mark.grade}
+              >
+                <GradeSign sign={grade.sign} size={26} />
+                {grade.name}
+              </button>
+            ))}
+          </div>
+          <Measure
+            standard={standard}
+            mark={mark}
+            onMeasured={(grade, measured, reason) => actions.regrade(mark.id, grade, { reason, measured })}
+          />
+          {mark.firstGrade && (
+            <p className="muted">
+              First marked as {standard.grades.find(({ code }) => code === mark.firstGrade)?.name ?? mark.firstGrade}.
+            </p>
+          )}
+          <Button variant="outlined" onClick={() => actions.advise(mark.id)}>
+            How bad was it?
+          </Button>
+          {drive.notes
+            .filter(({ target }) => target === mark.id)
+            .map(({ id, text }) => (
+              <p key={id}>{text}</p>
+            ))}
+          <Button variant="outlined" onClick={() => actions.openNote(mark.id)}>
+            Note on it
+          </Button>
+          <Button variant="outlined" onClick={() => setStriking(true)}>
+            Strike with a reason
+          </Button>
+        </>
+      )}
+    </Panel>
+  );
+}

@@ -1,0 +1,57 @@
+import { counterTargetS } from '@jasperwren/core/drive/counter';
+import type { Drive } from '@jasperwren/core/drive/drive';
+import { roadStepKinds, type StepKind } from '@jasperwren/core/drive/event';
+import { askedOn } from '@jasperwren/core/marking/asked';
+import { isChosen } from '@jasperwren/core/marking/options';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { useAppSelector } from '../../app/hooks';
+import styles from './desk.module.css';
+import { Key } from './Key';
+import type { DeskActions } from './use-desk';
+import { commandKeys } from './use-desk-keys';
+
+interface Props {
+  readonly standard: Standard;
+  readonly drive: Drive;
+  readonly actions: DeskActions;
+}
+
+const roadWords = { 'pull-up': 'Pulled up', 'move-off': 'Moved off' } as const;
+const roadKeys = { 'pull-up': commandKeys.pulledUp, 'move-off': commandKeys.movedOff } as const;
+
+/** What the desk can do besides marking; each has its key, so that this need not be opened. */
+export function MoreTiles({ standard, drive, actions }: Props) {
+  const counting = useAppSelector((state) => state.desk.counter?.kind);
+  const left = askedOn(standard, drive).reduce((sum, asked) => sum + asked.left, 0);
+  const stopS = counterTargetS('stop', isChosen(standard, 'stop-hold', 'count-5'));
+  const counters = [
+    ['stop', `Stop, ${stopS} s`, commandKeys.stopCount],
+    ['signal', `Signal, ${counterTargetS('signal', false)} s`, commandKeys.signalCount],
+    ['mirrors', `Mirrors, every ${counterTargetS('mirrors', false)} s`, commandKeys.mirrors],
+  ] as const;
+  const counts = (step: StepKind) => drive.steps.filter((one) => one.step === step).length;
+  return (
+    <div className={styles.tiles}>
+      {standard.questions.length > 0 && (
+        <button type="button" onClick={actions.openQuestions}>
+          Questions <small>{left === 0 ? 'all asked' : `${left} to ask`}</small>
+          <Key>{commandKeys.questions.word}</Key>
+        </button>
+      )}
+      <button type="button" onClick={() => actions.openNote()}>
+        Note <Key>{commandKeys.note.word}</Key>
+      </button>
+      {counters.map(([kind, words, { word }]) => (
+        <button key={kind} type="button" aria-pressed={counting === kind} onClick={() => actions.switchCounter(kind)}>
+          {words} <Key>{word}</Key>
+        </button>
+      ))}
+      {roadStepKinds.map((step) => (
+        <button key={step} type="button" disabled={!actions.running} onClick={() => actions.count(step)}>
+          {roadWords[step]} <small>{counts(step)} so far</small>
+          <Key>{roadKeys[step].word}</Key>
+        </button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import styles from './desk.module.css';
+import { Panel } from './Panel';
+import type { DeskActions } from './use-desk';
+
+/** Words about the drive, or about one mark of it. */
+export function NotePanel({ target, actions }: { readonly target: string | undefined; readonly actions: DeskActions }) {
+  const [text, setText] = useState('');
+  return (
+    <Panel title={target ? 'A note on this mark' : 'A note'}>
+      <form
+        className={styles.ownReason}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (text.trim()) actions.note(text.trim(), target);
+        }}
+      >
+        <TextField
+          label="Note"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          helperText="The learner may read it in the talk-through. Type when the car stands."
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+          autoFocus
+          fullWidth
+        />
+        <Button type="submit" variant="contained" disabled={!text.trim()}>
+          Keep it
+        </Button>
+      </form>
+    </Panel>
+  );
+}

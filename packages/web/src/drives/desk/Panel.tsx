@@ -1,0 +1,25 @@
+import Button from '@mui/material/Button';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useAppDispatch } from '../../app/hooks';
+import styles from './desk.module.css';
+import { stepBack } from './desk-slice';
+
+/** What stands in the middle of the desk in place of the matrix. */
+export function Panel({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  const dispatch = useAppDispatch();
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus(), []);
+  return (
+    <section className={styles.panel} aria-label={title}>
+      <div className={styles.panelHead}>
+        <h2 ref={heading} tabIndex={-1}>
+          {title}
+        </h2>
+        <Button variant="text" onClick={() => dispatch(stepBack())}>
+          Back to marking
+        </Button>
+      </div>
+      {children}
+    </section>
+  );
+}

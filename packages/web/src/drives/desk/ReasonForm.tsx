@@ -1,0 +1,44 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import styles from './desk.module.css';
+
+/** One touch for the usual reasons, a field for the others. */
+export function ReasonForm({
+  reasons,
+  action,
+  onGiven,
+}: {
+  readonly reasons: readonly string[];
+  readonly action: string;
+  readonly onGiven: (reason: string) => void;
+}) {
+  const [own, setOwn] = useState('');
+  return (
+    <form
+      className={styles.reasons}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (own.trim()) onGiven(own.trim());
+      }}
+    >
+      {reasons.map((reason) => (
+        <Button key={reason} variant="outlined" onClick={() => onGiven(reason)}>
+          {reason}
+        </Button>
+      ))}
+      <div className={styles.ownReason}>
+        <TextField
+          label="Another reason"
+          value={own}
+          onChange={(event) => setOwn(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+          fullWidth
+        />
+        <Button type="submit" variant="contained" disabled={!own.trim()}>
+          {action}
+        </Button>
+      </div>
+    </form>
+  );
+}

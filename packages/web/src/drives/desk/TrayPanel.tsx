@@ -1,0 +1,69 @@
+import Button from '@mui/material/Button';
+import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { useAppDispatch } from '../../app/hooks';
+import { clockTime } from '../../ui/format';
+import { Rows } from '../../ui/Page';
+import { DoubleRow } from '../DoubleRow';
+import styles from './desk.module.css';
+import { panelOpened, settlingChosen } from './desk-slice';
+import { Panel } from './Panel';
+import type { DeskActions } from './use-desk';
+
+interface Props {
+  readonly standard: Standard;
+  readonly drive: Drive;
+  readonly actions: DeskActions;
+}
+
+/** What waits for the next stop: pins to be named, and faults that two people may have marked. */
+export function TrayPanel({ standard, drive, actions }: Props) {
+  const dispatch = useAppDispatch();
+  const pins = unsettledPins(drive);
+  return (
+    <Panel title="To settle at a stop">
+      <Rows>
+        {pins.map(({ id, atMs }) => (
+          <li key={id} className={styles.exercise}>
+            <span>
+              <b>Pin at {clockTime(atMs)}</b>
+              <small>{whileWords(standard, drive, atMs)}</small>
+            </span>
+            <span className={styles.steps}>
+              <Button
+                variant="contained"
+                aria-label={`Name the pin at ${clockTime(atMs)}`}
+                onClick={() => dispatch(settlingChosen(id))}
+              >
+                Name it
+              </Button>
+              <Button
+                variant="outlined"
+                aria-label={`The pin at ${clockTime(atMs)} was nothing`}
+                onClick={() => dispatch(panelOpened({ kind: 'drop-pin', pinId: id }))}
+              >
+                Nothing
+              </Button>
+            </span>
+          </li>
+        ))}
+        {drive.doubles.map((double) => (
+          <DoubleRow
+            key={double.first.id}
+            double={double}
+            standard={standard}
+            onStrike={(id) => actions.strike(id, 'One fault, marked twice')}
+            onKeepBoth={() => actions.keepBoth(double.first.id, double.second.id)}
+          />
+        ))}
+      </Rows>
+      {pins.length === 0 && drive.doubles.length === 0 && <p className="muted">Nothing waits.</p>}
+    </Panel>
+  );
+}
+
+function whileWords(standard: Standard, drive: Drive, atMs: number): string {
+  const span = drive.spans.findLast(({ fromMs }) => fromMs <= atMs);
+  const exercise = standard.exercises.find(({ code }) => code === span?.exercise)?.name;
+  return exercise ? `during ${exercise.toLowerCase()}` : `${span?.section ?? 'guided'} driving`;
+}

@@ -1,0 +1,115 @@
+import { counterTargetS, readCounter, type CounterKind } from '@jasperwren/core/drive/counter';
+import type { Drive } from '@jasperwren/core/drive/drive';
+import type { DriveEvent, EventBody, ExerciseStepKind, Familiarity, StepKind } from '@jasperwren/core/drive/event';
+import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
+import { isChosen } from '@jasperwren/core/marking/options';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import type { AppDispatch } from '../../app/store';
+import { store } from '../../app/store';
+import { clockTime } from '../../ui/format';
+import { driveNowMs } from '../log/drive-clock';
+import { counterChanged, done, panelOpened, stepBack } from './desk-slice';
+
+interface Tools {
+  readonly driveId: string;
+  readonly standard: Standard;
+  readonly running: boolean;
+  readonly write: (body: EventBody) => Promise<DriveEvent | undefined>;
+  readonly tell: (text: string) => void;
+  readonly driveNow: () => Drive;
+  readonly dispatch: AppDispatch;
+}
+
+const counterNames: Readonly<Record<CounterKind, string>> = { stop: 'Stop', signal: 'Signal', mirrors: 'Mirrors' };
+
+const stepWords: Readonly<Record<StepKind, string>> = {
+  movement: 'One movement',
+  shunt: 'One shunt',
+  correction: 'One correction',
+  look: 'One look from outside',
+  'pull-up': 'Pulled up',
+  'move-off': 'Moved off',
+};
+
+/** What the desk does besides marking: exercises, questions, notes, counts and pauses. */
+export function taskActions({ driveId, standard, running, write, tell, driveNow, dispatch }: Tools) {
+  const at = () => clockTime(driveNowMs(driveId));
+
+  function count(step: StepKind): void {
+    if (!running) return;
+    void write({ type: 'step', step });
+    tell(`${stepWords[step]}, ${at()}.`);
+  }
+
+  return {
+    count,
+    openMore(): void {
+      dispatch(panelOpened({ kind: 'more' }));
+    },
+    openQuestions(): void {
+      if (standard.questions.length > 0) dispatch(panelOpened({ kind: 'questions' }));
+      else tell(`${standard.name} asks no questions.`);
+    },
+    openNote(target?: string): void {
+      dispatch(panelOpened({ kind: 'note', target }));
+    },
+    note(text: string, target?: string): void {
+      void write({ type: 'note', text, ...(target && { target }) });
+      dispatch(done(`Noted at ${at()}.`));
+    },
+    sayRoads(familiarity: Familiarity): void {
+      void write({ type: 'roads', familiarity });
+    },
+    /** Writes an answer, and the mark that a last wrong one brings. */
+    async answer(asked: Asked, right: boolean, question?: string): Promise<void> {
+      const { item, name } = asked.rule;
+      const last = isLastTry(asked);
+      const grade = usualGrade(standard, item);
+      await write({ type: 'answer', item, right, ...(question && { question }) });
+      if (!right && last && grade) await write({ type: 'mark', item, grade: grade.code });
+      tell(`${name}: ${right ? 'right' : last ? `wrong, ${grade?.name ?? 'not marked'}` : 'wrong, one more try'}.`);
+    },
+    /** Counts a step where an exercise is under way, and says whether one is. */
+    countInExercise(step: ExerciseStepKind): boolean {
+      if (driveNow().spans.at(-1)?.exercise === undefined) return false;
+      count(step);
+      return true;
+    },
+    /** Starts a counter, or ends it and says how long it was. */
+    switchCounter(kind: CounterKind): void {
+      const { counter } = store.getState().desk;
+      const nowMs = driveNowMs(driveId);
+      if (counter?.kind !== kind) {
+        dispatch(counterChanged({ kind, fromMs: nowMs }));
+        return;
+      }
+      dispatch(counterChanged(undefined));
+      if (kind === 'mirrors') return;
+      const targetS = counterTargetS(kind, isChosen(standard, 'stop-hold', 'count-5'));
+      const { seconds, reached } = readCounter(counter, nowMs, targetS);
+      tell(`${counterNames[kind]}: ${seconds.toFixed(1)} s of ${targetS} s${reached ? '' : ', too short'}.`);
+    },
+    startExercise(exercise: string, name: string, retest: boolean): void {
+      if (!running) return;
+      void write({ type: 'section', section: 'exercise', exercise, ...(retest && { retest }) });
+      dispatch(stepBack());
+      tell(`${name} has begun, ${at()}.`);
+    },
+    finishExercise(name: string): void {
+      if (!running) return;
+      const before = driveNow().spans.findLast(({ exercise }) => exercise === undefined)?.section ?? 'guided';
+      void write({ type: 'section', section: before });
+      dispatch(stepBack());
+      tell(`${name} is finished, ${at()}.`);
+    },
+    /** Stops the clock at once and asks why afterwards, or lets it go on. */
+    async switchPause(): Promise<void> {
+      if (!running) return;
+      const state = driveNow().phase === 'paused' ? 'resumed' : 'paused';
+      const event = await write({ type: 'pause', state });
+      tell(state === 'paused' ? 'Paused: the clock stands still.' : 'Going on.');
+      if (state === 'resumed') dispatch(stepBack());
+      else if (event) dispatch(panelOpened({ kind: 'pause', pauseId: event.id }));
+    },
+  };
+}

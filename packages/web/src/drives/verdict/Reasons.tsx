@@ -1,0 +1,121 @@
+import Button from '@mui/material/Button';
+import type { EventBody } from '@jasperwren/core/drive/event';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { nearLimits, type Verdict } from '@jasperwren/core/marking/verdict';
+import {
+  capital,
+  crossingWords,
+  describeMissing,
+  describeStop,
+  itemName,
+  limitName,
+  reasonSentence,
+  scopeName,
+} from '@jasperwren/core/marking/wording';
+import { clockTime } from '../../ui/format';
+import { Rows, Section } from '../../ui/Page';
+import styles from './verdict.module.css';
+
+interface Props {
+  readonly standard: Standard;
+  readonly verdict: Verdict;
+  readonly write: (body: EventBody) => unknown;
+}
+
+/** What the verdict rests on, what it lacks, what is for a person to decide, and what was close. */
+export function Reasons({ standard, verdict, write }: Props) {
+  const near = nearLimits(verdict);
+  return (
+    <>
+      {verdict.reasons.length + verdict.stops.length > 0 && (
+        <Section title="Why it is a fail">
+          <Rows>
+            {verdict.stops.map((stop) => (
+              <li key={stop.kind} className={styles.line}>
+                {sentence(describeStop(stop))}
+              </li>
+            ))}
+            {verdict.reasons.map((reason) => (
+              <li key={reason.limit.code + reason.scope} className={styles.line}>
+                <span>{reasonSentence(standard, reason)}</span>
+                <span className="muted">
+                  Decided at {clockTime(reason.crossedAtMs)} by {crossingWords(standard, reason)}.
+                </span>
+              </li>
+            ))}
+          </Rows>
+        </Section>
+      )}
+      {verdict.missing.length > 0 && (
+        <Section title={verdict.outcome === 'incomplete' ? 'What a verdict still needs' : 'Missing besides'}>
+          <Rows>
+            {verdict.missing.map((missing) => (
+              <li key={describeMissing(missing)} className={styles.line}>
+                {sentence(describeMissing(missing))}
+              </li>
+            ))}
+          </Rows>
+        </Section>
+      )}
+      {verdict.questions.length > 0 && (
+        <Section title="For you to decide">
+          <Rows>
+            {verdict.questions.map((question) => {
+              const { effect } = question.limit;
+              const last = question.marks.at(-1)!;
+              const grade =
+                effect.kind === 'ask-upgrade' ? standard.grades.find(({ code }) => code === effect.grade) : undefined;
+              return (
+                <li key={question.scope} className={styles.question}>
+                  <span>
+                    {itemName(standard, question.scope)}, {question.used} times on one drive. A habit may weigh more
+                    than its parts; nothing changes unless you say so.
+                  </span>
+                  {grade && (
+                    <Button
+                      variant="outlined"
+                      onClick={() =>
+                        void write({
+                          type: 'regrade',
+                          target: last.id,
+                          grade: grade.code,
+                          reason: `The same fault ${question.used} times`,
+                        })
+                      }
+                    >
+                      Make the last one a {grade.name}
+                    </Button>
+                  )}
+                </li>
+              );
+            })}
+          </Rows>
+        </Section>
+      )}
+      {verdict.failedExercises.length > 0 && (
+        <Section title="Exercises failed">
+          <Rows>
+            {verdict.failedExercises.map((reason) => (
+              <li key={reason.scope} className={styles.line}>
+                {scopeName(standard, reason)}: {reasonSentence(standard, reason)}
+              </li>
+            ))}
+          </Rows>
+        </Section>
+      )}
+      {near.length > 0 && (
+        <Section title="Close to a limit">
+          <Rows>
+            {near.map((room) => (
+              <li key={room.limit.code + room.scope} className={styles.line}>
+                {limitName(standard, room)}: {room.used} of {room.allowed} used.
+              </li>
+            ))}
+          </Rows>
+        </Section>
+      )}
+    </>
+  );
+}
+
+const sentence = (text: string) => `${capital(text)}.`;
