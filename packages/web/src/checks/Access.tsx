@@ -1,0 +1,59 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { AccessKind } from '@jasperwren/contract/checks';
+import dayjs from 'dayjs';
+import { useSnackbar } from 'notistack';
+import { apiError } from '../app/api';
+import { longDate } from '../ui/format';
+import styles from './checks.module.css';
+import { useEndAccessMutation, useLetInMutation } from './checks-api';
+
+/** Lets a learner drill alone: by a code read out now, or an invitation to send. */
+export function Access({ learnerId, name }: { readonly learnerId: string; readonly name: string }) {
+  const [letIn, { data: code, error, isLoading, originalArgs }] = useLetInMutation();
+  const [end] = useEndAccessMutation();
+  const { enqueueSnackbar } = useSnackbar();
+  const make = (kind: AccessKind) => void letIn({ id: learnerId, kind });
+  const close = async () => {
+    const { error: failed } = await end(learnerId);
+    enqueueSnackbar(failed ? 'It could not be ended. Try again.' : `${name} is signed out everywhere.`);
+  };
+  return (
+    <div className={styles.access}>
+      <p className="muted">
+        {name} sees their own drill, debriefs you shared and what you agreed to work on, and nothing of anybody else.
+      </p>
+      <div className={styles.buttons}>
+        <Button variant="outlined" disabled={isLoading} onClick={() => make('code')}>
+          Code for now
+        </Button>
+        <Button variant="outlined" disabled={isLoading} onClick={() => make('invitation')}>
+          Invitation to send
+        </Button>
+        <Button variant="text" onClick={() => void close()}>
+          Sign {name} out everywhere
+        </Button>
+      </div>
+      {error && <p role="alert">{apiError(error)?.message}</p>}
+      {code && originalArgs?.kind === 'code' && (
+        <p role="status">
+          <b className={styles.code}>{code.code}</b> at {window.location.host}/learn, until{' '}
+          {dayjs(code.expiresAt).format('HH:mm')}.
+        </p>
+      )}
+      {code && originalArgs?.kind === 'invitation' && (
+        <TextField
+          label={`Works once, until ${longDate(code.expiresAt)}`}
+          value={`${window.location.origin}${code.path}`}
+          slotProps={{
+            htmlInput: {
+              readOnly: true,
+              onFocus: (event: React.FocusEvent<HTMLInputElement>) => event.target.select(),
+            },
+          }}
+          fullWidth
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import styles from './drill.module.css';
+
+interface Props {
+  readonly options: readonly string[];
+  readonly right: string;
+  readonly chosen: string | undefined;
+  readonly onChoose: (option: string) => void;
+}
+
+/** A few answers, one of them right; once one is chosen, the right one stands out. */
+export function ChoiceList({ options, right, chosen, onChoose }: Props) {
+  return (
+    <ul className={styles.choices}>
+      {options.map((option) => {
+        const state = chosen === undefined ? 'open' : option === right ? 'right' : option === chosen ? 'wrong' : 'open';
+        return (
+          <li key={option}>
+            <button type="button" disabled={chosen !== undefined} data-state={state} onClick={() => onChoose(option)}>
+              <span>{option}</span>
+              {state === 'right' && <b>right</b>}
+              {state === 'wrong' && <b>no</b>}
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,86 @@
+import Button from '@mui/material/Button';
+import { signs } from '@jasperwren/core/checks/bank/signs';
+import { choices } from '@jasperwren/core/checks/drill';
+import { randomFrom, shuffled } from '@jasperwren/core/checks/random';
+import { useState } from 'react';
+import { HandPicture, handSignals } from '../drawings/HandPicture';
+import type { CardProps } from './CardBody';
+import { ChoiceList } from './ChoiceList';
+import styles from './drill.module.css';
+
+/** What a sign means, chosen among four. */
+export function ChooseMeaning({ card, seed, onDone }: CardProps) {
+  const [chosen, setChosen] = useState<string>();
+  const sign = signs.find(({ code }) => code === card.question.sign);
+  if (!sign) return null;
+  // Signs of the same shape first: those are the ones that are mixed up.
+  const alike = signs.filter(({ shape }) => shape === sign.shape);
+  const others = (alike.length >= 4 ? alike : signs).map(({ meaning }) => meaning);
+  return (
+    <>
+      <ChoiceList
+        options={choices(sign.meaning, others, seed)}
+        right={sign.meaning}
+        chosen={chosen}
+        onChoose={setChosen}
+      />
+      <GoOn shown={chosen !== undefined} right={chosen === sign.meaning} onDone={onDone} />
+    </>
+  );
+}
+
+/** Which drawing is the signal that was asked for. */
+export function ChooseHand({ card, seed, onDone }: CardProps) {
+  const [chosen, setChosen] = useState<string>();
+  const [mixed] = useState(() => shuffled(randomFrom(seed), handSignals));
+  const right = card.question.handSignal ?? '';
+  return (
+    <>
+      <ul className={styles.pictures}>
+        {mixed.map((signal) => {
+          const state =
+            chosen === undefined ? 'open' : signal === right ? 'right' : signal === chosen ? 'wrong' : 'open';
+          return (
+            <li key={signal}>
+              <button
+                type="button"
+                disabled={chosen !== undefined}
+                data-state={state}
+                onClick={() => setChosen(signal)}
+              >
+                <HandPicture signal={signal} size={150} />
+                {state === 'right' && <b>right</b>}
+                {state === 'wrong' && <b>no</b>}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      <GoOn shown={chosen !== undefined} right={chosen === right} onDone={onDone} />
+    </>
+  );
+}
+
+function GoOn({
+  shown,
+  right,
+  onDone,
+}: {
+  readonly shown: boolean;
+  readonly right: boolean;
+  readonly onDone: CardProps['onDone'];
+}) {
+  if (!shown) return null;
+  return (
+    <div className={styles.thumb}>
+      <Button
+        variant="contained"
+        size="large"
+        autoFocus
+        onClick={() => onDone({ rating: right ? 'good' : 'again', missed: [] })}
+      >
+        Go on
+      </Button>
+    </div>
+  );
+}

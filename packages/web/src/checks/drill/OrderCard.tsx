@@ -1,0 +1,65 @@
+import Button from '@mui/material/Button';
+import { orderRight } from '@jasperwren/core/checks/drill';
+import { randomFrom, shuffled } from '@jasperwren/core/checks/random';
+import { inCar } from '@jasperwren/core/checks/vehicle';
+import { useState } from 'react';
+import type { CardProps } from './CardBody';
+import styles from './drill.module.css';
+
+/** Touch the steps in the order in which they are done. */
+export function OrderCard({ card, source, seed, onDone }: CardProps) {
+  const steps = card.question.steps ?? [];
+  const [given, setGiven] = useState<readonly string[]>([]);
+  const [mixed] = useState(() => shuffled(randomFrom(seed), steps));
+  const words = (code: string) =>
+    inCar(card.question.points.find((point) => point.code === code)?.text ?? code, source.vehicle);
+  const complete = given.length === steps.length;
+  const right = complete && orderRight(steps, given);
+  return (
+    <>
+      <p className="muted">Touch them in their order.</p>
+      <ol className={styles.choices}>
+        {mixed.map((code) => {
+          const place = given.indexOf(code);
+          return (
+            <li key={code}>
+              <button type="button" disabled={place >= 0} onClick={() => setGiven([...given, code])}>
+                <b aria-hidden={place < 0}>{place < 0 ? '·' : place + 1}</b>
+                <span>{words(code)}</span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      {complete && (
+        <div role="status">
+          <p>{right ? 'That is the order.' : 'Another order is right:'}</p>
+          {!right && (
+            <ol className={styles.answer}>
+              {steps.map((code) => (
+                <li key={code}>{words(code)}</li>
+              ))}
+            </ol>
+          )}
+        </div>
+      )}
+      <div className={styles.thumb}>
+        {given.length > 0 && !complete && (
+          <Button variant="text" onClick={() => setGiven(given.slice(0, -1))}>
+            One back
+          </Button>
+        )}
+        {complete && (
+          <Button
+            variant="contained"
+            size="large"
+            autoFocus
+            onClick={() => onDone({ rating: right ? 'good' : 'again', missed: [] })}
+          >
+            Go on
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,70 @@
+import { bankOf } from '@jasperwren/core/checks/bank/bank';
+import { questionsToKnow } from '@jasperwren/core/checks/drill';
+import { memoryOf, type Memory } from '@jasperwren/core/checks/memory';
+import type { CheckQuestion } from '@jasperwren/core/checks/question';
+import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
+import { findVehicle, shippedVehicles } from '@jasperwren/core/checks/vehicles';
+import type { ChecksView } from '@jasperwren/contract/checks';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { useMemo } from 'react';
+import { useReviews, type Reviews } from './use-reviews';
+import type { Review } from '@jasperwren/core/checks/memory';
+
+/** Everything a drill needs, whoever holds the device. */
+export interface DrillSource {
+  readonly name: string;
+  readonly bank: readonly CheckQuestion[];
+  /** Those of the bank that the learner's standard asks. */
+  readonly questions: readonly CheckQuestion[];
+  readonly standard: Standard;
+  readonly vehicles: readonly VehicleProfile[];
+  readonly vehicle: VehicleProfile | undefined;
+  readonly testDate: string | undefined;
+  readonly memory: ReadonlyMap<string, Memory>;
+  readonly reviews: Reviews;
+}
+
+/** The cars of a school: the shipped ones, those it edited in their place, and its own after them. */
+export function vehiclesOf({ vehicles }: ChecksView): readonly VehicleProfile[] {
+  const shipped = shippedVehicles.map((one) => findVehicle(vehicles, one.id) ?? one);
+  return [...shipped, ...vehicles.filter(({ id }) => !findVehicle(shippedVehicles, id))];
+}
+
+interface Of {
+  readonly name: string;
+  readonly checks: ChecksView;
+  readonly standard: Standard;
+  readonly vehicleId: string | undefined;
+  readonly testDate: string | undefined;
+  /** Where answers go, such as `/api/me/reviews`. */
+  readonly url: string;
+  readonly known: readonly Review[] | undefined;
+}
+
+/** Puts together what a drill needs; undefined while the answers on this device are read. */
+export function useDrillSource({
+  name,
+  checks,
+  standard,
+  vehicleId,
+  testDate,
+  url,
+  known,
+}: Of): DrillSource | undefined {
+  const reviews = useReviews(url, known);
+  const bank = useMemo(() => bankOf(checks.questions), [checks]);
+  const memory = useMemo(() => memoryOf(reviews.all ?? []), [reviews.all]);
+  if (!reviews.all) return undefined;
+  const vehicles = vehiclesOf(checks);
+  return {
+    name,
+    bank,
+    questions: questionsToKnow(bank, standard),
+    standard,
+    vehicles,
+    vehicle: findVehicle(vehicles, vehicleId),
+    testDate,
+    memory,
+    reviews,
+  };
+}

@@ -1,0 +1,31 @@
+import { Link } from 'react-router';
+import type { Outcome } from '@jasperwren/core/marking/verdict';
+import { longDate } from '../ui/format';
+import { OutcomeWord } from '../ui/OutcomeWord';
+import { Page, Rows } from '../ui/Page';
+import { Empty, Failed, Loading } from '../ui/states';
+import styles from './learn.module.css';
+import { useMyDebriefsQuery } from './me-api';
+
+/** The debriefs an instructor has shared. */
+export default function LearnDebriefsPage() {
+  const { data, error, refetch } = useMyDebriefsQuery();
+  return (
+    <Page title="Debriefs">
+      {error && <Failed error={error} onRetry={() => void refetch()} />}
+      {!error && !data && <Loading what="your debriefs" />}
+      {data?.length === 0 && <Empty>Nothing has been shared with you yet. Ask after your next mock test.</Empty>}
+      {data && data.length > 0 && (
+        <Rows>
+          {data.map(({ id, startedAt, expiresAt, outcome }) => (
+            <li key={id} className={styles.debrief}>
+              <Link to={`/learn/debriefs/${id}`}>{longDate(startedAt)}</Link>
+              <OutcomeWord outcome={outcome as Outcome} />
+              <span className="muted">to be read until {longDate(expiresAt)}</span>
+            </li>
+          ))}
+        </Rows>
+      )}
+    </Page>
+  );
+}

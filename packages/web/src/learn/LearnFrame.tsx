@@ -1,0 +1,69 @@
+import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
+import QuizOutlined from '@mui/icons-material/QuizOutlined';
+import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
+import { Navigate, NavLink, Outlet, useOutletContext } from 'react-router';
+import { apiError } from '../app/api';
+import frame from '../app/frame.module.css';
+import type { MeView } from '@jasperwren/contract/checks';
+import { useDrillSource, type DrillSource } from '../checks/drill/source';
+import { Failed, Loading } from '../ui/states';
+import { useMeQuery, useMyReviewsQuery } from './me-api';
+
+export interface Learning {
+  readonly me: MeView;
+  readonly source: DrillSource;
+}
+
+const places = [
+  ['/learn', 'Drill', QuizOutlined],
+  ['/learn/safe', 'When safe', VisibilityOutlined],
+  ['/learn/debriefs', 'Debriefs', AssignmentOutlined],
+] as const;
+
+/** The pages of a learner: their own drill, what was shared with them, and nothing of the school. */
+export function LearnFrame() {
+  const { data: me, error, refetch } = useMeQuery();
+  if (!me) {
+    if ([401, 403].includes(apiError(error)?.status ?? 0)) return <Navigate to="/learn/sign-in" replace />;
+    if (error)
+      return (
+        <main className={frame.alone}>
+          <Failed error={error} onRetry={() => void refetch()} />
+        </main>
+      );
+    return <Loading what="your drill" />;
+  }
+  return <LearnPages key={me.learnerId} me={me} />;
+}
+
+function LearnPages({ me }: { readonly me: MeView }) {
+  const { data: known } = useMyReviewsQuery();
+  const source = useDrillSource({
+    name: me.firstName,
+    checks: me,
+    standard: me.standard,
+    vehicleId: me.vehicleId,
+    testDate: me.testDate,
+    url: '/api/me/reviews',
+    known,
+  });
+  return (
+    <div className={frame.frame}>
+      <nav className={frame.rail} aria-label="Main">
+        <span className={frame.wordmark}>Jasperwren</span>
+        {places.map(([path, name, Icon]) => (
+          <NavLink key={path} to={path} end={path === '/learn'} className={frame.place!}>
+            <Icon fontSize="small" aria-hidden="true" />
+            {name}
+          </NavLink>
+        ))}
+      </nav>
+      <div className={frame.body}>
+        {source ? <Outlet context={{ me, source } satisfies Learning} /> : <Loading what="your drill" />}
+      </div>
+    </div>
+  );
+}
+
+/** What every page of a learner works with. */
+export const useLearning = () => useOutletContext<Learning>();

@@ -1,0 +1,10 @@
+import { SafeMoments } from '../checks/safe/SafeMoments';
+import { Page } from '../ui/Page';
+
+export default function LearnSafePage() {
+  return (
+    <Page title="When it is safe" sub="Look far ahead, look in the mirror, then act. Nobody hurries you.">
+      <SafeMoments />
+    </Page>
+  );
+}

@@ -1,0 +1,46 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { apiError } from '../app/api';
+import { forgetAnswers } from '../app/offline';
+import form from '../ui/form.module.css';
+import { Page } from '../ui/Page';
+import { useSignInByCodeMutation } from './me-api';
+
+/** A learner comes in by a code of the instructor; the one in the address is already written there. */
+export default function LearnSignInPage() {
+  const [params] = useSearchParams();
+  const navigate = useNavigate();
+  const [code, setCode] = useState(params.get('code') ?? '');
+  const [signIn, { isLoading, error }] = useSignInByCodeMutation();
+  return (
+    <Page title="Your drill" sub="Your instructor gives you a code. It works once and keeps you signed in here.">
+      <form
+        className={form.form}
+        onSubmit={(event) => {
+          event.preventDefault();
+          void forgetAnswers()
+            .then(() => signIn({ code }))
+            .then(({ error: failed }) => {
+              if (!failed) void navigate('/learn', { replace: true });
+            });
+        }}
+      >
+        <TextField
+          label="Code"
+          value={code}
+          onChange={(event) => setCode(event.target.value)}
+          error={error !== undefined}
+          helperText={error ? (apiError(error)?.problems?.[0]?.message ?? apiError(error)?.message) : ' '}
+          slotProps={{ htmlInput: { autoCapitalize: 'characters', autoComplete: 'one-time-code', maxLength: 40 } }}
+        />
+        <div className={form.actions}>
+          <Button type="submit" variant="contained" disabled={isLoading || code.trim().length < 6}>
+            Sign in
+          </Button>
+        </div>
+      </form>
+    </Page>
+  );
+}

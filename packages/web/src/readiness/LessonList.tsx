@@ -1,0 +1,140 @@
+import DragIndicatorRounded from '@mui/icons-material/DragIndicatorRounded';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import type { LessonGoal } from '@jasperwren/core/readiness/plan';
+import dayjs from 'dayjs';
+import styles from './plan.module.css';
+
+/** A lesson of the plan on the screen; `key` stays with its goals while they are dragged. */
+export interface DraftLesson {
+  readonly key: string;
+  readonly id?: string;
+  readonly start: string;
+  readonly minutes: number;
+  readonly goals: readonly LessonGoal[];
+}
+
+interface Props {
+  readonly lessons: readonly DraftLesson[];
+  readonly slots: readonly string[];
+  readonly onChange: (lessons: readonly DraftLesson[]) => void;
+}
+
+/** The lessons in order of time. Dragging puts what one lesson does at another time; the times stay. */
+export function LessonList({ lessons, slots, onChange }: Props) {
+  const sensors = useSensors(
+    useSensor(PointerSensor),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const dropped = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const at = (id: unknown) => lessons.findIndex(({ key }) => key === id);
+    const moved = arrayMove([...lessons], at(active.id), at(over.id));
+    onChange(
+      moved.map(({ key, goals }, i) => {
+        const { id, start, minutes } = lessons[i]!;
+        return { key, goals, start, minutes, ...(id && { id }) };
+      }),
+    );
+  };
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+      <SortableContext items={lessons.map(({ key }) => key)} strategy={verticalListSortingStrategy}>
+        <ol className={styles.lessons}>
+          {lessons.map((lesson) => (
+            <Lesson
+              key={lesson.key}
+              lesson={lesson}
+              slots={slots.filter((slot) => slot === lesson.start || !lessons.some((other) => other.start === slot))}
+              onMove={(start) =>
+                onChange(
+                  lessons
+                    .map((one) => (one === lesson ? { ...one, start } : one))
+                    .sort((a, b) => (a.start < b.start ? -1 : 1)),
+                )
+              }
+              onRemove={() => onChange(lessons.filter((one) => one !== lesson))}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+interface LessonProps {
+  readonly lesson: DraftLesson;
+  readonly slots: readonly string[];
+  readonly onMove: (start: string) => void;
+  readonly onRemove: () => void;
+}
+
+const when = (start: string) => dayjs(start).format('dddd D MMMM, HH:mm');
+
+function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: lesson.key });
+  const { start, minutes, goals } = lesson;
+  return (
+    <li
+      ref={setNodeRef}
+      className={styles.lesson}
+      data-dragging={isDragging}
+      aria-label={when(start)}
+      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
+    >
+      <button
+        type="button"
+        className={styles.handle}
+        aria-label={`Drag what ${when(start)} does`}
+        {...attributes}
+        {...listeners}
+      >
+        <DragIndicatorRounded fontSize="small" aria-hidden="true" />
+      </button>
+      <div>
+        <TextField
+          select
+          variant="standard"
+          fullWidth
+          value={start}
+          onChange={(event) => onMove(event.target.value)}
+          slotProps={{ select: { 'aria-label': `Time of ${when(start)}` } }}
+        >
+          {(slots.includes(start) ? slots : [start, ...slots]).map((slot) => (
+            <MenuItem key={slot} value={slot}>
+              {when(slot)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <p className="muted">{minutes} min</p>
+      </div>
+      <ul>
+        {goals.map(({ kind, code, name, seek }) => (
+          <li key={kind + code}>
+            <b>{name}</b> <span className="muted">{seek}</span>
+          </li>
+        ))}
+      </ul>
+      <Button variant="text" aria-label={`Cancel ${when(start)}`} onClick={onRemove}>
+        Cancel
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,259 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { LessonsView } from '@jasperwren/contract/lessons';
+import type { ReadinessInput } from '@jasperwren/contract/readiness';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
+import type { Question, Readiness } from '@jasperwren/core/readiness/estimate';
+import { freeSlots, planLessons, spreadLessons, type Expected } from '@jasperwren/core/readiness/plan';
+import dayjs from 'dayjs';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { apiError } from '../app/api';
+import { useStandardsQuery } from '../drives/drives-api';
+import { useLearnerQuery } from '../learners/learners-api';
+import { counted, firstName, fromToday, longDate, shortDate } from '../ui/format';
+import { Page, Section } from '../ui/Page';
+import { Empty, Failed, Loading } from '../ui/states';
+import { FreeHoursFields } from './FreeHoursFields';
+import { LessonList, type DraftLesson } from './LessonList';
+import { Perches } from './Perches';
+import styles from './plan.module.css';
+import { questionOf } from './question';
+import { useKeepLessonsMutation, useLessonsQuery, useReadinessInputQuery } from './readiness-api';
+import { startWorker } from './use-readiness';
+
+/** Without a test date, this far ahead. */
+const horizonDays = 42;
+const lengths = [45, 60, 90, 120];
+const perWeekChoices = [1, 2, 3, 4, 5];
+
+export default function PlanPage() {
+  const { learnerId = '' } = useParams();
+  const learner = useLearnerQuery(learnerId);
+  const input = useReadinessInputQuery(learnerId);
+  const lessons = useLessonsQuery(learnerId);
+  const standards = useStandardsQuery();
+  const error = learner.error ?? input.error ?? lessons.error ?? standards.error;
+  if (error) return <Failed error={error} onRetry={() => void lessons.refetch()} />;
+  const standard = standards.data?.find(({ id }) => id === learner.data?.standardId);
+  if (!learner.data || !input.data || !lessons.data || !standard) return <Loading what="the plan" />;
+  return <Plan learner={learner.data} input={input.data} kept={lessons.data} standard={standard} />;
+}
+
+interface Props {
+  readonly learner: LearnerView;
+  readonly input: ReadinessInput;
+  readonly kept: LessonsView;
+  readonly standard: Standard;
+}
+
+/** Lessons until the test, each with what it is for, and what they are expected to come to. */
+function Plan({ learner, input, kept, standard }: Props) {
+  const [now] = useState(() => new Date());
+  const today = dayjs(now).format('YYYY-MM-DD');
+  const ahead = learner.testDate !== undefined && learner.testDate > today;
+  const until = ahead ? learner.testDate : dayjs(now).add(horizonDays, 'day').format('YYYY-MM-DD');
+  const question = useMemo(() => questionOf(input, standard, now, defaultAssumptions), [input, standard, now]);
+  const worked = usePlanWork(question, until);
+  const standing = useMemo(
+    () =>
+      kept.lessons.filter(({ start }) => start.slice(0, 10) >= today).map((lesson) => ({ ...lesson, key: lesson.id })),
+    [kept, today],
+  );
+  const [draft, setDraft] = useState<readonly DraftLesson[]>();
+  const [minutes, setMinutes] = useState(60);
+  const [perWeek, setPerWeek] = useState(2);
+  const [keep, { isLoading, error }] = useKeepLessonsMutation();
+  const lessons = draft ?? standing;
+  const slots = freeSlots(kept.hours, dayjs(now).add(1, 'day').format('YYYY-MM-DD'), until, minutes, kept.taken);
+  const name = firstName(learner.name);
+  const propose = ({ changes, checks }: Readiness) => {
+    const starts = spreadLessons(slots, perWeek);
+    const clean = input.evidence.flatMap(({ cleanExercises }) => cleanExercises);
+    setDraft(
+      planLessons(standard, starts, minutes, changes, checks, clean).map((lesson) => ({
+        ...lesson,
+        key: lesson.start,
+        // A lesson that is booked at that time already is changed, not booked twice.
+        ...(standing.find(({ start }) => start === lesson.start) && {
+          id: standing.find(({ start }) => start === lesson.start)!.id,
+        }),
+      })),
+    );
+  };
+  const save = async () => {
+    const past = kept.lessons.filter(({ start }) => start.slice(0, 10) < today);
+    const { data } = await keep({
+      learnerId: learner.id,
+      plan: {
+        lessons: [...past, ...lessons].map(({ id, start, minutes: long, goals }) => ({
+          ...(id && { id }),
+          start,
+          minutes: long,
+          goals: goals.map((goal) => ({ ...goal })),
+        })),
+      },
+    });
+    if (data) setDraft(undefined);
+  };
+  return (
+    <Page
+      title={`Lessons for ${name}`}
+      over={<Link to={`/learners/${learner.id}/readiness`}>Is {name} ready?</Link>}
+      sub={ahead ? `Test on ${longDate(until)}, ${fromToday(until)}.` : 'No test booked: planned six weeks ahead.'}
+      actions={
+        <>
+          {standing.length > 0 && (
+            <Button variant="outlined" component="a" href={`/api/learners/${learner.id}/lessons.ics`} download>
+              Calendar file
+            </Button>
+          )}
+          <Button variant="contained" disabled={isLoading || draft === undefined} onClick={() => void save()}>
+            Book these lessons
+          </Button>
+        </>
+      }
+    >
+      <div className={styles.columns}>
+        <div>
+          <div className={styles.tools}>
+            <TextField
+              select
+              size="small"
+              label="A lesson lasts"
+              value={minutes}
+              onChange={(event) => setMinutes(Number(event.target.value))}
+            >
+              {lengths.map((n) => (
+                <MenuItem key={n} value={n}>
+                  {n} min
+                </MenuItem>
+              ))}
+            </TextField>
+            <TextField
+              select
+              size="small"
+              label="A week"
+              value={perWeek}
+              onChange={(event) => setPerWeek(Number(event.target.value))}
+            >
+              {perWeekChoices.map((n) => (
+                <MenuItem key={n} value={n}>
+                  {counted(n, 'lesson', 'lessons')}
+                </MenuItem>
+              ))}
+            </TextField>
+            <Button
+              variant="outlined"
+              disabled={!worked.readiness || slots.length === 0}
+              onClick={() => worked.readiness && propose(worked.readiness)}
+            >
+              Propose lessons
+            </Button>
+          </div>
+          {error && <p role="alert">{apiError(error)?.message}</p>}
+          {lessons.length === 0 ? (
+            <Empty>
+              {kept.hours.length === 0
+                ? 'Say when you give lessons; then they can be proposed.'
+                : 'No lessons yet. Propose some, and change them until they fit.'}
+            </Empty>
+          ) : (
+            <div inert={isLoading}>
+              <LessonList lessons={lessons} slots={slots} onChange={setDraft} />
+            </div>
+          )}
+        </div>
+        <div>
+          <Section title="What to expect">
+            <Outlook worked={worked} until={until} ahead={ahead} name={name} />
+          </Section>
+          <Section title="When you give lessons">
+            <FreeHoursFields key={JSON.stringify(kept.hours)} hours={kept.hours} />
+          </Section>
+        </div>
+      </div>
+    </Page>
+  );
+}
+
+interface PlanWork {
+  readonly readiness?: Readiness;
+  readonly onDay?: Expected;
+  /** Null where it is not within half a year. */
+  readonly ready?: Expected | null;
+}
+
+/** The estimate, what is expected on the day, and from when a test could be booked; worked out beside the page. */
+function usePlanWork(question: Question, until: string): PlanWork {
+  const [worked, setWorked] = useState<PlanWork>({});
+  useEffect(() => {
+    const { work, end } = startWorker();
+    let wanted = true;
+    const go = async () => {
+      const readiness = await work.estimate(question);
+      if (wanted) setWorked({ readiness });
+      const onDay = await work.expectedOn(question, until);
+      if (wanted) setWorked({ readiness, onDay });
+      const ready = await work.readyBy(question);
+      if (wanted) setWorked({ readiness, onDay, ready: ready ?? null });
+      end();
+    };
+    go().catch(() => wanted && setWorked({}));
+    return () => {
+      wanted = false;
+      end();
+    };
+  }, [question, until]);
+  return worked;
+}
+
+function Outlook({
+  worked: { readiness, onDay, ready },
+  until,
+  ahead,
+  name,
+}: {
+  readonly worked: PlanWork;
+  readonly until: string;
+  readonly ahead: boolean;
+  readonly name: string;
+}) {
+  if (!readiness) return <p className="muted">Working it out …</p>;
+  return (
+    <>
+      <p>Today:</p>
+      <Perches {...readiness.chance} small />
+      {onDay && (
+        <>
+          <p>
+            {ahead ? `On the day of the test, ${shortDate(until)}` : `On ${shortDate(until)}`}, if faults go on falling
+            as they may:
+          </p>
+          <Perches {...onDay.chance} small />
+        </>
+      )}
+      {ready !== undefined && (
+        <p className={styles.advice}>
+          <b>{adviceWords(ready, ahead, until)}</b>{' '}
+          {ready
+            ? `The trend, with its band, supports a test from ${longDate(ready.date)} on.`
+            : `Within half a year the trend does not support a test: work on what would change it first.`}
+        </p>
+      )}
+      <p className="muted">
+        From {counted(readiness.drives, 'drive', 'drives')}. What is expected is no promise: {name} may learn faster or
+        slower.
+      </p>
+    </>
+  );
+}
+
+function adviceWords(ready: Expected | null, ahead: boolean, until: string): string {
+  if (!ready) return ahead ? 'Move the test.' : 'Do not book yet.';
+  if (!ahead) return 'Book a test.';
+  return ready.date <= until ? 'Keep the date.' : 'Move the test.';
+}

@@ -1,0 +1,183 @@
+import CheckRounded from '@mui/icons-material/CheckRounded';
+import RadioButtonUncheckedRounded from '@mui/icons-material/RadioButtonUncheckedRounded';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { ReadinessInput } from '@jasperwren/contract/readiness';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
+import type { Readiness } from '@jasperwren/core/readiness/estimate';
+import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/core/readiness/words';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useStandardsQuery } from '../drives/drives-api';
+import { useLearnerQuery } from '../learners/learners-api';
+import { firstName, fromToday, longDate } from '../ui/format';
+import { Page, Rows, Section } from '../ui/Page';
+import { Failed, Loading } from '../ui/states';
+import { AssumptionFields } from './AssumptionFields';
+import { Changes } from './Changes';
+import { JudgementWord } from './JudgementWord';
+import { Perches } from './Perches';
+import styles from './readiness.module.css';
+import { questionOf } from './question';
+import { useReadinessInputQuery } from './readiness-api';
+import { useReadiness } from './use-readiness';
+
+const HistoryChart = lazy(() => import('./HistoryChart'));
+
+export default function ReadinessPage() {
+  const { learnerId = '' } = useParams();
+  const learner = useLearnerQuery(learnerId);
+  const input = useReadinessInputQuery(learnerId);
+  const standards = useStandardsQuery();
+  const error = learner.error ?? input.error ?? standards.error;
+  if (error) return <Failed error={error} onRetry={() => void input.refetch()} />;
+  if (!learner.data || !input.data || !standards.data) return <Loading what="what was driven" />;
+  return <ReadinessOf learner={learner.data} input={input.data} standards={standards.data} />;
+}
+
+interface Props {
+  readonly learner: LearnerView;
+  readonly input: ReadinessInput;
+  readonly standards: readonly Standard[];
+}
+
+/** The judgement about one learner, with everything it rests on. */
+function ReadinessOf({ learner, input, standards }: Props) {
+  const [chosen, setChosen] = useState(learner.standardId);
+  const [assumptions, setAssumptions] = useState(defaultAssumptions);
+  const [forLearner, setForLearner] = useState(false);
+  const standard = standards.find(({ id }) => id === chosen) ?? standards[0]!;
+  const [now] = useState(() => new Date());
+  const question = useMemo(() => questionOf(input, standard, now, assumptions), [standard, input, now, assumptions]);
+  const { readiness, history, working, failed } = useReadiness(question);
+  const name = firstName(learner.name);
+  if (failed) return <p role="alert">The estimate could not be worked out: {failed}</p>;
+  if (!readiness) return <Loading what="the estimate" />;
+  const { judgement, checks } = readiness;
+  return (
+    <Page
+      title={`Is ${name} ready?`}
+      over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}
+      sub={
+        learner.testDate
+          ? `Test on ${longDate(learner.testDate)}, ${fromToday(learner.testDate)}${learner.testCentre ? `, at ${learner.testCentre}` : ''}`
+          : 'No test booked'
+      }
+      actions={
+        <>
+          <TextField
+            select
+            size="small"
+            label="Under"
+            value={standard.id}
+            onChange={(event) => setChosen(event.target.value)}
+            sx={{ minWidth: 200 }}
+          >
+            {standards.map(({ id, name: standardName }) => (
+              <MenuItem key={id} value={id}>
+                {standardName}
+              </MenuItem>
+            ))}
+          </TextField>
+          <Button variant="outlined" aria-pressed={forLearner} onClick={() => setForLearner(!forLearner)}>
+            {forLearner ? 'For you' : `In words for ${name}`}
+          </Button>
+          <Button variant="contained" component={Link} to={`/learners/${learner.id}/plan`}>
+            Plan the lessons
+          </Button>
+        </>
+      }
+    >
+      {forLearner ? (
+        <div className={styles.plain}>
+          {forTheLearner(readiness, name).map((words) => (
+            <p key={words}>{words}</p>
+          ))}
+        </div>
+      ) : (
+        <>
+          <div role="status" data-working={working} className={styles.answer}>
+            <JudgementWord word={judgement.word} />
+            <Perches {...readiness.chance} />
+            <p>{chanceSentence(readiness)}</p>
+          </div>
+          <div className={styles.columns}>
+            <div>
+              <Section title="Why">
+                <Rows>
+                  {judgement.reasons.map((reason) => (
+                    <li key={reason} className={styles.line}>
+                      {reason}
+                    </li>
+                  ))}
+                </Rows>
+              </Section>
+              <Section title="What would change it">
+                <Changes readiness={readiness} />
+              </Section>
+              <Section title="How it came to this">
+                {history && history.length > 0 ? (
+                  <Suspense fallback={<Loading what="the chart" />}>
+                    <HistoryChart points={history} results={input.results} name={name} />
+                  </Suspense>
+                ) : (
+                  <p className="muted">{history ? 'No drives yet.' : 'Working it out …'}</p>
+                )}
+              </Section>
+            </div>
+            <div>
+              <Section title="Shown so far">
+                <Rows>
+                  {checks.map(({ code, ok, stands, missing }) => (
+                    <li key={code} className={styles.check} data-ok={ok}>
+                      {ok ? (
+                        <CheckRounded fontSize="small" aria-label="there" />
+                      ) : (
+                        <RadioButtonUncheckedRounded fontSize="small" aria-label="missing" />
+                      )}
+                      <span>
+                        {stands}
+                        {missing && <small>{missing}</small>}
+                      </span>
+                    </li>
+                  ))}
+                </Rows>
+              </Section>
+              <Roads readiness={readiness} input={input} />
+              <Section title="What it takes for granted">
+                <AssumptionFields assumptions={assumptions} onChange={setAssumptions} />
+              </Section>
+              <Section title="How the figure came about">
+                {howItCame(readiness, assumptions).map((words) => (
+                  <p key={words} className={styles.how}>
+                    {words}
+                  </p>
+                ))}
+              </Section>
+            </div>
+          </div>
+          <p className={styles.caution}>
+            An estimate from few drives, as advice to you: never a guarantee. You know more than the log.
+          </p>
+        </>
+      )}
+    </Page>
+  );
+}
+
+/** How well the roads of the evidence were known. */
+function Roads({ readiness, input }: { readonly readiness: Readiness; readonly input: ReadinessInput }) {
+  if (readiness.drives === 0) return null;
+  const drives = input.evidence.filter(({ kind }) => kind === 'drive');
+  const n = (familiarity: string) => drives.filter((one) => one.familiarity === familiarity).length;
+  return (
+    <Section title="Roads of these drives">
+      <p>
+        {n('known')} known, {n('partly')} known in part or not said, {n('new')} new. Known roads count less.
+      </p>
+    </Section>
+  );
+}

@@ -1,0 +1,42 @@
+import type { FreeHoursList, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
+import type { ReadinessInput, SchoolReadiness } from '@jasperwren/contract/readiness';
+import { api } from '../app/api';
+
+const readinessApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    readinessInput: build.query<ReadinessInput, string>({
+      query: (learnerId) => `/learners/${learnerId}/readiness`,
+      providesTags: ['Drives', 'Reviews', 'Sheets', 'Checks', 'Learners'],
+    }),
+    schoolReadiness: build.query<SchoolReadiness, void>({
+      query: () => '/readiness',
+      providesTags: ['Drives', 'Reviews', 'Sheets', 'Checks', 'Learners'],
+    }),
+    lessons: build.query<LessonsView, string>({
+      query: (learnerId) => `/learners/${learnerId}/lessons`,
+      providesTags: ['Lessons'],
+    }),
+    keepLessons: build.mutation<LessonsView, { readonly learnerId: string; readonly plan: LessonPlan }>({
+      query: ({ learnerId, plan }) => ({ url: `/learners/${learnerId}/lessons`, method: 'PUT', body: plan }),
+      // The answer is the plan as it stands: there is no moment in which the page shows the one before.
+      onQueryStarted: async ({ learnerId }, { dispatch, queryFulfilled }) => {
+        await queryFulfilled.then(
+          ({ data }) => dispatch(readinessApi.util.upsertQueryData('lessons', learnerId, data)),
+          () => undefined,
+        );
+      },
+    }),
+    setFreeHours: build.mutation<void, FreeHoursList>({
+      query: (body) => ({ url: '/free-hours', method: 'PUT', body }),
+      invalidatesTags: ['Lessons'],
+    }),
+  }),
+});
+
+export const {
+  useReadinessInputQuery,
+  useSchoolReadinessQuery,
+  useLessonsQuery,
+  useKeepLessonsMutation,
+  useSetFreeHoursMutation,
+} = readinessApi;
