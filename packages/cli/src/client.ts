@@ -15,7 +15,7 @@ export async function signedIn(address: string, email: string, password: string)
     accountId: session.account.id,
     async send<T>(method: string, path: string, body: unknown): Promise<T> {
       const answer = await request(address, method, path, body, { cookie, 'x-csrf-token': session.csrfToken });
-      return (await answer.json()) as T;
+      return (answer.status === 204 ? undefined : await answer.json()) as T;
     },
   };
 }

@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { DraftView } from '@jasperwren/contract/standards';
 import type { LearnerView } from '@jasperwren/contract/learners';
+import type { Review } from '@jasperwren/core/checks/memory';
 import { houseDefault } from '@jasperwren/core/marking/provenance';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import type { FreeHours } from '@jasperwren/core/readiness/plan';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { readConfig } from '@jasperwren/server/config';
 import { serve } from '@jasperwren/server/serve';
@@ -18,6 +20,8 @@ interface DemoSchool {
   readonly password: string;
   readonly lead: { readonly name: string; readonly email: string };
   readonly instructors: readonly { readonly name: string; readonly email: string }[];
+  /** When its instructors give lessons. */
+  readonly hours: readonly FreeHours[];
   /** A standard of the school's own: what each version allows, by code of the limit. */
   readonly standard: {
     readonly from: string;
@@ -35,6 +39,12 @@ interface DemoSheet {
   readonly counts: string;
 }
 
+interface DemoDrill {
+  readonly daysAgo: number;
+  /** Questions with + where they were known and - where not, such as `tell.oil+ show.horn-`. */
+  readonly answers: string;
+}
+
 interface DemoLearner {
   readonly name: string;
   readonly instructor: string;
@@ -42,6 +52,8 @@ interface DemoLearner {
   readonly testInDays?: number;
   readonly testCentre?: string;
   readonly notes: string;
+  readonly car?: string;
+  readonly drill?: readonly DemoDrill[];
   readonly drives: readonly DemoDrive[];
   readonly sheets?: readonly DemoSheet[];
 }
@@ -71,6 +83,10 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
     for (const instructor of data.instructors)
       await lead.send('POST', '/api/accounts', { ...instructor, role: 'instructor', password: data.password });
     await addStandard(lead, data.standard);
+    for (const { email } of [data.lead, ...data.instructors])
+      await (
+        await signedIn(running.address, email, data.password)
+      ).send('PUT', '/api/free-hours', { hours: data.hours });
     const drives = await addLearners(running.address, data, learners);
     io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
   } finally {
@@ -83,7 +99,8 @@ type Client = Awaited<ReturnType<typeof signedIn>>;
 
 /** Makes a standard from a shipped one and publishes its versions one after the other. */
 async function addStandard(lead: Client, { from, name, summary, versions }: DemoSchool['standard']): Promise<void> {
-  let draft = await lead.send<DraftView>('POST', '/api/standards', { fromId: from, fromVersion: 1, name });
+  const fromVersion = findTemplate(from)!.version;
+  let draft = await lead.send<DraftView>('POST', '/api/standards', { fromId: from, fromVersion, name });
   const { id } = draft.standard;
   for (const allowed of versions) {
     const limits = draft.standard.limits.map((limit) => {
@@ -123,6 +140,9 @@ async function addLearners(address: string, data: DemoSchool, learners: readonly
       await client.send('POST', `/api/drives/${driveId}/events`, { events });
       drives += 1;
     }
+    if (learner.car) await client.send('PUT', `/api/learners/${id}/vehicle`, { vehicleId: learner.car });
+    for (const session of learner.drill ?? [])
+      await client.send('POST', `/api/learners/${id}/reviews`, { reviews: reviewsOfDemoDrill(session, today) });
     for (const { daysAgo, centre, official, counts } of learner.sheets ?? []) {
       await client.send('POST', `/api/learners/${id}/sheets`, {
         standardId: standard.id,
@@ -135,6 +155,18 @@ async function addLearners(address: string, data: DemoSchool, learners: readonly
     }
   }
   return drives;
+}
+
+/** The answers of a session, a quarter of an hour before it ended at seven in the evening. */
+function reviewsOfDemoDrill({ daysAgo, answers }: DemoDrill, today: Date): readonly Review[] {
+  return answers.split(' ').map((word, i) => ({
+    id: newId(),
+    question: word.slice(0, -1),
+    at: new Date(today.getFullYear(), today.getMonth(), today.getDate() - daysAgo, 18, 45, 30 * i).toISOString(),
+    rating: word.endsWith('+') ? 'good' : 'again',
+    mode: 'reveal',
+    missed: [],
+  }));
 }
 
 function isoDay(today: Date, inDays: number): string {

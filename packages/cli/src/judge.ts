@@ -1,10 +1,9 @@
-import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import { parseDriveRecords, type DriveRecord } from '@jasperwren/core/formats/drive-record';
+import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { findTemplate, templates } from '@jasperwren/core/marking/templates/templates';
+import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import {
@@ -16,6 +15,7 @@ import {
 } from '@jasperwren/core/marking/wording';
 import { exitCodes, type Io } from './io';
 import { comparisonTable, judgeUnderAll, translationNotes } from './judge-all';
+import { knownIds, ownStandard, readRecords } from './records';
 
 interface Judged {
   readonly record: DriveRecord;
@@ -41,21 +41,11 @@ export function judge(args: readonly string[], io: Io): number {
     io.err('Name one file: jasperwren judge FILE [--standard ID|all] [--json]');
     return exitCodes.usage;
   }
-  let source: string;
-  try {
-    source = readFileSync(file, 'utf8');
-  } catch (error) {
-    io.err(`${file}: cannot be read: ${error instanceof Error ? error.message : String(error)}`);
-    return exitCodes.unusable;
-  }
-  const parsed = parseDriveRecords(source);
-  if (!parsed.ok) {
-    for (const { path, cause } of parsed.problems) io.err(`${file}: ${path || 'the file'}: ${cause}`);
-    return exitCodes.unusable;
-  }
-  if (values.standard === 'all') return judgeAll(file, parsed.value, values.json, io);
+  const records = readRecords(file, io);
+  if (!records) return exitCodes.unusable;
+  if (values.standard === 'all') return judgeAll(file, records, values.json, io);
   const judged: Judged[] = [];
-  for (const record of parsed.value) {
+  for (const record of records) {
     const one = judgeOne(record, values.standard);
     if (typeof one === 'string') {
       io.err(`${file}: drive ${record.driveId}: ${one}`);
@@ -120,15 +110,6 @@ function judgeOne(record: DriveRecord, asked: string | undefined): Judged | stri
   }
   const note = `The record does not hold its own standard: its codes were taken for those of ${standard.name}`;
   return { record, standard, verdict: judgeDrive(standard, drive), notes: [note] };
-}
-
-const knownIds = () => templates.map(({ id }) => id).join(', ');
-
-/** The standard that the record holds or that ships in the version it names. */
-function ownStandard({ standard }: DriveRecord): Standard | undefined {
-  if ('categories' in standard) return standard;
-  const template = findTemplate(standard.id);
-  return template?.version === standard.version ? template : undefined;
 }
 
 function noOwnStandard({ standard: { id, version } }: DriveRecord): string {

@@ -26,7 +26,7 @@ const record = (bodies: readonly EventBody[], more: object = {}) => ({
   format: 'jasperwren-drive',
   formatVersion: 1,
   driveId: 'd1',
-  standard: { id: 'tally', version: 1 },
+  standard: { id: 'tally', version: 2 },
   events: fullTest(bodies),
   ...more,
 });
@@ -54,7 +54,7 @@ describe('judge', () => {
       'judge',
       file(record([fault('driving'), fault('serious')], { learner: { name: 'Ada' }, standard: tally })),
     );
-    expect(out).toContain('Ada, drive d1, Tally v1\nFail: one serious fault.');
+    expect(out).toContain('Ada, drive d1, Tally v2\nFail: one serious fault.');
     expect(out).toContain(
       'One serious fault, where none is allowed.\n    crossed at 19:30 by Signs and lights: traffic lights',
     );
@@ -116,7 +116,7 @@ describe('judge', () => {
     });
     const { code, out } = await cli('judge', file(of([...driven, mark])));
     expect(code).toBe(3);
-    expect(out).toContain(`${standard.name} v1\nFail: `);
+    expect(out).toContain(`${standard.name} v2\nFail: `);
     expect(out).not.toContain('undefined');
     const all = await cli('judge', file(of([...driven, mark])), '--standard', 'all');
     expect(all.out.split('\n').filter((line) => / (pass|fail|incomplete) /.test(line))).toHaveLength(templates.length);
@@ -198,5 +198,45 @@ describe('keeping data', () => {
     const drives = await get<DriveSummary[]>(`/api/learners/${ready.id}/drives`);
     expect(drives.map((drive) => drive.outcome)).toEqual(Array(9).fill('pass'));
     await server.stop();
+  });
+});
+
+describe('readiness', () => {
+  const history = (bodies: readonly EventBody[]) =>
+    [20, 12, 4].map((day, i) => ({
+      ...record(bodies, { driveId: `d${i}`, standard: tally }),
+      events: fullTest(bodies).map((event) => ({
+        ...event,
+        wall: `2026-03-${String(31 - day).padStart(2, '0')}T10:00:00Z`,
+      })),
+    }));
+
+  it('says the word, the days and what is missing, the same for the same seed', async () => {
+    const args = ['readiness', file(history([fault('serious')])), '--on', '2026-04-01', '--seed', '7'];
+    const { code, out } = await cli(...args);
+    expect(code).toBe(3);
+    expect(out).toContain('Not yet, under Tally v2');
+    expect(out).toMatch(/About \d+ of 20 test days would be passes/);
+    expect((await cli(...args)).out).toBe(out);
+  });
+
+  it('knows nothing of later days, and prints JSON', async () => {
+    const { code, out } = await cli(
+      'readiness',
+      file(history([])),
+      '--on',
+      '2026-03-12',
+      '--json',
+      '--standard',
+      'graded',
+    );
+    expect(code).toBe(4);
+    expect(JSON.parse(out)).toMatchObject({ standard: 'graded', drives: 1, judgement: { word: 'cannot-say' } });
+  });
+
+  it('refuses what it cannot use', async () => {
+    expect((await cli('readiness')).code).toBe(1);
+    expect((await cli('readiness', file('{'))).code).toBe(2);
+    expect((await cli('readiness', file(history([])), '--on', 'tomorrow')).code).toBe(1);
   });
 });

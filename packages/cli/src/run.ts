@@ -1,12 +1,14 @@
 import { demoCommand } from './demo';
 import { exitCodes, type Io } from './io';
 import { judge } from './judge';
+import { readinessCommand } from './readiness';
 import { backupCommand, restoreCommand, schoolCommand } from './keep';
 
 type Command = (args: readonly string[], io: Io) => number | Promise<number>;
 
 const commands: Readonly<Record<string, Command>> = {
   judge,
+  readiness: readinessCommand,
   backup: backupCommand,
   restore: restoreCommand,
   school: schoolCommand,
@@ -15,6 +17,8 @@ const commands: Readonly<Record<string, Command>> = {
 
 const usage = `jasperwren judge FILE [--standard ID] [--json]   verdict, reasons and room left of drive records
 jasperwren judge FILE --standard all             the verdicts under every standard, as a table
+jasperwren readiness FILE [--standard ID] [--on DATE] [--seed N] [--json]
+                                                 how ready a learner was, from the drives in the file
 jasperwren backup FILE                           copies the database
 jasperwren restore FILE                          puts a copy in its place
 jasperwren school NAME --lead NAME --email ADDR  makes a school, password in JASPERWREN_PASSWORD
