@@ -12,6 +12,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
     locale: 'en-GB',
+    // Only the tests of what works without a network want one.
+    serviceWorkers: 'block',
     screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',

@@ -35,6 +35,15 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Start the drive' }).click();
     await expectNoHarm(page, 'starting a drive');
     await page.goto(learner);
+    await page.getByRole('link', { name: /^Drive with/ }).click();
+    await page.getByRole('button', { name: 'Begin with the briefing' }).click();
+    await page.getByRole('heading', { name: 'Before you move' }).waitFor();
+    await page.getByRole('button', { name: 'Leave out Documents' }).click();
+    await page.getByRole('button', { name: 'Could not read it' }).click();
+    await expectNoHarm(page, 'the briefing');
+    await page.getByRole('button', { name: 'End the test' }).click();
+    await page.getByRole('heading', { name: 'Marks in order' }).waitFor();
+    await page.goto(learner);
     await startDrive(page);
     await minutes(page, 3);
     await press(page, 'j', 'o', '1', 'r', 'l', '2', 'k', 'c', '3', ' ', '/');
@@ -49,7 +58,11 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectNoHarm(page, 'the desk, the adviser');
     await press(page, '?');
     await expectNoHarm(page, 'the desk, keys');
-    await press(page, 'Escape');
+    await press(page, '=');
+    await expectNoHarm(page, 'the desk, exercises and more');
+    await press(page, "'");
+    await expectNoHarm(page, 'the desk, questions');
+    await press(page, 'Escape', ';', 'g', 't', '1');
     await minutes(page, 35);
     await endDrive(page);
     await page
@@ -57,6 +70,12 @@ for (const colorScheme of ['light', 'dark'] as const) {
       .first()
       .click();
     await expectNoHarm(page, 'the verdict');
+    await minutes(page, 1);
+    await page.getByRole('link', { name: 'Talk it through' }).click();
+    await page.getByRole('button', { name: 'Share with Mona' }).click();
+    await page.getByText('No link has been made yet.').waitFor();
+    await expectNoHarm(page, 'the debrief');
+    await page.getByRole('link', { name: 'Back to the marks' }).click();
     await page.getByRole('link', { name: 'Under another standard' }).click();
     await page.getByRole('heading', { name: 'Under every standard' }).waitFor();
     await expectNoHarm(page, 'the comparison');
@@ -86,6 +105,25 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto(learner);
     await page.getByText('Most marks:').waitFor();
     await expectNoHarm(page, 'a learner with drives');
+    for (const [address, heading] of [
+      ['/learners/ready', 'Everybody'],
+      [`${learner}/readiness`, 'What would change it'],
+      [`${learner}/plan`, 'What to expect'],
+      ['/checks', 'Forgotten most'],
+      ['/checks/questions/hand.behind-left', 'Key points'],
+      ['/checks/questions/new', 'Key points'],
+      ['/checks/cars', 'Tarrel hatchback'],
+      ['/checks/cars/new', 'Controls'],
+      ['/checks/safe', 'Stretches to learn from'],
+      [learner.replace('/learners/', '/checks/learners/'), 'Ask aloud'],
+    ] as const) {
+      await page.goto(address);
+      await page.getByRole('heading', { name: heading }).waitFor();
+      await expectNoHarm(page, address);
+    }
+    await page.getByRole('button', { name: 'Drill for ten minutes' }).click();
+    await page.getByRole('button', { name: 'Show the answer' }).click();
+    await expectNoHarm(page, 'a card of the drill');
     await page.goto('/account');
     await page.getByRole('heading', { name: 'This device' }).waitFor();
     await expectNoHarm(page, 'Account');

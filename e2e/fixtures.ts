@@ -38,7 +38,7 @@ export const test = base.extend<TestFixtures, { readonly server: TestServer }>({
 
 export { expect } from '@playwright/test';
 
-export async function signIn(page: Page, { email }: School): Promise<void> {
+export async function signIn(page: Page, { email }: { readonly email: string; readonly name?: string }): Promise<void> {
   await page.goto('/sign-in');
   await page.getByLabel('E-mail').fill(email);
   await page.getByLabel('Password').fill(password);

@@ -43,7 +43,7 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   await page.getByRole('option', { name: 'More than three fail' }).click();
   await publishStandard(page);
   await expect(page.getByText('You fail with more than three demerits (engine stopped) in all.')).toBeVisible();
-  await page.getByRole('link', { name: 'timed-yard version 1' }).click();
+  await page.getByRole('link', { name: 'timed-yard version 2' }).click();
   await expect(page.getByText('You fail with more than two demerits (engine stopped) in all.')).toBeVisible();
 });
 

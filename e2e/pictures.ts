@@ -37,20 +37,60 @@ async function standards(page: Page): Promise<void> {
   await take(page, 'standard-editor');
 }
 
-async function history(page: Page): Promise<void> {
-  await page.goto('/learners');
-  await page.getByRole('link', { name: 'Corvin Ashdellow' }).click();
-  await page.getByRole('link', { name: 'Enter a real test' }).click();
-  await page.getByLabel('Official result').click();
-  await page.getByRole('option', { name: 'Fail' }).click();
-  await page.getByLabel('Category, item and grade').pressSequentially('la1la1jo1qtrl2m');
-  await take(page, 'result-sheet');
+async function readiness(page: Page): Promise<void> {
+  await page.goto('/learners/ready');
+  await page.getByRole('heading', { name: 'Everybody' }).waitFor();
+  await take(page, 'who-is-ready');
+  await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
+  await page
+    .getByText('From 6 of 20')
+    .or(page.getByText(/^From \d+ of 20 on/))
+    .first()
+    .waitFor();
+  await take(page, 'readiness');
+  await page.getByRole('link', { name: 'Plan the lessons' }).click();
+  await page.getByRole('button', { name: 'Propose lessons' }).click();
+  await page.getByText(/^(Keep the date|Move the test)\.$/).waitFor();
+  await take(page, 'plan');
+}
+
+async function checks(page: Page): Promise<void> {
+  await page.goto('/checks');
+  await page.getByText('is forgotten most').waitFor();
+  await take(page, 'checks');
+  await page.getByRole('link', { name: 'Harkin Lowmayne' }).click();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('button', { name: 'Drill for ten minutes' }).click();
+  const find = page.getByText('where is the control');
+  for (let i = 0; i < 17 && !(await find.isVisible()); i++) await passOver(page);
+  await page.getByRole('button', { name: 'foot of the middle panel' }).click();
+  await take(page, 'drill-phone');
+  await page.setViewportSize(desktop);
+}
+
+/** Answers a card of the drill somehow, to reach the next. */
+async function passOver(page: Page): Promise<void> {
+  const show = page.getByRole('button', { name: 'Show the answer' });
+  const typed = page.getByLabel('Your answer, in a few words');
+  if (await show.isVisible()) {
+    await show.click();
+    await page.getByRole('button', { name: 'I said everything' }).click();
+    return;
+  }
+  if (await typed.isVisible()) {
+    await typed.fill('.');
+    await page.getByRole('button', { name: 'Look it up' }).click();
+  } else {
+    for (const step of await page.locator('article ol button').all()) await step.click();
+  }
+  await page.getByRole('button', { name: 'Go on' }).click();
 }
 
 async function pictures(browser: Browser, address: string): Promise<void> {
   const page = await signedIn(browser, address, 'light');
   await standards(page);
-  await history(page);
+  await checks(page);
+  await readiness(page);
   await page.goto('/');
   await page.getByRole('heading', { name: 'Tests ahead' }).waitFor();
   await take(page, 'today');
@@ -61,9 +101,11 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.getByText('Most marks:').waitFor();
   await take(page, 'learner');
   await page.getByRole('link', { name: 'Drive with Tavi' }).click();
-  await page.getByRole('button', { name: 'Start the drive' }).waitFor();
-  await take(page, 'drive');
-  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('button', { name: 'Begin with the briefing' }).click();
+  await page.getByRole('heading', { name: 'Before you move' }).waitFor();
+  await take(page, 'briefing');
+  await page.getByRole('button', { name: 'Move off' }).click();
+  await page.getByRole('button', { name: 'No time' }).click();
   await page.getByRole('timer').waitFor();
   for (const [minutes, keys] of [
     [3, 'mb1'],
@@ -105,6 +147,15 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.getByRole('link', { name: 'Graded marks' }).click();
   await page.getByRole('region', { name: 'Graded marks' }).waitFor();
   await take(page, 'comparison');
+  await page.goto('/learners');
+  await page.getByRole('link', { name: 'Yselle Quarrick' }).click();
+  await page
+    .getByRole('link', { name: /\d{4}$/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: 'Talk it through' }).click();
+  await page.getByText('Beside the last drives').waitFor();
+  await take(page, 'debrief');
 }
 
 mkdirSync(folder, { recursive: true });

@@ -68,10 +68,11 @@ test('a short drive has no verdict, and says what is missing', async ({ page, sc
   await expect(page.getByText('It will stay without a verdict: 12 min driven, 30 min needed')).toBeVisible();
   await page.getByRole('button', { name: 'Break it off' }).click();
   await page.getByRole('button', { name: 'Weather or road' }).click();
+  await page.getByRole('button', { name: 'Unsafe weather' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     'No verdict yet: the drive was broken off, one pin is not settled',
   );
-  await expect(page.getByText('Broken off: Weather or road.')).toBeVisible();
+  await expect(page.getByText('Broken off: Unsafe weather.')).toBeVisible();
   await page.getByRole('link', { name: 'Settle the pin' }).click();
   await page.getByRole('timer').waitFor();
   await press(page, ';', 'p', 'l', '1');

@@ -1,0 +1,64 @@
+import type { Browser } from '@playwright/test';
+import { addLearner, endDrive, expect, press, signIn, test } from './fixtures';
+
+const observer = 'Una Observer';
+
+/** A second person of the same school, on a device of their own. */
+async function secondDevice(browser: Browser, email: string) {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await signIn(page, { email });
+  return { page, context };
+}
+
+test('two devices mark one drive: both logs merge, who marked what is kept, and doubles are settled', async ({
+  page,
+  school,
+  browser,
+}) => {
+  await signIn(page, school);
+  const email = `una-${school.email}`;
+  await page.getByRole('link', { name: 'Account' }).click();
+  await page.getByRole('button', { name: 'Add an instructor' }).click();
+  await page.getByLabel('Name').fill(observer);
+  await page.getByLabel('E-mail').fill(email);
+  await page.getByLabel('First password').fill('three grey kettles');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByText(`${observer} can sign in now.`).waitFor();
+  await addLearner(page, 'Bram Learner');
+  await page.getByRole('link', { name: /^Drive with/ }).click();
+  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('timer').waitFor();
+  await page.getByText('all saved').waitFor();
+
+  const { page: back, context } = await secondDevice(browser, email);
+  await back.getByRole('link', { name: /^Go on: Bram Learner/ }).click();
+  await back.getByRole('timer').waitFor();
+  // The observer's clock is the drive's, whatever the two devices think of the time.
+  const seconds = async (on: typeof page) => {
+    const [min, s] = /^(\d+):(\d\d)/
+      .exec(await on.getByRole('timer').innerText())!
+      .slice(1)
+      .map(Number);
+    return min! * 60 + s!;
+  };
+  expect(Math.abs((await seconds(page)) - (await seconds(back)))).toBeLessThanOrEqual(2);
+
+  await press(page, 'l', 'l', '1');
+  await press(back, 'l', 'l', '2', 'c', 'p', '1');
+  await expect(page.getByRole('button', { name: '1 thing to settle' })).toBeVisible();
+  // One fault seen by two, the graver for the time being, and one seen by the observer alone.
+  await expect(page.getByText('14 of 15 left')).toBeVisible();
+  await expect(page.getByText('past the limit')).toBeVisible();
+  await press(page, ';');
+  await page.getByRole('button', { name: '1 thing to settle' }).click();
+  const double = page.getByRole('listitem').filter({ hasText: 'marked twice?' });
+  await expect(double).toContainText('by you');
+  await expect(double).toContainText(`by ${observer}`);
+  await double.getByRole('button', { name: /^Keep the driving of/ }).click();
+  await expect(page.getByText('13 of 15 left')).toBeVisible();
+  await expect(back.getByText('13 of 15 left')).toBeVisible();
+  await endDrive(page);
+  await expect(page.getByRole('listitem', { name: /^Clearance:/ })).toContainText(`by ${observer}`);
+  await context.close();
+});

@@ -1,0 +1,60 @@
+import { logOf, start } from '@jasperwren/core/drive/testing';
+import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { expect, test } from './fixtures';
+import { password } from './server';
+
+const kills = 50;
+const perBatch = 8;
+
+test('killing the server at random while events are sent loses nothing acknowledged and doubles nothing', async ({
+  request,
+  school,
+  server,
+}) => {
+  test.setTimeout(300_000);
+  const signedIn = await request.post('/api/session', { data: { email: school.email, password } });
+  const { csrfToken } = (await signedIn.json()) as { csrfToken: string };
+  const headers = { 'x-csrf-token': csrfToken };
+  const added = await request.post('/api/learners', {
+    headers,
+    data: { name: 'Wren', transmission: 'manual', standardId: 'tally' },
+  });
+  const { id: learnerId } = (await added.json()) as { id: string };
+  const events: DriveEvent[] = logOf([
+    [0, { ...start(), learnerId }],
+    ...Array.from({ length: kills * perBatch }, (_, i) => [i / 20, { type: 'pin' }] as const),
+  ]);
+  const send = async (batch: readonly DriveEvent[]): Promise<readonly string[]> => {
+    try {
+      const answer = await request.post('/api/drives/killed/events', { headers, data: { events: batch } });
+      return answer.ok() ? ((await answer.json()) as { accepted: string[] }).accepted : [];
+    } catch {
+      return [];
+    }
+  };
+  const stored = async () =>
+    ((await (await request.get('/api/drives/killed')).json()) as { events: DriveEvent[] }).events.map(({ id }) => id);
+
+  const acknowledged = new Set(await send(events.slice(0, 1)));
+  let unanswered = 0;
+  for (let i = 0; i < kills; i++) {
+    const batch = events.slice(1 + i * perBatch, 1 + (i + 1) * perBatch);
+    const answer = send(batch);
+    await new Promise((resolve) => setTimeout(resolve, Math.random() * 25));
+    await server.kill();
+    const accepted = await answer;
+    accepted.forEach((id) => acknowledged.add(id));
+    await server.start();
+    if (accepted.length === batch.length) continue;
+    unanswered++;
+    // What was not acknowledged may be on disk or not; the device sends it again.
+    (await send(batch)).forEach((id) => acknowledged.add(id));
+    if (i % 10 === 0) expect(new Set(await stored()).size).toBeGreaterThanOrEqual(acknowledged.size);
+  }
+  const ids = await stored();
+  expect(new Set(ids).size).toBe(ids.length);
+  expect([...acknowledged].filter((id) => !ids.includes(id))).toEqual([]);
+  expect([...ids].sort()).toEqual(events.map(({ id }) => id).sort());
+  // Kills that never met a request under way would prove nothing.
+  expect(unanswered).toBeGreaterThan(0);
+});

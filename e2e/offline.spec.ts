@@ -1,0 +1,132 @@
+import { addLearner, endDrive, expect, minutes, press, signIn, test } from './fixtures';
+
+test.describe('without a network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('the application opens, runs a whole test, and sends it later', async ({ page, school, context }) => {
+    await page.clock.install();
+    await signIn(page, school);
+    await addLearner(page, 'Odo Learner');
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await page.goto('/');
+    await page.getByRole('heading', { name: 'Tests ahead' }).waitFor();
+    // What a drive needs is fetched ahead once the page has settled.
+    await page.clock.runFor(3000);
+    await page.waitForLoadState('networkidle');
+    await context.setOffline(true);
+    await page.goto('/drive');
+    await page.getByLabel('Learner').fill('Odo');
+    await page.getByRole('option', { name: 'Odo Learner' }).click();
+    await page.getByRole('button', { name: 'Start the drive' }).click();
+    await page.getByRole('timer').waitFor();
+    await minutes(page, 5);
+    await press(page, 'j', 'o', '1', '/');
+    await minutes(page, 20);
+    await page.reload();
+    await expect(page.getByRole('button', { name: /Junctions: looking, driving fault, 5:0\d/ })).toBeVisible();
+    await press(page, '/');
+    await minutes(page, 15);
+    await endDrive(page);
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Pass with one driving fault');
+    await expect(page.getByText('entries wait to be sent')).toBeVisible();
+    await page.getByRole('link', { name: 'Account' }).click();
+    await page.getByRole('button', { name: 'Sign out' }).click();
+    await expect(page.getByRole('dialog', { name: /entries have not been sent/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Stay' }).click();
+    await page.getByRole('link', { name: 'Today' }).click();
+    await expect(page.getByText(/Odo Learner: on this device only, \d+ entries to send/)).toBeVisible();
+    await context.setOffline(false);
+    await page.clock.runFor(60_000);
+    await page.reload();
+    await expect(page.getByText(/Odo Learner: on this device only/)).toHaveCount(0);
+    await expect(page.getByRole('listitem').filter({ hasText: 'Odo Learner' }).last()).toContainText(
+      'pass: one driving fault',
+    );
+  });
+});
+
+test('a device that keeps nothing says so, and marks and sends all the same', async ({ page, school, context }) => {
+  await page.clock.install();
+  await context.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('Denied', 'SecurityError');
+    };
+  });
+  await signIn(page, school);
+  await addLearner(page, 'Nell Learner');
+  const learner = page.url();
+  await page.getByRole('link', { name: /^Drive with/ }).click();
+  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('timer').waitFor();
+  await press(page, 'j', 'o', '1');
+  await expect(page.getByText('not kept on this device, 1 to send: leave the page open')).toBeVisible();
+  await page.clock.runFor(5000);
+  await expect(page.getByText('not kept on this device, but sent')).toBeVisible();
+  await page.goto(learner);
+  await page.getByRole('link', { name: /\d{4}$/ }).click();
+  await expect(page.getByRole('button', { name: /Junctions: looking, driving fault/ })).toBeVisible();
+});
+
+test('a device with little room left says so before it matters', async ({ page, school, context }) => {
+  await context.addInitScript(() => {
+    StorageManager.prototype.estimate = () => Promise.resolve({ usage: 95_000_000, quota: 100_000_000 });
+  });
+  await signIn(page, school);
+  await addLearner(page, 'Mona Learner');
+  await page.getByRole('link', { name: /^Drive with/ }).click();
+  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await expect(page.getByText('4 MB left here: free some room soon')).toBeVisible();
+});
+
+test('durations stay right when the clock of the device is changed in the middle', async ({ page, school }) => {
+  await page.clock.install({ time: new Date('2026-11-20T10:00:00Z') });
+  await signIn(page, school);
+  await addLearner(page, 'Liv Learner');
+  await page.getByRole('link', { name: /^Drive with/ }).click();
+  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('timer').waitFor();
+  await minutes(page, 10);
+  await press(page, '/');
+  // Somebody sets the wall clock back by a day; the clock of the page goes on.
+  await page.clock.setSystemTime(new Date('2026-11-19T09:00:00Z'));
+  await minutes(page, 16);
+  await press(page, 'j', 'o', '1', '/');
+  await page.clock.setSystemTime(new Date('2027-01-01T00:00:00Z'));
+  await minutes(page, 14);
+  await expect(page.getByRole('timer')).toContainText(/^40:0/);
+  await endDrive(page);
+  await expect(page.getByText('40 min driven, 16 min of them independent.')).toBeVisible();
+  await expect(page.getByRole('listitem', { name: /Junctions: looking, driving fault, 26:0\d/ })).toBeVisible();
+});
+
+test('two tabs of one device write into the same drive, and nothing is lost or doubled', async ({
+  page,
+  school,
+  context,
+}) => {
+  await signIn(page, school);
+  await addLearner(page, 'Kit Learner');
+  await page.getByRole('link', { name: /^Drive with/ }).click();
+  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('timer').waitFor();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await other.getByRole('timer').waitFor();
+  await press(page, 'j', 'o', '1');
+  await expect(other.getByText('14 of 15 left')).toBeVisible();
+  await press(other, 'm', 'b', '1');
+  await expect(page.getByText('13 of 15 left')).toBeVisible();
+  await press(page, 'i', 'd', '1');
+  await expect(other.getByText('12 of 15 left')).toBeVisible();
+  await page.getByText('all saved').waitFor();
+  await other.getByText('all saved').waitFor();
+  const id = /drive\/([^/]+)/.exec(page.url())![1]!;
+  const { events } = await page.evaluate(
+    async (address) => (await (await fetch(address)).json()) as { events: { id: string; type: string; seq: number }[] },
+    `/api/drives/${id}`,
+  );
+  expect(events.filter(({ type }) => type === 'mark')).toHaveLength(3);
+  expect(new Set(events.map(({ seq }) => seq)).size).toBe(events.length);
+});

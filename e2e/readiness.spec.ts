@@ -1,0 +1,115 @@
+import { readFileSync } from 'node:fs';
+import ICAL from 'ical.js';
+import type { Page } from '@playwright/test';
+import { expect, signIn, test } from './fixtures';
+import { makeServer, runCli, type TestServer } from './server';
+
+test.describe('with the demo school', () => {
+  test.describe.configure({ mode: 'serial' });
+  let demo: TestServer;
+  test.beforeAll(async () => {
+    demo = await makeServer({ JASPERWREN_DEMO: '1' });
+    runCli(demo.dataDir, 'demo', 'demo');
+    await demo.start();
+  });
+  test.afterAll(() => demo.remove());
+
+  async function open(page: Page, path: string): Promise<void> {
+    await page.goto(`${demo.address}/sign-in`);
+    await page.getByRole('button', { name: 'brisa@ysmer-road.example' }).click();
+    await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+    await page.getByRole('navigation', { name: 'Main' }).waitFor();
+    await page.goto(`${demo.address}${path}`);
+  }
+
+  test('the eight learners get the judgement their story deserves, each with its reason', async ({ page }) => {
+    await open(page, '/learners/ready');
+    for (const [name, word, reason] of [
+      ['Ottilia Fenwarrow', 'Book', 'Book the test, or keep it.'],
+      ['Tavi Ormsund', 'Nearly', 'Safety questions at 90 %'],
+      ['Lenka Brathmoor', 'Nearly', 'Without a mark yet'],
+      ['Pim Odderstane', 'Nearly', 'Without a mark yet'],
+      ['Corvin Ashdellow', 'Not yet', 'Two drives in a row'],
+      ['Yselle Quarrick', 'Not yet', 'Two drives in a row'],
+      ['Harkin Lowmayne', 'Cannot say yet', 'more drive under test conditions'],
+      ['Sunna Veltrey', 'Cannot say yet', '18 more minutes'],
+    ] as const) {
+      const row = page
+        .getByRole('listitem')
+        .filter({ has: page.getByRole('link', { name }) })
+        .last();
+      await expect(row.getByText(word, { exact: true })).toBeVisible();
+      await expect(row).toContainText(reason);
+    }
+    await expect(page.getByText(/^2 real results with an estimate made before\. 18 more/)).toBeVisible();
+  });
+
+  test('a figure stands with its interval and its evidence, follows an assumption, and changes its standard', async ({
+    page,
+  }) => {
+    await open(page, '/learners');
+    await page.getByRole('link', { name: 'Yselle Quarrick' }).click();
+    await page.getByRole('link', { name: 'Ready?' }).click();
+    const figure = page.getByRole('img', { name: /^Twenty test days: \d+ to \d+ of 20 would be passes$/ });
+    await expect(figure).toBeVisible();
+    await expect(page.getByText(/^About \d+ of 20 test days .* Behind it stand 7 drives\.$/)).toBeVisible();
+    const before = await figure.getAttribute('aria-label');
+    await expect(page.getByText('1 of the last two with a fault that fails at once.').first()).toBeVisible();
+    // Without anything taken off for known roads, her clean drives by heart count in full.
+    const slider = page.getByRole('slider', { name: /A wholly known road takes off/ });
+    await slider.focus();
+    for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowLeft');
+    await expect(figure).not.toHaveAttribute('aria-label', before!);
+    await page.getByRole('button', { name: 'Back to the usual ones' }).click();
+    await expect(figure).toHaveAttribute('aria-label', before!);
+    await page.getByLabel('Under').click();
+    await page.getByRole('option', { name: 'Graded marks' }).click();
+    await expect(page.getByText(/of 3 set exercises/).first()).toBeVisible();
+    await page.getByRole('button', { name: 'In words for Yselle' }).click();
+    await expect(page.getByText(/^This is an estimate from a few drives, not a promise\./)).toBeVisible();
+    await expect(figure).toHaveCount(0);
+  });
+
+  test('a plan is proposed, changed, booked and handed to a calendar', async ({ page }) => {
+    await open(page, '/learners');
+    await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
+    await page.getByRole('link', { name: 'Ready?' }).click();
+    await page.getByRole('link', { name: 'Plan the lessons' }).click();
+    await page.getByRole('button', { name: 'Propose lessons' }).click();
+    const lessons = page.getByRole('listitem', { name: /^\w+day \d+ \w+, \d\d:\d\d$/ });
+    const proposed = await lessons.count();
+    expect(proposed).toBeGreaterThan(3);
+    await expect(page.getByText(/^(Keep the date|Move the test)\.$/)).toBeVisible({ timeout: 30_000 });
+    // What the first lesson does goes to the second place, by keyboard.
+    const first = await lessons.nth(0).locator('ul').innerText();
+    await page
+      .getByRole('button', { name: /^Drag what/ })
+      .first()
+      .focus();
+    await page.keyboard.press('Space');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Space');
+    await expect(lessons.nth(1).locator('ul')).toHaveText(first.replace(/\n/g, ''));
+    await page.getByRole('button', { name: 'Book these lessons' }).click();
+    await expect(page.getByRole('button', { name: 'Book these lessons' })).toBeDisabled();
+    await page
+      .getByRole('button', { name: /^Cancel / })
+      .last()
+      .click();
+    await page.getByRole('button', { name: 'Book these lessons' }).click();
+    await expect(lessons).toHaveCount(proposed - 1);
+    const saving = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Calendar file' }).click();
+    const text = readFileSync(await (await saving).path(), 'utf8');
+    // ical.js: an independent reader of RFC 5545.
+    const events = new ICAL.Component(ICAL.parse(text) as []).getAllSubcomponents('vevent');
+    expect(events).toHaveLength(proposed + 1);
+    expect(events.filter((event) => event.getFirstPropertyValue('status') === 'CANCELLED')).toHaveLength(1);
+  });
+});
+
+test('a school with nobody says so', async ({ page, school }) => {
+  await signIn(page, school);
+  await page.goto('/learners/ready');
+  await expect(page.getByText('Nobody is on the list yet.')).toBeVisible();
+});

@@ -1,0 +1,152 @@
+import type { Page } from '@playwright/test';
+import { addLearner, endDrive, expect, minutes, press, signIn, test, testUnder } from './fixtures';
+
+/** A step of the briefing by its name. */
+const step = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true });
+
+async function beginWithBriefing(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /^Drive with/ }).click();
+  await page.getByRole('button', { name: 'Begin with the briefing' }).click();
+  await page.getByRole('heading', { name: 'Before you move' }).waitFor();
+}
+
+test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ page, school }) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await addLearner(page, 'Wilma Learner');
+  await beginWithBriefing(page);
+  await expect(page.getByRole('complementary', { name: 'What to say' })).toContainText('Keep to the left');
+  await page.getByRole('button', { name: 'Documents: done' }).click();
+  await page.getByRole('button', { name: 'Leave out Who rides along' }).click();
+  await step(page, 'Who rides along').getByRole('button', { name: 'Not needed today' }).click();
+  await expect(step(page, 'Eyesight')).toContainText('From 20 m (21.9 yd), 20.5 m (22.4 yd) for an older, wider plate');
+  await step(page, 'Eyesight').getByRole('button', { name: 'Read it with glasses' }).click();
+  const seat = step(page, 'In the driving seat');
+  await seat.getByRole('button', { name: 'Head restraint' }).click();
+  await seat.getByRole('button', { name: 'In the driving seat: done' }).click();
+  const questions = step(page, 'Questions at rest');
+  await questions.getByRole('button', { name: /: wrong, try again$/ }).click();
+  await questions.getByRole('button', { name: /: wrong$/ }).click();
+  await expect(page.getByText('Every step is done.')).toBeVisible();
+  // Standing at the kerb costs no time of the test.
+  await minutes(page, 7);
+  await page.getByRole('button', { name: 'Move off' }).click();
+  await expect(page.getByRole('timer')).toContainText(/^0:0/);
+
+  await press(page, 'PageDown');
+  await minutes(page, 6);
+  await press(page, 'j', 'o', '1');
+  await press(page, '/');
+  await minutes(page, 8);
+  await press(page, "'");
+  await expect(page.getByText('Ask only where it is safe')).toBeVisible();
+  await page.getByRole('button', { name: /on the move: wrong, try again$/ }).click();
+  await page.getByRole('button', { name: /on the move: wrong$/ }).click();
+  await press(page, 'Escape');
+  await minutes(page, 8);
+  await press(page, '/', '=');
+  await page.getByRole('button', { name: 'Start Bay park' }).click();
+  await press(page, 'ArrowUp', 'ArrowRight', 'ArrowLeft');
+  await minutes(page, 3);
+  await press(page, '=');
+  await page.getByRole('button', { name: 'Finish it' }).click();
+  await press(page, '0');
+  await page.getByRole('button', { name: 'Toilet' }).click();
+  await minutes(page, 10);
+  await press(page, '0');
+  await press(page, 'PageUp', 'PageDown');
+  await minutes(page, 8);
+  await press(page, ' ');
+  await minutes(page, 8);
+  await press(page, ';', 'r', 'l', '1');
+  await expect(page.getByRole('timer')).toContainText(/^41:0/);
+  await endDrive(page);
+
+  // Both safety questions together cost one driving fault at most: looking, lane, and one of the two answers.
+  const heading = page.getByRole('heading', { level: 1 });
+  await expect(heading).toContainText('Pass with four driving faults');
+  await expect(page.getByText('41 min driven, 16 min of them independent.')).toBeVisible();
+  for (const words of [
+    '4 of 5 steps of the briefing done.',
+    'Who rides along left out: Not needed today.',
+    'Eyesight: With glasses or lenses.',
+    'In the driving seat: Missed: Head restraint.',
+    '1 pull-up and 2 move-offs counted.',
+  ])
+    await expect(page.getByText(words)).toBeVisible();
+  await expect(page.getByText(/^Bay park: 3:0\d min, 1 movement, 1 correction, 1 look\.$/)).toBeVisible();
+  await expect(page.getByText(/^Paused at 25:0\d for 10:0\d min: toilet\.$/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Talk it through' }).click();
+  await expect(page.getByText(/^Bay park: driven without a mark\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Mark as talked through' }).click();
+  await expect(page.getByRole('button', { name: 'Talked through' })).toBeDisabled();
+});
+
+test('failing the eyesight check ends the test before it starts', async ({ page, school }) => {
+  await signIn(page, school);
+  await addLearner(page, 'Xaver Learner');
+  await beginWithBriefing(page);
+  await page.getByRole('button', { name: 'Could not read it' }).click();
+  await page.getByRole('button', { name: 'End the test' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Fail');
+  await expect(page.getByText(/eyesight/i).first()).toBeVisible();
+});
+
+test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3 fail', async ({ page, school }) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await testUnder(page, 'Zora Learner', 'Graded marks');
+  await beginWithBriefing(page);
+  await page.getByRole('button', { name: 'Documents: done' }).click();
+  await page.getByRole('button', { name: 'Read it', exact: true }).click();
+  await page.getByRole('button', { name: 'In the driving seat: all right' }).click();
+  // Three wrong answers on rules and signs are free, the fourth costs a mark; one of the six hand signals is wrong.
+  const oral = step(page, 'Questions at rest');
+  const groups = oral.getByRole('listitem');
+  for (let i = 0; i < (await groups.count()); i++) {
+    const group = groups.nth(i);
+    const words = await group.innerText();
+    const wrong = /rules/i.test(words) ? 4 : /hand/i.test(words) ? 1 : 0;
+    for (let asked = 0; ; asked++) {
+      const buttons = group.getByRole('button');
+      if ((await buttons.count()) === 0) break;
+      await buttons.nth(asked < wrong ? 1 : 0).click();
+      if (asked > 40) throw new Error('The oral part does not end.');
+    }
+    if (!(await oral.getByRole('listitem').first().isVisible())) break;
+  }
+  await expect(page.getByText('Every step is done.')).toBeVisible();
+  await page.getByRole('button', { name: 'Move off' }).click();
+  await page.getByRole('timer').waitFor();
+  for (const [category, item] of ['mo', 'kg', 'jo', 'js', 'rl', 'pl', 'gt', 'ib', 'cp', 'th', 'ad'] as const) {
+    await minutes(page, 3);
+    await press(page, category!, item!, '2');
+  }
+  await minutes(page, 8);
+  await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Fail: 13 grade 2 marks/);
+});
+
+for (const [button, reason, outcome] of [
+  ['I stop it for safety', 'Too much help needed', 'Fail'],
+  ['The car', 'Breakdown', 'No verdict yet'],
+] as const) {
+  test(`a test broken off for “${reason}” ends as “${outcome}”`, async ({ page, school }) => {
+    await page.clock.install();
+    await signIn(page, school);
+    await addLearner(page, 'Abel Learner');
+    await beginWithBriefing(page);
+    await page.getByRole('button', { name: 'Move off' }).click();
+    await page.getByRole('button', { name: 'No time' }).click();
+    await page.getByRole('timer').waitFor();
+    await minutes(page, 9);
+    await press(page, 'j', 'o', '1', 'End');
+    await page.getByRole('button', { name: 'Break it off' }).click();
+    await page.getByRole('button', { name: button }).click();
+    await page.getByRole('button', { name: reason }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(outcome);
+    await expect(page.getByText(`Broken off: ${reason}.`)).toBeVisible();
+    await expect(page.getByText('9 min driven, 0 min of them independent.')).toBeVisible();
+  });
+}
