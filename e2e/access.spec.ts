@@ -15,7 +15,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
     page,
     school,
   }) => {
-    test.setTimeout(180_000);
     await page.emulateMedia({ colorScheme });
     await page.clock.install();
     await page.goto('/sign-in');

@@ -1,4 +1,4 @@
-import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
+import { addLearner, allSaved, endDrive, expect, press, signIn, startDrive, test } from './fixtures';
 
 test('a question is drawn on the desk, ticked, and its result is in the log of the drive', async ({ page, school }) => {
   await page.clock.install();
@@ -16,7 +16,7 @@ test('a question is drawn on the desk, ticked, and its result is in the log of t
   await page.getByRole('button', { name: 'That was the last answer' }).click();
   await expect(page.getByText('Wrong: a hint was given.')).toBeVisible();
   await expect(page.getByText('14 of 15 left')).toBeVisible();
-  await minutes(page, 1);
+  await allSaved(page);
   const id = /drive\/([^/]+)/.exec(page.url())![1]!;
   const { events } = await page.evaluate(
     async (address) =>

@@ -11,7 +11,7 @@ test('killing the server at random while events are sent loses nothing acknowled
   school,
   server,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   const signedIn = await request.post('/api/session', { data: { email: school.email, password } });
   const { csrfToken } = (await signedIn.json()) as { csrfToken: string };
   const headers = { 'x-csrf-token': csrfToken };

@@ -10,7 +10,7 @@ test.describe('on a tablet', () => {
   test.use({ viewport: { width: 1024, height: 768 } });
 
   test(`every item of ${largest.name} takes two touches, or three keys`, async ({ page, school }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(600_000);
     await signIn(page, school);
     await testUnder(page, 'Emil Learner', largest.name);
     await startDrive(page);

@@ -1,4 +1,4 @@
-import { addLearner, allSaved, expect, minutes, press, signIn, startDrive, test } from './fixtures';
+import { addLearner, allSaved, expect, minutes, press, signIn, signInByForm, startDrive, test } from './fixtures';
 
 test('single keys can be switched off, and the desk then leaves them alone', async ({ page, school }) => {
   await signIn(page, school);
@@ -44,7 +44,7 @@ test('signing out with something unsent warns, and sends it at the next sign-in'
   await page.getByRole('button', { name: 'Sign out all the same' }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await page.unroute('**/events');
-  await signIn(page, school);
+  await signInByForm(page, school);
   await minutes(page, 1);
   await page.goto(desk);
   await expect(page.getByText('all saved')).toBeVisible();

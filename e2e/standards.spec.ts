@@ -21,7 +21,6 @@ async function allow(page: Page, limit: string, n: number): Promise<void> {
 }
 
 test('a template is edited and published; a drive keeps the version it was marked under', async ({ page, school }) => {
-  test.setTimeout(120_000);
   await page.clock.install();
   await signIn(page, school);
   await beginStandard(page, 'Tally', 'Island test');

@@ -1,12 +1,15 @@
-// Builds the server and the command line into one file each; packages of the registry stay outside,
+// Builds the server and the command line; packages of the registry stay outside,
 // save ajv, of which the development tools bring another version to the top folder.
+import { rmSync } from 'node:fs';
 import { build } from 'esbuild';
 
 for (const name of ['server', 'cli']) {
+  rmSync(`packages/${name}/dist`, { recursive: true, force: true });
   await build({
     entryPoints: [`packages/${name}/src/main.ts`],
-    outfile: `packages/${name}/dist/main.js`,
+    outdir: `packages/${name}/dist`,
     bundle: true,
+    splitting: true,
     platform: 'node',
     format: 'esm',
     target: 'node20',

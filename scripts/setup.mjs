@@ -51,7 +51,8 @@ export function ensureChromium() {
   const apt = (...args) =>
     run([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), { DEBIAN_FRONTEND: 'noninteractive' });
   if (existsSync('/usr/bin/apt-get') && apt('update', '-qq'))
-    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell') ||
+      apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
   return (
     findChromium() ??
     giveUp(
@@ -61,7 +62,11 @@ export function ensureChromium() {
 }
 
 function findChromium() {
-  return [process.env.CHROMIUM_PATH, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find(
-    (path) => path && existsSync(path),
-  );
+  return [
+    process.env.CHROMIUM_PATH,
+    '/usr/bin/chromium-headless-shell',
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+    '/usr/bin/google-chrome',
+  ].find((path) => path && existsSync(path));
 }

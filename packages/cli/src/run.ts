@@ -1,18 +1,15 @@
-import { demoCommand } from './demo';
 import { exitCodes, type Io } from './io';
-import { judge } from './judge';
-import { readinessCommand } from './readiness';
-import { backupCommand, restoreCommand, schoolCommand } from './keep';
 
 type Command = (args: readonly string[], io: Io) => number | Promise<number>;
 
-const commands: Readonly<Record<string, Command>> = {
-  judge,
-  readiness: readinessCommand,
-  backup: backupCommand,
-  restore: restoreCommand,
-  school: schoolCommand,
-  demo: demoCommand,
+/** Each with its own modules, so that a small command starts quickly. */
+const commands: Readonly<Record<string, () => Promise<Command>>> = {
+  judge: async () => (await import('./judge')).judge,
+  readiness: async () => (await import('./readiness')).readinessCommand,
+  backup: async () => (await import('./keep')).backupCommand,
+  restore: async () => (await import('./keep')).restoreCommand,
+  school: async () => (await import('./keep')).schoolCommand,
+  demo: async () => (await import('./demo')).demoCommand,
 };
 
 const usage = `jasperwren judge FILE [--standard ID] [--json]   verdict, reasons and room left of drive records
@@ -26,13 +23,15 @@ jasperwren demo [FOLDER]                         loads the demo data into an emp
 
 /** Runs a command line and returns the exit code. */
 export async function run([name = '', ...args]: readonly string[], io: Io): Promise<number> {
-  const command = commands[name];
-  if (!command) {
+  const load = commands[name];
+  if (!load) {
     io.err(usage);
     return exitCodes.usage;
   }
   try {
-    return await command(args, io);
+    return await (
+      await load()
+    )(args, io);
   } catch (error) {
     io.err(error instanceof Error ? error.message : String(error));
     return exitCodes.usage;

@@ -1,8 +1,7 @@
-import Ajv2020 from 'ajv/dist/2020.js';
 import type { DriveEvent, StandardRef } from '../drive/event';
 import type { Standard } from '../marking/standard';
 import { driveRecordSchema } from './drive-record-schema';
-import { parseJson, schemaProblems, type FormatProblem, type Parsed } from './problems';
+import { parseJson, schemaCheck, type FormatProblem, type Parsed } from './problems';
 
 /** One drive as an open JSON file; see `driveRecordSchema`. */
 export interface DriveRecord {
@@ -14,8 +13,7 @@ export interface DriveRecord {
   readonly events: readonly DriveEvent[];
 }
 
-const ajv = new Ajv2020({ allErrors: true, strict: false, formats: { 'date-time': isRfc3339 } });
-const validate = ajv.compile<DriveRecord>(driveRecordSchema);
+const shapeProblems = schemaCheck(driveRecordSchema, { 'date-time': isRfc3339 });
 
 /**
  * Reads a drive record, or a list of them, from the text of a file.
@@ -34,8 +32,9 @@ export function parseDriveRecords(source: string): Parsed<readonly DriveRecord[]
 }
 
 function problemsOf(record: unknown): readonly FormatProblem[] {
-  if (!validate(record)) return schemaProblems(validate.errors);
-  const started = record.events.filter((event) => event.type === 'started').length;
+  const shape = shapeProblems(record);
+  if (shape.length > 0) return shape;
+  const started = (record as DriveRecord).events.filter((event) => event.type === 'started').length;
   return started === 1 ? [] : [{ path: '/events', cause: `must hold one "started" event, holds ${started}` }];
 }
 

@@ -1,4 +1,5 @@
-import type { ErrorObject } from 'ajv';
+import type { ErrorObject, Options } from 'ajv';
+import Ajv2020, { type ValidateFunction } from 'ajv/dist/2020.js';
 
 /** One thing wrong with a file: where, as a JSON Pointer (RFC 6901), and what. */
 export interface FormatProblem {
@@ -19,9 +20,17 @@ export function parseJson(source: string): Parsed<unknown> {
   }
 }
 
-/** What a schema found, in the words of a problem. */
-export function schemaProblems(errors: readonly ErrorObject[] | null | undefined): readonly FormatProblem[] {
-  return (errors ?? []).filter(({ keyword }) => keyword !== 'if' && keyword !== 'oneOf').map(toProblem);
+/** What a schema finds wrong with a value, in words; the schema is compiled when it is first asked. */
+export function schemaCheck(
+  schema: object,
+  formats: Options['formats'] = {},
+): (value: unknown) => readonly FormatProblem[] {
+  let validate: ValidateFunction | undefined;
+  return (value) => {
+    validate ??= new Ajv2020({ allErrors: true, strict: false, formats }).compile(schema);
+    if (validate(value)) return [];
+    return (validate.errors ?? []).filter(({ keyword }) => keyword !== 'if' && keyword !== 'oneOf').map(toProblem);
+  };
 }
 
 function toProblem(error: ErrorObject): FormatProblem {

@@ -1,7 +1,6 @@
-import Ajv2020 from 'ajv/dist/2020.js';
 import { contradictionsIn } from '../marking/check';
 import type { Standard } from '../marking/standard';
-import { parseJson, schemaProblems, type FormatProblem, type Parsed } from './problems';
+import { parseJson, schemaCheck, type FormatProblem, type Parsed } from './problems';
 import { standardFileSchema } from './standard-schema';
 
 /** One version of a marking standard as an open JSON file; see `standardFileSchema`. */
@@ -11,8 +10,7 @@ export interface StandardFile {
   readonly standard: Standard;
 }
 
-const ajv = new Ajv2020({ allErrors: true, strict: false });
-const validate = ajv.compile<StandardFile>(standardFileSchema);
+const shapeProblems = schemaCheck(standardFileSchema);
 
 /** The file of a standard. */
 export const standardFile = (standard: Standard): StandardFile => ({
@@ -34,10 +32,6 @@ export function parseStandardFile(source: string): Parsed<Standard> {
   const contradictions = contradictionsIn(standard);
   if (contradictions.length === 0) return { ok: true, value: standard };
   return { ok: false, problems: contradictions.map(({ path, cause }) => ({ path: `/standard${path}`, cause })) };
-}
-
-function shapeProblems(value: unknown): readonly FormatProblem[] {
-  return validate(value) ? [] : schemaProblems(validate.errors);
 }
 
 /** What is wrong with the shape of something that should be a standard; places as JSON Pointers into it. */
