@@ -4,7 +4,7 @@ import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
-import { estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
+import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
 import { judgementNames } from '@jasperwren/core/readiness/judgement';
 import { chanceSentence, howItCame } from '@jasperwren/core/readiness/words';
@@ -28,7 +28,7 @@ export function readinessCommand(args: readonly string[], io: Io): number {
     allowPositionals: true,
   });
   const [file, ...more] = positionals;
-  const on = values.on === undefined ? new Date() : new Date(`${values.on}T23:59:59Z`);
+  const on = values.on === undefined ? asOf(new Date()) : new Date(`${values.on}T23:59:59Z`);
   const seed = Number(values.seed);
   if (file === undefined || more.length > 0 || Number.isNaN(on.getTime()) || !Number.isSafeInteger(seed)) {
     io.err('Name one file: jasperwren readiness FILE [--standard ID] [--on YYYY-MM-DD] [--seed N] [--json]');

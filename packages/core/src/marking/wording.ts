@@ -47,6 +47,11 @@ export function joinWords(parts: readonly string[]): string {
   return parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 }
 
+/** A share or chance in whole percent, more would claim too much: "57 %", which does not break over a line. */
+export function percent(share: number): string {
+  return `${Math.round(100 * share)}\u00a0%`;
+}
+
 /** The verdict in a sentence. */
 export function verdictSentence(standard: Standard, verdict: Verdict): string {
   const detail = verdictDetail(standard, verdict);

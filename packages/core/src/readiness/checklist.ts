@@ -1,6 +1,6 @@
 import type { Standard } from '../marking/standard';
 import { withOptions } from '../marking/options';
-import { joinWords } from '../marking/wording';
+import { joinWords, percent } from '../marking/wording';
 import { totalOf, type Evidence } from './evidence';
 
 const dayMs = 86_400_000;
@@ -148,8 +148,8 @@ function asked(questions: number): ReadinessCheck {
   return check(
     'questions',
     questions >= wanted.questions,
-    `Safety questions right on the day: ${Math.round(100 * questions)} %.`,
-    `Safety questions at ${100 * wanted.questions} % on the day: drill what is due.`,
+    `Safety questions right on the day: ${percent(questions)}.`,
+    `Safety questions at ${percent(wanted.questions)} on the day: drill what is due.`,
   );
 }
 

@@ -46,6 +46,9 @@ export interface Readiness {
   readonly priorDrives: number;
 }
 
+/** The moment for which a day's estimate is made, the end of the day in UTC: it holds all day, wherever it is asked. */
+export const asOf = (now: Date): Date => new Date(`${now.toISOString().slice(0, 10)}T23:59:59Z`);
+
 /** Would this learner pass, how sure is that, and what would change it? */
 export function estimate({ standard, evidence, on, assumptions, prior, questions, seed, effort }: Question): Readiness {
   const posterior = posteriorOn(on, standard, evidence, assumptions, prior);

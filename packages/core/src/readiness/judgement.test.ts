@@ -4,7 +4,7 @@ import { logOf, start } from '../drive/testing';
 import { defaultAssumptions } from './assumptions';
 import { brierScore, baseRateScore, calibrationOf, reliability, resultsWanted } from './calibration';
 import { checklist } from './checklist';
-import { estimate, estimateBefore, history } from './estimate';
+import { asOf, estimate, estimateBefore, history } from './estimate';
 import { evidenceOfDrive, evidenceOfSheet, totalOf, type Evidence } from './evidence';
 import { judgeReadiness, testDays } from './judgement';
 import { chanceSentence, forTheLearner, howItCame } from './words';
@@ -17,8 +17,8 @@ const drive = (days: number, more: Partial<Evidence> = {}) =>
 const clean = [drive(30), drive(20), drive(12), drive(5), drive(2)];
 const failing = (evidence: readonly Evidence[], questions = 0.95) =>
   checklist(tally, evidence, on, questions).flatMap(({ code, ok }) => (ok ? [] : [code]));
-const asked = (evidence: readonly Evidence[], questions = 0.95) =>
-  estimate({ standard: tally, evidence, on, assumptions: defaultAssumptions, questions, seed: 1 });
+const asked = (evidence: readonly Evidence[], questions = 0.95, day = on) =>
+  estimate({ standard: tally, evidence, on: day, assumptions: defaultAssumptions, questions, seed: 1 });
 
 describe('evidence', () => {
   it('is what a drive holds: marks by behaviour, minutes, roads, help with and without a mark', () => {
@@ -125,6 +125,13 @@ describe('the estimate', () => {
     );
     expect(howItCame(readiness, defaultAssumptions).join(' ')).toContain('half after 28 days');
     expect(forTheLearner(readiness, 'Ada').join(' ')).not.toMatch(/interval|prior|%/);
+  });
+
+  it('is the same all day, and the next day another', () => {
+    const at = (time: string) => asked([...clean, drive(-0.4)], undefined, asOf(new Date(`2026-06-01T${time}Z`)));
+    expect(at('00:00:00')).toEqual(at('23:59:59'));
+    expect(at('00:00:00').drives).toBe(6);
+    expect(asOf(new Date('2026-06-02T00:00:00Z'))).not.toEqual(asOf(on));
   });
 
   it('as of each day knows nothing of later ones', () => {

@@ -1,6 +1,7 @@
 import { tally } from '../marking/templates/tally';
 import { defaultAssumptions } from './assumptions';
 import { estimate } from './estimate';
+import { bookFrom } from './judgement';
 import { expectedOn, freeSlots, planLessons, readyBy, spreadLessons } from './plan';
 import { syntheticLearner } from './testing-learners';
 
@@ -68,9 +69,19 @@ describe('what is expected', () => {
     expect(expectedOn(still, date(60)).chance).toEqual(expectedOn(still, date(0)).chance);
   });
 
-  it('has a day from which to book, or none within half a year', () => {
-    const ready = readyBy(question);
-    if (ready) expect(ready.chance.mean).toBeGreaterThanOrEqual(0.75);
+  it('is for today what the estimate says', () => {
+    const { mean, from, to } = estimate(question).chance;
+    expect(expectedOn(question, on.toISOString().slice(0, 10)).chance).toEqual({ mean, from, to });
+  });
+
+  it('has a first week from which to book, or none within half a year', () => {
+    const notYet = { ...question, ...syntheticLearner(5, false) };
+    const ready = readyBy(notYet)!;
+    const weekBefore = new Date(Date.parse(ready.date) - 7 * 86_400_000).toISOString().slice(0, 10);
+    expect(ready.chance.mean).toBeGreaterThanOrEqual(bookFrom);
+    expect(expectedOn(notYet, ready.date)).toEqual(ready);
+    expect(expectedOn(notYet, weekBefore).chance.mean).toBeLessThan(bookFrom);
+    expect(readyBy(question)!.date).toBe(on.toISOString().slice(0, 10));
     const hopeless = syntheticLearner(12, false).evidence.map((one) => ({
       ...one,
       counts: { 'signs.lights': { counted: 0, outright: 6 } },

@@ -161,8 +161,6 @@ export interface Expected {
   readonly chance: Pick<Chance, 'mean' | 'from' | 'to'>;
 }
 
-const effort = { draws: 160, testsEach: 80 };
-
 /** The chance on a day to come, if faults go on falling as they may have; the band widens with the days. */
 export function expectedOn(question: Question, date: string): Expected {
   const posterior = posteriorOn(
@@ -172,17 +170,28 @@ export function expectedOn(question: Question, date: string): Expected {
     question.assumptions,
     question.prior,
   );
-  const days = Math.max(0, (Date.parse(`${date}T12:00:00Z`) - question.on.getTime()) / dayMs);
-  const { mean, from, to } = simulate(question.standard, projected(posterior, days), question.seed, effort);
+  const today = question.on.toISOString().slice(0, 10);
+  const days = Math.max(0, (Date.parse(date) - Date.parse(today)) / dayMs);
+  const { mean, from, to } = simulate(question.standard, projected(posterior, days), question.seed, question.effort);
   return { date, chance: { mean, from, to } };
 }
 
+const halfAYear = 26;
+
 /** The first day, week by week, on which the chance is expected to be enough to book; undefined within half a year. */
 export function readyBy(question: Question): Expected | undefined {
-  for (let week = 0; week <= 26; week++) {
-    const date = new Date(question.on.getTime() + week * 7 * dayMs).toISOString().slice(0, 10);
-    const expected = expectedOn(question, date);
-    if (expected.chance.mean >= bookFrom) return expected;
+  const inWeeks = (weeks: number) =>
+    expectedOn(question, new Date(question.on.getTime() + weeks * 7 * dayMs).toISOString().slice(0, 10));
+  const enough = ({ chance }: Expected) => chance.mean >= bookFrom;
+  let ready = inWeeks(halfAYear);
+  if (!enough(ready)) return undefined;
+  // The chance does not fall with the days, so the first such week is found by halving.
+  let [early, late] = [0, halfAYear];
+  while (early < late) {
+    const middle = (early + late) >> 1;
+    const expected = inWeeks(middle);
+    if (enough(expected)) [ready, late] = [expected, middle];
+    else early = middle + 1;
   }
-  return undefined;
+  return ready;
 }

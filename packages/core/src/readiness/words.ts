@@ -1,3 +1,4 @@
+import { percent } from '../marking/wording';
 import type { Assumptions } from './assumptions';
 import { testDays } from './judgement';
 import type { Readiness } from './estimate';
@@ -23,9 +24,9 @@ export function howItCame({ chance, exposure, priorDrives }: Readiness, a: Assum
     priorDrives > 0
       ? `What is known of learners in general comes from ${priorDrives} drives of your school and is worth ${count(a.priorTests, 'test', 'tests')}.`
       : `What is known of learners in general is a stated default, ${a.priorCounted} faults that add up and ${a.priorOutright} that fail at once a test, worth ${count(a.priorTests, 'test', 'tests')}.`,
-    `A prompt without a mark counts ${Math.round(100 * a.promptWeight)} % of the fault it prevented.`,
+    `A prompt without a mark counts ${percent(a.promptWeight)} of the fault it prevented.`,
     `${chance.tests.toLocaleString('en-GB')} tests were drawn and judged by the limits of the standard; nine of ten learners like this one lie within the interval.`,
-    `How fast faults fall is not known: between not at all and ${Math.round(100 * a.improvement)} % in four weeks, each as likely.`,
+    `How fast faults fall is not known: between not at all and ${percent(a.improvement)} in four weeks, each as likely.`,
   ];
 }
 

@@ -15,7 +15,7 @@ import { memoryOf } from '@jasperwren/core/checks/memory';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { defaultAssumptions, schoolPrior, type Prior } from '@jasperwren/core/readiness/assumptions';
 import { calibrationOf } from '@jasperwren/core/readiness/calibration';
-import { estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
+import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
 import { evidenceOfSheet, type Evidence } from '@jasperwren/core/readiness/evidence';
 import { checksOf, reviewsOf } from '../checks/store';
 import type { Db } from '../db/database';
@@ -33,7 +33,7 @@ const kept = new Map<string, Readiness>();
 function estimateOnce(question: Parameters<typeof estimate>[0]): Readiness {
   const { standard, evidence, on, prior, questions } = question;
   const key = createHash('sha256')
-    .update(JSON.stringify([standard, evidence, on.toISOString().slice(0, 10), prior?.drives, questions]))
+    .update(JSON.stringify([standard, evidence, on, prior && toView(prior), questions]))
     .digest('base64');
   const known = kept.get(key);
   if (known) return known;
@@ -87,7 +87,7 @@ export async function schoolReadiness(db: Db, schoolId: string, now: Date): Prom
         own,
         sheets.filter((sheet) => sheet.learnerId === learner.id),
       ),
-      on: now,
+      on: asOf(now),
       assumptions: defaultAssumptions,
       prior,
       questions,
@@ -139,7 +139,7 @@ async function chanceOfQuestions(
 ): Promise<number | undefined> {
   const [{ questions }, reviews] = await Promise.all([checksOf(db, schoolId), reviewsOf(db, schoolId, id)]);
   const test = testDate === undefined ? undefined : testMoment(testDate);
-  return chanceOnTest(standard, bankOf(questions), memoryOf(reviews), test && test > now ? test : now);
+  return chanceOnTest(standard, bankOf(questions), memoryOf(reviews), test && test > now ? test : asOf(now));
 }
 
 function toRow(

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import type { BoardRow, BoardView } from '@jasperwren/contract/checks';
+import { percent } from '@jasperwren/core/marking/wording';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { fromToday, shortDate } from '../ui/format';
@@ -7,7 +8,6 @@ import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './checks.module.css';
 import { useBoardQuery } from './checks-api';
-import { percent } from './drill/Standing';
 
 const ForgottenChart = lazy(() => import('./ForgottenChart'));
 

@@ -1,9 +1,9 @@
 import type { ForgottenQuestion } from '@jasperwren/contract/checks';
+import { percent } from '@jasperwren/core/marking/wording';
 import { useMemo } from 'react';
 import { useThemeName } from '../app/Theme';
 import { tokens } from '../app/tokens';
 import Chart from '../charts/Chart';
-import { percent } from './drill/Standing';
 
 const rowPx = 30;
 

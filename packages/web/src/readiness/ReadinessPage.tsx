@@ -127,6 +127,13 @@ function ReadinessOf({ learner, input, standards }: Props) {
                   <p className="muted">{history ? 'No drives yet.' : 'Working it out …'}</p>
                 )}
               </Section>
+              <Section title="How the figure came about">
+                {howItCame(readiness, assumptions).map((words) => (
+                  <p key={words} className={styles.how}>
+                    {words}
+                  </p>
+                ))}
+              </Section>
             </div>
             <div>
               <Section title="Shown so far">
@@ -149,13 +156,6 @@ function ReadinessOf({ learner, input, standards }: Props) {
               <Roads readiness={readiness} input={input} />
               <Section title="What it takes for granted">
                 <AssumptionFields assumptions={assumptions} onChange={setAssumptions} />
-              </Section>
-              <Section title="How the figure came about">
-                {howItCame(readiness, assumptions).map((words) => (
-                  <p key={words} className={styles.how}>
-                    {words}
-                  </p>
-                ))}
               </Section>
             </div>
           </div>

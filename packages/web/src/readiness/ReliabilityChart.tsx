@@ -1,3 +1,4 @@
+import { percent } from '@jasperwren/core/marking/wording';
 import type { ReliabilityBin } from '@jasperwren/core/readiness/calibration';
 import { useMemo } from 'react';
 import { useThemeName } from '../app/Theme';
@@ -8,7 +9,7 @@ import Chart from '../charts/Chart';
 export default function ReliabilityChart({ bins }: { readonly bins: readonly ReliabilityBin[] }) {
   const theme = useThemeName();
   const sentence = bins
-    .map(({ meanChance, passed, of }) => `Of ${of} said to pass at ${Math.round(100 * meanChance)} %, ${passed} did.`)
+    .map(({ meanChance, passed, of }) => `Of ${of} said to pass at ${percent(meanChance)}, ${passed} did.`)
     .join(' ');
   const chart = useMemo(() => {
     const t = tokens[theme];

@@ -2,10 +2,10 @@ import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import { withOptions } from '@jasperwren/core/marking/options';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { defaultAssumptions, type Assumptions } from '@jasperwren/core/readiness/assumptions';
-import type { Question } from '@jasperwren/core/readiness/estimate';
+import { asOf, type Question } from '@jasperwren/core/readiness/estimate';
 
 /** The question of how ready a learner is, with everything that is known of them. */
-export function questionOf(input: ReadinessInput, standard: Standard, on: Date, assumptions: Assumptions): Question {
+export function questionOf(input: ReadinessInput, standard: Standard, now: Date, assumptions: Assumptions): Question {
   // The school's own rates stand in for the stated default only while nobody says otherwise.
   const ownRates =
     input.prior.drives > 0 &&
@@ -14,7 +14,7 @@ export function questionOf(input: ReadinessInput, standard: Standard, on: Date, 
   return {
     standard: withOptions(standard),
     evidence: input.evidence,
-    on,
+    on: asOf(now),
     assumptions,
     ...(ownRates && {
       prior: {

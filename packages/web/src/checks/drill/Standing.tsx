@@ -1,5 +1,6 @@
 import { outlook, testMoment } from '@jasperwren/core/checks/aim';
 import { chanceOnTest } from '@jasperwren/core/checks/chance';
+import { percent } from '@jasperwren/core/marking/wording';
 import { shortDate } from '../../ui/format';
 import styles from './standing.module.css';
 import type { DrillSource } from './source';
@@ -38,9 +39,4 @@ export function Standing({ source }: { readonly source: DrillSource }) {
       )}
     </dl>
   );
-}
-
-/** A chance in whole percent: more would claim too much. */
-export function percent(chance: number): string {
-  return `${Math.round(chance * 100)} %`;
 }
