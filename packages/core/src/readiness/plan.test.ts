@@ -29,6 +29,8 @@ describe('a few of the slots a week', () => {
     const slots = ['2026-06-01T09:00', '2026-06-01T10:00', '2026-06-03T09:00', '2026-06-05T09:00', '2026-06-08T09:00'];
     expect(spreadLessons(slots, 2)).toEqual(['2026-06-01T09:00', '2026-06-03T09:00', '2026-06-08T09:00']);
     expect(spreadLessons(slots, 4)).toEqual(slots);
+    const cutShort = ['2026-06-05T09:00', '2026-06-05T10:00', '2026-06-08T09:00', '2026-06-10T09:00'];
+    expect(spreadLessons(cutShort, 2)).toEqual(['2026-06-05T09:00', '2026-06-08T09:00', '2026-06-10T09:00']);
     expect(spreadLessons(slots, 1)).toEqual(['2026-06-01T09:00', '2026-06-08T09:00']);
   });
 });

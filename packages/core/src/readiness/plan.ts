@@ -86,7 +86,10 @@ const minuteOf = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.s
 const clock = (minute: number) =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 
-/** So many of the slots a week, on as many days as there are, evenly over the week. */
+/**
+ * So many of the slots a week, on as many days as there are, evenly over the week. Several fall on one day only where
+ * a whole week has too few days, and a week cut short holds accordingly fewer.
+ */
 export function spreadLessons(slots: readonly string[], perWeek: number): readonly string[] {
   const weeks = new Map<number, string[]>();
   for (const slot of slots) {
@@ -94,9 +97,15 @@ export function spreadLessons(slots: readonly string[], perWeek: number): readon
     const week = Math.floor((Date.parse(`${slot}Z`) - 4 * dayMs) / (7 * dayMs));
     weeks.set(week, [...(weeks.get(week) ?? []), slot]);
   }
+  const firstsOf = (week: readonly string[]) =>
+    week.filter((slot, i) => slot.slice(0, 10) !== week[i - 1]?.slice(0, 10));
+  const perDay = Math.ceil(perWeek / Math.max(1, ...[...weeks.values()].map((week) => firstsOf(week).length)));
   return [...weeks.values()].flatMap((week) => {
-    const firsts = week.filter((slot, i) => slot.slice(0, 10) !== week[i - 1]?.slice(0, 10));
-    const rest = week.filter((slot) => !firsts.includes(slot));
+    const firsts = firstsOf(week);
+    const rest = week.filter((slot, i) => {
+      const ofDay = i - week.findIndex((other) => other.slice(0, 10) === slot.slice(0, 10));
+      return ofDay > 0 && ofDay < perDay;
+    });
     const days = Array.from(
       { length: Math.min(perWeek, firsts.length) },
       (_, i) => firsts[Math.floor((i * firsts.length) / Math.min(perWeek, firsts.length))]!,

@@ -128,7 +128,7 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
       <ul>
         {goals.map(({ kind, code, name, seek }) => (
           <li key={kind + code}>
-            <b>{name}</b> <span className="muted">{seek}</span>
+            <b>{name}:</b> <span className="muted">{seek}</span>
           </li>
         ))}
       </ul>
