@@ -91,3 +91,7 @@ export function testClient(address: string) {
 
   return { send, signIn, takeToken, cookie: () => cookie };
 }
+
+/** A value without some of its fields. */
+export const without = <T extends object, K extends keyof T>(whole: T, ...keys: readonly K[]) =>
+  Object.fromEntries(Object.entries(whole).filter(([key]) => !keys.includes(key as K))) as Omit<T, K>;

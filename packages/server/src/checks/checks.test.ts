@@ -3,7 +3,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import { shippedQuestions } from '@jasperwren/core/checks/bank/bank';
 import type { CheckQuestion } from '@jasperwren/core/checks/question';
 import { shippedVehicles } from '@jasperwren/core/checks/vehicles';
-import { startTwoSchools, type TestClient } from '../testing';
+import { startTwoSchools, without, type TestClient } from '../testing';
 
 let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
 let first: TestClient;
@@ -14,8 +14,6 @@ beforeAll(async () => {
 });
 afterAll(() => server.remove());
 
-const without = <T extends object, K extends keyof T>(whole: T, ...keys: readonly K[]) =>
-  Object.fromEntries(Object.entries(whole).filter(([key]) => !keys.includes(key as K))) as Omit<T, K>;
 const brakesId = shippedQuestions[0]!.id;
 const brakes = without(shippedQuestions[0]!, 'id', 'version');
 const tarrelId = shippedVehicles[0]!.id;
