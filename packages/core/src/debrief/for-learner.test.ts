@@ -1,7 +1,11 @@
+import fc from 'fast-check';
 import { foldDrive } from '../drive/fold';
-import { fullTest, logOf } from '../drive/testing';
+import { fullTest, logOf, start } from '../drive/testing';
+import { anyLog, secretWord } from '../drive/testing-arbitraries';
+import type { Drive } from '../drive/drive';
 import { judgeDrive } from '../marking/judge';
 import { tally } from '../marking/templates/tally';
+import { verdictSentence } from '../marking/wording';
 import { forLearner, isFinal, withoutPrivateNotes } from './for-learner';
 
 const events = [
@@ -42,6 +46,39 @@ describe('what a learner may see of a drive', () => {
     expect(isFinal(foldDrive(events))).toBe(true);
     expect(isFinal(foldDrive(fullTest([{ type: 'pin' }])))).toBe(false);
     expect(isFinal(foldDrive(fullTest([]).slice(0, -1)))).toBe(false);
+  });
+});
+
+describe('of any drive', () => {
+  it('a learner sees nothing private, judged as the whole log is', () => {
+    fc.assert(
+      fc.property(anyLog, (log) => {
+        const drive = foldDrive(log);
+        expect(JSON.stringify(forLearner(drive))).not.toContain(secretWord);
+        const told = (of: Drive) => verdictSentence(tally, judgeDrive(tally, of));
+        if (isFinal(drive)) expect(told(forLearner(drive))).toBe(told(drive));
+      }),
+    );
+  });
+
+  it('a private word about a pause does not become its reason', () => {
+    const log = logOf([
+      [0, start()],
+      [5, { type: 'pause', state: 'paused' }, 'pause'],
+      [6, { type: 'note', text: secretWord, target: 'pause', private: true }],
+    ]);
+    expect(foldDrive(log).pauses).toEqual([{ fromMs: 300_000 }]);
+    expect(JSON.stringify(forLearner(foldDrive(log)))).not.toContain(secretWord);
+  });
+
+  it('a record handed on holds nothing private, and says the same of the drive', () => {
+    fc.assert(
+      fc.property(anyLog, (log) => {
+        const kept = withoutPrivateNotes(log);
+        expect(JSON.stringify(kept)).not.toContain(secretWord);
+        expect(judgeDrive(tally, foldDrive(kept)).outcome).toBe(judgeDrive(tally, foldDrive(log)).outcome);
+      }),
+    );
   });
 });
 

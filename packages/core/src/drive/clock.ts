@@ -16,9 +16,11 @@ function pausedBetween(drive: Drive, fromMs: number, toMs: number): number {
  * @param nowMs the moment to measure to, on the drive's clock; an ended drive is measured to its end
  */
 export function drivenMs(drive: Drive, nowMs: number): number {
-  if (drive.phase === 'not-started' || drive.phase === 'briefing') return 0;
+  if (stillAtTheKerb(drive)) return 0;
   return drivenBefore(drive, drive.ended?.atMs ?? nowMs);
 }
+
+const stillAtTheKerb = ({ phase }: Drive) => phase === 'not-started' || phase === 'briefing';
 
 /** Time driven before a moment of the drive's clock, pauses left out; both in milliseconds. */
 export function drivenBefore(drive: Drive, atMs: number): number {
@@ -31,6 +33,7 @@ export function sectionMs(drive: Drive, section: SectionKind, nowMs: number): nu
 }
 
 function spanMs(drive: Drive, span: Span, nowMs: number): number {
+  if (stillAtTheKerb(drive)) return 0;
   const toMs = span.toMs ?? nowMs;
   return Math.max(0, toMs - span.fromMs - pausedBetween(drive, span.fromMs, toMs));
 }

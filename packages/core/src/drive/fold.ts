@@ -221,7 +221,8 @@ function pausesOf(standing: readonly DriveEvent[], endMs: number | undefined): r
   const pauses: Pause[] = [];
   // The clock stops at once; why is often said a moment later, in a note on the pause.
   const notes = new Map<string, string>();
-  for (const event of standing) if (event.type === 'note' && event.target) notes.set(event.target, event.text);
+  for (const event of standing)
+    if (event.type === 'note' && event.target && !event.private) notes.set(event.target, event.text);
   let open: Pause | undefined;
   for (const event of standing) {
     if (event.type !== 'pause' || (endMs !== undefined && event.atMs > endMs)) continue;

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { rulesOf } from '../marking/rules';
 import { tally } from '../marking/templates/tally';
-import { endings, sectionKinds, type DriveEvent, type EventBody } from './event';
+import {
+  checkResults,
+  endingCauses,
+  endings,
+  familiarities,
+  sectionKinds,
+  stepKinds,
+  type DriveEvent,
+  type EventBody,
+} from './event';
 
 const keys = [...rulesOf(tally).draws.keys()].map((key) => key.split(' ') as [string, string]);
 
@@ -30,17 +39,60 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
     grade: fc.constantFrom('driving', 'serious', 'dangerous'),
   }),
   fc.record({ type: fc.constant('section' as const), section: fc.constantFrom(...sectionKinds) }),
+  fc.record({
+    type: fc.constant('section' as const),
+    section: fc.constant('exercise' as const),
+    exercise: fc.constantFrom(...tally.exercises.map(({ code }) => code)),
+    retest: fc.boolean(),
+  }),
+  fc.record({ type: fc.constant('step' as const), step: fc.constantFrom(...stepKinds) }),
   fc.record({ type: fc.constant('pause' as const), state: fc.constantFrom('paused' as const, 'resumed' as const) }),
   fc.record({ type: fc.constant('ended' as const), ending: fc.constantFrom(...endings) }),
+  fc.record({
+    type: fc.constant('ended' as const),
+    ending: fc.constant('abandoned' as const),
+    cause: fc.constantFrom(...endingCauses),
+  }),
+  fc.record({
+    type: fc.constant('check' as const),
+    check: fc.constantFrom('documents', 'eyesight', 'cockpit', 'unheard-of'),
+    result: fc.constantFrom(...checkResults),
+  }),
+  fc.constant({ type: 'moved-off' } as const),
+  fc.record({
+    type: fc.constant('answer' as const),
+    item: fc.constantFrom('checks.tell', 'checks.show', 'unheard-of'),
+    right: fc.boolean(),
+  }),
+  fc.record({ type: fc.constant('note' as const), text: fc.string({ minLength: 1 }), target }),
+  anyPrivateNote(),
+  fc.record({ type: fc.constant('distinct' as const), target, other: target }),
+  fc.record({ type: fc.constant('advice' as const), target, answers: fc.constant({}), proposed: fc.constant('none') }),
+  fc.record({ type: fc.constant('roads' as const), familiarity: fc.constantFrom(...familiarities) }),
+  fc.record({ type: fc.constant('debriefed' as const), workOn: fc.subarray(keys.slice(0, 4).map(([item]) => item)) }),
 );
+
+/** What no reader but the instructor may meet; no other text of a log holds this word. */
+export const secretWord = 'for-my-eyes-alone';
+
+function anyPrivateNote(): fc.Arbitrary<EventBody> {
+  return target.map((about) => ({ type: 'note', text: secretWord, target: about, private: true }) as const);
+}
 
 /** Any log, sensible or not: ids `id-0`, `id-1` … are its events, which may point at each other as they like. */
 export const anyLog: fc.Arbitrary<readonly DriveEvent[]> = fc
   .array(fc.record({ body: anyBody, atMs: fc.nat(3_000_000), device: fc.constantFrom('front', 'back') }), {
     maxLength: 30,
   })
-  .map((entries) => [
-    stamp({ type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 2 } }, 'id-start', 'front', 0, 0),
+  .chain((entries) => fc.tuple(fc.constant(entries), fc.boolean()))
+  .map(([entries, briefing]) => [
+    stamp(
+      { type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 2 }, ...(briefing && { briefing }) },
+      'id-start',
+      'front',
+      0,
+      0,
+    ),
     ...entries.map(({ body, atMs, device }, i) => stamp(body, `id-${i}`, device, i + 1, atMs)),
   ]);
 

@@ -1,5 +1,7 @@
+import fc from 'fast-check';
 import { foldDrive } from '../drive/fold';
 import { logOf, start } from '../drive/testing';
+import { anyLog, secretWord } from '../drive/testing-arbitraries';
 import { tally } from '../marking/templates/tally';
 import { driveColumns, driveTable } from './drive-table';
 
@@ -51,5 +53,29 @@ describe('a drive as a table', () => {
 
   it('has no columns but the documented ones', () => {
     for (const row of rows) for (const column of Object.keys(row)) expect(driveColumns).toContain(column);
+  });
+});
+
+describe('the table of any drive', () => {
+  it('is in order of time, from the start to the end, with marks under names of the standard', () => {
+    fc.assert(
+      fc.property(anyLog, (log) => {
+        const drive = foldDrive(log);
+        const table = driveTable(tally, drive);
+        const times = table.map(({ at_s }) => at_s as number);
+        expect(times).toEqual([...times].sort((a, b) => a - b));
+        const shown = drive.marks.filter(({ struck }) => !struck?.undo);
+        expect(table.filter(({ event }) => event === 'mark')).toHaveLength(shown.length);
+        for (const { event, category } of table) if (event === 'mark') expect(category).toBeTruthy();
+      }),
+    );
+  });
+
+  it('tells nobody what is private', () => {
+    fc.assert(
+      fc.property(anyLog, (log) => {
+        expect(JSON.stringify(driveTable(tally, foldDrive(log)))).not.toContain(secretWord);
+      }),
+    );
   });
 });
