@@ -16,5 +16,6 @@ export default {
       },
     ],
   },
+  moduleNameMapper: { '\\.css$': '<rootDir>/packages/web/testing/css-modules.cjs' },
   modulePathIgnorePatterns: ['<rootDir>/packages/.*/dist'],
 };

@@ -5,21 +5,40 @@ import {
   IsArray,
   IsIn,
   IsInt,
+  IsISO8601,
   IsOptional,
   IsString,
   Matches,
   Max,
   MaxLength,
   Min,
+  ValidateBy,
   ValidateNested,
+  type ValidationArguments,
 } from 'class-validator';
 
 const time = /^([01]\d|2[0-3]):[0-5]\d$/;
+const needsDayAndTime = { message: 'A lesson needs a day and a time.' };
+
+/** An end of hours that lies after their beginning; whether both are times is said elsewhere. */
+const EndsLater = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'endsLater',
+    validator: {
+      validate: (to: unknown, args?: ValidationArguments) => {
+        const { from } = args?.object as FreeHours;
+        return typeof to !== 'string' || !time.test(to) || !time.test(from) || to > from;
+      },
+      defaultMessage: () => 'The hours end after they begin.',
+    },
+  });
 
 class FreeHoursInput implements FreeHours {
   @IsInt() @Min(0) @Max(6) weekday!: number;
   @Matches(time, { message: 'Write a time of day, such as 09:30.' }) from!: string;
-  @Matches(time, { message: 'Write a time of day, such as 17:00.' }) to!: string;
+  @Matches(time, { message: 'Write a time of day, such as 17:00.' })
+  @EndsLater()
+  to!: string;
 }
 
 /** When an instructor gives lessons, week by week. */
@@ -37,7 +56,9 @@ class GoalInput implements LessonGoal {
 class LessonInput implements PlannedLesson {
   /** Missing for a lesson that is new. */
   @IsOptional() @IsString() @MaxLength(80) id?: string;
-  @Matches(/^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d$/, { message: 'A lesson needs a day and a time.' }) start!: string;
+  @IsISO8601({ strict: true }, needsDayAndTime)
+  @Matches(/^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d$/, needsDayAndTime)
+  start!: string;
   @IsInt() @Min(15, { message: 'A lesson lasts 15 min at least.' }) @Max(480) minutes!: number;
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => GoalInput) goals!: GoalInput[];
 }

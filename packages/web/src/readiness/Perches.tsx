@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import styles from './perches.module.css';
 
 const days = 20;
@@ -26,16 +27,18 @@ export function Perches({ from, to, small = false }: Props) {
 
 /** A bird on its twig, a hatched one, or the bare twig. */
 function Perch({ state }: { readonly state: 'pass' | 'maybe' | 'fail' }) {
+  const hatch = useId();
   return (
     <svg viewBox="0 0 28 34" aria-hidden="true" focusable="false" className={styles[state]}>
-      <defs>
-        <pattern id="hatch" width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      {state === 'maybe' && (
+        <pattern id={hatch} width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <path d="M0 0V4" stroke="currentColor" strokeWidth="2.2" />
         </pattern>
-      </defs>
+      )}
       {state !== 'fail' && (
         <path
           className={styles.bird}
+          fill={state === 'maybe' ? `url(#${hatch})` : undefined}
           d="M5 22Q3 12 11 9Q13 4 18 5Q21 6 21 9L26 11L21 12.5Q22 20 15 24Q10 26 5 22ZM6 21L1 28L9 24Z"
         />
       )}
