@@ -1,0 +1,192 @@
+import type { EventBody } from '@jasperwren/core/drive/event';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { logOf, start } from '@jasperwren/core/drive/testing';
+import { askedOn } from '@jasperwren/core/marking/asked';
+import { graded } from '@jasperwren/core/marking/templates/graded';
+import { tally } from '@jasperwren/core/marking/templates/tally';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { configureStore } from '@reduxjs/toolkit';
+import { deskReducer } from './desk-slice';
+import { taskActions } from './task-actions';
+
+let nowMs = 0;
+const makeStore = () => configureStore({ reducer: { desk: deskReducer } });
+let store: ReturnType<typeof makeStore>;
+
+jest.mock('../../app/store', () => ({
+  store: { getState: () => store.getState() },
+}));
+jest.mock('../log/drive-clock', () => ({ driveNowMs: () => nowMs }));
+
+/** A desk without a screen: what is written becomes the log, what is told is kept. */
+function desk(standard: Standard = tally, running = true) {
+  store = makeStore();
+  nowMs = 0;
+  const bodies: (readonly [number, EventBody])[] = [[0, start()]];
+  const told: string[] = [];
+  const driveNow = () => foldDrive(logOf(bodies));
+  const write = (body: EventBody) => {
+    bodies.push([nowMs / 60_000, body]);
+    return Promise.resolve(logOf(bodies).at(-1));
+  };
+  const actions = taskActions({
+    driveId: 'd',
+    standard,
+    running,
+    write,
+    tell: (text) => told.push(text),
+    driveNow,
+    dispatch: store.dispatch as never,
+  });
+  return {
+    actions,
+    told,
+    driveNow,
+    write,
+    written: () => bodies.slice(1).map(([, body]) => body),
+    panel: () => store.getState().desk.panel,
+  };
+}
+
+describe('an exercise on the desk', () => {
+  it('begins, counts what belongs to it, and leads back to the section it came from', () => {
+    const { actions, driveNow, told } = desk();
+    nowMs = 60_000;
+    actions.startExercise('bay', 'Bay park', false);
+    nowMs = 90_000;
+    expect(actions.countInExercise('shunt')).toBe(true);
+    nowMs = 120_000;
+    actions.finishExercise('Bay park');
+    expect(driveNow().spans.map(({ section, exercise }) => exercise ?? section)).toEqual(['guided', 'bay', 'guided']);
+    expect(driveNow().steps.map(({ step }) => step)).toEqual(['shunt']);
+    expect(told).toEqual(['Bay park has begun, 1:00.', 'One shunt, 1:30.', 'Bay park is finished, 2:00.']);
+  });
+
+  it('goes back to independent driving where it came from there', async () => {
+    const { actions, driveNow, write } = desk();
+    nowMs = 1000;
+    await write({ type: 'section', section: 'independent' });
+    nowMs = 2000;
+    actions.startExercise('bay', 'Bay park', true);
+    nowMs = 3000;
+    actions.finishExercise('Bay park');
+    expect(driveNow().spans.map(({ section }) => section)).toEqual([
+      'guided',
+      'independent',
+      'exercise',
+      'independent',
+    ]);
+    expect(driveNow().spans.find(({ exercise }) => exercise)?.retest).toBe(true);
+  });
+
+  it('counts nothing of an exercise where none is under way', () => {
+    const { actions, written } = desk();
+    expect(actions.countInExercise('look')).toBe(false);
+    expect(written()).toEqual([]);
+  });
+
+  it('does not begin, count or pause once the drive has ended', async () => {
+    const { actions, written, told } = desk(tally, false);
+    actions.startExercise('bay', 'Bay park', false);
+    actions.finishExercise('Bay park');
+    actions.count('pull-up');
+    await actions.switchPause();
+    expect(written()).toEqual([]);
+    expect(told).toEqual([]);
+  });
+});
+
+describe('a question on the desk', () => {
+  it('gives the tries of its rule, and marks only the last wrong one', async () => {
+    const { actions, told, written, driveNow } = desk();
+    const next = () => askedOn(tally, driveNow())[0]!;
+    const { item, tries } = next().rule;
+    for (let i = 0; i < tries.value; i++) await actions.answer(next(), false, 'tell.oil');
+    expect(written().map(({ type }) => type)).toEqual([...Array.from({ length: tries.value }, () => 'answer'), 'mark']);
+    expect(written().at(-1)).toMatchObject({ item, grade: 'driving' });
+    expect(told.at(-1)).toMatch(/: wrong, driving fault\.$/);
+    if (tries.value > 1) expect(told[0]).toMatch(/one more try\.$/);
+  });
+
+  it('answered right brings no mark', async () => {
+    const { actions, written, told, driveNow } = desk();
+    await actions.answer(askedOn(tally, driveNow())[0]!, true);
+    expect(written()).toEqual([{ type: 'answer', item: askedOn(tally, driveNow())[0]!.rule.item, right: true }]);
+    expect(told.at(-1)).toMatch(/: right\.$/);
+  });
+
+  it('opens where the standard asks some, and says so where it asks none', () => {
+    const withQuestions = desk();
+    withQuestions.actions.openQuestions();
+    expect(withQuestions.panel()).toEqual({ kind: 'questions' });
+    const without = desk({ ...graded, questions: [] });
+    without.actions.openQuestions();
+    expect(without.panel()).toBeUndefined();
+    expect(without.told).toEqual([`${graded.name} asks no questions.`]);
+  });
+});
+
+describe('a pause', () => {
+  it('stops the clock at once and asks why afterwards', async () => {
+    const { actions, driveNow, panel, told } = desk();
+    nowMs = 60_000;
+    await actions.switchPause();
+    expect(driveNow().phase).toBe('paused');
+    expect(panel()).toMatchObject({ kind: 'pause' });
+    nowMs = 120_000;
+    await actions.switchPause();
+    expect(driveNow().phase).toBe('running');
+    expect(driveNow().pauses).toEqual([{ fromMs: 60_000, toMs: 120_000 }]);
+    expect(panel()).toBeUndefined();
+    expect(told).toEqual(['Paused: the clock stands still.', 'Going on.']);
+  });
+});
+
+describe('the counters', () => {
+  it('say how long a stop was held, in seconds of the drive, and whether that is enough', () => {
+    const { actions, told, written } = desk();
+    nowMs = 10_000;
+    actions.switchCounter('stop');
+    nowMs = 12_000;
+    actions.switchCounter('stop');
+    expect(told).toEqual(['Stop: 2.0 s of 3 s, too short.']);
+    actions.switchCounter('signal');
+    nowMs = 17_500;
+    actions.switchCounter('signal');
+    expect(told.at(-1)).toBe('Signal: 5.5 s of 5 s.');
+    // A help for the instructor, and no part of the drive.
+    expect(written()).toEqual([]);
+  });
+
+  it('are one at a time, and the mirrors end in silence', () => {
+    const { actions, told } = desk();
+    actions.switchCounter('stop');
+    actions.switchCounter('mirrors');
+    expect(store.getState().desk.counter?.kind).toBe('mirrors');
+    actions.switchCounter('mirrors');
+    expect(store.getState().desk.counter).toBeUndefined();
+    expect(told).toEqual([]);
+  });
+});
+
+describe('words', () => {
+  it('are noted at their moment, about an event where one is meant', () => {
+    const { actions, driveNow } = desk();
+    nowMs = 61_000;
+    actions.note('Rain');
+    actions.note('It was the sun', 'e1');
+    expect(driveNow().notes.map(({ text, target, atMs }) => [text, target, atMs])).toEqual([
+      ['Rain', undefined, 61_000],
+      ['It was the sun', 'e1', 61_000],
+    ]);
+    expect(store.getState().desk.receipt).toBe('Noted at 1:01.');
+  });
+
+  it('about the roads hold the last that was said', () => {
+    const { actions, driveNow } = desk();
+    actions.sayRoads('known');
+    nowMs = 1000;
+    actions.sayRoads('new');
+    expect(driveNow().familiarity).toBe('new');
+  });
+});
