@@ -1,0 +1,124 @@
+import type { DriveSummary, DriveView, EventReceipt } from '@jasperwren/contract/drives';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { NewShare } from '@jasperwren/contract/shares';
+import { forLearner, isFinal } from '@jasperwren/core/debrief/for-learner';
+import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { anyLog, secretWord } from '@jasperwren/core/drive/testing-arbitraries';
+import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
+import { tally } from '@jasperwren/core/marking/templates/tally';
+import fc from 'fast-check';
+import { startTwoSchools, type TestClient } from '../testing';
+
+let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
+let client: TestClient;
+let learnerId: string;
+
+beforeAll(async () => {
+  const started = await startTwoSchools();
+  ({ server, first: client } = started);
+  learnerId = (
+    await client.send<LearnerView>('POST', '/api/learners', {
+      name: 'Any Learner',
+      transmission: 'manual',
+      standardId: 'tally',
+    })
+  ).body.id;
+});
+afterAll(() => server.remove());
+
+/** A log of the learner, cut into batches as bad roads would: out of order, some of them sent again. */
+const anySending = anyLog
+  .map((log) => log.map((event): DriveEvent => (event.type === 'started' ? { ...event, learnerId } : event)))
+  .chain((log) =>
+    fc.record({
+      log: fc.constant(log),
+      batches: fc
+        .tuple(fc.shuffledSubarray(log.slice(1), { minLength: log.length - 1 }), fc.integer({ min: 1, max: 7 }))
+        .map(([rest, size]) => {
+          const batches: DriveEvent[][] = [[log[0]!]];
+          for (let i = 0; i < rest.length; i += size) batches.push(rest.slice(i, i + size));
+          return batches;
+        }),
+      again: fc.array(fc.nat(20), { maxLength: 4 }),
+    }),
+  );
+
+let drives = 0;
+async function sendAll(batches: readonly (readonly DriveEvent[])[], together: boolean): Promise<string> {
+  const id = `any-${drives++}`;
+  const send = async (events: readonly DriveEvent[]) => {
+    const { status, body } = await client.send<EventReceipt>('POST', `/api/drives/${id}/events`, { events });
+    expect(status).toBe(200);
+    expect(body.accepted).toEqual(events.map((event) => event.id));
+  };
+  const [first, ...rest] = batches;
+  await send(first!);
+  if (together) await Promise.all(rest.map(send));
+  else for (const batch of rest) await send(batch);
+  return id;
+}
+const get = async <T>(path: string) => {
+  const { status, body } = await client.send<T>('GET', path);
+  expect([path, status]).toEqual([path, 200]);
+  return body;
+};
+const byId = (events: readonly DriveEvent[]) => [...events].sort((a, b) => (a.id < b.id ? -1 : 1));
+
+describe('any drive, sent in any order', () => {
+  it.each([false, true])(
+    'is kept whole, each event once, and judged as on the device; all at once: %s',
+    async (together) => {
+      await fc.assert(
+        fc.asyncProperty(anySending, async ({ log, batches, again }) => {
+          const id = await sendAll([...batches, ...again.map((i) => batches[i % batches.length]!)], together);
+          const { events, summary } = await get<DriveView>(`/api/drives/${id}`);
+          expect(byId(events)).toEqual(byId(log));
+          const drive = foldDrive(log);
+          expect(summary.phase).toBe(drive.phase);
+          expect(summary.outcome).toBe(judgeDrive(tally, drive).outcome);
+          expect(summary.unsettledPins).toBe(drive.pins.filter(({ state }) => state === 'unsettled').length);
+          const listed = await get<readonly DriveSummary[]>(`/api/learners/${learnerId}/drives`);
+          expect(listed.find((one) => one.id === id)).toEqual(summary);
+        }),
+        { numRuns: 12 },
+      );
+    },
+  );
+
+  it('leaves as a record that reads back to the same verdict, without a private word', async () => {
+    await fc.assert(
+      fc.asyncProperty(anySending, async ({ log, batches }) => {
+        const id = await sendAll(batches, false);
+        const record = JSON.stringify(await get(`/api/drives/${id}/record`));
+        expect(record).not.toContain(secretWord);
+        const parsed = parseDriveRecords(record);
+        if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+        const outcome = judgeDrive(tally, foldDrive(parsed.value[0]!.events)).outcome;
+        expect(outcome).toBe(judgeDrive(tally, foldDrive(log)).outcome);
+      }),
+      { numRuns: 12 },
+    );
+  });
+
+  it('is shared only when it is final, and then without a private word, a name or an account', async () => {
+    let shared = 0;
+    await fc.assert(
+      fc.asyncProperty(anySending, async ({ log, batches }) => {
+        const id = await sendAll(batches, false);
+        const { status, body } = await client.send<NewShare>('POST', `/api/drives/${id}/shares`, { days: 1 });
+        expect(status).toBe(isFinal(foldDrive(log)) ? 201 : 409);
+        if (status !== 201) return;
+        shared++;
+        const seen = JSON.stringify(await get(`/api${body.path}`));
+        for (const word of [secretWord, 'Any Learner', learnerId, '"instructor"', '"front"'])
+          expect(seen).not.toContain(word);
+        for (const { id: mark } of forLearner(foldDrive(log)).marks) expect(seen).toContain(`"${mark}"`);
+      }),
+      { numRuns: 40 },
+    );
+    // A run in which nothing was ever final would prove nothing.
+    expect(shared).toBeGreaterThan(0);
+  });
+});
