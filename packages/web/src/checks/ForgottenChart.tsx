@@ -25,7 +25,7 @@ export default function ForgottenChart({ forgotten }: { readonly forgotten: read
           x: rows.map(({ asked, forgotten: n }) => (100 * n) / asked),
           y: rows.map(({ topic }) => topic),
           text: rows.map(({ asked, forgotten: n }) => `${percent(n / asked)} of ${asked}`),
-          textposition: 'auto' as const,
+          textposition: 'outside' as const,
           marker: { color: t.muted },
           hoverinfo: 'skip' as const,
         },

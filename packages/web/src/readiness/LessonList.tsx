@@ -119,7 +119,7 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
         >
           {(slots.includes(start) ? slots : [start, ...slots]).map((slot) => (
             <MenuItem key={slot} value={slot}>
-              {when(slot)}
+              {dayjs(slot).format('ddd D MMMM, HH:mm')}
             </MenuItem>
           ))}
         </TextField>

@@ -169,7 +169,7 @@ function Plan({ learner, input, kept, standard }: Props) {
         </div>
         <div>
           <Section title="What to expect">
-            <Outlook worked={worked} until={until} ahead={ahead} name={name} />
+            <Outlook worked={worked} today={today} until={until} ahead={ahead} name={name} />
           </Section>
           <Section title="When you give lessons">
             <FreeHoursFields key={JSON.stringify(kept.hours)} hours={kept.hours} />
@@ -213,11 +213,13 @@ function usePlanWork(question: Question, until: string): PlanWork {
 
 function Outlook({
   worked: { readiness, onDay, ready },
+  today,
   until,
   ahead,
   name,
 }: {
   readonly worked: PlanWork;
+  readonly today: string;
   readonly until: string;
   readonly ahead: boolean;
   readonly name: string;
@@ -240,7 +242,7 @@ function Outlook({
         <p className={styles.advice}>
           <b>{adviceWords(ready, ahead, until)}</b>{' '}
           {ready
-            ? `The trend, with its band, supports a test from ${longDate(ready.date)} on.`
+            ? `The trend, with its band, supports a test from ${ready.date <= today ? 'today' : longDate(ready.date)} on.`
             : `Within half a year the trend does not support a test: work on what would change it first.`}
         </p>
       )}
