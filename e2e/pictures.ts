@@ -56,7 +56,7 @@ async function readiness(page: Page): Promise<void> {
 
 async function checks(page: Page): Promise<void> {
   await page.goto('/checks');
-  await page.getByText('is forgotten most').waitFor();
+  await page.getByText('Most forgotten: ').waitFor();
   await take(page, 'checks');
   await page.getByRole('link', { name: 'Harkin Lowmayne' }).click();
   await page.setViewportSize({ width: 390, height: 844 });

@@ -1,5 +1,5 @@
 import type { CheckQuestion, KeyPoint } from './question';
-import { nearlySame, wordsOf, type Word } from './words';
+import { inDigits, nearlySame, wordsOf, type Word } from './words';
 
 /** Words farther apart than this belong to different thoughts. */
 const stretch = 14;
@@ -18,8 +18,8 @@ export interface Heard {
  *
  * A way of saying a point is a row of terms, all of which must stand near each other in any order. A term is a
  * word or several with `|` between them, any of which will do. A word counts only where it is not denied; one with
- * `!` before it only where it is, and the words beside it may be denied with it. A term with `-` before it must not stand there. Small slips of spelling are
- * passed over; numbers must be exact.
+ * `!` before it only where it is, and the words beside it may be denied with it. A term with `-` before it must not
+ * stand there. Small slips of spelling are passed over; numbers must be exact.
  */
 export function heardIn(question: CheckQuestion, answer: string): Heard {
   const words = wordsOf(answer);
@@ -63,6 +63,9 @@ function assign(
 }
 
 function fits({ text, negated }: Word, term: string, denies: boolean): boolean {
-  if (term.startsWith('!')) return negated && nearlySame(text, term.slice(1));
-  return (denies || !negated) && nearlySame(text, term);
+  if (term.startsWith('!')) return negated && sameWord(text, term.slice(1));
+  return (denies || !negated) && sameWord(text, term);
 }
+
+/** A number may be written either way in the notation too: answers have it in digits by then. */
+const sameWord = (text: string, term: string) => nearlySame(text, term) || text === inDigits(term);

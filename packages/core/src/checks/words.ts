@@ -35,8 +35,13 @@ const numberWords: Readonly<Record<string, number>> = {
   ten: 10,
   eleven: 11,
   twelve: 12,
+  thirteen: 13,
+  fourteen: 14,
   fifteen: 15,
   sixteen: 16,
+  seventeen: 17,
+  eighteen: 18,
+  nineteen: 19,
   twenty: 20,
   thirty: 30,
   forty: 40,
@@ -70,31 +75,52 @@ const breaks = new Set(['but', 'then', 'so', 'because', 'if', 'unless', 'i', 'yo
 /** How many words a "not" reaches. */
 const reach = 6;
 
+/** A number word in digits, any other word as it is. */
+export const inDigits = (word: string): string => String(numberWords[word] ?? word);
+
+interface Read {
+  readonly value: number;
+  /** How many words it took. */
+  readonly words: number;
+}
+
+/** A number below a hundred that begins at a place, such as "twenty five". */
+function belowHundred(tokens: readonly string[], at: number): Read | undefined {
+  const value = numberWords[tokens[at] ?? ''];
+  if (value === undefined || value >= 100) return undefined;
+  const ones = numberWords[tokens[at + 1] ?? ''] ?? 0;
+  return value >= 20 && ones > 0 && ones < 10 ? { value: value + ones, words: 2 } : { value, words: 1 };
+}
+
+/** A number that begins at a place: "one point six", "two hundred and five", "ninety". */
+function numberAt(tokens: readonly string[], at: number): Read | undefined {
+  if (tokens[at] === 'hundred') return { value: 100, words: 1 };
+  const first = belowHundred(tokens, at);
+  if (!first) return undefined;
+  const { value, words } = first;
+  const next = tokens[at + words];
+  if (next === 'point') {
+    const tenth = numberWords[tokens[at + words + 1] ?? ''];
+    if (tenth !== undefined && tenth < 10) return { value: Number(`${value}.${tenth}`), words: words + 2 };
+  }
+  if (next === 'hundred' && value < 10) {
+    const and = tokens[at + words + 1] === 'and' ? 1 : 0;
+    const rest = belowHundred(tokens, at + words + 1 + and);
+    if (rest) return { value: 100 * value + rest.value, words: words + 1 + and + rest.words };
+    return { value: 100 * value, words: words + 1 };
+  }
+  // "One of them" is no number.
+  const pronoun = tokens[at] === 'one' && !/^(metre|meter|second|way)/.test(next ?? '');
+  return pronoun ? undefined : first;
+}
+
 /** Numbers, whether in digits or in words, as digits: "one point six" and "1,6mm" are both 1.6. */
 function digits(tokens: readonly string[]): readonly string[] {
   const out: string[] = [];
-  for (let i = 0; i < tokens.length; i++) {
-    const token = tokens[i]!;
-    const value = numberWords[token];
-    if (value === undefined) {
-      out.push(token);
-      continue;
-    }
-    const next = tokens[i + 1];
-    const after = numberWords[tokens[i + 2] ?? ''];
-    if (next === 'point' && after !== undefined && after < 10) {
-      out.push(`${value}.${after}`);
-      i += 2;
-    } else if (next === 'hundred' && value < 10) {
-      const rest = tokens[i + 2] === 'and' ? numberWords[tokens[i + 3] ?? ''] : undefined;
-      out.push(String(value * 100 + (rest ?? 0)));
-      i += rest === undefined ? 1 : 3;
-    } else if (token === 'one' && !/^(metre|meter|second|point|hundred|way)/.test(next ?? '')) {
-      out.push(token);
-    } else if (value >= 20 && value < 100 && (numberWords[next ?? ''] ?? 99) < 10) {
-      out.push(String(value + numberWords[next!]!));
-      i += 1;
-    } else out.push(String(value));
+  for (let at = 0; at < tokens.length;) {
+    const read = numberAt(tokens, at);
+    out.push(read ? String(read.value) : tokens[at]!);
+    at += read?.words ?? 1;
   }
   return out;
 }

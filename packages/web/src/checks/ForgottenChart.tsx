@@ -12,7 +12,7 @@ export default function ForgottenChart({ forgotten }: { readonly forgotten: read
   const theme = useThemeName();
   const worst = forgotten[0];
   const sentence = worst
-    ? `${worst.topic} is forgotten most: ${worst.forgotten} of ${worst.asked} answers.`
+    ? `Most forgotten: ${worst.topic}, ${worst.forgotten} of ${worst.asked} answers.`
     : 'Nothing was forgotten.';
   const chart = useMemo(() => {
     const t = tokens[theme];

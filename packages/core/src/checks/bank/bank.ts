@@ -1,6 +1,8 @@
 import type { CheckQuestion } from '../question';
 import { oralQuestions } from './oral';
-import { rulesQuestions } from './rules';
+import { givingWayRules } from './giving-way';
+import { onTheMoveRules } from './on-the-move';
+import { signQuestions } from './sign-questions';
 import { showQuestions } from './show';
 import { tellQuestions } from './tell';
 
@@ -9,7 +11,9 @@ export const shippedQuestions: readonly CheckQuestion[] = [
   ...tellQuestions,
   ...showQuestions,
   ...oralQuestions,
-  ...rulesQuestions,
+  ...givingWayRules,
+  ...onTheMoveRules,
+  ...signQuestions,
 ];
 
 /** A school's question: its own, a shipped one edited, or a shipped one taken out of use. */
