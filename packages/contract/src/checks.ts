@@ -20,7 +20,6 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsOptional,
   IsRFC3339,
   IsString,
   Matches,
@@ -29,6 +28,7 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
+import { MayBeMissing } from './optional';
 import { BlankIsAbsent, Trimmed } from './transforms';
 
 /** A code that the product or a school made. */
@@ -92,17 +92,17 @@ export class QuestionInput implements Omit<CheckQuestion, 'id' | 'version'> {
   @Type(() => KeyPointInput)
   points!: KeyPointInput[];
 
-  @IsOptional() @IsArray() @IsIn(controlCodes, { each: true }) controls?: ControlCode[];
-  @IsOptional() @IsArray() @IsString({ each: true }) steps?: string[];
-  @IsOptional() @IsShortCode() sign?: string;
-  @IsOptional() @IsShortCode() handSignal?: string;
+  @MayBeMissing() @IsArray() @IsIn(controlCodes, { each: true }) controls?: ControlCode[];
+  @MayBeMissing() @IsArray() @IsString({ each: true }) steps?: string[];
+  @MayBeMissing() @IsShortCode() sign?: string;
+  @MayBeMissing() @IsShortCode() handSignal?: string;
 }
 
 class ControlInput implements Control {
   @IsIn(controlKinds) kind!: ControlKind;
   @IsIn(controlPlaces) place!: ControlPlace;
   @IsWords(160, 'Say how it works.') how!: string;
-  @BlankIsAbsent() @IsOptional() @IsString() @MaxLength(160) back?: string;
+  @BlankIsAbsent() @MayBeMissing() @IsString() @MaxLength(160) back?: string;
 }
 
 class ControlsInput implements Readonly<Record<ControlCode, Control>> {
@@ -143,7 +143,7 @@ export class VehicleInput implements Omit<VehicleProfile, 'id' | 'version'> {
 
 /** Which car a learner drives; none where it is left out. */
 export class VehicleChoice {
-  @BlankIsAbsent() @IsOptional() @IsShortCode() vehicleId?: string;
+  @BlankIsAbsent() @MayBeMissing() @IsShortCode() vehicleId?: string;
 }
 
 export const accessKinds = ['code', 'invitation'] as const;

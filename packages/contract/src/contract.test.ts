@@ -32,9 +32,46 @@ describe('a batch of events', () => {
         'target',
         'state',
         'section',
+        'exercise',
+        'retest',
+        'reason',
+        'detail',
+        'text',
+        'private',
+        'other',
+        'item',
+        'grade',
+        'pin',
+        'note',
+        'measured',
+        'check',
+        'result',
+        'answers',
+        'proposed',
+        'step',
+        'ending',
+        'cause',
+        'workOn',
+        'familiarity',
+        'right',
+        'question',
+        'undo',
+        'briefing',
         'colour',
       ),
-      value: fc.constantFrom<unknown>(null, -1, 1.5, '', 'strange', {}, true, 'x'.repeat(201)),
+      value: fc.constantFrom<unknown>(
+        null,
+        -1,
+        1.5,
+        '',
+        'strange',
+        {},
+        [],
+        [1],
+        true,
+        'x'.repeat(201),
+        'x'.repeat(2001),
+      ),
     });
     fc.assert(
       fc.property(spoilt, ({ log, at, field, value }) => {
@@ -50,7 +87,7 @@ describe('a batch of events', () => {
         };
         expect(check(EventBatch, { events }).ok).toBe(parseDriveRecords(JSON.stringify(record)).ok);
       }),
-      { numRuns: 300 },
+      { numRuns: 2000 },
     );
   });
 

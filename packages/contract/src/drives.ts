@@ -30,7 +30,6 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsRFC3339,
   IsString,
   MaxLength,
@@ -40,6 +39,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { mostEventsInABatch } from './batch';
+import { MayBeMissing } from './optional';
 
 /** A text that must be there: a code or an id. */
 const IsCode = (): PropertyDecorator => (target, property) => {
@@ -48,7 +48,7 @@ const IsCode = (): PropertyDecorator => (target, property) => {
 
 /** A text a person wrote, which may be missing. */
 const IsFreeText = (): PropertyDecorator => (target, property) => {
-  for (const rule of [IsOptional(), IsString(), MaxLength(2000)]) rule(target, property);
+  for (const rule of [MayBeMissing(), IsString(), MaxLength(2000)]) rule(target, property);
 };
 
 /** A code for each of a few codes. */
@@ -84,7 +84,7 @@ class StartedInput extends Stamp {
   @Equals('started') type!: 'started';
   @IsCode() learnerId!: string;
   @ValidateNested() @Type(() => StandardRefInput) standard!: StandardRefInput;
-  @IsOptional() @IsBoolean() briefing?: boolean;
+  @MayBeMissing() @IsBoolean() briefing?: boolean;
 }
 
 class CheckInput extends Stamp {
@@ -103,16 +103,16 @@ class AnswerInput extends Stamp {
   @Equals('answer') type!: 'answer';
   @IsCode() item!: string;
   @IsBoolean() right!: boolean;
-  @IsOptional() @IsCode() question?: string;
+  @MayBeMissing() @IsCode() question?: string;
 }
 
 class MarkInput extends Stamp {
   @Equals('mark') type!: 'mark';
   @IsCode() item!: string;
   @IsCode() grade!: string;
-  @IsOptional() @IsCode() pin?: string;
+  @MayBeMissing() @IsCode() pin?: string;
   @IsFreeText() note?: string;
-  @IsOptional() @IsNumber({ allowInfinity: false, allowNaN: false }) measured?: number;
+  @MayBeMissing() @IsNumber({ allowInfinity: false, allowNaN: false }) measured?: number;
 }
 
 class PinInput extends Stamp {
@@ -123,7 +123,7 @@ class StrikeInput extends Stamp {
   @Equals('strike') type!: 'strike';
   @IsCode() target!: string;
   @IsString() @MaxLength(2000) reason!: string;
-  @IsOptional() @IsBoolean() undo?: boolean;
+  @MayBeMissing() @IsBoolean() undo?: boolean;
 }
 
 class RegradeInput extends Stamp {
@@ -131,7 +131,7 @@ class RegradeInput extends Stamp {
   @IsCode() target!: string;
   @IsCode() grade!: string;
   @IsFreeText() reason?: string;
-  @IsOptional() @IsNumber({ allowInfinity: false, allowNaN: false }) measured?: number;
+  @MayBeMissing() @IsNumber({ allowInfinity: false, allowNaN: false }) measured?: number;
 }
 
 class AdviceInput extends Stamp {
@@ -157,8 +157,8 @@ class InterventionInput extends Stamp {
 class SectionInput extends Stamp {
   @Equals('section') type!: 'section';
   @IsIn(sectionKinds) section!: SectionKind;
-  @IsOptional() @IsCode() exercise?: string;
-  @IsOptional() @IsBoolean() retest?: boolean;
+  @MayBeMissing() @IsCode() exercise?: string;
+  @MayBeMissing() @IsBoolean() retest?: boolean;
 }
 
 class PauseInput extends Stamp {
@@ -170,15 +170,15 @@ class PauseInput extends Stamp {
 class EndedInput extends Stamp {
   @Equals('ended') type!: 'ended';
   @IsIn(endings) ending!: Ending;
-  @IsOptional() @IsIn(endingCauses) cause?: EndingCause;
+  @MayBeMissing() @IsIn(endingCauses) cause?: EndingCause;
   @IsFreeText() reason?: string;
 }
 
 class NoteInput extends Stamp {
   @Equals('note') type!: 'note';
   @IsString() @MinLength(1) @MaxLength(2000) text!: string;
-  @IsOptional() @IsCode() target?: string;
-  @IsOptional() @IsBoolean() private?: boolean;
+  @MayBeMissing() @IsCode() target?: string;
+  @MayBeMissing() @IsBoolean() private?: boolean;
 }
 
 class DistinctInput extends Stamp {
@@ -194,7 +194,12 @@ class RoadsInput extends Stamp {
 
 class DebriefedInput extends Stamp {
   @Equals('debriefed') type!: 'debriefed';
-  @IsArray() @ArrayMaxSize(10) @IsString({ each: true }) workOn!: string[];
+  @IsArray()
+  @ArrayMaxSize(10)
+  @IsString({ each: true })
+  @MinLength(1, { each: true })
+  @MaxLength(200, { each: true })
+  workOn!: string[];
 }
 
 const subTypes: readonly { readonly name: DriveEvent['type']; readonly value: new () => object }[] = [
@@ -239,7 +244,7 @@ export class EventBatch {
   events!: DriveEvent[];
 
   /** The drive's clock as the batch leaves the device, in milliseconds: by it other devices set theirs. */
-  @IsOptional() @IsInt() @Min(0) clockMs?: number;
+  @MayBeMissing() @IsInt() @Min(0) clockMs?: number;
 }
 
 /** The ids that are on disk now, those that were before included. */

@@ -1,5 +1,6 @@
 import type { Outcome } from '@jasperwren/core/marking/verdict';
-import { IsEmail, IsIn, IsISO8601, IsOptional, IsString, Matches, MaxLength, MinLength } from 'class-validator';
+import { IsEmail, IsIn, IsISO8601, IsString, Matches, MaxLength, MinLength } from 'class-validator';
+import { MayBeMissing } from './optional';
 import { BlankIsAbsent, Trimmed } from './transforms';
 
 export const transmissions = ['manual', 'automatic'] as const;
@@ -13,12 +14,12 @@ export class LearnerInput {
   name!: string;
 
   @BlankIsAbsent()
-  @IsOptional()
+  @MayBeMissing()
   @IsEmail({}, { message: 'This is not an e-mail address. Leave it empty if there is none.' })
   email?: string;
 
   @BlankIsAbsent()
-  @IsOptional()
+  @MayBeMissing()
   @Matches(/^[+()\d][\d ()/.-]{4,29}$/, { message: 'A phone number has digits, spaces and + only.' })
   phone?: string;
 
@@ -31,19 +32,19 @@ export class LearnerInput {
   standardId!: string;
 
   @BlankIsAbsent()
-  @IsOptional()
+  @MayBeMissing()
   @IsISO8601({ strict: true, strictSeparator: true }, { message: 'The test date is not a date of the calendar.' })
   @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'The test date is not a date of the calendar.' })
   testDate?: string;
 
   @BlankIsAbsent()
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(120, { message: 'A test centre has 120 characters at most.' })
   testCentre?: string;
 
   @BlankIsAbsent()
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(4000, { message: 'Notes have 4,000 characters at most.' })
   notes?: string;

@@ -6,7 +6,6 @@ import {
   IsIn,
   IsInt,
   IsISO8601,
-  IsOptional,
   IsString,
   Matches,
   Max,
@@ -16,6 +15,7 @@ import {
   ValidateNested,
   type ValidationArguments,
 } from 'class-validator';
+import { MayBeMissing } from './optional';
 
 const time = /^([01]\d|2[0-3]):[0-5]\d$/;
 const needsDayAndTime = { message: 'A lesson needs a day and a time.' };
@@ -55,7 +55,7 @@ class GoalInput implements LessonGoal {
 
 class LessonInput implements PlannedLesson {
   /** Missing for a lesson that is new. */
-  @IsOptional() @IsString() @MaxLength(80) id?: string;
+  @MayBeMissing() @IsString() @MaxLength(80) id?: string;
   @IsISO8601({ strict: true }, needsDayAndTime)
   @Matches(/^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d$/, needsDayAndTime)
   start!: string;

@@ -9,7 +9,6 @@ import {
   IsIn,
   IsInt,
   IsISO8601,
-  IsOptional,
   IsString,
   Matches,
   Max,
@@ -18,6 +17,7 @@ import {
   MinLength,
   ValidateNested,
 } from 'class-validator';
+import { MayBeMissing } from './optional';
 import { BlankIsAbsent, Trimmed } from './transforms';
 
 class SheetEntryInput implements SheetEntry {
@@ -43,7 +43,7 @@ export class SheetInput {
   date!: string;
 
   @BlankIsAbsent()
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(120, { message: 'A test centre has 120 characters at most.' })
   centre?: string;
@@ -52,7 +52,7 @@ export class SheetInput {
   official!: 'pass' | 'fail';
 
   @BlankIsAbsent()
-  @IsOptional()
+  @MayBeMissing()
   @IsString()
   @MaxLength(2000, { message: 'Notes have 2,000 characters at most.' })
   notes?: string;

@@ -1,6 +1,7 @@
 import type { Standard } from '@jasperwren/core/marking/standard';
 import type { StandardProblem } from '@jasperwren/core/marking/check';
-import { IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
+import { IsInt, IsObject, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
+import { MayBeMissing } from './optional';
 import { Trimmed } from './transforms';
 
 /** A marking standard in the library of a school. */
@@ -60,7 +61,7 @@ export class NewStandard {
 export class DraftInput {
   /** Checked against the schema of the open format, not here. */
   @IsObject() standard!: Standard;
-  @IsOptional() @IsString() @MaxLength(40) savedAt?: string;
+  @MayBeMissing() @IsString() @MaxLength(40) savedAt?: string;
 }
 
 /** A file somebody wants to bring in; checked against the schema of the open format. */

@@ -68,7 +68,7 @@ const bodies = {
   },
   note: {
     required: ['text'],
-    properties: { text: freeText, target: text, private: { type: 'boolean' } },
+    properties: { text: { ...freeText, minLength: 1 }, target: text, private: { type: 'boolean' } },
   },
   distinct: { required: ['target', 'other'], properties: { target: text, other: text } },
   roads: { required: ['familiarity'], properties: { familiarity: { enum: familiarities } } },

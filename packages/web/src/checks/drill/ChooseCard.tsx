@@ -1,4 +1,3 @@
-import Button from '@mui/material/Button';
 import { signs } from '@jasperwren/core/checks/bank/signs';
 import { choices } from '@jasperwren/core/checks/drill';
 import { randomFrom, shuffled } from '@jasperwren/core/checks/random';
@@ -7,6 +6,7 @@ import { HandPicture, handSignals } from '../drawings/HandPicture';
 import type { CardProps } from './CardBody';
 import { ChoiceList } from './ChoiceList';
 import styles from './drill.module.css';
+import { GoOn } from './GoOn';
 
 /** What a sign means, chosen among four. */
 export function ChooseMeaning({ card, seed, onDone }: CardProps) {
@@ -58,29 +58,5 @@ export function ChooseHand({ card, seed, onDone }: CardProps) {
       </ul>
       <GoOn shown={chosen !== undefined} right={chosen === right} onDone={onDone} />
     </>
-  );
-}
-
-function GoOn({
-  shown,
-  right,
-  onDone,
-}: {
-  readonly shown: boolean;
-  readonly right: boolean;
-  readonly onDone: CardProps['onDone'];
-}) {
-  if (!shown) return null;
-  return (
-    <div className={styles.thumb}>
-      <Button
-        variant="contained"
-        size="large"
-        autoFocus
-        onClick={() => onDone({ rating: right ? 'good' : 'again', missed: [] })}
-      >
-        Go on
-      </Button>
-    </div>
   );
 }

@@ -1,11 +1,10 @@
-import Button from '@mui/material/Button';
 import { choices } from '@jasperwren/core/checks/drill';
 import { controlNames, placeNames, symbolOf, type ControlPlace } from '@jasperwren/core/checks/vehicle';
 import { useState } from 'react';
 import { Schematic } from '../drawings/Schematic';
 import type { CardProps } from './CardBody';
 import { ChoiceList } from './ChoiceList';
-import styles from './drill.module.css';
+import { GoOn } from './GoOn';
 
 /** Find the control in the learner's own car, then say how it works there. */
 export function FindCard({ card, source, seed, onDone }: CardProps) {
@@ -39,18 +38,7 @@ export function FindCard({ card, source, seed, onDone }: CardProps) {
           <ChoiceList options={choices(control.how, others, seed)} right={control.how} chosen={how} onChoose={setHow} />
         </>
       )}
-      {how !== undefined && (
-        <div className={styles.thumb}>
-          <Button
-            variant="contained"
-            size="large"
-            autoFocus
-            onClick={() => onDone({ rating: found && how === control.how ? 'good' : 'again', missed: [] })}
-          >
-            Go on
-          </Button>
-        </div>
-      )}
+      <GoOn shown={how !== undefined} right={found && how === control.how} onDone={onDone} />
     </>
   );
 }

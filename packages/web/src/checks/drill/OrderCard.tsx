@@ -5,6 +5,7 @@ import { inCar } from '@jasperwren/core/checks/vehicle';
 import { useState } from 'react';
 import type { CardProps } from './CardBody';
 import styles from './drill.module.css';
+import { GoOn } from './GoOn';
 
 /** Touch the steps in the order in which they are done. */
 export function OrderCard({ card, source, seed, onDone }: CardProps) {
@@ -43,23 +44,14 @@ export function OrderCard({ card, source, seed, onDone }: CardProps) {
           )}
         </div>
       )}
-      <div className={styles.thumb}>
-        {given.length > 0 && !complete && (
+      {given.length > 0 && !complete && (
+        <div className={styles.thumb}>
           <Button variant="text" onClick={() => setGiven(given.slice(0, -1))}>
             One back
           </Button>
-        )}
-        {complete && (
-          <Button
-            variant="contained"
-            size="large"
-            autoFocus
-            onClick={() => onDone({ rating: right ? 'good' : 'again', missed: [] })}
-          >
-            Go on
-          </Button>
-        )}
-      </div>
+        </div>
+      )}
+      <GoOn shown={complete} right={right} onDone={onDone} />
     </>
   );
 }
