@@ -5,7 +5,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   // Generous: a machine that is busy otherwise is no failure of the product.
-  timeout: 180_000,
+  timeout: 300_000,
   expect: { timeout: 30_000 },
   reporter: [['list'], ['json']],
   outputDir: 'test-results',

@@ -15,6 +15,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     page,
     school,
   }) => {
+    test.setTimeout(600_000);
     await page.emulateMedia({ colorScheme });
     await page.clock.install();
     await page.goto('/sign-in');
