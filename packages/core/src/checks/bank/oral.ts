@@ -67,7 +67,7 @@ export const oralQuestions: readonly CheckQuestion[] = [
     'To a person on point duty: right',
     'Signal by hand to a person on point duty: you want to turn right.',
     'duty-right',
-    'Right arm straight out of the window.',
+    'Right arm out of the window, held straight.',
     'right arm|hand out|straight|point|window',
   ),
   signal(

@@ -6,7 +6,7 @@ import { graded } from '@jasperwren/core/marking/templates/graded';
 import { tally } from '@jasperwren/core/marking/templates/tally';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { configureStore } from '@reduxjs/toolkit';
-import { deskReducer } from './desk-slice';
+import { deskReducer, itemChosen, panelOpened, settlingChosen } from './desk-slice';
 import { taskActions } from './task-actions';
 
 let nowMs = 0;
@@ -139,6 +139,19 @@ describe('a pause', () => {
     expect(driveNow().pauses).toEqual([{ fromMs: 60_000, toMs: 120_000 }]);
     expect(panel()).toBeUndefined();
     expect(told).toEqual(['Paused: the clock stands still.', 'Going on.']);
+  });
+
+  it('does not take away what was begun while it was being written', async () => {
+    const { actions } = desk();
+    const pausing = actions.switchPause();
+    store.dispatch(panelOpened({ kind: 'tray' }));
+    await pausing;
+    expect(store.getState().desk.panel).toEqual({ kind: 'tray' });
+    store.dispatch(settlingChosen('p1'));
+    const resuming = actions.switchPause();
+    store.dispatch(itemChosen('signs.lights'));
+    await resuming;
+    expect(store.getState().desk).toMatchObject({ settling: 'p1', item: 'signs.lights' });
   });
 });
 

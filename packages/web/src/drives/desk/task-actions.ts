@@ -105,11 +105,20 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
     /** Stops the clock at once and asks why afterwards, or lets it go on. */
     async switchPause(): Promise<void> {
       if (!running) return;
-      const state = driveNow().phase === 'paused' ? 'resumed' : 'paused';
-      const event = await write({ type: 'pause', state });
-      tell(state === 'paused' ? 'Paused: the clock stands still.' : 'Going on.');
-      if (state === 'resumed') dispatch(stepBack());
-      else if (event) dispatch(panelOpened({ kind: 'pause', pauseId: event.id }));
+      if (driveNow().phase === 'paused') {
+        const { panel } = store.getState().desk;
+        if (panel?.kind === 'pause') dispatch(stepBack());
+        void write({ type: 'pause', state: 'resumed' });
+        tell('Going on.');
+        return;
+      }
+      tell('Paused: the clock stands still.');
+      const before = store.getState().desk;
+      const sameAs = ({ panel, category, settling }: typeof before) =>
+        panel === before.panel && category === before.category && settling === before.settling;
+      const event = await write({ type: 'pause', state: 'paused' });
+      // Whoever has gone on to something else meanwhile is not asked why.
+      if (event && sameAs(store.getState().desk)) dispatch(panelOpened({ kind: 'pause', pauseId: event.id }));
     },
   };
 }
