@@ -1,5 +1,5 @@
 import type { Standard } from '../marking/standard';
-import { defaultAssumptions, type Assumptions, type Prior } from './assumptions';
+import { defaultAssumptions, defaultPrior, type Assumptions, type Prior } from './assumptions';
 import { checklist, type ReadinessCheck } from './checklist';
 import { compileStandard } from './compiled';
 import type { Evidence } from './evidence';
@@ -106,7 +106,7 @@ export function estimateBefore(
   standard: Standard,
   evidence: readonly Evidence[],
   date: string,
-  prior?: Prior,
+  prior: Prior = defaultPrior(defaultAssumptions),
 ): Pick<HistoryPoint, 'mean' | 'from' | 'to'> {
   const posterior = posteriorOn(new Date(`${date}T00:00:00Z`), standard, evidence, defaultAssumptions, prior);
   const { mean, from, to } = simulate(standard, posterior, 1, historyEffort);

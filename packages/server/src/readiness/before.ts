@@ -1,7 +1,8 @@
 import type { SheetView } from '@jasperwren/contract/sheets';
+import { defaultAssumptions, schoolPrior } from '@jasperwren/core/readiness/assumptions';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import type { Db } from '../db/database';
-import { evidenceOfSchool } from '../drives/store';
+import { evidenceOfSchool, type SchoolDrive } from '../drives/store';
 import { getLearner } from '../learners/store';
 import { newestStandards } from '../standards/store';
 
@@ -18,6 +19,9 @@ export async function readinessBefore(
     evidenceOfSchool(db, schoolId),
   ]);
   const standard = standards.find(({ id }) => id === learner.standardId);
-  const before = (drives.get(learnerId) ?? []).map(({ evidence }) => evidence).filter(({ at }) => at < date);
-  return standard && before.length > 0 ? estimateBefore(standard, before, date) : undefined;
+  const known = (of: readonly SchoolDrive[]) => of.map(({ evidence }) => evidence).filter(({ at }) => at < date);
+  const before = known(drives.get(learnerId) ?? []);
+  if (!standard || before.length === 0) return undefined;
+  const prior = schoolPrior(known([...drives.values()].flat()), defaultAssumptions);
+  return estimateBefore(standard, before, date, prior);
 }

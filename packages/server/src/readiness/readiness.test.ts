@@ -3,6 +3,8 @@ import type { ReadinessInput, SchoolReadiness } from '@jasperwren/contract/readi
 import type { SheetView } from '@jasperwren/contract/sheets';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { fullTest } from '@jasperwren/core/drive/testing';
+import { tally } from '@jasperwren/core/marking/templates/tally';
+import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import { startTwoSchools, type TestClient } from '../testing';
 
 let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
@@ -77,6 +79,25 @@ describe('readiness', () => {
     const unknown = await addLearner('Dora');
     const { body: nothing } = await first.send<SheetView>('POST', `/api/learners/${unknown}/sheets`, sheet);
     expect(nothing.before).toBeUndefined();
+  });
+
+  it('before a real test begins with what the school had seen by then, as the page does', async () => {
+    const fay = await addLearner('Fay');
+    for (let i = 0; i < 30; i++) await addDrive(fay, 40 + i / 10, []);
+    const gil = await addLearner('Gil');
+    await addDrive(gil, 30, []);
+    const date = new Date(Date.now() - 10 * 86_400_000).toISOString().slice(0, 10);
+    const { body: sheet } = await first.send<SheetView>('POST', `/api/learners/${gil}/sheets`, {
+      standardId: 'tally',
+      standardVersion: 2,
+      date,
+      official: 'pass',
+      entries: [],
+    });
+    const { body } = await first.send<ReadinessInput>('GET', `/api/learners/${gil}/readiness`);
+    const drives = body.evidence.filter(({ kind }) => kind === 'drive');
+    // Thirty clean drives of others say more than the stated default.
+    expect(sheet.before!.mean).toBeGreaterThan(estimateBefore(tally, drives, date).mean + 0.05);
   });
 
   it('fills in drives that an older release kept', async () => {
