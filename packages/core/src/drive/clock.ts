@@ -1,5 +1,5 @@
-import type { Drive, Span } from './drive';
-import type { SectionKind, ExerciseStepKind } from './event';
+import { spanAt, type Drive, type Span } from './drive';
+import { exerciseStepKinds, type ExerciseStepKind, type SectionKind } from './event';
 
 /** Milliseconds between two moments during which the drive was paused. */
 function pausedBetween(drive: Drive, fromMs: number, toMs: number): number {
@@ -16,15 +16,14 @@ function pausedBetween(drive: Drive, fromMs: number, toMs: number): number {
  * @param nowMs the moment to measure to, on the drive's clock; an ended drive is measured to its end
  */
 export function drivenMs(drive: Drive, nowMs: number): number {
-  if (stillAtTheKerb(drive)) return 0;
   return drivenBefore(drive, drive.ended?.atMs ?? nowMs);
 }
 
-const stillAtTheKerb = ({ phase }: Drive) => phase === 'not-started' || phase === 'briefing';
-
 /** Time driven before a moment of the drive's clock, pauses left out; both in milliseconds. */
 export function drivenBefore(drive: Drive, atMs: number): number {
-  return Math.max(0, atMs - pausedBetween(drive, 0, atMs));
+  const { movedOffMs } = drive;
+  if (movedOffMs === undefined) return 0;
+  return Math.max(0, atMs - movedOffMs - pausedBetween(drive, movedOffMs, atMs));
 }
 
 /** Time driven in sections of one kind, pauses left out, in milliseconds; `nowMs` as for `drivenMs`. */
@@ -33,7 +32,7 @@ export function sectionMs(drive: Drive, section: SectionKind, nowMs: number): nu
 }
 
 function spanMs(drive: Drive, span: Span, nowMs: number): number {
-  if (stillAtTheKerb(drive)) return 0;
+  if (drive.movedOffMs === undefined) return 0;
   const toMs = span.toMs ?? nowMs;
   return Math.max(0, toMs - span.fromMs - pausedBetween(drive, span.fromMs, toMs));
 }
@@ -43,7 +42,7 @@ export function currentSpan(drive: Drive): Span | undefined {
   return drive.spans.at(-1);
 }
 
-/** One go at an exercise. */
+/** One attempt at an exercise. */
 export interface ExerciseRun {
   readonly exercise: string;
   readonly retest: boolean;
@@ -52,32 +51,44 @@ export interface ExerciseRun {
   readonly timeMs: number;
   /** Moments of what was counted within it, in milliseconds of the drive's clock. */
   readonly steps: Readonly<Record<ExerciseStepKind, readonly number[]>>;
+  /** When it was said to have failed, in milliseconds of the drive's clock. */
+  readonly failedAtMs?: number;
 }
 
-/** Every go at an exercise, in order; `nowMs` as for `drivenMs`. */
+/** Every attempt at an exercise, in order; `nowMs` as for `drivenMs`. */
 export function exerciseRuns(drive: Drive, nowMs: number): readonly ExerciseRun[] {
-  return drive.spans.flatMap((span) => {
-    if (span.exercise === undefined) return [];
-    const within = (step: ExerciseStepKind) =>
-      drive.steps
-        .filter((s) => s.step === step && s.atMs >= span.fromMs && s.atMs < (span.toMs ?? Infinity))
-        .map((s) => s.atMs);
-    return [
-      {
-        exercise: span.exercise,
-        retest: span.retest ?? false,
-        fromMs: span.fromMs,
-        timeMs: spanMs(drive, span, nowMs),
-        steps: {
-          movement: within('movement'),
-          shunt: within('shunt'),
-          correction: within('correction'),
-          look: within('look'),
-        },
-      },
-    ];
+  const within = new Map<Span, Record<ExerciseStepKind, number[]>>();
+  const failed = new Map<Span, number>();
+  for (const span of drive.spans)
+    if (span.exercise !== undefined) within.set(span, { movement: [], shunt: [], correction: [], look: [] });
+  const spanOf = (atMs: number): Span | undefined => {
+    const span = spanAt(drive.spans, atMs);
+    return span && atMs < (span.toMs ?? Infinity) ? span : undefined;
+  };
+  for (const { step, atMs } of drive.steps) {
+    const span = spanOf(atMs);
+    const own = span && within.get(span);
+    if (own && isExerciseStep(step)) own[step].push(atMs);
+  }
+  for (const { atMs } of drive.failedAttempts) {
+    const span = spanOf(atMs);
+    if (span && !failed.has(span)) failed.set(span, atMs);
+  }
+  return [...within].map(([span, steps]) => {
+    const failedAtMs = failed.get(span);
+    return {
+      exercise: span.exercise!,
+      retest: span.retest ?? false,
+      fromMs: span.fromMs,
+      timeMs: spanMs(drive, span, nowMs),
+      steps,
+      ...(failedAtMs !== undefined && { failedAtMs }),
+    };
   });
 }
+
+const isExerciseStep = (step: string): step is ExerciseStepKind =>
+  (exerciseStepKinds as readonly string[]).includes(step);
 
 /**
  * The moment at which a stretch that began at `fromMs` has lasted `lastingMs`, pauses left out; both and the

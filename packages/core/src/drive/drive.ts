@@ -8,7 +8,10 @@ export interface Mark {
   readonly grade: string;
   /** The grade first given, where a regrade changed it. */
   readonly firstGrade?: string | undefined;
-  /** When it happened, in milliseconds of the drive's clock: the pin's moment where it settles one. */
+  /**
+   * When it happened, in milliseconds of the drive's clock: the pin's moment where it settles one, and the end of the
+   * drive where it was entered after that.
+   */
   readonly atMs: number;
   /** The exercise under way at that moment, if any. */
   readonly exercise?: string | undefined;
@@ -126,7 +129,11 @@ export interface Drive {
   readonly prompts: readonly Moment[];
   readonly interventions: readonly Moment[];
   readonly steps: readonly Step[];
-  /** Without gaps from the start to the end, or to now. */
+  /** Attempts said to have failed. */
+  readonly failedAttempts: readonly Moment[];
+  /** When the car moved off, in milliseconds of the drive's clock; missing while it has not. */
+  readonly movedOffMs?: number;
+  /** Without gaps from the moving off to the end, or to now. */
   readonly spans: readonly Span[];
   readonly pauses: readonly Pause[];
   readonly checks: readonly Check[];
@@ -145,6 +152,17 @@ export interface Drive {
   };
   /** Moment of the last event, in milliseconds. */
   readonly lastMs: number;
+}
+
+/** The section under way at a moment of the drive's clock; the one that begins at it, where one does. */
+export function spanAt(spans: readonly Span[], atMs: number): Span | undefined {
+  let [low, high] = [0, spans.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (spans[middle]!.fromMs <= atMs) low = middle + 1;
+    else high = middle;
+  }
+  return spans[low - 1];
 }
 
 /** The marks that count for anything: those not struck. */

@@ -127,6 +127,16 @@ export interface StepEvent extends EventStamp {
   readonly step: StepKind;
 }
 
+export const attemptResults = ['failed'] as const;
+export type AttemptResult = (typeof attemptResults)[number];
+
+/** How the attempt at the exercise under way went. Outside an exercise it says nothing. */
+export interface AttemptEvent extends EventStamp {
+  readonly type: 'attempt';
+  readonly result: AttemptResult;
+  readonly reason?: string;
+}
+
 /** The instructor spoke: the learner had help. */
 export interface PromptEvent extends EventStamp {
   readonly type: 'prompt';
@@ -216,6 +226,7 @@ export type DriveEvent =
   | RegradeEvent
   | AdviceEvent
   | StepEvent
+  | AttemptEvent
   | PromptEvent
   | InterventionEvent
   | SectionEvent

@@ -5,33 +5,36 @@ import {
   type DriveEvent,
   type MarkEvent,
   type RegradeEvent,
+  type StartedEvent,
 } from './event';
 import { doublesAmong } from './doubles';
-import type {
-  Advised,
-  Answer,
-  Check,
-  Drive,
-  DrivePhase,
-  Mark,
-  Moment,
-  Note,
-  Pause,
-  Pin,
-  Span,
-  Step,
-  Struck,
+import { sameOnce } from './same-once';
+import {
+  spanAt,
+  type Advised,
+  type Answer,
+  type Check,
+  type Drive,
+  type DrivePhase,
+  type Mark,
+  type Moment,
+  type Note,
+  type Pause,
+  type Pin,
+  type Span,
+  type Step,
+  type Struck,
 } from './drive';
 import { effectiveStrikes } from './strikes';
 
 /**
  * What a log of events says, whatever the order in which they arrived and however often.
- * Events with the same id are one event. Strikes and regrades of things that are not in the log change nothing
- * until their target arrives.
+ * Events with the same id are one event; should they differ (readers of files and the server refuse that), the same
+ * one holds in every order. Strikes and regrades of things that are not in the log change nothing until their target
+ * arrives.
  */
 export function foldDrive(events: Iterable<DriveEvent>): Drive {
-  const byId = new Map<string, DriveEvent>();
-  for (const event of events) if (!byId.has(event.id)) byId.set(event.id, event);
+  const byId = sameOnce(events);
   const ordered = [...byId.values()].sort(compareEvents);
   const strikes = effectiveStrikes(ordered);
   const struck = (id: string): Struck | undefined => {
@@ -42,11 +45,13 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
 
   const started = standing.find((event) => event.type === 'started');
   const ended = standing.find((event) => event.type === 'ended');
-  const spans = spansOf(standing, ended?.atMs);
+  const movedOffMs = movedOff(standing, started);
+  const spans = spansOf(standing, movedOffMs ?? 0, ended?.atMs);
   const pauses = pausesOf(standing, ended?.atMs);
   const lasting: Lasting = {
     byId,
     spans,
+    endMs: ended?.atMs ?? Infinity,
     grades: lastByTarget<RegradeEvent>(standing, 'regrade'),
     advice: lastByTarget<AdviceEvent>(standing, 'advice'),
   };
@@ -58,6 +63,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   const prompts: Moment[] = [];
   const interventions: Moment[] = [];
   const steps: Step[] = [];
+  const failedAttempts: Moment[] = [];
   const answers: Answer[] = [];
   const notes: Note[] = [];
   for (const event of ordered) {
@@ -81,6 +87,9 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
       case 'step':
         if (!strikes.has(event.id)) steps.push({ id: event.id, atMs: event.atMs, step: event.step });
         break;
+      case 'attempt':
+        if (!strikes.has(event.id)) failedAttempts.push({ id: event.id, atMs: event.atMs });
+        break;
       case 'answer':
         if (!strikes.has(event.id))
           answers.push({
@@ -97,20 +106,22 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
       default:
     }
   }
-  marks.sort((a, b) => a.atMs - b.atMs || (a.id < b.id ? -1 : 1));
+  // The sort is stable: marks of one moment stay in the order of the log.
+  marks.sort((a, b) => a.atMs - b.atMs);
 
   const debriefed = standing.findLast((event) => event.type === 'debriefed');
   const roads = standing.findLast((event) => event.type === 'roads');
-  const waiting = started?.briefing === true && !standing.some((event) => event.type === 'moved-off');
 
   return {
-    phase: phaseOf(started !== undefined, waiting, ended !== undefined, pauses),
+    phase: phaseOf(started !== undefined, movedOffMs === undefined, ended !== undefined, pauses),
     ...(started && { learnerId: started.learnerId, standard: started.standard, startedAt: started.wall }),
     marks,
     pins,
     prompts,
     interventions,
     steps,
+    failedAttempts,
+    ...(movedOffMs !== undefined && { movedOffMs }),
     spans,
     pauses,
     checks: checksOf(standing),
@@ -160,13 +171,14 @@ function toNote({ id, atMs, text, target, private: own, by }: Extract<DriveEvent
 interface Lasting {
   readonly byId: ReadonlyMap<string, DriveEvent>;
   readonly spans: readonly Span[];
+  readonly endMs: number;
   readonly grades: ReadonlyMap<string, RegradeEvent>;
   readonly advice: ReadonlyMap<string, AdviceEvent>;
 }
 
-function toMark(event: MarkEvent, { byId, spans, grades, advice }: Lasting, struck: Struck | undefined): Mark {
+function toMark(event: MarkEvent, { byId, spans, endMs, grades, advice }: Lasting, struck: Struck | undefined): Mark {
   const pin = event.pin === undefined ? undefined : byId.get(event.pin);
-  const atMs = pin?.type === 'pin' ? pin.atMs : event.atMs;
+  const atMs = Math.min(endMs, pin?.type === 'pin' ? pin.atMs : event.atMs);
   const regrade = grades.get(event.id);
   const grade = regrade?.grade ?? event.grade;
   return {
@@ -175,7 +187,7 @@ function toMark(event: MarkEvent, { byId, spans, grades, advice }: Lasting, stru
     grade,
     firstGrade: grade === event.grade ? undefined : event.grade,
     atMs,
-    exercise: spans.findLast((span) => span.fromMs <= atMs)?.exercise,
+    exercise: spanAt(spans, atMs)?.exercise,
     pin: event.pin,
     note: event.note,
     measured: regrade?.measured ?? event.measured,
@@ -199,19 +211,27 @@ function lastByTarget<E extends RegradeEvent | AdviceEvent>(
   return last;
 }
 
-function spansOf(standing: readonly DriveEvent[], endMs: number | undefined): readonly Span[] {
+/** Driving begins with the moving off; without a briefing nobody says so, and it begins with the start. */
+function movedOff(standing: readonly DriveEvent[], started: StartedEvent | undefined): number | undefined {
+  const event = standing.find(({ type }) => type === 'moved-off');
+  return event?.atMs ?? (started && !started.briefing ? 0 : undefined);
+}
+
+/** A section opened before the car moved begins as it moves. */
+function spansOf(standing: readonly DriveEvent[], fromMs: number, endMs: number | undefined): readonly Span[] {
   if (!standing.some((event) => event.type === 'started')) return [];
-  const spans: Span[] = [{ section: 'guided', fromMs: 0 }];
+  const spans: Span[] = [{ section: 'guided', fromMs }];
   for (const event of standing) {
     if (event.type !== 'section' || (endMs !== undefined && event.atMs >= endMs)) continue;
     const last = spans[spans.length - 1]!;
-    if (last.fromMs === event.atMs) spans.pop();
-    else spans[spans.length - 1] = { ...last, toMs: event.atMs };
+    const atMs = Math.max(fromMs, event.atMs);
+    if (last.fromMs === atMs) spans.pop();
+    else spans[spans.length - 1] = { ...last, toMs: atMs };
     spans.push({
       section: event.section,
       ...(event.exercise && { exercise: event.exercise }),
       ...(event.retest && { retest: true }),
-      fromMs: event.atMs,
+      fromMs: atMs,
     });
   }
   return endMs === undefined ? spans : [...spans.slice(0, -1), { ...spans.at(-1)!, toMs: endMs }];

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { rulesOf } from '../marking/rules';
 import { tally } from '../marking/templates/tally';
 import {
+  attemptResults,
   checkResults,
   endingCauses,
   endings,
@@ -26,7 +27,10 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
   {
     weight: 1,
     arbitrary: fc
-      .record({ item: fc.constantFrom(...keys.map(([item]) => item)), pin: target })
+      .record({
+        item: fc.constantFrom(...keys.filter(([, grade]) => grade === 'driving').map(([item]) => item)),
+        pin: target,
+      })
       .map(({ item, pin }) => ({ type: 'mark', item, grade: 'driving', pin }) as const),
   },
   fc.constant({ type: 'pin' } as const),
@@ -46,6 +50,7 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
     retest: fc.boolean(),
   }),
   fc.record({ type: fc.constant('step' as const), step: fc.constantFrom(...stepKinds) }),
+  fc.record({ type: fc.constant('attempt' as const), result: fc.constantFrom(...attemptResults) }),
   fc.record({ type: fc.constant('pause' as const), state: fc.constantFrom('paused' as const, 'resumed' as const) }),
   fc.record({ type: fc.constant('ended' as const), ending: fc.constantFrom(...endings) }),
   fc.record({
@@ -55,13 +60,13 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
   }),
   fc.record({
     type: fc.constant('check' as const),
-    check: fc.constantFrom('documents', 'eyesight', 'cockpit', 'unheard-of'),
+    check: fc.constantFrom('documents', 'eyesight', 'cockpit'),
     result: fc.constantFrom(...checkResults),
   }),
   fc.constant({ type: 'moved-off' } as const),
   fc.record({
     type: fc.constant('answer' as const),
-    item: fc.constantFrom('checks.tell', 'checks.show', 'unheard-of'),
+    item: fc.constantFrom('checks.tell', 'checks.show'),
     right: fc.boolean(),
   }),
   fc.record({ type: fc.constant('note' as const), text: fc.string({ minLength: 1 }), target }),

@@ -1,3 +1,4 @@
+import { findTemplate } from '../marking/templates/templates';
 import type { DriveEvent, EventBody } from './event';
 
 export const minute = 60_000;
@@ -22,7 +23,7 @@ export function logOf(
 export const start = (standardId = 'tally'): Extract<EventBody, { type: 'started' }> => ({
   type: 'started',
   learnerId: 'learner',
-  standard: { id: standardId, version: 2 },
+  standard: { id: standardId, version: findTemplate(standardId)?.version ?? 2 },
 });
 
 /** A whole test of 40 minutes with 20 of them independent and these bodies spread over it. */

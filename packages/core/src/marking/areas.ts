@@ -1,4 +1,5 @@
-import type { Drive } from '../drive/drive';
+import type { Drive, Mark } from '../drive/drive';
+import { countBy } from './count-by';
 import { countingMarks } from './counting';
 import { rulesOf } from './rules';
 import type { Standard } from './standard';
@@ -14,17 +15,16 @@ export interface AreaCount {
 /** How many marks that count each category of the standard has, in the standard's order, empty ones left out. */
 export function marksByArea(standard: Standard, drive: Drive): readonly AreaCount[] {
   const { items } = rulesOf(standard);
-  const counts = new Map<string, Record<string, number>>();
+  const byCategory = new Map<string, Mark[]>();
   for (const mark of countingMarks(standard, drive)) {
     const category = items.get(mark.item)?.category.code;
     if (category === undefined) continue;
-    const byGrade = counts.get(category) ?? {};
-    byGrade[mark.grade] = (byGrade[mark.grade] ?? 0) + 1;
-    counts.set(category, byGrade);
+    const others = byCategory.get(category);
+    if (others) others.push(mark);
+    else byCategory.set(category, [mark]);
   }
   return standard.categories.flatMap(({ code, name }) => {
-    const byGrade = counts.get(code);
-    if (!byGrade) return [];
-    return [{ category: code, name, byGrade, total: Object.values(byGrade).reduce((sum, n) => sum + n, 0) }];
+    const marks = byCategory.get(code);
+    return marks ? [{ category: code, name, byGrade: countBy(marks, ({ grade }) => grade), total: marks.length }] : [];
   });
 }

@@ -1,4 +1,4 @@
-import { countsMarks, gradesOf } from './rules';
+import { countsMarks, drawKey, gradesOf, rulesOf, useKey } from './rules';
 import type { Category, Item, Limit, LimitMeasure, Standard } from './standard';
 
 type Add = (path: string, cause: string) => void;
@@ -15,10 +15,73 @@ export function checkLimits(standard: Standard, add: Add): void {
   const countsThem = standard.limits.some(({ measure }) => measure.kind === 'failed-exercises');
   if (failsExercises && !countsThem)
     add('/limits', 'Exercises can be failed, but no limit says how many failed exercises fail the test.');
+  checkAttempts(standard, add);
+  if (standard.limits.some(({ effect }) => effect.kind === 'fail-test')) checkOutright(standard, add);
+  checkCappedPoints(standard, add);
   standard.limits.forEach((limit, i) => {
     if (limit.measure.kind === 'failed-exercises' && !failsExercises)
       add(`/limits/${i}`, `${limit.name}: it can never bind, since no limit fails an exercise.`);
   });
+}
+
+/** An attempt that a limit fails has to lead somewhere. */
+function checkAttempts({ limits }: Standard, add: Add): void {
+  limits.forEach(({ name, effect, scope }, i) => {
+    if (effect.kind !== 'fail-attempt' || scope.kind !== 'exercise') return;
+    const counted = limits.some(
+      (other) =>
+        other.measure.kind === 'failed-attempts' &&
+        other.scope.kind === 'exercise' &&
+        (other.scope.exercise === undefined || other.scope.exercise === scope.exercise),
+    );
+    if (!counted) add(`/limits/${i}`, `${name}: it fails an attempt, but no limit says how many attempts may fail.`);
+  });
+}
+
+/** A single mark of a grade that fails at once has to fail something, whatever the item. */
+function checkOutright(standard: Standard, add: Add): void {
+  const { draws } = rulesOf(standard);
+  const fails = (item: Item, grade: string) =>
+    draws
+      .get(drawKey(item.code, grade))
+      ?.some(
+        ({ limit, amount, scope }) =>
+          scope !== 'by-mark' &&
+          amount > limit.allowed.value &&
+          (limit.effect.kind === 'fail-test' || limit.effect.kind === 'fail-exercise'),
+      );
+  standard.grades.forEach(({ code, name, sign }, g) => {
+    if (sign !== 'outright' && sign !== 'highest') return;
+    const harmless = standard.categories
+      .flatMap(({ items }) => items)
+      .filter((item) => gradesOf(standard, item).some((grade) => grade.code === code) && !fails(item, code));
+    const [first] = harmless;
+    if (!first) return;
+    const others = harmless.length > 1 ? ` and ${harmless.length - 1} more` : '';
+    add(`/grades/${g}`, `One ${name} on "${first.name}"${others} would fail nothing: no limit counts it.`);
+  });
+}
+
+/** Which of several marks a cap lets count must not matter, so they weigh the same within a limit. */
+function checkCappedPoints(standard: Standard, add: Add): void {
+  const { draws, caps } = rulesOf(standard);
+  const worth = new Map<string, number>();
+  const told = new Set<string>();
+  for (const [key, cap] of caps) {
+    if (!cap.atMost || told.has(cap.code)) continue;
+    const item = key.slice(0, key.indexOf(' '));
+    for (const draw of draws.get(key) ?? []) {
+      const place = `${useKey(cap, cap.over === 'each' ? item : '')} ${draw.key}`;
+      const before = worth.get(place) ?? draw.amount;
+      worth.set(place, before);
+      if (before === draw.amount || told.has(cap.code)) continue;
+      told.add(cap.code);
+      add(
+        `/caps/${standard.caps.indexOf(cap)}`,
+        `${cap.name}: its marks weigh differently under "${draw.limit.name}", so it is not clear which of them count.`,
+      );
+    }
+  }
 }
 
 interface Found {
@@ -38,9 +101,25 @@ function problemOf(standard: Standard, limit: Limit): Found | undefined {
     return { at: '/effect/grade', cause: `the standard has no grade "${effect.grade}".` };
   if (effect.kind === 'fail-exercise' && scope.kind !== 'exercise')
     return { at: '/effect', cause: 'only a limit over an exercise can fail an exercise.' };
+  if (effect.kind === 'fail-attempt' && measure.kind !== 'time' && measure.kind !== 'steps')
+    return { at: '/effect', cause: 'only a limit over time or movements can fail an attempt.' };
+  if (effect.kind === 'fail-attempt' && scope.kind !== 'exercise')
+    return { at: '/effect', cause: 'only a limit over an exercise can fail an attempt.' };
+  if (effect.kind === 'upgrade' && !isGraverThanAll(standard, effect.grade, measure))
+    return { at: '/effect/grade', cause: 'it makes marks no graver than they are.' };
+  if (allowed.value > mostAllowed)
+    return { at: '/allowed', cause: `it allows more than ${mostAllowed}, which no test reaches.` };
   if (!scopeFits(measure, scope.kind))
     return { at: '/scope', cause: `${measureNames[measure.kind]} cannot be limited by ${scope.kind}.` };
   return countsMarks(measure) ? neverBinds(standard, limit, measure) : undefined;
+}
+
+/** No test lasts a day in seconds, or holds so many marks (house default). */
+const mostAllowed = 86_400;
+
+function isGraverThanAll({ grades }: Standard, grade: string, measure: LimitMeasure): boolean {
+  const rank = (code: string) => grades.findIndex((one) => one.code === code);
+  return countsMarks(measure) && measure.grades.every((code) => rank(code) < rank(grade));
 }
 
 const measureNames: Readonly<Record<LimitMeasure['kind'], string>> = {
@@ -48,6 +127,7 @@ const measureNames: Readonly<Record<LimitMeasure['kind'], string>> = {
   points: 'points',
   time: 'time',
   attempts: 'attempts',
+  'failed-attempts': 'failed attempts',
   steps: 'movements and looks',
   'failed-exercises': 'failed exercises',
 };
@@ -57,6 +137,7 @@ function scopeFits(measure: LimitMeasure, scope: Limit['scope']['kind']): boolea
     case 'time':
       return scope === 'test' || scope === 'exercise';
     case 'attempts':
+    case 'failed-attempts':
     case 'steps':
       return scope === 'exercise';
     case 'failed-exercises':

@@ -34,6 +34,9 @@ function checkHead({ length, grades, categories, startScore }: Standard, add: Ad
     add('/length/independentMin', 'The independent part is longer than the whole test.');
   if (grades.length === 0) add('/grades', 'A standard needs at least one grade.');
   if (grades.length > 9) add('/grades', 'The desk has keys for nine grades at most.');
+  grades.forEach(({ points }, g) => {
+    if (points && points.value < 0) add(`/grades/${g}/points`, 'Points are 0 or more.');
+  });
   if (categories.length === 0) add('/categories', 'A standard needs at least one category.');
   if (categories.length > deskRoom.categories)
     add('/categories', `The desk has room for ${deskRoom.categories} categories, this has ${categories.length}.`);
@@ -87,8 +90,9 @@ function checkItems(standard: Standard, add: Add): void {
       item.grades?.forEach((grade, g) => {
         if (!has(standard.grades, grade)) add(`${path}/grades/${g}`, noGrade(grade));
       });
-      for (const grade of Object.keys(item.points ?? {}))
-        if (!has(standard.grades, grade)) add(`${path}/points/${grade}`, noGrade(grade));
+      for (const [grade, points] of Object.entries(item.points ?? {}))
+        if (points.value < 0) add(`${path}/points/${grade}`, 'Points are 0 or more.');
+        else if (!has(standard.grades, grade)) add(`${path}/points/${grade}`, noGrade(grade));
       if (item.class !== undefined && !has(standard.classes, item.class))
         add(`${path}/class`, `The standard has no class "${item.class}".`);
       if (item.exercise !== undefined && !has(standard.exercises, item.exercise))
@@ -121,6 +125,16 @@ function checkCaps(standard: Standard, add: Add): void {
     cap.grades.forEach((grade, g) => {
       if (!standard.grades.some(({ code }) => code === grade)) add(`/caps/${c}/grades/${g}`, noGrade(grade));
     });
+    if (cap.items.length === 0) add(`/caps/${c}/items`, `${cap.name}: it names no item.`);
+    if (cap.grades.length === 0) add(`/caps/${c}/grades`, `${cap.name}: it names no grade.`);
+    cap.grades.forEach((code, g) => {
+      const sign = standard.grades.find((grade) => grade.code === code)?.sign;
+      if (sign === 'outright' || sign === 'highest')
+        add(`/caps/${c}/grades/${g}`, `${cap.name}: a grade of which one fails cannot be kept from counting.`);
+    });
+    if ((cap.free?.value ?? 0) > mostFree)
+      add(`/caps/${c}/free`, `${cap.name}: it frees more than ${mostFree} marks, so that nothing would count.`);
+    if (cap.atMost && cap.atMost.value < 1) add(`/caps/${c}/atMost`, `${cap.name}: none of its marks would count.`);
     if (!cap.free && !cap.atMost) add(`/caps/${c}`, `${cap.name}: it neither frees marks nor caps them.`);
     for (const field of ['free', 'atMost'] as const)
       if (cap[field] && !isCount(cap[field].value))
@@ -136,6 +150,8 @@ function checkRequirements({ requirements, exercises, length }: Standard, add: A
     if (requirement.kind === 'exercise') {
       if (!exercises.some(({ code }) => code === requirement.exercise))
         add(`/requirements/${r}/exercise`, `The standard has no exercise "${requirement.exercise}".`);
+    } else if (requirement.atLeastMin.value < 0) {
+      add(`/requirements/${r}/atLeastMin`, 'What is required has to be 0 min or more.');
     } else if (requirement.atLeastMin.value > length.totalMin.value) {
       add(
         `/requirements/${r}/atLeastMin`,
@@ -186,17 +202,22 @@ function checkOptions(standard: Standard, add: Add): void {
         if (setting.kind === 'limit') {
           if (!standard.limits.some(({ code }) => code === setting.limit))
             add(`${at}/limit`, `The standard has no limit "${setting.limit}".`);
+          if (setting.allowed < 0) add(`${at}/allowed`, 'What is allowed has to be 0 or more.');
           return;
         }
         const item = standard.categories.flatMap(({ items }) => items).find(({ code }) => code === setting.item);
         if (!item) add(`${at}/item`, `The standard has no item "${setting.item}".`);
         const grades = setting.kind === 'grades' ? setting.grades : setting.bands.map(({ grade }) => grade);
+        if (setting.kind === 'grades' && grades.length === 0) add(at, `${setting.item} could have no grade at all.`);
         for (const grade of grades) if (!standard.grades.some(({ code }) => code === grade)) add(at, noGrade(grade));
         if (setting.kind === 'bands' && item && !item.measured) add(at, `${item.name} is not measured.`);
       }),
     );
   });
 }
+
+/** No cap frees more marks than this (house default): beyond it a test could hardly be failed. */
+const mostFree = 20;
 
 /** A whole number, 0 or more. */
 export function isCount(value: number): boolean {

@@ -1,3 +1,4 @@
+import type { ExerciseRun } from '../drive/clock';
 import type { Circumstances } from './circumstances';
 import type { Reason } from './reason';
 import type { Limit, Standard } from './standard';
@@ -14,37 +15,96 @@ interface TimedUse extends PlainUse {
   readonly crossedAtMs: number | undefined;
 }
 
-/** How far time, attempts and steps are used: seconds, goes, movements or looks. */
-export function nonMarkUses(standard: Standard, is: Circumstances): readonly TimedUse[] {
-  return standard.limits.flatMap((limit) => {
-    const { measure, scope } = limit;
-    if (measure.kind === 'time' && scope.kind === 'test') {
-      return [timeUse(limit, '', 0, is.drivenMs, limit.allowed.value, is)];
+/** What no mark draws on: how far it is used, and which attempts at exercises failed. */
+export interface NonMarkUses {
+  readonly uses: readonly TimedUse[];
+  /** Limits that failed an attempt, the first of each attempt, in order of their moments. */
+  readonly failedAttempts: readonly Reason[];
+  /** Exercises with an attempt that did not fail. */
+  readonly managed: ReadonlySet<string>;
+}
+
+/** How far time, attempts and steps are used: seconds, attempts, movements or looks. */
+export function nonMarkUses(standard: Standard, is: Circumstances): NonMarkUses {
+  const failing: Reason[] = [];
+  /** When each attempt failed, by the instructor's word or by a limit; those that did not are missing. */
+  const failedAt = new Map<ExerciseRun, number>();
+  const fail = (run: ExerciseRun, atMs: number) => failedAt.set(run, Math.min(failedAt.get(run) ?? Infinity, atMs));
+  for (const run of is.runs) {
+    const crossed = standard.limits
+      .filter(({ effect }) => effect.kind === 'fail-attempt')
+      .flatMap((limit) => (looksAt(limit, run) ? nonMarkReasons(useOfRun(standard, limit, run, is) ?? []) : []))
+      .sort((a, b) => a.crossedAtMs - b.crossedAtMs);
+    if (crossed[0]) {
+      failing.push(crossed[0]);
+      fail(run, crossed[0].crossedAtMs);
     }
-    if (scope.kind !== 'exercise') return [];
-    const runs = is.runs.filter((run) => (scope.exercise ?? run.exercise) === run.exercise);
+    if (run.failedAtMs !== undefined) fail(run, run.failedAtMs);
+  }
+  const uses = standard.limits.flatMap((limit): readonly TimedUse[] => {
+    const { measure, scope } = limit;
+    if (measure.kind === 'time' && scope.kind === 'test')
+      return [timeUse(limit, '', is.startedMs, is.drivenMs, limit.allowed.value, is)];
+    const runs = is.runs.filter((run) => looksAt(limit, run));
     switch (measure.kind) {
-      case 'time':
-        return runs.map((run) => {
-          const extraS = run.retest ? (standard.retestExtraS?.value ?? 0) : 0;
-          const allowedS = limit.allowed.value + extraS;
-          const ofRun = extraS > 0 ? { ...limit, allowed: { ...limit.allowed, value: allowedS } } : limit;
-          return timeUse(ofRun, run.exercise, run.fromMs, run.timeMs, allowedS, is);
-        });
       case 'attempts':
-        return [...new Set(runs.map((run) => run.exercise))].map((exercise) => {
-          const goes = runs.filter((run) => run.exercise === exercise);
-          return { limit, scope: exercise, used: goes.length, crossedAtMs: goes[limit.allowed.value]?.fromMs };
-        });
-      case 'steps':
-        return runs.map((run) => {
-          const steps = run.steps[measure.step];
-          return { limit, scope: run.exercise, used: steps.length, crossedAtMs: steps[limit.allowed.value] };
-        });
+        return byExercise(runs).map(([exercise, attempts]) =>
+          countUse(
+            limit,
+            exercise,
+            attempts.map(({ fromMs }) => fromMs),
+          ),
+        );
+      case 'failed-attempts':
+        return byExercise(runs).map(([exercise, attempts]) =>
+          countUse(
+            limit,
+            exercise,
+            attempts.flatMap((run) => failedAt.get(run) ?? []),
+          ),
+        );
       default:
-        return [];
+        return runs.flatMap((run) => useOfRun(standard, limit, run, is) ?? []);
     }
   });
+  const managed = new Set(is.runs.filter((run) => !failedAt.has(run)).map(({ exercise }) => exercise));
+  return { uses, failedAttempts: failing.sort((a, b) => a.crossedAtMs - b.crossedAtMs), managed };
+}
+
+const looksAt = ({ scope }: Limit, { exercise }: ExerciseRun): boolean =>
+  scope.kind === 'exercise' && (scope.exercise ?? exercise) === exercise;
+
+function byExercise(runs: readonly ExerciseRun[]): readonly (readonly [string, readonly ExerciseRun[]])[] {
+  const groups = new Map<string, ExerciseRun[]>();
+  for (const run of runs) {
+    const others = groups.get(run.exercise);
+    if (others) others.push(run);
+    else groups.set(run.exercise, [run]);
+  }
+  return [...groups];
+}
+
+/** A limit over what happened at these moments. */
+const countUse = (limit: Limit, scope: string, moments: readonly number[]): TimedUse => ({
+  limit,
+  scope,
+  used: moments.length,
+  crossedAtMs: moments[limit.allowed.value],
+});
+
+/** A limit over the time or the steps of one attempt. */
+function useOfRun(
+  standard: Standard,
+  limit: Limit,
+  run: ExerciseRun,
+  is: Circumstances,
+): readonly TimedUse[] | undefined {
+  if (limit.measure.kind === 'steps') return [countUse(limit, run.exercise, run.steps[limit.measure.step])];
+  if (limit.measure.kind !== 'time') return undefined;
+  const extraS = run.retest ? (standard.retestExtraS?.value ?? 0) : 0;
+  const allowedS = limit.allowed.value + extraS;
+  const ofRun = extraS > 0 ? { ...limit, allowed: { ...limit.allowed, value: allowedS } } : limit;
+  return [timeUse(ofRun, run.exercise, run.fromMs, run.timeMs, allowedS, is)];
 }
 
 function timeUse(

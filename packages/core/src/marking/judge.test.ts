@@ -3,7 +3,7 @@ import { foldDrive } from '../drive/fold';
 import type { EventBody } from '../drive/event';
 import { fullTest, logOf, start } from '../drive/testing';
 import { anyLog, anyMark } from '../drive/testing-arbitraries';
-import { countingMarks } from './counting';
+import { countingMarks, measuredConflicts } from './counting';
 import { circumstancesOf, judgeDrive } from './judge';
 import { rulesOf } from './rules';
 import { addMark, scoreMarks } from './score';
@@ -93,10 +93,23 @@ describe('the tally standard', () => {
     expect(near(marks(3, 'mirrors.before-signal', 'driving'))).toEqual([['habit', 0]]);
   });
 
-  it('reports a mark that it has no item for', () => {
-    const verdict = judge(marks(1, 'yard.roll-back', 'driving'));
-    expect(verdict.unplaced).toHaveLength(1);
-    expect(verdict.outcome).toBe('pass');
+  it('is absent where the log names an item, a grade or an exercise that the standard does not have', () => {
+    const strange = (body: EventBody, ...more: EventBody[]) => judge([...spread(20), body, ...more]);
+    for (const [body, kind] of [
+      [{ type: 'mark', item: 'yard.roll-back', grade: 'driving' }, 'item'],
+      [{ type: 'mark', item: 'checks.tell', grade: 'serious' }, 'grade'],
+      [{ type: 'mark', item: 'signs.lights', grade: 'awful' }, 'grade'],
+      [{ type: 'section', section: 'exercise', exercise: 'moon-landing' }, 'exercise'],
+      [{ type: 'answer', item: 'checks.moon', right: true }, 'item'],
+      [{ type: 'check', check: 'eyesigth', result: 'failed' }, 'briefing-step'],
+    ] as const) {
+      const verdict = strange(body);
+      expect(verdict).toMatchObject({ outcome: 'incomplete', reasons: [], headroom: [] });
+      expect(verdict.missing).toMatchObject([{ kind: 'not-judged', references: [{ kind }] }]);
+      expect(verdictSentence(tally, verdict)).toMatch(/^Not judged: this standard has no /);
+      // Struck, it is as good as never made.
+      expect(strange(body, { type: 'strike', target: 'e20', reason: 'Slip' }).outcome).toBe('fail');
+    }
   });
 });
 
@@ -117,8 +130,8 @@ describe('laws of judging', () => {
         const drive = foldDrive(log);
         const rules = rulesOf(tally);
         const one = countingMarks(tally, drive).reduce(addMark, scoreMarks(rules, []));
-        const circumstances = circumstancesOf(drive, drive.lastMs);
-        expect(verdictOf(one, circumstances)).toEqual(judgeDrive(tally, drive));
+        const circumstances = circumstancesOf(tally, drive, drive.lastMs);
+        expect(verdictOf(one, circumstances, measuredConflicts(tally, drive))).toEqual(judgeDrive(tally, drive));
       }),
     );
   });

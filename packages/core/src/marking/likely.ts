@@ -1,5 +1,6 @@
 import { currentSpan } from '../drive/clock';
 import { standingMarks, type Drive } from '../drive/drive';
+import { countBy } from './count-by';
 import { rulesOf } from './rules';
 import type { Standard } from './standard';
 
@@ -28,9 +29,7 @@ export type ItemCounts = Readonly<Record<string, number>>;
 
 /** Counts the standing marks of a drive by item. */
 export function countItems(drive: Drive): ItemCounts {
-  const counts: Record<string, number> = {};
-  for (const mark of standingMarks(drive)) counts[mark.item] = (counts[mark.item] ?? 0) + 1;
-  return counts;
+  return countBy(standingMarks(drive), ({ item }) => item);
 }
 
 /** The items that an exercise can bring: those that are its own, then those it lists. */

@@ -12,7 +12,8 @@ export function whatFails(raw: Standard): readonly string[] {
   const ofEffect = (kind: Limit['effect']['kind']) => standard.limits.filter(({ effect }) => effect.kind === kind);
   return [
     ...ofEffect('fail-test').map((limit) => `You fail ${limitWords(standard, limit)}.`),
-    ...grouped(standard, ofEffect('fail-exercise')),
+    ...grouped(standard, 'exercise', ofEffect('fail-exercise')),
+    ...grouped(standard, 'attempt', ofEffect('fail-attempt')),
     ...ofEffect('ask-upgrade').map(
       (limit) => `Your examiner may treat it as a ${gradeName(standard, limit)} ${limitWords(standard, limit)}.`,
     ),
@@ -30,7 +31,7 @@ function gradeName(standard: Standard, { effect }: Limit): string {
 }
 
 /** Limits of single exercises that differ in their number only share a sentence. */
-function grouped(standard: Standard, limits: readonly Limit[]): readonly string[] {
+function grouped(standard: Standard, what: 'exercise' | 'attempt', limits: readonly Limit[]): readonly string[] {
   const single = (limit: Limit) => limit.scope.kind === 'exercise' && limit.scope.exercise !== undefined;
   const kinds = new Map<string, Limit[]>();
   for (const limit of limits) {
@@ -38,13 +39,13 @@ function grouped(standard: Standard, limits: readonly Limit[]): readonly string[
     kinds.set(key, [...(kinds.get(key) ?? []), limit]);
   }
   return [...kinds.values()].map((group) => {
-    if (group.length === 1) return `An exercise is failed ${limitWords(standard, group[0]!)}.`;
+    if (group.length === 1) return `An ${what} is failed ${limitWords(standard, group[0]!)}.`;
     const amounts = [...new Set(group.map(amount))];
     const each = amounts.map((words) => {
       const names = group.filter((limit) => amount(limit) === words).map((limit) => exerciseName(standard, limit));
       return `${words} (${names.join(', ')})`;
     });
-    return `An exercise is failed with more than ${joinWords(each)}.`;
+    return `An ${what} is failed with more than ${joinWords(each)}.`;
   });
 }
 

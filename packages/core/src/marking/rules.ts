@@ -25,6 +25,8 @@ export interface Rules {
   /** The items of each behaviour of the catalogue, in the standard's order. */
   readonly byBehaviour: ReadonlyMap<string, readonly Placed[]>;
   readonly grades: ReadonlyMap<string, Grade>;
+  /** The place of each grade, from mildest to gravest. */
+  readonly ranks: ReadonlyMap<string, number>;
   /** By `item grade`, see `drawKey`. */
   readonly draws: ReadonlyMap<string, readonly Draw[]>;
   /** By `item grade`. */
@@ -64,10 +66,16 @@ export function rulesOf(raw: Standard): Rules {
       }
     }
   }
-  const rules = { standard, items, byBehaviour, grades, draws, caps };
+  const ranks = new Map(standard.grades.map(({ code }, i) => [code, i]));
+  const rules = { standard, items, byBehaviour, grades, ranks, draws, caps };
   compiled.set(raw, rules);
   compiled.set(standard, rules);
   return rules;
+}
+
+/** Whether one grade of a standard is graver than another. */
+export function isGraver({ ranks }: Pick<Rules, 'ranks'>, grade: string, than: string): boolean {
+  return (ranks.get(grade) ?? -1) > (ranks.get(than) ?? -1);
 }
 
 /** The grades that an item can have under its standard, from mildest to gravest. */

@@ -238,7 +238,11 @@ describe('the attempts yard', () => {
 
   it('gives a parallel park three movements in one attempt', () => {
     expect(goes('parallel-left', 1, 3).outcome).toBe('pass');
-    expect(goes('parallel-left', 1, 4).failedExercises[0]?.limit.code).toBe('movements-parallel-left');
+    const four = goes('parallel-left', 1, 4);
+    expect(four.failedAttempts[0]?.limit.code).toBe('movements-parallel-left');
+    // One attempt is left: the fourth movement failed this one and not the test.
+    expect(four).toMatchObject({ outcome: 'incomplete', missing: [{ kind: 'exercise', attempted: true }] });
+    expect(goes('turn-in-road', 1, 4).outcome).toBe('fail');
   });
 
   it('ends the test on a touched line', () => {

@@ -1,5 +1,5 @@
 import type { Mark } from '../drive/drive';
-import { drawKey, useKey, type Draw, type Rules } from './rules';
+import { drawKey, isGraver, useKey, type Draw, type Rules } from './rules';
 import type { Cap, Limit } from './standard';
 
 /** Marks, newest first, sharing their tails: adding one costs the same however many there are. */
@@ -15,6 +15,8 @@ export interface Use {
   readonly scope: string;
   readonly used: number;
   readonly marks: MarkChain | undefined;
+  /** How many marks each cap has seen here. */
+  readonly capUses: ReadonlyMap<string, number> | undefined;
   /** The mark that went past what is allowed, once one has. */
   readonly crossedBy: Mark | undefined;
 }
@@ -23,19 +25,18 @@ export interface Use {
 export interface Score {
   readonly rules: Rules;
   readonly uses: ReadonlyMap<string, Use>;
-  readonly capUses: ReadonlyMap<string, number>;
-  /** Marks that a cap kept from counting. */
+  /** Marks that a cap kept from counting on some limit. */
   readonly capped: MarkChain | undefined;
   /** Marks whose item or grade this standard does not have. */
   readonly unplaced: MarkChain | undefined;
 }
 
 /** A score while it is being made, before anybody else sees it. */
-type Draft = { -readonly [K in keyof Score]: Score[K] } & { uses: Map<string, Use>; capUses: Map<string, number> };
+type Draft = { -readonly [K in keyof Score]: Score[K] } & { uses: Map<string, Use> };
 
 /** The score of marks in the order of their moments; struck marks are to be left out. */
 export function scoreMarks(rules: Rules, marks: Iterable<Mark>): Score {
-  const draft: Draft = { rules, uses: new Map(), capUses: new Map(), capped: undefined, unplaced: undefined };
+  const draft: Draft = { rules, uses: new Map(), capped: undefined, unplaced: undefined };
   for (const mark of marks) enter(draft, mark);
   return draft;
 }
@@ -45,7 +46,7 @@ export function scoreMarks(rules: Rules, marks: Iterable<Mark>): Score {
  * how many marks came before.
  */
 export function addMark(score: Score, mark: Mark): Score {
-  const draft: Draft = { ...score, uses: new Map(score.uses), capUses: new Map(score.capUses) };
+  const draft: Draft = { ...score, uses: new Map(score.uses) };
   enter(draft, mark);
   return draft;
 }
@@ -57,42 +58,50 @@ function enter(draft: Draft, mark: Mark): void {
     draft.unplaced = { mark, before: draft.unplaced };
     return;
   }
-  const cap = rules.caps.get(key);
-  if (cap && !takenByCap(draft.capUses, cap, mark.item)) {
-    draft.capped = { mark, before: draft.capped };
-    return;
-  }
-  draw(draft, mark, mark.grade);
+  const counted = draw(draft, mark, mark.grade, rules.caps.get(key));
+  if (!counted) draft.capped = { mark, before: draft.capped };
 }
 
-/** Whether the cap lets one mark more count. */
-function takenByCap(capUses: Map<string, number>, cap: Cap, item: string): boolean {
-  const key = cap.over === 'each' ? useKey(cap, item) : cap.code;
-  const before = capUses.get(key) ?? 0;
-  capUses.set(key, before + 1);
-  const free = cap.free?.value ?? 0;
-  return before >= free && before - free < (cap.atMost?.value ?? Infinity);
-}
-
-function draw(draft: Draft, mark: Mark, grade: string): void {
+/** Draws on every limit that looks at the mark with this grade. Returns whether it counts on all of them. */
+function draw(draft: Draft, mark: Mark, grade: string, cap: Cap | undefined): boolean {
+  let counted = true;
   for (const drawn of draft.rules.draws.get(drawKey(mark.item, grade)) ?? []) {
     const scope = scopeOf(drawn, mark);
     if (scope === undefined) continue;
     const { limit } = drawn;
     const key = drawn.scope === scope ? drawn.key : useKey(limit, scope);
-    const crossedBefore = draft.uses.get(key)?.crossedBy !== undefined;
-    const { crossedBy } = raise(draft.uses, key, limit, scope, drawn.amount, mark);
-    if (limit.effect.kind === 'upgrade' && crossedBy && !crossedBefore) draw(draft, mark, limit.effect.grade);
+    const before = draft.uses.get(key) ?? {
+      limit,
+      scope,
+      used: 0,
+      marks: undefined,
+      capUses: undefined,
+      crossedBy: undefined,
+    };
+    const { use, counts } = raise(before, drawn.amount, mark, cap);
+    draft.uses.set(key, use);
+    counted &&= counts;
+    // Only to a graver grade, so that one upgrade may lead to another and none in a ring.
+    if (counts && use.crossedBy && limit.effect.kind === 'upgrade' && isGraver(draft.rules, limit.effect.grade, grade))
+      draw(draft, mark, limit.effect.grade, undefined);
   }
+  return counted;
 }
 
-function raise(uses: Map<string, Use>, key: string, limit: Limit, scope: string, amount: number, mark: Mark): Use {
-  const before = uses.get(key);
-  const used = (before?.used ?? 0) + amount;
-  const crossedBy = before?.crossedBy ?? (used > limit.allowed.value ? mark : undefined);
-  const use = { limit, scope, used, marks: { mark, before: before?.marks }, crossedBy };
-  uses.set(key, use);
-  return use;
+function raise(before: Use, amount: number, mark: Mark, cap: Cap | undefined): { use: Use; counts: boolean } {
+  let { capUses } = before;
+  let counts = true;
+  if (cap) {
+    const key = cap.over === 'each' ? useKey(cap, mark.item) : cap.code;
+    const seen = capUses?.get(key) ?? 0;
+    const free = cap.free?.value ?? 0;
+    counts = seen >= free && seen - free < (cap.atMost?.value ?? Infinity);
+    capUses = new Map(capUses).set(key, seen + 1);
+  }
+  if (!counts) return { use: { ...before, capUses }, counts };
+  const used = before.used + amount;
+  const crossedBy = before.crossedBy ?? (used > before.limit.allowed.value ? mark : undefined);
+  return { use: { ...before, used, marks: { mark, before: before.marks }, capUses, crossedBy }, counts };
 }
 
 function scopeOf(draw: Draw, mark: Mark): string | undefined {

@@ -35,6 +35,11 @@ export interface Measured {
   readonly quantity: string;
   readonly unit: MeasuredUnit;
   readonly bands: readonly Band[];
+  /**
+   * What counts where the value and the grade given by hand contradict each other; the value where it is missing, since
+   * the bands are the standard's own rule.
+   */
+  readonly counts?: 'value' | 'grade';
 }
 
 /** A behaviour as this standard lists and words it. */
@@ -84,20 +89,24 @@ export type LimitScope =
 export type LimitMeasure =
   | { readonly kind: 'count'; readonly grades: readonly string[]; readonly items?: readonly string[] }
   | { readonly kind: 'points'; readonly grades: readonly string[]; readonly items?: readonly string[] }
-  /** Seconds driven, of the whole test or of one go at an exercise, pauses left out. */
+  /** Seconds driven, of the whole test or of one attempt at an exercise, pauses left out. */
   | { readonly kind: 'time' }
-  /** Goes at an exercise. */
+  /** Attempts at an exercise. */
   | { readonly kind: 'attempts' }
-  /** Movements, or looks from outside, within one go at an exercise. */
+  /** Attempts at an exercise that failed, as said by the instructor or by a limit that fails attempts. */
+  | { readonly kind: 'failed-attempts' }
+  /** Movements, or looks from outside, within one attempt at an exercise. */
   | { readonly kind: 'steps'; readonly step: ExerciseStepKind }
   | { readonly kind: 'failed-exercises' };
 
 export type LimitEffect =
   | { readonly kind: 'fail-test' }
   | { readonly kind: 'fail-exercise' }
+  /** Fails the attempt under way; whether that fails the exercise, a limit over failed attempts says. */
+  | { readonly kind: 'fail-attempt' }
   /** Not automatic: the product asks, a person decides. */
   | { readonly kind: 'ask-upgrade'; readonly grade: string }
-  /** Automatic, because this standard says so: the mark that crosses counts as this grade as well. */
+  /** Automatic, because this standard says so: each mark beyond what is allowed counts as this graver grade as well. */
   | { readonly kind: 'upgrade'; readonly grade: string };
 
 export interface Limit {
@@ -110,7 +119,10 @@ export interface Limit {
   readonly effect: LimitEffect;
 }
 
-/** Keeps marks of these items from counting: the first `free` ones, and those beyond `atMost` counted ones. */
+/**
+ * Keeps marks of these items from counting: the first `free` ones, and those beyond `atMost` counted ones. It holds
+ * within each limit by itself, among the marks that this limit looks at.
+ */
 export interface Cap {
   readonly code: string;
   readonly name: string;

@@ -1,10 +1,12 @@
 import type { Drive, Mark } from '../drive/drive';
 import { standingMarks } from '../drive/drive';
+import { asCounted } from './counting';
 import { gradeOfValue } from './measured';
 import { judgeDrive } from './judge';
 import { gradesOf, rulesOf, type Placed } from './rules';
 import type { Category, Grade, GradeSign, Item, Standard } from './standard';
-import type { Verdict } from './verdict';
+import { strangeReferences } from './strange';
+import { noVerdict, type Verdict } from './verdict';
 
 /** How a mark reads under another standard. */
 export type Translation =
@@ -13,12 +15,14 @@ export type Translation =
       readonly item: Item;
       readonly category: Category;
       readonly grade: Grade;
-      readonly how: 'same-severity' | 'nearest-severity' | 'measured';
+      readonly how: 'itself' | 'same-severity' | 'nearest-severity' | 'measured';
+      /** How many items of the other standard look at this behaviour; one of them was chosen. */
+      readonly fits: number;
     }
   | {
       readonly mark: Mark;
       readonly item?: Item;
-      readonly why: 'unknown-item' | 'no-such-behaviour' | 'too-mild' | 'within-bands';
+      readonly why: 'unknown-item' | 'no-such-behaviour' | 'too-mild' | 'within-bands' | 'no-fault-at-home';
     };
 
 /** A drive judged under a standard it was not marked under. */
@@ -30,45 +34,105 @@ export interface Compared {
   readonly grades: readonly { readonly from: Grade; readonly to: Grade | 'none'; readonly marks: number }[];
 }
 
+/** Below this share of marks with a place, a standard does not fit a drive (house default). */
+const fittingShare = 0.5;
+
 /**
- * Judges a drive under another standard: each mark is taken to the item with the same behaviour, and to the grade
- * of the same severity or, where the item has none such, the nearest one. What has no place there is listed.
+ * Judges a drive under any standard. Under its own this is `judgeDrive`. Under another each mark is taken to the item
+ * with the same behaviour, and to the grade of the same severity or, where the item has none such, the nearest one; two
+ * marks that may be one fault seen twice stay such a pair. What has no place there is listed, and where that is more
+ * than half of the marks, or the standard rests on exercises and none of its own was driven, there is no verdict.
  */
 export function judgeUnder(from: Standard, to: Standard, drive: Drive): Compared {
-  const translations = standingMarks(drive).map((mark) => translate(from, to, mark));
-  const marks = translations.flatMap((entry) =>
-    'grade' in entry ? [{ ...entry.mark, item: entry.item.code, grade: entry.grade.code }] : [],
-  );
+  const itself = from.id === to.id && from.version === to.version;
+  const own = itself ? judgeDrive(from, drive) : undefined;
+  const translations = standingMarks(drive).map((mark) => (itself ? asItself(from, mark) : translate(from, to, mark)));
   return {
-    standard: to,
-    verdict: judgeDrive(to, { ...drive, marks }),
+    standard: own ? from : to,
+    verdict: own ?? verdictElsewhere(from, to, drive, translations),
     translations,
     grades: gradesRead(from, translations),
   };
 }
 
-function translate(from: Standard, to: Standard, mark: Mark): Translation {
-  const source = rulesOf(from);
-  const behaviour = source.items.get(mark.item)?.item.behaviour;
-  const sign = source.grades.get(mark.grade)?.sign;
-  if (behaviour === undefined || sign === undefined) return { mark, why: 'unknown-item' };
-  const found = itemFor(to, behaviour, mark.exercise);
-  if (!found) return { mark, why: 'no-such-behaviour' };
-  const { item, category } = found;
-  const measuredBefore = source.items.get(mark.item)?.item.measured;
-  if (mark.measured !== undefined && item.measured && item.measured.unit === measuredBefore?.unit) {
-    const code = gradeOfValue(item.measured, mark.measured);
-    const grade = to.grades.find((candidate) => candidate.code === code);
-    return grade ? { mark, item, category, grade, how: 'measured' } : { mark, item, why: 'within-bands' };
-  }
-  const grade = gradeFor(gradesOf(to, item), sign);
-  if (!grade) return { mark, item, why: 'too-mild' };
-  return { mark, item, category, grade, how: grade.sign === sign ? 'same-severity' : 'nearest-severity' };
+function verdictElsewhere(from: Standard, to: Standard, drive: Drive, translations: readonly Translation[]): Verdict {
+  const home = strangeReferences(rulesOf(from), drive);
+  if (home.length > 0) return noVerdict({ kind: 'not-judged', references: home });
+  const placed = new Map(
+    translations.flatMap((entry) => ('grade' in entry ? [[entry.mark.id, converted(entry)] as const] : [])),
+  );
+  const faults = translations.filter((entry) => 'grade' in entry || entry.why !== 'no-fault-at-home');
+  if (!fits(to, drive, placed.size, faults.length))
+    return noVerdict({ kind: 'does-not-fit', placed: placed.size, marks: faults.length });
+  const exercises = new Set(to.exercises.map(({ code }) => code));
+  const steps = new Set(to.briefing?.map(({ code }) => code));
+  return judgeDrive(to, {
+    ...drive,
+    marks: [...placed.values()],
+    doubles: drive.doubles.flatMap(({ first, second }) => {
+      const [one, other] = [placed.get(first.id), placed.get(second.id)];
+      return one && other ? [{ first: one, second: other }] : [];
+    }),
+    // What else names codes of its own standard has no meaning here, unless the codes are shared.
+    spans: drive.spans.map(({ exercise, ...span }) =>
+      exercise !== undefined && exercises.has(exercise) ? { ...span, exercise } : span,
+    ),
+    checks: drive.checks.filter(({ check }) => steps.has(check)),
+    answers: [],
+    ...(drive.debriefed && { debriefed: { ...drive.debriefed, workOn: [] } }),
+  });
 }
 
-function itemFor(to: Standard, behaviour: string, exercise: string | undefined): Placed | undefined {
-  const candidates = rulesOf(to).byBehaviour.get(behaviour);
-  return candidates?.find(({ item }) => exercise !== undefined && item.exercise === exercise) ?? candidates?.[0];
+/** Whether a standard has places for enough of a drive to say anything about it. */
+function fits(to: Standard, drive: Drive, placed: number, marks: number): boolean {
+  if (placed < marks * fittingShare) return false;
+  const wanted = to.requirements.flatMap((one) => (one.kind === 'exercise' ? [one.exercise] : []));
+  return wanted.length === 0 || drive.spans.some(({ exercise }) => exercise !== undefined && wanted.includes(exercise));
+}
+
+function converted({ mark, item, grade, how }: Extract<Translation, { readonly grade: unknown }>): Mark {
+  const { measured, advice: _, ...rest } = mark;
+  return { ...rest, item: item.code, grade: grade.code, ...(how === 'measured' && { measured }) };
+}
+
+function asItself(standard: Standard, mark: Mark): Translation {
+  const { items, grades } = rulesOf(standard);
+  const [found, grade] = [items.get(mark.item), grades.get(mark.grade)];
+  return found && grade ? { mark, ...found, grade, how: 'itself', fits: 1 } : { mark, why: 'unknown-item' };
+}
+
+function translate(from: Standard, to: Standard, raw: Mark): Translation {
+  const source = rulesOf(from);
+  const mark = asCounted(from, raw);
+  const at = source.items.get(raw.item)?.item;
+  const behaviour = at?.behaviour;
+  const sign = source.grades.get((mark ?? raw).grade)?.sign;
+  if (behaviour === undefined || sign === undefined) return { mark: raw, why: 'unknown-item' };
+  const candidates = rulesOf(to).byBehaviour.get(behaviour) ?? [];
+  const found = itemFor(candidates, raw.exercise);
+  if (!found) return { mark: raw, why: mark ? 'no-such-behaviour' : 'no-fault-at-home' };
+  const { item, category } = found;
+  const fits = candidates.length;
+  if (raw.measured !== undefined && item.measured && item.measured.unit === at?.measured?.unit) {
+    const code = gradeOfValue(item.measured, raw.measured);
+    const grade = to.grades.find((candidate) => candidate.code === code);
+    return grade
+      ? { mark: mark ?? raw, item, category, grade, how: 'measured', fits }
+      : { mark: raw, item, why: 'within-bands' };
+  }
+  if (!mark) return { mark: raw, item, why: 'no-fault-at-home' };
+  const grade = gradeFor(gradesOf(rulesOf(to).standard, item), sign);
+  if (!grade) return { mark, item, why: 'too-mild' };
+  return { mark, item, category, grade, how: grade.sign === sign ? 'same-severity' : 'nearest-severity', fits };
+}
+
+/** The item of the exercise under way, else one that belongs to no exercise, else the first. */
+function itemFor(candidates: readonly Placed[], exercise: string | undefined): Placed | undefined {
+  return (
+    candidates.find(({ item }) => exercise !== undefined && item.exercise === exercise) ??
+    candidates.find(({ item }) => item.exercise === undefined) ??
+    candidates[0]
+  );
 }
 
 const severity: readonly GradeSign[] = ['noted', 'counted', 'outright', 'highest'];
@@ -116,5 +180,7 @@ export function whyNot(standard: Standard, why: Extract<Translation, { readonly 
       return `${standard.name} has no grade as mild as this`;
     case 'within-bands':
       return `what was measured is within what ${standard.name} allows`;
+    case 'no-fault-at-home':
+      return 'what was measured is within what its own standard allows';
   }
 }

@@ -1,10 +1,12 @@
 import type { Mark } from '../drive/drive';
 import type { EndingCause, SectionKind } from '../drive/event';
 import type { Circumstances } from './circumstances';
+import type { MeasuredConflict } from './counting';
 import { nonMarkReasons, nonMarkUses, type PlainUse } from './exercise-uses';
 import type { Reason } from './reason';
 import { marksOf, type Score, type Use } from './score';
-import type { Limit, Requirement, Standard } from './standard';
+import type { Limit, Standard } from './standard';
+import { strangeMark, type StrangeReference } from './strange';
 
 export type Outcome = 'pass' | 'fail' | 'incomplete';
 
@@ -21,11 +23,18 @@ export interface Headroom {
 export type Missing =
   | { readonly kind: 'not-ended' }
   | { readonly kind: 'abandoned' }
+  /** Ended without the car having moved. */
+  | { readonly kind: 'not-moved-off' }
   | { readonly kind: 'unsettled-pins'; readonly count: number }
   | { readonly kind: 'unsettled-doubles'; readonly count: number }
   | { readonly kind: 'driving-time'; readonly haveMs: number; readonly needMin: number }
   | { readonly kind: 'section-time'; readonly section: SectionKind; readonly haveMs: number; readonly needMin: number }
-  | { readonly kind: 'exercise'; readonly exercise: string; readonly name: string };
+  /** Not driven, or every attempt so far failed and one is left. */
+  | { readonly kind: 'exercise'; readonly exercise: string; readonly name: string; readonly attempted: boolean }
+  /** The log names what the standard does not have: nothing is judged. */
+  | { readonly kind: 'not-judged'; readonly references: readonly StrangeReference[] }
+  /** The standard has a place for too little of a drive marked under another: nothing is judged. */
+  | { readonly kind: 'does-not-fit'; readonly placed: number; readonly marks: number };
 
 /** What fails a drive apart from its marks. */
 export type Stop =
@@ -33,7 +42,10 @@ export type Stop =
   | { readonly kind: 'check'; readonly check: string; readonly name: string };
 
 export interface Verdict {
-  /** Fail as soon as a limit that fails the test is crossed or something stops it for good; else incomplete while anything is missing. */
+  /**
+   * Fail as soon as a limit that fails the test is crossed or something stops it for good; else incomplete while
+   * anything is missing, and always where the drive cannot be judged by this standard.
+   */
   readonly outcome: Outcome;
   /** In order of the moment of crossing. */
   readonly reasons: readonly Reason[];
@@ -45,23 +57,56 @@ export interface Verdict {
   readonly questions: readonly Reason[];
   /** Limits crossed that failed an exercise. */
   readonly failedExercises: readonly Reason[];
-  /** Limits crossed by which this standard made a mark graver of itself. */
+  /** Limits crossed that failed an attempt at an exercise. */
+  readonly failedAttempts: readonly Reason[];
+  /** Limits crossed by which this standard made marks graver of itself. */
   readonly upgrades: readonly Reason[];
-  /** Marks that a cap kept from counting. */
+  /** Marks that a cap kept from counting on some limit. */
   readonly capped: readonly Mark[];
-  /** Marks this standard has no item or grade for: they count for nothing, and somebody should know. */
-  readonly unplaced: readonly Mark[];
+  /** Marks whose measured value and grade contradict each other. */
+  readonly conflicts: readonly MeasuredConflict[];
+}
+
+/** A verdict that says nothing but why there is none. */
+export function noVerdict(missing: Missing): Verdict {
+  return {
+    outcome: 'incomplete',
+    reasons: [],
+    stops: [],
+    missing: [missing],
+    headroom: [],
+    questions: [],
+    failedExercises: [],
+    failedAttempts: [],
+    upgrades: [],
+    capped: [],
+    conflicts: [],
+  };
 }
 
 /**
  * The verdict that a score and the circumstances of the drive lead to.
  * @param circumstances left out where only the marks are known, as from a result sheet: nothing is missing then,
  *   and limits over time and attempts stay unused
+ * @param conflicts what to say of measured values, see `measuredConflicts`
  */
-export function verdictOf(score: Score, circumstances?: Circumstances): Verdict {
-  const { standard } = score.rules;
+export function verdictOf(
+  score: Score,
+  circumstances?: Circumstances,
+  conflicts: readonly MeasuredConflict[] = [],
+): Verdict {
+  const { standard, items } = score.rules;
+  const strange = circumstances?.strange ?? [];
+  const references = strange.length > 0 ? strange : marksOf(score.unplaced).map((mark) => strangeMark(items, mark));
+  if (references.length > 0) return noVerdict({ kind: 'not-judged', references });
   const marked = [...score.uses.values()];
-  const plain = circumstances ? nonMarkUses(standard, circumstances) : [];
+  const {
+    uses: plain,
+    failedAttempts,
+    managed,
+  } = circumstances
+    ? nonMarkUses(standard, circumstances)
+    : { uses: [], failedAttempts: [], managed: new Set<string>() };
   const crossed = [...marked.filter((use) => use.crossedBy !== undefined).map(toReason), ...nonMarkReasons(plain)].sort(
     (a, b) => a.crossedAtMs - b.crossedAtMs,
   );
@@ -70,9 +115,7 @@ export function verdictOf(score: Score, circumstances?: Circumstances): Verdict 
   const reasons = [...crossed, ...exerciseUses.flatMap((use) => (use.reason ? [use.reason] : []))]
     .filter((reason) => reason.limit.effect.kind === 'fail-test')
     .sort((a, b) => a.crossedAtMs - b.crossedAtMs);
-  const missing = circumstances
-    ? missingIn(standard.requirements, circumstances, (code) => standard.exercises.find((e) => e.code === code)?.name)
-    : [];
+  const missing = circumstances ? missingIn(standard, circumstances, managed) : [];
   const stops = circumstances ? stopsIn(standard, circumstances) : [];
   return {
     outcome: reasons.length > 0 || stops.length > 0 ? 'fail' : missing.length > 0 ? 'incomplete' : 'pass',
@@ -82,9 +125,10 @@ export function verdictOf(score: Score, circumstances?: Circumstances): Verdict 
     headroom: headroomOf(standard.limits, [...marked, ...plain, ...exerciseUses]),
     questions: crossed.filter((reason) => reason.limit.effect.kind === 'ask-upgrade'),
     failedExercises,
+    failedAttempts,
     upgrades: crossed.filter((reason) => reason.limit.effect.kind === 'upgrade'),
     capped: marksOf(score.capped),
-    unplaced: marksOf(score.unplaced),
+    conflicts,
   };
 }
 
@@ -94,7 +138,8 @@ function toReason({ limit, scope, used, marks, crossedBy }: Use): Reason {
 
 /** The first reason of each exercise; `reasons` in order of their moments. */
 function firstOfEach(reasons: readonly Reason[]): readonly Reason[] {
-  return reasons.filter((reason, i) => reasons.findIndex(({ scope }) => scope === reason.scope) === i);
+  const seen = new Set<string>();
+  return reasons.filter(({ scope }) => !seen.has(scope) && seen.add(scope));
 }
 
 type ExerciseUse = PlainUse & { readonly reason: Reason | undefined };
@@ -145,25 +190,25 @@ function stopsIn({ briefing = [], endings = [] }: Standard, is: Circumstances): 
   ];
 }
 
-function missingIn(
-  requirements: readonly Requirement[],
-  is: Circumstances,
-  nameOf: (exercise: string) => string | undefined,
-): readonly Missing[] {
+function missingIn(standard: Standard, is: Circumstances, managed: ReadonlySet<string>): readonly Missing[] {
   const missing: Missing[] = [];
   if (is.ending === 'none') missing.push({ kind: 'not-ended' });
   if (is.ending === 'abandoned') missing.push({ kind: 'abandoned' });
+  if (is.ending === 'completed' && !is.movedOff) missing.push({ kind: 'not-moved-off' });
   if (is.unsettledPins > 0) missing.push({ kind: 'unsettled-pins', count: is.unsettledPins });
   if (is.unsettledDoubles > 0) missing.push({ kind: 'unsettled-doubles', count: is.unsettledDoubles });
   // On a repeat of what was failed before, only that is driven.
   const repeat = is.runs.some((run) => run.retest);
-  for (const requirement of requirements) {
-    if (requirement.kind === 'exercise') {
-      const { exercise } = requirement;
-      if (repeat || is.runs.some((run) => run.exercise === exercise)) continue;
-      missing.push({ kind: 'exercise', exercise, name: nameOf(exercise) ?? exercise });
-      continue;
-    }
+  const attempted = new Set(is.runs.map(({ exercise }) => exercise));
+  const required = standard.requirements.flatMap((one) => (one.kind === 'exercise' ? [one.exercise] : []));
+  const begun = [...attempted].filter((exercise) => limitsAttempts(standard, exercise));
+  for (const exercise of new Set([...required, ...begun])) {
+    if (managed.has(exercise) || (repeat && !attempted.has(exercise))) continue;
+    const name = standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
+    missing.push({ kind: 'exercise', exercise, name, attempted: attempted.has(exercise) });
+  }
+  for (const requirement of standard.requirements) {
+    if (requirement.kind === 'exercise') continue;
     const needMin = requirement.atLeastMin.value;
     const haveMs = requirement.kind === 'driving-time' ? is.drivenMs : is.sectionMs[requirement.section];
     if (haveMs >= needMin * 60_000) continue;
@@ -176,6 +221,16 @@ function missingIn(
   return missing;
 }
 
+/** Whether the standard says how many attempts at an exercise there are. */
+export function limitsAttempts({ limits }: Standard, exercise: string): boolean {
+  return limits.some(
+    ({ measure, scope }) =>
+      (measure.kind === 'attempts' || measure.kind === 'failed-attempts') &&
+      scope.kind === 'exercise' &&
+      (scope.exercise ?? exercise) === exercise,
+  );
+}
+
 /** A limit is near when a fifth of it or less is left. */
 const nearShare = 0.2;
 
@@ -183,6 +238,10 @@ const nearShare = 0.2;
 export function nearLimits(verdict: Verdict): readonly Headroom[] {
   return verdict.headroom.filter(
     ({ limit, used, allowed, left }) =>
-      limit.measure.kind !== 'attempts' && used > 0 && left >= 0 && left <= allowed * nearShare,
+      limit.measure.kind !== 'attempts' &&
+      limit.measure.kind !== 'failed-attempts' &&
+      used > 0 &&
+      left >= 0 &&
+      left <= allowed * nearShare,
   );
 }

@@ -1,8 +1,10 @@
 import type { Mark } from '../drive/drive';
 import type { EndingCause } from '../drive/event';
+import type { MeasuredConflict } from './counting';
 import type { Reason } from './reason';
 import { countsMarks, rulesOf } from './rules';
 import type { LimitMeasure, Standard } from './standard';
+import type { StrangeReference } from './strange';
 import type { Headroom, Missing, Stop, Verdict } from './verdict';
 
 const smallNumbers = [
@@ -61,8 +63,13 @@ export function verdictSentence(standard: Standard, verdict: Verdict): string {
     case 'pass':
       return passedClean(verdict) ? `Pass, ${detail}.` : `Pass with ${detail}.`;
     case 'incomplete':
-      return `No verdict yet: ${detail}.`;
+      return isNotJudged(verdict) ? `${capital(detail)}.` : `No verdict yet: ${detail}.`;
   }
+}
+
+/** Whether the standard cannot judge the drive at all, as against one that is not complete yet. */
+function isNotJudged({ missing }: Verdict): boolean {
+  return missing.some(({ kind }) => kind === 'not-judged' || kind === 'does-not-fit');
 }
 
 /** What the verdict rests on, to stand beside its word: "one serious fault". */
@@ -126,6 +133,8 @@ export function unitOf(measure: LimitMeasure, n: number): string {
       return 's';
     case 'attempts':
       return one ? 'attempt' : 'attempts';
+    case 'failed-attempts':
+      return one ? 'failed attempt' : 'failed attempts';
     case 'steps':
       return one ? measure.step : `${measure.step}s`;
     case 'failed-exercises':
@@ -198,8 +207,11 @@ export function crossingWords(standard: Standard, reason: Reason): string {
 
 /** What is missing, each as the tail of a sentence; exercises share one. */
 export function missingWords(missing: readonly Missing[]): readonly string[] {
-  const exercises = missing.flatMap((one) => (one.kind === 'exercise' ? [one.name.toLowerCase()] : []));
-  const others = missing.filter(({ kind }) => kind !== 'exercise').map(describeMissing);
+  const notDriven = (one: Missing) => one.kind === 'exercise' && !one.attempted;
+  const exercises = missing.flatMap((one) =>
+    one.kind === 'exercise' && notDriven(one) ? [one.name.toLowerCase()] : [],
+  );
+  const others = missing.filter((one) => !notDriven(one)).map(describeMissing);
   if (exercises.length < 2) return missing.map(describeMissing);
   return [...others, `${inWords(exercises.length)} exercises were not driven (${exercises.join(', ')})`];
 }
@@ -211,6 +223,14 @@ export function describeMissing(missing: Missing): string {
       return 'the drive has not ended';
     case 'abandoned':
       return 'the drive was broken off';
+    case 'not-moved-off':
+      return 'the car never moved off';
+    case 'not-judged':
+      return `not judged: ${joinWords(strangeWords(missing.references))}`;
+    case 'does-not-fit':
+      return missing.placed < missing.marks
+        ? `not judged: this standard does not fit this test, it has a place for ${missing.placed} of ${missing.marks} faults`
+        : 'not judged: this standard does not fit this test, none of its exercises was driven';
     case 'unsettled-pins':
       return missing.count === 1 ? 'one pin is not settled' : `${inWords(missing.count)} pins are not settled`;
     case 'unsettled-doubles':
@@ -220,10 +240,43 @@ export function describeMissing(missing: Missing): string {
     case 'driving-time':
       return `${minutes(missing.haveMs)} min driven, ${missing.needMin} min needed`;
     case 'exercise':
-      return `${missing.name.toLowerCase()} was not driven`;
+      return missing.attempted
+        ? `no attempt at ${missing.name.toLowerCase()} succeeded so far`
+        : `${missing.name.toLowerCase()} was not driven`;
     case 'section-time':
       return `${minutes(missing.haveMs)} min of ${missing.section} driving, ${missing.needMin} min needed`;
   }
+}
+
+const strangeNames: Readonly<Record<StrangeReference['kind'], string>> = {
+  item: 'item',
+  grade: 'grade',
+  exercise: 'exercise',
+  'briefing-step': 'step of the briefing',
+};
+/** So many are named; the others are counted. */
+const mostNamed = 3;
+
+/** What a log names and its standard does not have, each once: `this standard has no item "x"`. */
+function strangeWords(references: readonly StrangeReference[]): readonly string[] {
+  const all = new Set(
+    references.map(
+      ({ kind, code, item }) =>
+        `this standard has no ${strangeNames[kind]} "${code}"${item === undefined ? '' : ` for "${item}"`}`,
+    ),
+  );
+  const named = [...all].slice(0, mostNamed);
+  return all.size > mostNamed ? [...named, `${all.size - mostNamed} more`] : named;
+}
+
+/** A measured value and a grade that contradict each other, and which of them counts. */
+export function conflictSentence(standard: Standard, { mark, byValue, counts }: MeasuredConflict): string {
+  const { items, grades } = rulesOf(standard);
+  const measured = items.get(mark.item)?.item.measured;
+  const name = (code: string) => grades.get(code)?.name ?? code;
+  const value = byValue === undefined ? 'no fault' : `a ${name(byValue)}`;
+  const rule = counts === 'value' ? `The measurement counts.` : `The grade given counts.`;
+  return `${itemName(standard, mark.item)}: ${mark.measured} ${measured?.unit ?? ''} is ${value} by this standard, but it was graded ${name(mark.grade)}. ${rule}`;
 }
 
 const causeWords: Readonly<Record<EndingCause, string>> = {

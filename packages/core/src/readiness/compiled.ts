@@ -1,5 +1,5 @@
 import { gradeFor } from '../marking/translate';
-import { drawKey, gradesOf, rulesOf, useKey, type Rules } from '../marking/rules';
+import { drawKey, gradesOf, isGraver, rulesOf, useKey, type Rules } from '../marking/rules';
 import type { Standard } from '../marking/standard';
 import type { Severity } from './evidence';
 
@@ -19,11 +19,17 @@ export interface CompiledStandard {
 const nothing = 0;
 const failsTest = 1;
 const failsExercise = 2;
-const upgrades = 3;
+const effectNumbers: Readonly<Record<string, number>> = { 'fail-test': failsTest, 'fail-exercise': failsExercise };
 
 interface CompiledDraw {
   readonly use: number;
   readonly amount: number;
+  /** What a cap has seen of this limit, as a place among the capped counts; -1 without a cap. */
+  readonly cap: number;
+  readonly free: number;
+  readonly atMost: number;
+  /** The number of the graver mark that a mark beyond the limit is as well; -1 where the limit upgrades nothing. */
+  readonly graver: number;
 }
 
 /** Compiles a standard with its options applied. */
@@ -33,48 +39,46 @@ export function compileStandard(raw: Standard): CompiledStandard {
   const cells = new Map<string, number>();
   const keys = [...rules.draws.keys()];
   keys.forEach((key, i) => cells.set(key, i));
-  const uses = new Map<string, { index: number; allowed: number; effect: number; exercise: number; to: string }>();
+  const uses = new Map<string, { index: number; allowed: number; effect: number; exercise: number }>();
   const exercises = new Map<string, number>();
+  const capPlaces = new Map<string, number>();
   const draws: CompiledDraw[][] = keys.map((key) =>
     (rules.draws.get(key) ?? []).flatMap((draw) => {
       if (draw.scope === 'by-mark') return [];
-      const known = uses.get(draw.key);
-      if (known) return [{ use: known.index, amount: draw.amount }];
+      const [item, grade] = key.split(' ') as [string, string];
       const { effect, allowed } = draw.limit;
-      const exercise = exercises.get(draw.scope) ?? exercises.size;
+      const known = uses.get(draw.key);
+      const exercise = known?.exercise ?? exercises.get(draw.scope) ?? exercises.size;
       if (effect.kind === 'fail-exercise') exercises.set(draw.scope, exercise);
-      const use = {
+      const use = known ?? {
         index: uses.size,
         allowed: allowed.value,
-        effect:
-          effect.kind === 'fail-test'
-            ? failsTest
-            : effect.kind === 'fail-exercise'
-              ? failsExercise
-              : effect.kind === 'upgrade'
-                ? upgrades
-                : nothing,
+        effect: effectNumbers[effect.kind] ?? nothing,
         exercise,
-        to: effect.kind === 'upgrade' ? effect.grade : '',
       };
       uses.set(draw.key, use);
-      return [{ use: use.index, amount: draw.amount }];
+      const upgrade = effect.kind === 'upgrade' && isGraver(rules, effect.grade, grade) ? effect.grade : undefined;
+      return [
+        {
+          use: use.index,
+          amount: draw.amount,
+          ...capOf(rules, key, item, draw.key, capPlaces),
+          graver: upgrade === undefined ? -1 : (cells.get(drawKey(item, upgrade)) ?? -1),
+        },
+      ];
     }),
   );
   const list = [...uses.values()];
   const allowed = Float64Array.from(list, (use) => use.allowed);
   const effects = Uint8Array.from(list, ({ effect }) => effect);
   const exerciseOf = Int32Array.from(list, ({ exercise }) => exercise);
-  const upgradeTo = list.map(({ to }) => to);
-  const itemOf = keys.map((key) => key.slice(0, key.indexOf(' ')));
-  const caps = capsOf(rules, keys);
   const failedAllowed = standard.limits
     .filter(({ measure, effect }) => measure.kind === 'failed-exercises' && effect.kind === 'fail-test')
     .map((limit) => limit.allowed.value);
   const mostFailed = failedAllowed.length > 0 ? Math.min(...failedAllowed) : Infinity;
 
   const used = new Float64Array(list.length);
-  const capUsed = new Int32Array(caps.count);
+  const capUsed = new Int32Array(capPlaces.size);
   const exerciseFailed = new Uint8Array(exercises.size + 1);
 
   function passes(marks: ArrayLike<number>, length: number): boolean {
@@ -83,36 +87,34 @@ export function compileStandard(raw: Standard): CompiledStandard {
     exerciseFailed.fill(0);
     let failed = 0;
     for (let i = 0; i < length; i++) {
-      const cell = marks[i]!;
-      const cap = caps.of[cell]!;
-      if (cap >= 0) {
-        const before = capUsed[cap]!++;
-        if (before < caps.free[cap]! || before - caps.free[cap]! >= caps.atMost[cap]!) continue;
-      }
-      failed = draw(cell, failed);
+      failed = draw(marks[i]!, failed, true);
       if (failed < 0) return false;
     }
     return failed <= mostFailed;
   }
 
   /** Draws on every limit of a mark. Returns how many exercises have failed by then, or -1 where the test has. */
-  function draw(cell: number, failedBefore: number): number {
+  function draw(cell: number, failedBefore: number, withCaps: boolean): number {
     let failed = failedBefore;
-    for (const { use, amount } of draws[cell]!) {
+    for (const { use, amount, cap, free, atMost, graver } of draws[cell]!) {
+      if (cap >= 0 && withCaps) {
+        const seen = capUsed[cap]!++;
+        if (seen < free || seen - free >= atMost) continue;
+      }
       const before = used[use]!;
       const now = before + amount;
       used[use] = now;
-      if (now <= allowed[use]! || before > allowed[use]!) continue;
+      if (now <= allowed[use]!) continue;
+      if (graver >= 0) {
+        failed = draw(graver, failed, false);
+        if (failed < 0) return -1;
+      }
+      if (before > allowed[use]!) continue;
       const effect = effects[use];
       if (effect === failsTest) return -1;
       if (effect === failsExercise && exerciseFailed[exerciseOf[use]!] === 0) {
         exerciseFailed[exerciseOf[use]!] = 1;
         failed++;
-      }
-      if (effect === upgrades) {
-        const graver = cells.get(drawKey(itemOf[cell]!, upgradeTo[use]!));
-        if (graver !== undefined) failed = draw(graver, failed);
-        if (failed < 0) return -1;
       }
     }
     return failed;
@@ -129,21 +131,12 @@ export function compileStandard(raw: Standard): CompiledStandard {
   };
 }
 
-/** The caps as numbers: which a mark falls under, and how many of its marks are free and count at most. */
-function capsOf(rules: Rules, keys: readonly string[]) {
-  const places = new Map<string, number>();
-  const free: number[] = [];
-  const atMost: number[] = [];
-  const of = Int32Array.from(keys, (key) => {
-    const cap = rules.caps.get(key);
-    if (!cap) return -1;
-    const place = cap.over === 'each' ? useKey(cap, key.slice(0, key.indexOf(' '))) : cap.code;
-    const known = places.get(place);
-    if (known !== undefined) return known;
-    places.set(place, places.size);
-    free.push(cap.free?.value ?? 0);
-    atMost.push(cap.atMost?.value ?? Infinity);
-    return places.size - 1;
-  });
-  return { of, free: Float64Array.from(free), atMost: Float64Array.from(atMost), count: places.size };
+/** The cap that a mark falls under within one limit, as numbers. */
+function capOf(rules: Rules, key: string, item: string, useOf: string, places: Map<string, number>) {
+  const cap = rules.caps.get(key);
+  if (!cap) return { cap: -1, free: 0, atMost: Infinity };
+  const place = `${cap.over === 'each' ? useKey(cap, item) : cap.code} ${useOf}`;
+  const known = places.get(place) ?? places.size;
+  places.set(place, known);
+  return { cap: known, free: cap.free?.value ?? 0, atMost: cap.atMost?.value ?? Infinity };
 }

@@ -4,6 +4,7 @@ import type { Familiarity } from '../drive/event';
 import { countingMarks } from '../marking/counting';
 import { rulesOf } from '../marking/rules';
 import type { SheetEntry } from '../marking/sheet';
+import { strangeReferences } from '../marking/strange';
 import type { GradeSign, Standard } from '../marking/standard';
 
 /** What a mark of a behaviour counts as: faults that add up, and faults that fail at once, are separate processes. */
@@ -56,9 +57,12 @@ function count(counts: Counts, behaviour: string | undefined, severity: Severity
 /**
  * What an ended drive says.
  * @param standard the one it was marked under
+ * @returns undefined where the drive cannot be judged by it: what is not judged says nothing
  */
-export function evidenceOfDrive(standard: Standard, drive: Drive): Evidence {
-  const { items, grades } = rulesOf(standard);
+export function evidenceOfDrive(standard: Standard, drive: Drive): Evidence | undefined {
+  const rules = rulesOf(standard);
+  if (strangeReferences(rules, drive).length > 0) return undefined;
+  const { items, grades } = rules;
   const marks = countingMarks(standard, drive);
   const counts: Counts = {};
   for (const mark of marks)
@@ -66,7 +70,11 @@ export function evidenceOfDrive(standard: Standard, drive: Drive): Evidence {
   const minutes = drivenMs(drive, drive.lastMs) / 60_000;
   const alone = (moments: Drive['prompts']) =>
     moments.filter(({ atMs }) => !marks.some((mark: Mark) => Math.abs(mark.atMs - atMs) <= besideMs)).length;
-  const runs = new Set(exerciseRuns(drive, drive.lastMs).map(({ exercise }) => exercise));
+  const runs = new Set(
+    exerciseRuns(drive, drive.lastMs)
+      .filter(({ failedAtMs }) => failedAtMs === undefined)
+      .map(({ exercise }) => exercise),
+  );
   return {
     kind: 'drive',
     at: drive.startedAt ?? '',
@@ -80,7 +88,7 @@ export function evidenceOfDrive(standard: Standard, drive: Drive): Evidence {
     promptsAlone: alone(drive.prompts),
     interventionsAlone: alone(drive.interventions),
     cleanExercises: [...runs].filter((exercise) => !marks.some((mark) => mark.exercise === exercise)),
-    completed: drive.ended?.ending === 'completed',
+    completed: drive.ended?.ending === 'completed' && minutes > 0,
   };
 }
 

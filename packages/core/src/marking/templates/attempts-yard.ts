@@ -89,7 +89,7 @@ const categories: readonly Category[] = [
 /** An inspection, then exercises with a number of attempts; touching a line or an obstacle ends the test. */
 export const attemptsYard: Standard = {
   id: 'attempts-yard',
-  version: 2,
+  version: 3,
   name: 'Attempts yard',
   summary: 'An inspection outside and inside, then six exercises with set attempts; a touched line ends the test.',
   trafficSide: 'left',
@@ -140,6 +140,14 @@ export const attemptsYard: Standard = {
       allowed: commonPractice(attempts),
       effect: { kind: 'fail-exercise' },
     })),
+    ...exercises.map(({ code, name, attempts }): Limit => ({
+      code: `failed-${code}`,
+      name: `Failed attempts at ${name.toLowerCase()}`,
+      scope: { kind: 'exercise', exercise: code },
+      measure: { kind: 'failed-attempts' },
+      allowed: commonPractice(attempts - 1, 'The last attempt has to succeed.'),
+      effect: { kind: 'fail-exercise' },
+    })),
     ...exercises.flatMap(({ code, name, movements }): readonly Limit[] =>
       movements === undefined
         ? []
@@ -149,8 +157,8 @@ export const attemptsYard: Standard = {
               name: `Movements of ${name.toLowerCase()}`,
               scope: { kind: 'exercise', exercise: code },
               measure: { kind: 'steps', step: 'movement' },
-              allowed: commonPractice(movements),
-              effect: { kind: 'fail-exercise' },
+              allowed: commonPractice(movements, 'One more fails the attempt.'),
+              effect: { kind: 'fail-attempt' },
             },
           ],
     ),
