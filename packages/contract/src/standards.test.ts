@@ -68,7 +68,7 @@ describe('events of advice, steps and measured values', () => {
   it('are refused where they are not what they say', () => {
     expect(batch({ type: 'advice', target: 'm', answers: ['close'], proposed: 'none' })).toEqual(['events.0.answers']);
     expect(batch({ type: 'advice', target: 'm', answers: { near: 7 }, proposed: 'none' })).toEqual([
-      'events.0.answers',
+      'events.0.answers.near',
     ]);
     expect(batch({ type: 'step', step: 'jump' })).toEqual(['events.0.step']);
     expect(batch({ type: 'mark', item: 'i', grade: 'g', measured: '15' })).toEqual(['events.0.measured']);

@@ -1,14 +1,24 @@
-import { checkResults, endingCauses, endings, familiarities, sectionKinds, stepKinds } from '../drive/event';
+import {
+  attemptResults,
+  checkResults,
+  endingCauses,
+  endings,
+  familiarities,
+  sectionKinds,
+  stepKinds,
+} from '../drive/event';
 
 const text = { type: 'string', minLength: 1, maxLength: 200 } as const;
 const freeText = { type: 'string', maxLength: 2000 } as const;
+/** A whole number that a computer holds exactly. */
+const count = { type: 'integer', minimum: 0, maximum: Number.MAX_SAFE_INTEGER } as const;
+const version = { type: 'integer', minimum: 1, maximum: Number.MAX_SAFE_INTEGER } as const;
 const stamp = {
   id: { ...text, description: 'Made on the device, unique for ever.' },
   device: text,
-  seq: { type: 'integer', minimum: 0, description: 'Counts the events of this device in this drive.' },
+  seq: { ...count, description: 'Counts the events of this device in this drive.' },
   atMs: {
-    type: 'integer',
-    minimum: 0,
+    ...count,
     description: 'Milliseconds since the start of the drive, from a clock that never jumps.',
   },
   wall: { type: 'string', format: 'date-time', description: 'Wall clock of the device, RFC 3339 in UTC.' },
@@ -25,7 +35,7 @@ const bodies = {
         type: 'object',
         required: ['id', 'version'],
         additionalProperties: false,
-        properties: { id: text, version: { type: 'integer', minimum: 1 } },
+        properties: { id: text, version },
       },
       briefing: { type: 'boolean' },
     },
@@ -54,6 +64,7 @@ const bodies = {
       proposed: text,
     },
   },
+  attempt: { required: ['result'], properties: { result: { enum: attemptResults }, reason: freeText } },
   step: { required: ['step'], properties: { step: { enum: stepKinds } } },
   prompt: { required: [], properties: {} },
   intervention: { required: [], properties: {} },
@@ -118,9 +129,10 @@ export const driveRecordSchema = {
     },
     standard: {
       type: 'object',
-      description: 'The version the drive was marked under, whole or by reference.',
+      description:
+        'The version the drive was marked under: a reference of just these two fields, or the standard whole, as in its own file format.',
       required: ['id', 'version'],
-      properties: { id: text, version: { type: 'integer', minimum: 1 } },
+      properties: { id: text, version },
     },
     events: { type: 'array', maxItems: 20000, items: { $ref: '#/$defs/event' } },
   },

@@ -45,6 +45,7 @@ export function driveTable(standard: Standard, drive: Drive): readonly DriveRow[
         [atMs, { event: right ? 'answer right' : 'answer wrong', item: items.get(item)?.item.name ?? item }] as const,
     ),
     ...drive.steps.map(({ atMs, step }) => [atMs, { event: step }] as const),
+    ...drive.failedAttempts.map(({ atMs }) => [atMs, { event: 'attempt failed' }] as const),
     ...drive.prompts.map(({ atMs }) => [atMs, { event: 'prompt' }] as const),
     ...drive.interventions.map(({ atMs }) => [atMs, { event: 'intervention' }] as const),
     ...drive.pins.map(

@@ -34,6 +34,12 @@ export function parseStandardFile(source: string): Parsed<Standard> {
   return { ok: false, problems: contradictions.map(({ path, cause }) => ({ path: `/standard${path}`, cause })) };
 }
 
+/** Everything wrong with what should be a standard: its shape and, where that is right, its sense. */
+export function standardProblems(value: unknown): readonly FormatProblem[] {
+  const shape = standardShapeProblems(value);
+  return shape.length > 0 ? shape : contradictionsIn(value as Standard);
+}
+
 /** What is wrong with the shape of something that should be a standard; places as JSON Pointers into it. */
 export function standardShapeProblems(value: unknown): readonly FormatProblem[] {
   return shapeProblems({ format: 'jasperwren-standard', formatVersion: 1, standard: value }).map(({ path, cause }) => ({

@@ -3,7 +3,7 @@ import { measuredUnits } from '../marking/standard';
 
 const text = { type: 'string', minLength: 1, maxLength: 200 } as const;
 /** No white space: codes are put side by side to make keys. */
-const code = { type: 'string', pattern: '^\\S{1,200}$' } as const;
+const code = { type: 'string', pattern: '^(?!__proto__$)\\S{1,200}$' } as const;
 const words = { type: 'string', maxLength: 1000 } as const;
 const codes = { type: 'array', maxItems: 400, items: text } as const;
 const sourced = { $ref: '#/$defs/sourced' } as const;
@@ -40,7 +40,10 @@ const item = object(
     class: text,
     exercise: text,
     points: { type: 'object', additionalProperties: sourced },
-    measured: object({ quantity: text, unit: { enum: measuredUnits }, bands: listOf({ $ref: '#/$defs/band' }, 10) }),
+    measured: object(
+      { quantity: text, unit: { enum: measuredUnits }, bands: listOf({ $ref: '#/$defs/band' }, 10) },
+      { counts: { enum: ['value', 'grade'] } },
+    ),
     sequence: { type: 'array', maxItems: 20, items: text },
   },
 );
@@ -86,6 +89,7 @@ const limit = object({
     points: [{ grades: codes }, { items: codes }],
     time: [{}],
     attempts: [{}],
+    'failed-attempts': [{}],
     steps: [{ step: { enum: exerciseStepKinds } }],
     'failed-exercises': [{}],
   }),
@@ -93,6 +97,7 @@ const limit = object({
   effect: byKind({
     'fail-test': [{}],
     'fail-exercise': [{}],
+    'fail-attempt': [{}],
     'ask-upgrade': [{ grade: text }],
     upgrade: [{ grade: text }],
   }),
@@ -101,7 +106,7 @@ const limit = object({
 const standard = object(
   {
     id: { type: 'string', pattern: '^[a-z0-9][a-z0-9-]{0,59}$' },
-    version: { type: 'integer', minimum: 1 },
+    version: { type: 'integer', minimum: 1, maximum: Number.MAX_SAFE_INTEGER },
     name: text,
     summary: words,
     trafficSide: { enum: ['left', 'right'] },
