@@ -35,12 +35,19 @@ export function translationNotes({ standard, grades, translations }: Compared): 
   const without = translations.filter((entry) => 'why' in entry).length;
   return [
     ...grades
-      .filter(({ from, to }) => to === 'none' || from.code !== to.code)
+      .filter(({ from, to }) => to === 'none' || from.name !== to.name)
       .map(({ from, to, marks }) =>
         to === 'none'
           ? `${marks} x ${from.name}: ${standard.name} has nothing as mild`
           : `${marks} x ${from.name} read as ${to.name}`,
       ),
+    ...severalFits(translations),
     ...(without > 0 ? [`${without} of ${translations.length} marks have no place under ${standard.name}`] : []),
   ];
+}
+
+/** Marks that fit several items of the other standard: one of them was chosen. */
+function severalFits(translations: Compared['translations']): readonly string[] {
+  const several = translations.filter((entry) => 'fits' in entry && entry.fits > 1).length;
+  return several === 0 ? [] : [`${several} x fits several items there: one of them was taken`];
 }

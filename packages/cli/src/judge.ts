@@ -3,19 +3,21 @@ import { foldDrive } from '@jasperwren/core/drive/fold';
 import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { Standard } from '@jasperwren/core/marking/standard';
+import type { Reason } from '@jasperwren/core/marking/reason';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import {
+  conflictSentence,
   crossingWords,
   describeMissing,
   limitName,
   reasonSentence,
   verdictSentence,
 } from '@jasperwren/core/marking/wording';
-import { exitCodes, type Io } from './io';
+import { exitCodes, printJson, UsageError, type Io } from './io';
 import { comparisonTable, judgeUnderAll, translationNotes } from './judge-all';
-import { knownIds, ownStandard, readRecords } from './records';
+import { knownIds, ownStandard, readRecords, shippedStandard } from './records';
 
 interface Judged {
   readonly record: DriveRecord;
@@ -37,23 +39,22 @@ export function judge(args: readonly string[], io: Io): number {
     allowPositionals: true,
   });
   const [file, ...more] = positionals;
-  if (file === undefined || more.length > 0) {
-    io.err('Name one file: jasperwren judge FILE [--standard ID|all] [--json]');
-    return exitCodes.usage;
-  }
+  if (file === undefined || more.length > 0)
+    throw new UsageError('Name one file: jasperwren judge FILE [--standard ID|all] [--json]');
+  const asked = values.standard === undefined || values.standard === 'all' ? undefined : shippedOrOwn(values.standard);
   const records = readRecords(file, io);
   if (!records) return exitCodes.unusable;
   if (values.standard === 'all') return judgeAll(file, records, values.json, io);
   const judged: Judged[] = [];
   for (const record of records) {
-    const one = judgeOne(record, values.standard);
+    const one = judgeOne(record, asked);
     if (typeof one === 'string') {
       io.err(`${file}: drive ${record.driveId}: ${one}`);
       return exitCodes.unusable;
     }
     judged.push(one);
   }
-  if (values.json) io.out(JSON.stringify(judged.map(toJson), null, 2));
+  if (values.json) printJson(io, judged.map(toJson));
   else judged.forEach((one, i) => print(one, i > 0, io));
   return exitCodeOf(judged.map(({ verdict }) => verdict));
 }
@@ -81,7 +82,7 @@ function judgeAll(file: string, records: readonly DriveRecord[], asJson: boolean
         toJson({ record, standard: one.standard, verdict: one.verdict, notes: translationNotes(one) }),
       ),
     );
-    io.out(JSON.stringify(json, null, 2));
+    printJson(io, json);
   } else {
     tables.forEach(({ record, compared }, i) => {
       if (i > 0) io.out('');
@@ -96,14 +97,13 @@ function judgeAll(file: string, records: readonly DriveRecord[], asJson: boolean
 }
 
 /** A drive judged by the standard asked for or its own, or why it cannot be. */
-function judgeOne(record: DriveRecord, asked: string | undefined): Judged | string {
+function judgeOne(record: DriveRecord, asked: Asked | undefined): Judged | string {
   const own = ownStandard(record);
   const drive = foldDrive(record.events);
-  if (asked === undefined) {
+  // Asked for by name, a record's own standard is the version the drive was marked under.
+  if (asked === undefined || (own && own.id === asked.id))
     return own ? { record, standard: own, verdict: judgeDrive(own, drive), notes: [] } : noOwnStandard(record);
-  }
-  const standard = findTemplate(asked);
-  if (!standard) return `there is no standard "${asked}"; there are: ${knownIds()}`;
+  const standard = asked.shipped ?? shippedStandard(asked.id);
   if (own) {
     const compared = judgeUnder(own, standard, drive);
     return { record, standard, verdict: compared.verdict, notes: translationNotes(compared) };
@@ -111,6 +111,14 @@ function judgeOne(record: DriveRecord, asked: string | undefined): Judged | stri
   const note = `The record does not hold its own standard: its codes were taken for those of ${standard.name}`;
   return { record, standard, verdict: judgeDrive(standard, drive), notes: [note] };
 }
+
+/** A standard asked for by id; one that does not ship may still be a record's own. */
+interface Asked {
+  readonly id: string;
+  readonly shipped: Standard | undefined;
+}
+
+const shippedOrOwn = (id: string): Asked => ({ id, shipped: findTemplate(id) });
 
 function noOwnStandard({ standard: { id, version } }: DriveRecord): string {
   return `it names the standard "${id}" in version ${version} and does not hold it; choose another with --standard (${knownIds()})`;
@@ -128,10 +136,11 @@ function print({ record, standard, verdict, notes }: Judged, apart: boolean, io:
     for (const missing of verdict.missing) io.out(`  Besides: ${describeMissing(missing)}.`);
   for (const question of verdict.questions)
     io.out(`  To decide: ${limitName(standard, question)}, ${question.used} times.`);
-  for (const mark of verdict.unplaced)
-    io.out(`  Not judged: this standard has no "${mark.item}" with the grade "${mark.grade}" (${clock(mark.atMs)}).`);
+  for (const conflict of verdict.conflicts) io.out(`  ${conflictSentence(standard, conflict)}`);
+  for (const failed of verdict.failedAttempts)
+    io.out(`  Attempt failed at ${clock(failed.crossedAtMs)}: ${reasonSentence(standard, failed)}`);
   for (const note of notes) io.out(`  ${note}.`);
-  io.out('  Room left:');
+  if (verdict.headroom.length > 0) io.out('  Room left:');
   for (const room of verdict.headroom) {
     io.out(`    ${limitName(standard, room)}: ${Math.max(0, room.left)} of ${room.allowed} (${room.used} used)`);
   }
@@ -151,7 +160,18 @@ function toJson({ record, standard, verdict, notes }: Judged) {
       crossedAtMs: reason.crossedAtMs,
       marks: reason.marks.map((mark) => mark.id),
     })),
+    stops: verdict.stops,
     missing: verdict.missing,
+    failedExercises: verdict.failedExercises.map(toCrossing),
+    failedAttempts: verdict.failedAttempts.map(toCrossing),
+    conflicts: verdict.conflicts.map(({ mark, byValue, counts }) => ({
+      mark: mark.id,
+      grade: mark.grade,
+      measured: mark.measured,
+      byValue: byValue ?? null,
+      counts,
+    })),
+    capped: verdict.capped.map((mark) => mark.id),
     questions: verdict.questions.map((question) => ({
       limit: question.limit.code,
       scope: question.scope,
@@ -164,10 +184,11 @@ function toJson({ record, standard, verdict, notes }: Judged) {
       allowed,
       left,
     })),
-    unplaced: verdict.unplaced.map((mark) => mark.id),
     notes,
   };
 }
+
+const toCrossing = ({ limit, scope, crossedAtMs }: Reason) => ({ limit: limit.code, scope, crossedAtMs });
 
 /** Minutes and seconds of the drive, such as 26:05. */
 function clock(ms: number): string {

@@ -1,15 +1,17 @@
 import { parseArgs } from 'node:util';
 import { foldDrive } from '@jasperwren/core/drive/fold';
+import { eventText, sameOnce } from '@jasperwren/core/drive/same-once';
 import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import { verdictSentence } from '@jasperwren/core/marking/wording';
 import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
 import { judgementNames } from '@jasperwren/core/readiness/judgement';
 import { chanceSentence, howItCame } from '@jasperwren/core/readiness/words';
-import { exitCodes, type Io } from './io';
-import { knownIds, ownStandard, readRecords } from './records';
+import { exitCodes, printJson, UsageError, type Io } from './io';
+import { knownIds, ownStandard, readRecords, shippedStandard } from './records';
 
 /**
  * `readiness FILE [--standard ID] [--on DATE] [--seed N] [--json]`: reads drive records of one learner and says how
@@ -28,27 +30,34 @@ export function readinessCommand(args: readonly string[], io: Io): number {
     allowPositionals: true,
   });
   const [file, ...more] = positionals;
-  const on = values.on === undefined ? asOf(new Date()) : new Date(`${values.on}T23:59:59Z`);
+  const on = values.on === undefined ? asOf(new Date()) : dayOf(values.on);
   const seed = Number(values.seed);
-  if (file === undefined || more.length > 0 || Number.isNaN(on.getTime()) || !Number.isSafeInteger(seed)) {
-    io.err('Name one file: jasperwren readiness FILE [--standard ID] [--on YYYY-MM-DD] [--seed N] [--json]');
-    return exitCodes.usage;
+  if (file === undefined || more.length > 0 || !on || !Number.isSafeInteger(seed))
+    throw new UsageError(
+      'Name one file: jasperwren readiness FILE [--standard ID] [--on YYYY-MM-DD] [--seed N] [--json]',
+    );
+  const read = readRecords(file, io);
+  if (!read) return exitCodes.unusable;
+  const records = eachOnce(read);
+  if (typeof records === 'string') {
+    io.err(`${file}: ${records}`);
+    return exitCodes.unusable;
   }
-  const records = readRecords(file, io);
-  if (!records) return exitCodes.unusable;
   const standard = standardFor(records, values.standard);
-  if (typeof standard === 'string') {
-    io.err(`${file}: ${standard}`);
+  if (!standard) {
+    io.err(`${file}: no standard to judge by; choose one with --standard (${knownIds()})`);
     return exitCodes.unusable;
   }
   const evidence = records.flatMap((record) => {
     const own = ownStandard(record) ?? standard;
     const drive = foldDrive(record.events);
-    return drive.ended ? [evidenceOfDrive(own, drive)] : [];
+    if (!drive.ended) return [];
+    const one = evidenceOfDrive(own, drive);
+    if (!one) io.err(`${file}: drive ${record.driveId} is left out. ${verdictSentence(own, judgeDrive(own, drive))}`);
+    return one ?? [];
   });
   const readiness = estimate({ standard, evidence, on, assumptions: defaultAssumptions, seed });
-  if (values.json)
-    io.out(JSON.stringify({ standard: standard.id, on: on.toISOString().slice(0, 10), ...readiness }, null, 2));
+  if (values.json) printJson(io, { standard: standard.id, on: on.toISOString().slice(0, 10), ...readiness });
   else print(readiness, standard, io);
   return {
     book: exitCodes.pass,
@@ -58,10 +67,38 @@ export function readinessCommand(args: readonly string[], io: Io): number {
   }[readiness.judgement.word];
 }
 
-/** The standard asked for, or that of the last drive. */
-function standardFor(records: readonly DriveRecord[], asked: string | undefined): Standard | string {
-  const found = asked === undefined ? records.map(ownStandard).findLast(Boolean) : findTemplate(asked);
-  return found ?? `no standard to judge by; choose one with --standard (${knownIds()})`;
+/** The end of a day `YYYY-MM-DD` in UTC; undefined where there is no such day. */
+function dayOf(text: string): Date | undefined {
+  const day = new Date(`${text}T23:59:59Z`);
+  return !Number.isNaN(day.getTime()) && day.toISOString().startsWith(text) && text.length === 10 ? day : undefined;
+}
+
+/** Each drive once; where one is there twice and differs, both places. */
+function eachOnce(records: readonly DriveRecord[]): readonly DriveRecord[] | string {
+  const texts = new Map<string, number>();
+  const textOf = ({ events }: DriveRecord) => [...sameOnce(events).values()].map(eventText).sort().join();
+  const kept: DriveRecord[] = [];
+  for (const [i, record] of records.entries()) {
+    const before = texts.get(record.driveId);
+    if (before === undefined) {
+      texts.set(record.driveId, i);
+      kept.push(record);
+    } else if (textOf(records[before]!) !== textOf(record))
+      return `/${i}: the drive "${record.driveId}" is there twice and differs from /${before}`;
+  }
+  return kept;
+}
+
+const startOf = ({ events }: DriveRecord): string =>
+  new Date(events.find(({ type }) => type === 'started')!.wall).toISOString();
+
+/** The standard asked for, in the version of the records where they name it; else that of the latest drive. */
+function standardFor(records: readonly DriveRecord[], asked: string | undefined): Standard | undefined {
+  const own = [...records]
+    .sort((a, b) => (startOf(a) < startOf(b) ? -1 : 1))
+    .flatMap((record) => ownStandard(record) ?? [])
+    .findLast(({ id }) => asked === undefined || id === asked);
+  return own ?? (asked === undefined ? undefined : shippedStandard(asked));
 }
 
 function print(readiness: Readiness, standard: Standard, io: Io): void {

@@ -1,29 +1,51 @@
 import { readFileSync } from 'node:fs';
-import { parseDriveRecords, type DriveRecord } from '@jasperwren/core/formats/drive-record';
+import { holdsStandard, parseDriveRecords, type DriveRecord } from '@jasperwren/core/formats/drive-record';
+import { fileText } from '@jasperwren/core/formats/file-text';
+import type { Parsed } from '@jasperwren/core/formats/problems';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { findTemplate, templates } from '@jasperwren/core/marking/templates/templates';
-import type { Io } from './io';
+import { findTemplate, shippedVersion, templates } from '@jasperwren/core/marking/templates/templates';
+import { UsageError, type Io } from './io';
+
+/** So many problems of a file are printed; the others are counted. */
+const mostPrinted = 20;
 
 /** The drive records of a file; undefined where it cannot be used, with place and cause on the error output. */
 export function readRecords(file: string, io: Io): readonly DriveRecord[] | undefined {
-  let source: string;
+  let bytes: Uint8Array;
   try {
-    source = readFileSync(file, 'utf8');
+    bytes = readFileSync(file);
   } catch (error) {
     io.err(`${file}: cannot be read: ${error instanceof Error ? error.message : String(error)}`);
     return undefined;
   }
-  const parsed = parseDriveRecords(source);
+  const parsed = parsedRecords(bytes);
   if (parsed.ok) return parsed.value;
-  for (const { path, cause } of parsed.problems) io.err(`${file}: ${path || 'the file'}: ${cause}`);
+  for (const { path, cause } of parsed.problems.slice(0, mostPrinted))
+    io.err(`${file}: ${path || 'the file'}: ${cause}`);
+  const more = parsed.problems.length - mostPrinted;
+  if (more > 0) io.err(`${file}: and ${more} more ${more === 1 ? 'problem' : 'problems'}`);
   return undefined;
+}
+
+function parsedRecords(bytes: Uint8Array): Parsed<readonly DriveRecord[]> {
+  const text = fileText(bytes);
+  return text.ok ? parseDriveRecords(text.value) : text;
 }
 
 /** The standard that the record holds or that ships in the version it names. */
 export function ownStandard({ standard }: DriveRecord): Standard | undefined {
-  if ('categories' in standard) return standard;
-  const template = findTemplate(standard.id);
-  return template?.version === standard.version ? template : undefined;
+  if (holdsStandard(standard)) return standard;
+  return shippedVersion(standard.id, standard.version);
+}
+
+/**
+ * The shipped standard of an id.
+ * @throws UsageError with the list of those there are
+ */
+export function shippedStandard(id: string): Standard {
+  const standard = findTemplate(id);
+  if (!standard) throw new UsageError(`There is no standard "${id}". There are: ${knownIds()}`);
+  return standard;
 }
 
 /** The ids of the shipped standards, for messages. */

@@ -1,16 +1,16 @@
-import { exitCodes, type Io } from './io';
+import { exitCodes, printLines, safeIo, UsageError, type Io } from './io';
 
 type Command = (args: readonly string[], io: Io) => number | Promise<number>;
 
 /** Each with its own modules, so that a small command starts quickly. */
-const commands: Readonly<Record<string, () => Promise<Command>>> = {
-  judge: async () => (await import('./judge')).judge,
-  readiness: async () => (await import('./readiness')).readinessCommand,
-  backup: async () => (await import('./keep')).backupCommand,
-  restore: async () => (await import('./keep')).restoreCommand,
-  school: async () => (await import('./keep')).schoolCommand,
-  demo: async () => (await import('./demo')).demoCommand,
-};
+const commands: ReadonlyMap<string, () => Promise<Command>> = new Map<string, () => Promise<Command>>([
+  ['judge', async () => (await import('./judge')).judge],
+  ['readiness', async () => (await import('./readiness')).readinessCommand],
+  ['backup', async () => (await import('./keep')).backupCommand],
+  ['restore', async () => (await import('./keep')).restoreCommand],
+  ['school', async () => (await import('./keep')).schoolCommand],
+  ['demo', async () => (await import('./demo')).demoCommand],
+]);
 
 const usage = `jasperwren judge FILE [--standard ID] [--json]   verdict, reasons and room left of drive records
 jasperwren judge FILE --standard all             the verdicts under every standard, as a table
@@ -22,18 +22,26 @@ jasperwren school NAME --lead NAME --email ADDR  makes a school, password in JAS
 jasperwren demo [FOLDER]                         loads the demo data into an empty database`;
 
 /** Runs a command line and returns the exit code. */
-export async function run([name = '', ...args]: readonly string[], io: Io): Promise<number> {
-  const load = commands[name];
+export async function run([name = '', ...args]: readonly string[], raw: Io): Promise<number> {
+  const io = safeIo(raw);
+  const load = commands.get(name);
   if (!load) {
-    io.err(usage);
+    if (name) io.err(`There is no command "${name}". There are:`);
+    printLines(io.err, usage);
     return exitCodes.usage;
   }
   try {
-    return await (
-      await load()
-    )(args, io);
+    const command = await load();
+    return await command(args, io);
   } catch (error) {
     io.err(error instanceof Error ? error.message : String(error));
+    if (!isUsage(error)) return exitCodes.unusable;
+    printLines(io.err, usage);
     return exitCodes.usage;
   }
 }
+
+/** Whether a call was wrong: what `parseArgs` of Node.js refuses, and what a command does. */
+const isUsage = (error: unknown): boolean =>
+  error instanceof UsageError ||
+  (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'));
