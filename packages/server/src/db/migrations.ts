@@ -205,4 +205,12 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0006-digest-version': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .alterTable('drives')
+        .addColumn('digest_version', 'integer', (c) => c.notNull().defaultTo(0))
+        .execute();
+    },
+  },
 };

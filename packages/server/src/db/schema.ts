@@ -54,6 +54,8 @@ export interface Tables {
     clock_at: string | null;
     /** What follows from the log, kept so that lists need not fold it again; rewritten with every batch. */
     digest: string;
+    /** The release of the summary that made the digest, see `digestVersion`. */
+    digest_version: number;
   };
   events: { school_id: string; drive_id: string; id: string; account_id: string; body: string; received_at: string };
   /** Links by which a learner reads a debrief; the token itself is kept nowhere. */

@@ -4,6 +4,7 @@ import { unsettledPins } from '@jasperwren/core/drive/drive';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { marksByArea } from '@jasperwren/core/marking/areas';
+import { countBy } from '@jasperwren/core/marking/count-by';
 import { countingMarks } from '@jasperwren/core/marking/counting';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { countItems } from '@jasperwren/core/marking/likely';
@@ -14,12 +15,14 @@ import { verdictDetail } from '@jasperwren/core/marking/wording';
 /** The part of a summary that follows from the log and the standard alone. */
 export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' | 'instructorName' | 'startedAt'>;
 
+/** Changes whenever the same log may be summarised otherwise: digests of an older one are worked out again at start. */
+export const digestVersion = 2;
+
 /** What lists show of a drive. */
 export function digestOf(standard: Standard, events: readonly DriveEvent[]): DriveDigest {
   const drive = foldDrive(events);
   const verdict = judgeDrive(standard, drive);
-  const byGrade: Record<string, number> = {};
-  for (const mark of countingMarks(standard, drive)) byGrade[mark.grade] = (byGrade[mark.grade] ?? 0) + 1;
+  const evidence = evidenceOfDrive(standard, drive);
   return {
     standard: { id: standard.id, version: standard.version, name: standard.name },
     phase: drive.phase,
@@ -31,9 +34,9 @@ export function digestOf(standard: Standard, events: readonly DriveEvent[]): Dri
     debriefed: drive.debriefed !== undefined,
     prompts: drive.prompts.length,
     interventions: drive.interventions.length,
-    byGrade,
+    byGrade: countBy(countingMarks(standard, drive), ({ grade }) => grade),
     byArea: marksByArea(standard, drive),
     byItem: countItems(drive),
-    evidence: evidenceOfDrive(standard, drive),
+    ...(evidence && { evidence }),
   };
 }

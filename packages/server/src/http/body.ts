@@ -1,5 +1,4 @@
-import { check } from '@jasperwren/contract/check';
-import type { ClassConstructor } from 'class-transformer';
+import { check, type InputClass } from '@jasperwren/contract/check';
 import createError from 'http-errors';
 import type { Ctx } from './context';
 
@@ -7,7 +6,7 @@ import type { Ctx } from './context';
  * The body of a request, checked against a class of the contract.
  * @throws 422 with every field that is wrong
  */
-export function bodyOf<T extends object>(ctx: Ctx, type: ClassConstructor<T>): T {
+export function bodyOf<T extends object>(ctx: Ctx, type: InputClass<T>): T {
   const checked = check(type, (ctx.request as { body?: unknown }).body);
   if (checked.ok) return checked.value;
   throw createError(422, 'Some fields are not right. Nothing was saved.', {

@@ -104,7 +104,11 @@ describe('readiness', () => {
     const emil = await addLearner('Emil');
     await addDrive(emil, 3, [grave]);
     const { refreshDigests } = await import('../drives/store');
-    await server.db.updateTable('drives').set({ digest: '{"phase":"ended"}' }).where('learner_id', '=', emil).execute();
+    await server.db
+      .updateTable('drives')
+      .set({ digest: '{"phase":"ended"}', digest_version: 1 })
+      .where('learner_id', '=', emil)
+      .execute();
     await refreshDigests(server.db);
     const { body } = await first.send<ReadinessInput>('GET', `/api/learners/${emil}/readiness`);
     expect(body.evidence[0]?.counts['signs.lights']?.outright).toBe(1);
