@@ -48,6 +48,7 @@ export function FigureTable({
 const effects: Readonly<Record<Limit['effect']['kind'], string>> = {
   'fail-test': 'more fails the test',
   'fail-exercise': 'more fails the exercise',
+  'fail-attempt': 'more fails the attempt',
   'ask-upgrade': 'more is a question to decide',
   upgrade: 'more counts as graver',
 };

@@ -118,6 +118,7 @@ function ItemDetail({ standard, item }: { readonly standard: Standard; readonly 
       (band) =>
         `${bandWords(band, item.measured!.unit)}: ${standard.grades.find(({ code }) => code === band.grade)?.name}`,
     ) ?? []),
+    item.measured?.counts === 'grade' && 'the grade given counts where it differs',
     grades.length < standard.grades.length &&
       points.length === 0 &&
       `${grades.map(({ name }) => name).join(' or ')} only`,

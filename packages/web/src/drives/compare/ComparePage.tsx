@@ -128,6 +128,7 @@ function Side({ compared: { standard, verdict, grades, translations } }: { reado
 }
 
 const hows: Readonly<Record<Extract<Translation, { readonly how: unknown }>['how'], string>> = {
+  itself: '',
   'same-severity': '',
   'nearest-severity': 'nearest grade this item has',
   measured: 'graded anew by what was measured',
@@ -156,6 +157,7 @@ function Translations({ from, compared }: { readonly from: Standard; readonly co
                 <span>
                   {entry.category.name}: {entry.item.name.toLowerCase()}, {entry.grade.name}
                   {hows[entry.how] && <span className="muted"> ({hows[entry.how]})</span>}
+                  {entry.fits > 1 && <span className="muted"> (one of {entry.fits} items it fits)</span>}
                 </span>
               </span>
             ) : (

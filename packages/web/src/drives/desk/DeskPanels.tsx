@@ -30,7 +30,7 @@ export function DeskPanelView({ panel, driveId, standard, drive, verdict, action
     case 'more':
       return (
         <Panel title="Exercises and more">
-          <ExercisePanel driveId={driveId} standard={standard} drive={drive} actions={actions} />
+          <ExercisePanel driveId={driveId} standard={standard} drive={drive} verdict={verdict} actions={actions} />
           <MoreTiles standard={standard} drive={drive} actions={actions} />
         </Panel>
       );

@@ -7,7 +7,9 @@ import { exerciseStepKinds } from '@jasperwren/core/drive/event';
 import { itemsOfExercise } from '@jasperwren/core/marking/likely';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Exercise, Limit, LimitMeasure, Standard } from '@jasperwren/core/marking/standard';
-import { capital, secondsWords } from '@jasperwren/core/marking/wording';
+import type { Reason } from '@jasperwren/core/marking/reason';
+import { limitsAttempts, type Verdict } from '@jasperwren/core/marking/verdict';
+import { capital, reasonSentence, secondsWords } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { clockTime, counted, times } from '../../ui/format';
 import styles from './desk.module.css';
@@ -18,11 +20,12 @@ interface Props {
   readonly driveId: string;
   readonly standard: Standard;
   readonly drive: Drive;
+  readonly verdict: Verdict;
   readonly actions: DeskActions;
 }
 
 /** The set exercises of the standard: begun and ended here, with their clocks and counts. */
-export function ExercisePanel({ driveId, standard, drive, actions }: Props) {
+export function ExercisePanel({ driveId, standard, drive, verdict, actions }: Props) {
   const nowMs = useNow(driveId, drive.phase === 'running');
   const [retest, setRetest] = useState(false);
   const runs = exerciseRuns(drive, nowMs);
@@ -33,16 +36,27 @@ export function ExercisePanel({ driveId, standard, drive, actions }: Props) {
   return (
     <>
       <h3>Set exercises</h3>
-      {running && exercise && <Running run={running} exercise={exercise} standard={standard} actions={actions} />}
+      {running && exercise && (
+        <Running
+          run={running}
+          attempt={runs.filter((run) => run.exercise === under).length}
+          failedBy={verdict.failedAttempts.find(
+            ({ scope, crossedAtMs }) => scope === under && crossedAtMs >= running.fromMs,
+          )}
+          exercise={exercise}
+          standard={standard}
+          actions={actions}
+        />
+      )}
       <div className={styles.tiles}>
         {standard.exercises.map(({ code, name, clockStarts }) => {
-          const goes = runs.filter((run) => run.exercise === code);
+          const begun = runs.filter((run) => run.exercise === code).length;
           const time = limitOf(standard, code, 'time');
           const attempts = limitOf(standard, code, 'attempts');
           const facts = [
             time && `${secondsWords(time.allowed.value)}${clockStarts ? `, the clock starts ${clockStarts}` : ''}`,
             attempts && counted(attempts.allowed.value, 'attempt', 'attempts'),
-            goes.length > 0 && `driven ${times(goes.length)}`,
+            begun > 0 && `begun ${times(begun)}`,
           ].filter(Boolean);
           return (
             <button
@@ -68,26 +82,46 @@ export function ExercisePanel({ driveId, standard, drive, actions }: Props) {
   );
 }
 
+/** The attempt under way: its time, its counts, and whether it has failed already. */
 function Running({
   run,
+  attempt,
+  failedBy,
   exercise,
   standard,
   actions,
 }: {
   readonly run: ExerciseRun;
+  /** Which attempt this is, from 1. */
+  readonly attempt: number;
+  /** The limit that failed it, where one did. */
+  readonly failedBy: Reason | undefined;
   readonly exercise: Exercise;
   readonly standard: Standard;
   readonly actions: DeskActions;
 }) {
+  const most = limitOf(standard, exercise.code, 'attempts')?.allowed.value;
+  const failed = failedBy
+    ? reasonSentence(standard, failedBy)
+    : run.failedAtMs !== undefined
+      ? 'You said so.'
+      : undefined;
   return (
     <div className={styles.running}>
       <p>
         <b>
           {exercise.name}: {clockTime(run.timeMs)}
+          {most !== undefined && `, attempt ${attempt} of ${most}`}
         </b>
         {exercise.task && <span className="muted"> {exercise.task}</span>}
         <span className="muted"> {bringsWords(standard, exercise.code)}</span>
       </p>
+      {failed !== undefined && (
+        <p role="alert">
+          <b>This attempt failed.</b> {failed}
+          {most !== undefined && attempt < most && ` Start ${exercise.name} again for attempt ${attempt + 1}.`}
+        </p>
+      )}
       <div className={styles.steps}>
         {exerciseStepKinds.map((step) => {
           const limit = limitOf(standard, exercise.code, 'steps', step);
@@ -99,6 +133,11 @@ function Running({
             </Button>
           );
         })}
+        {limitsAttempts(standard, exercise.code) && failed === undefined && (
+          <Button variant="outlined" onClick={() => actions.failAttempt(exercise.name)}>
+            Attempt failed
+          </Button>
+        )}
         <Button variant="contained" onClick={() => actions.finishExercise(exercise.name)}>
           Finish it
         </Button>

@@ -1,4 +1,5 @@
 import type { EventBody } from '@jasperwren/core/drive/event';
+import { exerciseRuns } from '@jasperwren/core/drive/clock';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { logOf, start } from '@jasperwren/core/drive/testing';
 import { askedOn } from '@jasperwren/core/marking/asked';
@@ -49,6 +50,18 @@ function desk(standard: Standard = tally, running = true) {
 }
 
 describe('an exercise on the desk', () => {
+  it('has an attempt fail by a touch, and another one begun', () => {
+    const { actions, driveNow, told } = desk();
+    nowMs = 60_000;
+    actions.startExercise('bay', 'Bay park', false);
+    nowMs = 90_000;
+    actions.failAttempt('Bay park');
+    nowMs = 120_000;
+    actions.startExercise('bay', 'Bay park', false);
+    expect(exerciseRuns(driveNow(), nowMs).map(({ failedAtMs }) => failedAtMs)).toEqual([90_000, undefined]);
+    expect(told).toContain('Bay park: attempt failed, 1:30.');
+  });
+
   it('begins, counts what belongs to it, and leads back to the section it came from', () => {
     const { actions, driveNow, told } = desk();
     nowMs = 60_000;

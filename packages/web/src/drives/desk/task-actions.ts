@@ -95,6 +95,12 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       dispatch(stepBack());
       tell(`${name} has begun, ${at()}.`);
     },
+    /** Says that the attempt under way failed; what follows from that, the standard says. */
+    failAttempt(name: string): void {
+      if (!running) return;
+      void write({ type: 'attempt', result: 'failed' });
+      tell(`${name}: attempt failed, ${at()}.`);
+    },
     finishExercise(name: string): void {
       if (!running) return;
       const before = driveNow().spans.findLast(({ exercise }) => exercise === undefined)?.section ?? 'guided';

@@ -32,6 +32,7 @@ const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
   regrade: 'the last regrade',
   advice: 'the last advice',
   step: 'the last count',
+  attempt: 'the failed attempt',
   prompt: 'the last "I spoke"',
   intervention: 'the last "I took control"',
   section: 'the last change of section',

@@ -14,12 +14,12 @@ export function Besides({ standard, drive }: { readonly standard: Standard; read
     ...askedOn(standard, drive)
       .filter(({ answered }) => answered > 0)
       .map(({ rule, right, wrong }) => `${rule.name}: ${right} right, ${wrong} wrong.`),
-    ...exerciseRuns(drive, drive.lastMs).map(({ exercise, timeMs, steps }) => {
+    ...exerciseRuns(drive, drive.lastMs).map(({ exercise, timeMs, steps, failedAtMs }) => {
       const name = standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
       const counts = exerciseStepKinds.flatMap((kind) =>
         steps[kind].length > 0 ? [counted(steps[kind].length, kind, `${kind}s`)] : [],
       );
-      return `${[`${name}: ${clockTime(timeMs)} min`, ...counts].join(', ')}.`;
+      return `${[`${name}: ${clockTime(timeMs)} min`, ...counts, ...(failedAtMs === undefined ? [] : ['attempt failed'])].join(', ')}.`;
     }),
     ...roadLines(drive),
     ...drive.pauses.map(

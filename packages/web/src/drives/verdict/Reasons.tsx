@@ -4,6 +4,7 @@ import type { Standard } from '@jasperwren/core/marking/standard';
 import { nearLimits, type Verdict } from '@jasperwren/core/marking/verdict';
 import {
   capital,
+  conflictSentence,
   crossingWords,
   describeMissing,
   describeStop,
@@ -89,6 +90,31 @@ export function Reasons({ standard, verdict, write }: Props) {
                 </li>
               );
             })}
+          </Rows>
+        </Section>
+      )}
+      {verdict.conflicts.length > 0 && (
+        <Section title="Measurement and grade differ">
+          <Rows>
+            {verdict.conflicts.map((conflict) => (
+              <li key={conflict.mark.id} className={styles.line}>
+                {conflictSentence(standard, conflict)}
+              </li>
+            ))}
+          </Rows>
+        </Section>
+      )}
+      {verdict.failedAttempts.length > 0 && (
+        <Section title="Attempts failed">
+          <Rows>
+            {verdict.failedAttempts.map((reason) => (
+              <li key={`${reason.scope} ${reason.crossedAtMs}`} className={styles.line}>
+                <span>
+                  {scopeName(standard, reason)}: {reasonSentence(standard, reason)}
+                </span>
+                <span className="muted">At {clockTime(reason.crossedAtMs)}.</span>
+              </li>
+            ))}
           </Rows>
         </Section>
       )}

@@ -18,7 +18,7 @@ import { memo, useState } from 'react';
 import { Rows } from '../../ui/Page';
 import { inCategory, inItem, moveCategory, setBySchool, withNewCategory, withoutItem, type Change } from './change';
 import styles from './editor.module.css';
-import { LetterEdit, NumberEdit, TextEdit } from './fields';
+import { ChoiceEdit, LetterEdit, NumberEdit, TextEdit } from './fields';
 
 interface Props {
   readonly standard: Standard;
@@ -113,6 +113,11 @@ const bounds = [
   ['below', 'below'],
 ] as const;
 
+const whatCounts = [
+  ['value', 'The measurement counts'],
+  ['grade', 'The grade given counts'],
+] as const;
+
 function withBound(measured: Measured, at: number, bound: (typeof bounds)[number][0], next: Sourced): Measured {
   const { value, provenance } = next;
   return {
@@ -170,6 +175,15 @@ const ItemRow = memo(function ItemRow({
             />
           );
         }),
+      )}
+      {item.measured && (
+        <ChoiceEdit
+          label="If measurement and grade differ"
+          value={item.measured.counts ?? 'value'}
+          choices={whatCounts}
+          onChange={(counts) => set({ measured: { ...item.measured!, counts } })}
+          width="15rem"
+        />
       )}
       <Button
         variant="text"

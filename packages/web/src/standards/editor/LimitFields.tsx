@@ -159,7 +159,7 @@ function LimitRow({
 }
 
 function effectOf(kind: LimitEffect['kind'], standard: Standard): LimitEffect {
-  if (kind === 'fail-test' || kind === 'fail-exercise') return { kind };
+  if (kind !== 'ask-upgrade' && kind !== 'upgrade') return { kind };
   const grave = standard.grades.find(({ sign }) => sign === 'outright') ?? standard.grades.at(-1);
   return { kind, grade: grave?.code ?? '' };
 }
