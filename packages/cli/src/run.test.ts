@@ -139,6 +139,90 @@ describe('judge', () => {
     expect(json[0]).toHaveLength(9);
   });
 
+  it('gives no result where the record names what its standard does not have', async () => {
+    const many = Array.from({ length: 20 }, () => fault('driving'));
+    for (const body of [
+      { type: 'mark', item: 'moon.landing', grade: 'driving' },
+      { type: 'mark', item: 'signs.lights', grade: 'awful' },
+      { type: 'section', section: 'exercise', exercise: 'moon' },
+    ] as const)
+      for (const args of [[], ['--standard', 'tally'], ['--standard', 'graded'], ['--standard', 'all']]) {
+        const { code, out } = await cli('judge', file(record([...many, body])), ...args);
+        expect([args, code]).toEqual([args, 4]);
+        expect(out).toMatch(/not judged: this standard has no/i);
+      }
+  });
+
+  it('judges under its own standard asked for by name as it judges at home', async () => {
+    const rolled: EventBody = { type: 'mark', item: 'slope.roll-back', grade: 'demerit', measured: 40 };
+    const yard = {
+      ...record([]),
+      standard: { id: 'timed-yard', version: 2 },
+      events: fullTest([rolled], 'timed-yard'),
+    };
+    for (const one of [yard, record([{ type: 'mark', item: 'checks.tell', grade: 'serious' }])]) {
+      const plain = await cli('judge', file(one), '--json');
+      expect(await cli('judge', file(one), '--json', '--standard', one.standard.id)).toEqual(plain);
+    }
+    const older = { ...tally, version: 1 };
+    const events = [{ ...fullTest([])[0], standard: { id: 'tally', version: 1 } }, ...fullTest([]).slice(1)];
+    const { out } = await cli('judge', file(record([], { standard: older, events })), '--standard', 'tally');
+    expect(out).toContain('Tally v1');
+  });
+
+  it('has fields for what stopped a drive and what is missing', async () => {
+    const stopped = {
+      ...record([]),
+      events: [...fullTest([]).slice(0, -1), { ...fullTest([]).at(-1), ending: 'abandoned', cause: 'safety' }],
+    };
+    const { out } = await cli('judge', file(stopped), '--json');
+    expect(JSON.parse(out)).toMatchObject([
+      {
+        outcome: 'fail',
+        stops: [{ kind: 'broken-off', cause: 'safety' }],
+        missing: [{ kind: 'abandoned' }],
+        conflicts: [],
+      },
+    ]);
+  });
+
+  it('prints twenty problems of a file and counts the others', async () => {
+    const spoilt = fullTest(Array.from({ length: 500 }, () => fault('driving'))).map((event) => ({
+      ...event,
+      seq: 'x',
+    }));
+    const { code, err } = await cli('judge', file(record([], { events: spoilt })));
+    expect(code).toBe(2);
+    expect(err.split('\n')).toHaveLength(21);
+    expect(err).toContain('and 484 more problems');
+  });
+
+  it('prints no control character and no line break of a file', async () => {
+    const evil = 'Ada\u001b[2J\nPass, without a mark against it.\u202e\u0085';
+    const named = await cli('judge', file(record([fault('serious')], { learner: { name: evil } })));
+    expect(named.out.split('\n')[0]).toBe(
+      'Ada\\u001b[2J\\u000aPass, without a mark against it.\\u202e\\u0085, drive d1, Tally v2',
+    );
+    const json = await cli('judge', file(record([], { driveId: evil })), '--json');
+    expect(JSON.parse(json.out)).toMatchObject([{ driveId: evil }]);
+    // eslint-disable-next-line no-control-regex
+    expect(json.out).not.toMatch(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f\u202e]/);
+  });
+
+  it('exits 1 on a wrong call, with the list of what there is', async () => {
+    for (const name of ['__proto__', 'constructor', 'jugde'])
+      expect(await cli(name)).toMatchObject({ code: 1, err: expect.stringContaining(`There is no command "${name}"`) });
+    for (const id of ['__proto__', 'Tally', ''])
+      expect(await cli('judge', file(record([])), '--standard', id)).toMatchObject({
+        code: 1,
+        err: expect.stringContaining('There are: tally, graded'),
+      });
+    expect(await cli('judge', file(record([])), '--loud')).toMatchObject({
+      code: 1,
+      err: expect.stringContaining('--loud'),
+    });
+  });
+
   it('tells its use when it is called without a file', async () => {
     expect(await cli('judge')).toMatchObject({ code: 1 });
     expect(await cli()).toMatchObject({ code: 1, err: expect.stringContaining('jasperwren judge FILE') });
@@ -238,7 +322,33 @@ describe('readiness', () => {
     expect(JSON.parse(out)).toMatchObject({ standard: 'graded', drives: 1, judgement: { word: 'cannot-say' } });
   });
 
+  it('counts a drive once that is there twice, and refuses two that differ', async () => {
+    const drives = history([fault('driving')]);
+    const args = ['--on', '2026-04-01', '--json'];
+    const once = await cli('readiness', file(drives), ...args);
+    expect((await cli('readiness', file([...drives, drives[1]].reverse()), ...args)).out).toBe(once.out);
+    const other = { ...drives[1]!, events: history([fault('serious')])[1]!.events };
+    expect(await cli('readiness', file([...drives, other]), ...args)).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('/3: the drive "d1" is there twice and differs from /1'),
+    });
+  });
+
+  it('leaves out a drive that cannot be judged, and says so', async () => {
+    const drives = history([]);
+    const { err, out } = await cli(
+      'readiness',
+      file([...drives.slice(1), history([{ type: 'mark', item: 'moon', grade: 'driving' }])[0]]),
+      '--on',
+      '2026-04-01',
+      '--json',
+    );
+    expect(err).toContain('drive d0 is left out. Not judged: this standard has no item "moon".');
+    expect(JSON.parse(out)).toMatchObject({ drives: 2 });
+  });
+
   it('refuses what it cannot use', async () => {
+    expect((await cli('readiness', file(history([])), '--on', '2026-02-30')).code).toBe(1);
     expect((await cli('readiness')).code).toBe(1);
     expect((await cli('readiness', file('{'))).code).toBe(2);
     expect((await cli('readiness', file(history([])), '--on', 'tomorrow')).code).toBe(1);

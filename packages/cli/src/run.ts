@@ -44,4 +44,4 @@ export async function run([name = '', ...args]: readonly string[], raw: Io): Pro
 /** Whether a call was wrong: what `parseArgs` of Node.js refuses, and what a command does. */
 const isUsage = (error: unknown): boolean =>
   error instanceof UsageError ||
-  (error instanceof TypeError && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'));
+  (error instanceof Error && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'));

@@ -41,6 +41,6 @@ function firstBadByte(bytes: Uint8Array): { line: number; column: number } {
     if (fits(middle)) good = middle;
     else bad = middle;
   }
-  const before = new TextDecoder().decode(bytes.subarray(0, good)).split('\n');
+  const before = new TextDecoder().decode(bytes.subarray(0, good), { stream: true }).split('\n');
   return { line: before.length, column: before.at(-1)!.length + 1 };
 }

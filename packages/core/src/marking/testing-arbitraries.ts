@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { behaviours } from '../catalogue/catalogue';
 import type { Mark } from '../drive/drive';
+import { exerciseStepKinds, type DriveEvent, type EventBody } from '../drive/event';
+import { logOf, start } from '../drive/testing';
 import { houseDefault } from './provenance';
 import { gradesOf, rulesOf } from './rules';
 import type { Cap, Item, Limit, LimitEffect, LimitScope, Standard } from './standard';
@@ -155,4 +157,50 @@ export function anyMarks(standard: Standard): fc.Arbitrary<readonly Mark[]> {
         device: 'tablet',
       })),
     );
+}
+
+/** Any log of a drive under a standard, on two devices, within what the standard knows. */
+export function anyLogUnder(standard: Standard): fc.Arbitrary<readonly DriveEvent[]> {
+  const known = [...rulesOf(standard).items.values()].flatMap(({ item }) =>
+    gradesOf(standard, item).map((grade) => ({ item, grade: grade.code })),
+  );
+  const codes = standard.exercises.map(({ code }) => code);
+  const target = fc.nat(30).map((n) => `id-${n}`);
+  const body: fc.Arbitrary<EventBody> = fc.oneof(
+    {
+      weight: 6,
+      arbitrary: fc
+        .record({ which: fc.constantFrom(...known), value: fc.integer({ min: 0, max: 60 }), measured: fc.boolean() })
+        .map(({ which: { item, grade }, value, measured }): EventBody => ({
+          type: 'mark',
+          item: item.code,
+          grade,
+          ...(measured && item.measured && { measured: value }),
+        })),
+    },
+    fc.record({ type: fc.constant('strike' as const), target, reason: fc.constant('Slip') }),
+    fc.constantFrom<EventBody>(
+      { type: 'pin' },
+      { type: 'prompt' },
+      { type: 'intervention' },
+      { type: 'attempt', result: 'failed' },
+      { type: 'section', section: 'independent' },
+      { type: 'section', section: 'guided' },
+      { type: 'pause', state: 'paused' },
+      { type: 'pause', state: 'resumed' },
+      { type: 'ended', ending: 'completed' },
+      { type: 'moved-off' },
+      ...exerciseStepKinds.map((step) => ({ type: 'step', step }) as const),
+      ...codes.map((exercise) => ({ type: 'section', section: 'exercise', exercise }) as const),
+    ),
+  );
+  const entry = fc.record({ body, atMs: fc.nat(2_400_000), device: fc.constantFrom('front', 'back') });
+  return fc.tuple(fc.array(entry, { maxLength: 30 }), fc.boolean()).map(([entries, briefing]) => [
+    ...logOf([[0, { ...start(standard.id), ...(briefing && { briefing }) }, 'id-start']]),
+    ...entries.map(({ body: one, atMs, device }, i) => ({
+      ...logOf([[0, one, `id-${i}`]], device)[0]!,
+      seq: i,
+      atMs,
+    })),
+  ]);
 }
