@@ -29,8 +29,8 @@ test.describe('with the demo school', () => {
       ['Tavi Ormsund', 'Nearly', 'Safety questions at 90 %'],
       ['Lenka Brathmoor', 'Nearly', 'Without a mark yet'],
       ['Pim Odderstane', 'Nearly', 'Without a mark yet'],
-      ['Corvin Ashdellow', 'Not yet', 'Two drives in a row'],
-      ['Yselle Quarrick', 'Not yet', 'Two drives in a row'],
+      ['Corvin Ashdellow', 'Not yet', 'Drive 2 mock tests in a row'],
+      ['Yselle Quarrick', 'Not yet', 'Drive 2 mock tests in a row'],
       ['Harkin Lowmayne', 'Cannot say yet', 'more drive under test conditions'],
       ['Sunna Veltrey', 'Cannot say yet', '18 more minutes'],
     ] as const) {
@@ -54,7 +54,7 @@ test.describe('with the demo school', () => {
     await expect(figure).toBeVisible();
     await expect(page.getByText(/^About \d+ of 20 test days .* Behind it stand 7 drives\.$/)).toBeVisible();
     const before = await figure.getAttribute('aria-label');
-    await expect(page.getByText('1 of the last two with a fault that fails at once.').first()).toBeVisible();
+    await expect(page.getByText('1 of the last 2 with a failing fault.').first()).toBeVisible();
     // Without anything taken off for known roads, her clean drives by heart count in full.
     const slider = page.getByRole('slider', { name: /A wholly known road takes off/ });
     await slider.focus();

@@ -34,7 +34,7 @@ export async function run([name = '', ...args]: readonly string[], raw: Io): Pro
     const command = await load();
     return await command(args, io);
   } catch (error) {
-    io.err(error instanceof Error ? error.message : String(error));
+    io.err(messageOf(error));
     if (!isUsage(error)) return exitCodes.unusable;
     printLines(io.err, usage);
     return exitCodes.usage;
@@ -42,6 +42,11 @@ export async function run([name = '', ...args]: readonly string[], raw: Io): Pro
 }
 
 /** Whether a call was wrong: what `parseArgs` of Node.js refuses, and what a command does. */
-const isUsage = (error: unknown): boolean =>
-  error instanceof UsageError ||
-  (error instanceof Error && 'code' in error && String(error.code).startsWith('ERR_PARSE_ARGS'));
+function isUsage(error: unknown): boolean {
+  if (error instanceof UsageError) return true;
+  const code = typeof error === 'object' && error !== null && 'code' in error ? error.code : undefined;
+  return typeof code === 'string' && code.startsWith('ERR_PARSE_ARGS');
+}
+
+const messageOf = (error: unknown): string =>
+  typeof error === 'object' && error !== null && 'message' in error ? String(error.message) : String(error);

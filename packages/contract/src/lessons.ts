@@ -1,3 +1,4 @@
+import type { Booking } from '@jasperwren/core/readiness/booking';
 import type { FreeHours, LessonGoal, PlannedLesson } from '@jasperwren/core/readiness/plan';
 import { Type } from 'class-transformer';
 import {
@@ -78,6 +79,6 @@ export interface LessonsView {
   readonly lessons: readonly LessonView[];
   /** Free hours of whoever is signed in. */
   readonly hours: readonly FreeHours[];
-  /** Starts of this instructor's lessons with other learners. */
-  readonly taken: readonly string[];
+  /** This instructor's lessons with other learners. */
+  readonly taken: readonly Booking[];
 }

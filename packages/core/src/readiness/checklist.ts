@@ -1,6 +1,6 @@
 import type { Standard } from '../marking/standard';
 import { withOptions } from '../marking/options';
-import { joinWords, percent } from '../marking/wording';
+import { capital, joinWords, percent } from '../marking/wording';
 import { totalOf, type Evidence } from './evidence';
 
 const dayMs = 86_400_000;
@@ -91,18 +91,26 @@ function lastTwo(drives: readonly Evidence[]): ReadinessCheck {
   const last = drives.slice(-wanted.lastWithout);
   const grave = last.filter((one) => totalOf(one, 'outright') > 0).length;
   const taken = last.filter(({ interventions }) => interventions > 0).length;
-  const ok = last.length === wanted.lastWithout && grave === 0 && taken === 0;
+  const short = wanted.lastWithout - last.length;
   const found = [
-    grave > 0 && `${grave} of the last two with a fault that fails at once`,
-    taken > 0 && `${taken} of the last two with a control taken`,
+    grave > 0 && `${grave} of the last ${last.length} with a failing fault`,
+    taken > 0 && `${taken} of the last ${last.length} in which you took control`,
+    short > 0 && `${last.length} of ${wanted.lastWithout} mock tests`,
   ].filter((one): one is string => one !== false);
+  // Each cause says its own: a taken control is not cured by driving without a failing fault.
+  const free = [grave > 0 && 'no failing fault', taken > 0 && 'no control taken'].filter(
+    (one): one is string => one !== false,
+  );
+  const more = short > 0 ? `${short} more ${short === 1 ? 'mock test' : 'mock tests'}` : '';
   return check(
     'last-two',
-    ok,
-    ok
-      ? 'The last two drives without a fault that fails at once and without a control taken.'
-      : `${found.length > 0 ? joinWords(found) : 'Fewer than two drives'}.`,
-    'Two drives in a row without a fault that fails at once.',
+    found.length === 0,
+    found.length === 0
+      ? 'No failing fault and no control taken in the last 2 mock tests.'
+      : `${capital(joinWords(found))}.`,
+    free.length > 0
+      ? `Drive ${wanted.lastWithout} mock tests in a row with ${joinWords(free)}.`
+      : `Drive ${more} with no failing fault and no control taken.`,
   );
 }
 

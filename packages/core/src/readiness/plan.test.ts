@@ -15,7 +15,7 @@ describe('free hours', () => {
       { weekday: 1, from: '09:00', to: '11:30' },
       { weekday: 4, from: '17:00', to: '18:00' },
     ];
-    expect(freeSlots(hours, '2026-06-01', '2026-06-08', 60, ['2026-06-01T10:00'])).toEqual([
+    expect(freeSlots(hours, '2026-06-01', '2026-06-08', 60, [{ start: '2026-06-01T10:30', minutes: 45 }])).toEqual([
       '2026-06-01T09:00',
       '2026-06-04T17:00',
     ]);

@@ -1,5 +1,6 @@
 import type { Standard } from '../marking/standard';
 import { withOptions } from '../marking/options';
+import { overlaps, type Booking } from './booking';
 import type { ReadinessCheck } from './checklist';
 import type { AreaChange } from './estimate';
 import { bookFrom } from './judgement';
@@ -28,10 +29,7 @@ export interface LessonGoal {
   readonly seek: string;
 }
 
-export interface PlannedLesson {
-  /** Local time without a zone, `YYYY-MM-DDTHH:MM`. */
-  readonly start: string;
-  readonly minutes: number;
+export interface PlannedLesson extends Booking {
   readonly goals: readonly LessonGoal[];
 }
 
@@ -61,14 +59,14 @@ const seekFor: Readonly<Record<string, string>> = {
 /**
  * The lessons that fit into free hours between two days, the earliest first.
  * @param until the day of the test, `YYYY-MM-DD`; no lesson on it
- * @param taken starts that are taken already
+ * @param taken what is booked already
  */
 export function freeSlots(
   hours: readonly FreeHours[],
   fromDay: string,
   until: string,
   minutes: number,
-  taken: readonly string[] = [],
+  taken: readonly Booking[] = [],
 ): readonly string[] {
   const slots: string[] = [];
   for (let at = Date.parse(`${fromDay}T00:00:00Z`); at < Date.parse(`${until}T00:00:00Z`); at += dayMs) {
@@ -79,7 +77,7 @@ export function freeSlots(
         slots.push(`${day.toISOString().slice(0, 10)}T${clock(minute)}`);
     }
   }
-  return slots.filter((slot) => !taken.includes(slot)).sort();
+  return slots.filter((start) => !taken.some((one) => overlaps(one, { start, minutes }))).sort();
 }
 
 const minuteOf = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));

@@ -1,8 +1,10 @@
 import type { LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
+import { endOf, overlaps, type Booking } from '@jasperwren/core/readiness/booking';
 import type { FreeHours, LessonGoal } from '@jasperwren/core/readiness/plan';
 import createError from 'http-errors';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
+import type { Tables } from '../db/schema';
 import type { Who } from '../http/context';
 import { getLearner } from '../learners/store';
 import type { CalendarOf } from './calendar';
@@ -25,7 +27,7 @@ export async function lessonsOf(db: Db, { schoolId, accountId }: Who, learnerId:
       .execute(),
     db
       .selectFrom('lessons')
-      .select('start')
+      .select(['start', 'minutes'])
       .where('school_id', '=', schoolId)
       .where('account_id', '=', accountId)
       .where('learner_id', '!=', learnerId)
@@ -47,7 +49,7 @@ export async function lessonsOf(db: Db, { schoolId, accountId }: Who, learnerId:
       instructorName: name,
     })),
     hours: JSON.parse(account?.free_hours ?? '[]') as FreeHours[],
-    taken: taken.map(({ start }) => start),
+    taken,
   };
 }
 
@@ -64,7 +66,8 @@ export async function setFreeHours(db: Db, { schoolId, accountId }: Who, hours: 
 /**
  * Makes the lessons of a learner those of a plan: new ones are booked, others moved or given other goals, and those
  * left out are cancelled; past ones stay. All of it or nothing.
- * @throws 404 where the school has no such learner or the learner no such lesson; 409 where two begin at once
+ * @throws 404 where the school has no such learner or the learner no such lesson; 409 where the learner or the
+ *   instructor would be in two places at once, with who has the hour
  */
 export async function keepPlan(
   db: Db,
@@ -75,8 +78,6 @@ export async function keepPlan(
 ): Promise<void> {
   const { schoolId, accountId } = who;
   await getLearner(db, schoolId, learnerId);
-  if (new Set(lessons.map(({ start }) => start)).size < lessons.length)
-    throw createError(409, 'Two lessons begin at the same time. Nothing was saved.', { code: 'two-at-once' });
   const updated_at = new Date().toISOString();
   await db.transaction().execute(async (trx) => {
     const before = await trx
@@ -86,6 +87,7 @@ export async function keepPlan(
       .where('learner_id', '=', learnerId)
       .where('cancelled', '=', 0)
       .execute();
+    await refuseDoubleBooking(trx, who, learnerId, lessons, before, today);
     for (const { id, start, minutes, goals } of lessons) {
       const body = { start, minutes, goals: JSON.stringify(goals) };
       const known = before.find((row) => row.id === id);
@@ -126,6 +128,71 @@ export async function keepPlan(
         .execute();
     }
   });
+}
+
+type LessonRow = Pick<Tables['lessons'], 'id' | 'start' | 'minutes' | 'account_id'>;
+
+/**
+ * Says no where a lesson that is new or moved overlaps another one of the learner, or of its instructor. It runs inside
+ * the transaction that books, so that of two who want one hour the first has it.
+ * @throws 409
+ */
+async function refuseDoubleBooking(
+  trx: Db,
+  { schoolId, accountId }: Who,
+  learnerId: string,
+  lessons: LessonPlan['lessons'],
+  before: readonly LessonRow[],
+  today: string,
+): Promise<void> {
+  const known = new Map(before.map((row) => [row.id, row]));
+  const planned = lessons.map(({ id, start, minutes }, at) => {
+    const row = id === undefined ? undefined : known.get(id);
+    const changed = !row || row.start !== start || row.minutes !== minutes;
+    return { at, start, minutes, changed, accountId: row?.account_id ?? accountId };
+  });
+  const kept = new Set(lessons.flatMap(({ id }) => id ?? []));
+  const past = before
+    .filter(({ id, start }) => start.slice(0, 10) < today && !kept.has(id))
+    .map(({ start, minutes, account_id }) => ({ at: -1, start, minutes, changed: false, accountId: account_id }));
+  const changed = planned.filter((lesson) => lesson.changed);
+  if (changed.length === 0) return;
+  const others = await trx
+    .selectFrom('lessons')
+    .innerJoin('learners', 'learners.id', 'lessons.learner_id')
+    .innerJoin('accounts', 'accounts.id', 'lessons.account_id')
+    .select([
+      'lessons.start',
+      'lessons.minutes',
+      'lessons.account_id',
+      'learners.name as learner',
+      'accounts.name as teacher',
+    ])
+    .where('lessons.school_id', '=', schoolId)
+    .where('lessons.learner_id', '!=', learnerId)
+    .where('lessons.account_id', 'in', [...new Set(changed.map((lesson) => lesson.accountId))])
+    .where('cancelled', '=', 0)
+    .execute();
+  for (const lesson of changed) {
+    const own = [...planned, ...past].find((other) => other !== lesson && overlaps(other, lesson));
+    if (own) throw doubleBooked(lesson.at, `There is a lesson ${hourWords(own)} already.`);
+    const taken = others.find((other) => other.account_id === lesson.accountId && overlaps(other, lesson));
+    if (taken) throw doubleBooked(lesson.at, `${taken.teacher} has ${taken.learner} ${hourWords(taken)}.`);
+  }
+}
+
+const doubleBooked = (at: number, message: string) =>
+  createError(409, `${message} Nothing was saved.`, {
+    code: 'double-booked',
+    problems: [{ field: `lessons.${at}.start`, message }],
+  });
+
+const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' });
+
+/** "on 1 June 2099 from 09:00 to 10:00". */
+function hourWords(booking: Booking): string {
+  const { start } = booking;
+  return `on ${day.format(new Date(`${start}Z`))} from ${start.slice(11)} to ${endOf(booking).slice(11)}`;
 }
 
 /** Every lesson of a learner for a calendar, cancelled ones included. */

@@ -18,6 +18,7 @@ import {
   useSortable,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
+import { overlaps } from '@jasperwren/core/readiness/booking';
 import type { LessonGoal } from '@jasperwren/core/readiness/plan';
 import dayjs from 'dayjs';
 import styles from './plan.module.css';
@@ -62,7 +63,11 @@ export function LessonList({ lessons, slots, onChange }: Props) {
             <Lesson
               key={lesson.key}
               lesson={lesson}
-              slots={slots.filter((slot) => slot === lesson.start || !lessons.some((other) => other.start === slot))}
+              slots={slots.filter(
+                (start) =>
+                  start === lesson.start ||
+                  !lessons.some((other) => other !== lesson && overlaps(other, { start, minutes: lesson.minutes })),
+              )}
               onMove={(start) =>
                 onChange(
                   lessons
