@@ -10,20 +10,23 @@ import { defaultAssumptions } from '../packages/core/src/readiness/assumptions';
 import { compileStandard } from '../packages/core/src/readiness/compiled';
 import { estimate } from '../packages/core/src/readiness/estimate';
 import { drawPoisson } from '../packages/core/src/readiness/gamma';
-import { posteriorOn } from '../packages/core/src/readiness/posterior';
+import { expectedTotal, posteriorOn } from '../packages/core/src/readiness/posterior';
 import { firstAbove } from '../packages/core/src/readiness/simulate';
-import { syntheticLearner } from '../packages/core/src/readiness/testing-learners';
+import { laws, populationOf } from '../packages/core/src/readiness/testing-populations';
 
 const tests = 100_000;
 const items = (standard: (typeof templates)[number]) =>
   standard.categories.flatMap((category) => category.items).length;
 const standard = [...templates].sort((a, b) => items(b) - items(a))[0]!;
-const learner = syntheticLearner(3, false);
+const learner = populationOf(standard, laws[0]!, 4, 3)[3]!;
 const posterior = posteriorOn(learner.on, standard, learner.evidence, defaultAssumptions);
 const compiled = compileStandard(standard);
+const wholes = { counted: 0, outright: 0 };
+for (const { severity, shape } of posterior.cells) wholes[severity] += shape;
 const marks = posterior.cells.flatMap(({ item, severity, shape }) => {
   const mark = compiled.cellFor(item, severity);
-  return mark === undefined ? [] : [{ mark, rate: shape / posterior.components[5]!.rate }];
+  // Where a middling learner of this posterior has their faults.
+  return mark === undefined ? [] : [{ mark, rate: (shape * expectedTotal(posterior, severity)) / wholes[severity] }];
 });
 let total = 0;
 const upTo = Float64Array.from(marks, ({ rate }) => (total += rate));

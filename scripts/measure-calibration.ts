@@ -1,18 +1,27 @@
-// npm run calibration [LEARNERS]: how well the estimate is calibrated on learners whose true chance is known.
-import { schoolsToMeasure, measureCalibration } from '../packages/core/src/readiness/testing-calibration';
+// npm run calibration [LEARNERS] [SEED] [LAW]: how the estimate does on populations of learners whose true chance is known.
+import { tally } from '../packages/core/src/marking/templates/tally';
+import { measureCalibration } from '../packages/core/src/readiness/testing-calibration';
+import { laws } from '../packages/core/src/readiness/testing-populations';
 
-const learners = Number(process.argv[2] ?? 500);
-const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
-for (const improving of [false, true])
-  for (const standard of schoolsToMeasure) {
-    const result = measureCalibration(standard, learners, improving);
-    console.log(
-      [
-        `${standard.name}, ${improving ? 'improving' : 'steady'}, ${learners} learners:`,
-        `90 % intervals hold the truth ${percent(result.coverage)},`,
-        `Brier ${result.brier.toFixed(4)} (knowing the truth ${result.best.toFixed(4)}, excess ${result.excess.toFixed(4)}),`,
-        `share of mocks passed ${result.share.toFixed(4)},`,
-        `mean width ${percent(result.width)}, bias ${(100 * result.bias).toFixed(1)} points`,
-      ].join(' '),
-    );
-  }
+const learners = Number(process.argv[2] ?? 1500);
+const seed = Number(process.argv[3] ?? 11);
+const points = (share: number) => `${share < 0 ? '' : '+'}${(100 * share).toFixed(1)}`;
+console.log(
+  `${tally.name}, ${learners} learners each, seed ${seed}. Expected Brier scores above that of knowing the truth; bias in points.`,
+);
+for (const law of laws.filter(({ name }) => name.includes(process.argv[4] ?? ''))) {
+  const began = Date.now();
+  const one = measureCalibration(tally, law, learners, seed);
+  const { counted, outright, levelSpread, power, ownShape, fall, form, knownRoads } = one.school.assumptions;
+  console.log(
+    [
+      law.name.padEnd(34),
+      `estimate ${one.shipped.toFixed(4)}, floor ${one.floor.toFixed(4)}, above it ${(one.shipped - one.floor).toFixed(4)}`,
+      `share of mocks ${one.share.toFixed(3)}, last ${one.last.toFixed(3)}`,
+      `coverage ${(100 * one.coverage).toFixed(1)} %, width ${(100 * one.width).toFixed(0)}`,
+      `bias ${points(one.bias)} (${one.biasByDrives.map(points).join(', ')})`,
+      `fitted ${[counted, outright, levelSpread, power, ownShape, fall, form, knownRoads].map((n) => n.toFixed(2)).join(' ')} markers ${[...one.school.markers.values()].map(({ factor }) => factor.toFixed(2)).join(' ')}`,
+      `${((Date.now() - began) / 1000).toFixed(0)} s`,
+    ].join('; '),
+  );
+}

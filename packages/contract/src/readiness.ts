@@ -1,12 +1,22 @@
+import type { Assumptions, MarkerSeverity, School } from '@jasperwren/core/readiness/assumptions';
 import type { Calibration } from '@jasperwren/core/readiness/calibration';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import type { JudgementWord } from '@jasperwren/core/readiness/judgement';
 
-/** The school's own prior rates, as pairs of behaviour and faults per test. */
-export interface PriorView {
-  readonly counted: readonly (readonly [behaviour: string, perTest: number])[];
-  readonly outright: readonly (readonly [behaviour: string, perTest: number])[];
+/** What the school's own learners say, see `School`; maps as pairs. */
+export interface SchoolFigures {
+  readonly assumptions: Assumptions;
+  readonly errors: School['errors'];
+  readonly counted: readonly (readonly [behaviour: string, share: number])[];
+  readonly outright: readonly (readonly [behaviour: string, share: number])[];
+  readonly markers: readonly (readonly [accountId: string, severity: MarkerSeverity])[];
+  readonly learners: number;
   readonly drives: number;
+}
+
+/** How strict a marker of the school is. */
+export interface MarkerView extends MarkerSeverity {
+  readonly name: string;
 }
 
 /** A real test as the history shows it. */
@@ -20,7 +30,7 @@ export interface RealResult {
 export interface ReadinessInput {
   readonly evidence: readonly Evidence[];
   readonly results: readonly RealResult[];
-  readonly prior: PriorView;
+  readonly school: SchoolFigures;
   /** Chance that the safety questions are right on the day of the test, or today, 0 to 1. */
   readonly questions?: number;
 }
@@ -54,4 +64,6 @@ export interface SchoolReadiness {
   readonly rows: readonly ReadinessRow[];
   readonly load: readonly InstructorLoad[];
   readonly calibration: Calibration;
+  /** For lead instructors alone; empty for others. */
+  readonly markers: readonly MarkerView[];
 }

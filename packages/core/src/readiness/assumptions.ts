@@ -1,35 +1,47 @@
 import { behaviours } from '../catalogue/catalogue';
-import { totalOf, type Evidence, type Severity } from './evidence';
+import { severities, type Severity } from './evidence';
 
-/** Everything an estimate takes for granted. Each is shown, can be changed, and changes the figure. */
+/** Everything an estimate rests on besides the drives. Each is shown, can be changed, and changes the figure. */
 export interface Assumptions {
   /** Days after which a drive counts half. */
   readonly halfLifeDays: number;
-  /** How many tests the prior is worth. */
-  readonly priorTests: number;
-  /** Faults per test, by severity, of a learner of whom nothing is known. */
-  readonly priorCounted: number;
-  readonly priorOutright: number;
-  /** How far learners differ in level, as the spread of a logarithm. */
-  readonly levelSpread: number;
-  /** What a wholly known road takes off the weight of a drive, 0 to 1. */
-  readonly familiarityWeight: number;
   /** What a prompt counts of the fault it prevented, 0 to 1. */
   readonly promptWeight: number;
-  /** How much rates may have fallen in four weeks of lessons, as a share; how much is not known, so both ends count. */
-  readonly improvement: number;
+  /** Faults per test of the average learner as they begin, on roads they do not know. */
+  readonly counted: number;
+  readonly outright: number;
+  /** How far learners differ in level: the standard deviation of its logarithm. */
+  readonly levelSpread: number;
+  /** How failing faults follow the level: they go with this power of it. */
+  readonly power: number;
+  /** How alike learners of one level are in failing faults: the shape of a gamma distribution, larger is more alike. */
+  readonly ownShape: number;
+  /** Share of the faults that goes in four weeks of lessons; below 0 they grow. */
+  readonly fall: number;
+  /** How far learners differ in that, as a standard deviation. */
+  readonly fallSpread: number;
+  /** How far days differ for one learner: the standard deviation of a factor on the day's faults. */
+  readonly form: number;
+  /** Faults on wholly known roads, as a share of those on strange ones; roads known in part lie between. */
+  readonly knownRoads: number;
+  /** How much is known beforehand of where faults fall, as a number of faults. */
+  readonly shareWeight: number;
 }
 
-/** House defaults; the reasons are in docs/statistics.md. */
+/** Stated defaults for a school of which nothing is known (house defaults; the reasons are in docs/statistics.md). */
 export const defaultAssumptions: Assumptions = {
-  halfLifeDays: 28,
-  priorTests: 1,
-  priorCounted: 8,
-  priorOutright: 0.35,
-  levelSpread: 0.6,
-  familiarityWeight: 0.5,
+  halfLifeDays: 120,
   promptWeight: 0.5,
-  improvement: 0.2,
+  counted: 8,
+  outright: 0.35,
+  levelSpread: 0.6,
+  power: 0.8,
+  ownShape: 1.2,
+  fall: 0.08,
+  fallSpread: 0.08,
+  form: 0.25,
+  knownRoads: 0.85,
+  shareWeight: 10,
 };
 
 /** What each assumption may be, in the order in which it is shown. */
@@ -39,76 +51,78 @@ export const assumptionBounds: Readonly<
     { readonly name: string; readonly unit: string; readonly min: number; readonly max: number; readonly step: number }
   >
 > = {
-  halfLifeDays: { name: 'A drive counts half after', unit: 'days', min: 7, max: 120, step: 1 },
-  priorTests: {
-    name: 'What is known of learners in general is worth, in tests:',
-    unit: '',
-    min: 0.2,
-    max: 5,
+  counted: { name: 'Minor faults of the average learner', unit: 'a test', min: 1, max: 40, step: 0.5 },
+  outright: { name: 'Failing faults of the average learner', unit: 'a test', min: 0.02, max: 4, step: 0.01 },
+  levelSpread: { name: 'Learners differ by', unit: 'on a log scale', min: 0.1, max: 1.5, step: 0.05 },
+  power: { name: 'Failing faults follow the level with the power', unit: '', min: 0, max: 1.5, step: 0.05 },
+  ownShape: {
+    name: 'Learners of one level are alike in failing faults by',
+    unit: '(shape)',
+    min: 0.3,
+    max: 6,
     step: 0.1,
   },
-  priorCounted: { name: 'Faults that add up, of an unknown learner', unit: 'a test', min: 1, max: 30, step: 0.5 },
-  priorOutright: {
-    name: 'Faults that fail at once, of an unknown learner',
-    unit: 'a test',
-    min: 0.02,
-    max: 3,
-    step: 0.01,
-  },
-  levelSpread: { name: 'How far learners differ', unit: 'on a log scale', min: 0.1, max: 1.5, step: 0.1 },
-  familiarityWeight: { name: 'A wholly known road takes off', unit: 'of a drive’s weight', min: 0, max: 1, step: 0.1 },
+  fall: { name: 'Faults fall in four weeks by', unit: 'as a share', min: -0.3, max: 0.6, step: 0.01 },
+  fallSpread: { name: 'Learners differ in that by', unit: 'as a share', min: 0, max: 0.3, step: 0.01 },
+  form: { name: 'One learner’s days differ by', unit: 'as a share', min: 0, max: 0.8, step: 0.05 },
+  knownRoads: { name: 'Known roads bring', unit: 'of the faults of new ones', min: 0.4, max: 1.2, step: 0.01 },
+  halfLifeDays: { name: 'A drive counts half after', unit: 'days', min: 7, max: 365, step: 1 },
   promptWeight: { name: 'A prompt counts', unit: 'of the fault it prevented', min: 0, max: 1, step: 0.1 },
-  improvement: {
-    name: 'Faults may have fallen in four weeks by up to',
-    unit: 'as a share',
-    min: 0,
-    max: 0.8,
-    step: 0.05,
-  },
+  shareWeight: { name: 'Where faults usually fall counts as much as', unit: 'faults', min: 1, max: 60, step: 1 },
 };
 
-/** Mean faults per test by behaviour, before anything is known of the learner. */
-export interface Prior {
-  readonly counted: ReadonlyMap<string, number>;
-  readonly outright: ReadonlyMap<string, number>;
-  /** How many drives of the school stand behind it; 0 for the stated default. */
+/** How strict one marker is: faults they mark, as a multiple of what the average marker would. */
+export interface MarkerSeverity {
+  readonly factor: number;
+  /** Standard error of its logarithm. */
+  readonly error: number;
   readonly drives: number;
 }
 
-/** A school's own rates are used from this many drives on (house default). */
-export const drivesForOwnPrior = 30;
-
-/** The stated default: so many faults per test, spread evenly over the catalogue. */
-export function defaultPrior({ priorCounted, priorOutright }: Assumptions): Prior {
-  const even = (perTest: number) => new Map(behaviours.map(({ code }) => [code, perTest / behaviours.length]));
-  return { counted: even(priorCounted), outright: even(priorOutright), drives: 0 };
+/** What a school's own learners say about learners in general. */
+export interface School {
+  /** The stated defaults, drawn toward the school's own figures as far as its drives bear it. */
+  readonly assumptions: Assumptions;
+  /** Standard errors of the fitted ones, on the scale on which each was fitted. */
+  readonly errors: Partial<Readonly<Record<keyof Assumptions, number>>>;
+  /** Shares of the faults by behaviour, adding up to 1. */
+  readonly counted: ReadonlyMap<string, number>;
+  readonly outright: ReadonlyMap<string, number>;
+  readonly markers: ReadonlyMap<string, MarkerSeverity>;
+  /** Learners and drives that stand behind it. */
+  readonly learners: number;
+  readonly drives: number;
 }
 
-/**
- * The school's own pooled rates, drawn toward the default by as much as the prior is worth; the default itself
- * while the school has too few drives.
- */
-export function schoolPrior(drives: readonly Evidence[], assumptions: Assumptions): Prior {
-  const given = defaultPrior(assumptions);
-  if (drives.length < drivesForOwnPrior) return given;
-  const exposure = drives.reduce((sum, one) => sum + one.exposure, 0);
-  const pooled = (severity: Severity) =>
-    new Map(
-      [...given[severity]].map(([code, mean]) => {
-        const all = drives.reduce((sum, { counts }) => sum + (counts[code]?.[severity] ?? 0), 0);
-        return [code, (mean * assumptions.priorTests + all) / (assumptions.priorTests + exposure)] as const;
-      }),
+const evenShares: ReadonlyMap<string, number> = new Map(behaviours.map(({ code }) => [code, 1 / behaviours.length]));
+
+/** A school of which nothing is known: the stated defaults, faults spread evenly over the catalogue. */
+export const unknownSchool: School = {
+  assumptions: defaultAssumptions,
+  errors: {},
+  counted: evenShares,
+  outright: evenShares,
+  markers: new Map(),
+  learners: 0,
+  drives: 0,
+};
+
+/** How much the even spread over the catalogue counts beside a school's own faults, in faults (house default). */
+const evenSpreadFaults: Readonly<Record<Severity, number>> = { counted: 60, outright: 30 };
+
+/** Where the faults of a school fall: its own shares, drawn toward an even spread. */
+export function sharesOf(counts: Iterable<Readonly<Record<string, Readonly<Record<Severity, number>>>>>) {
+  const sums = { counted: new Map<string, number>(), outright: new Map<string, number>() };
+  for (const one of counts)
+    for (const [behaviour, count] of Object.entries(one))
+      for (const severity of severities)
+        sums[severity].set(behaviour, (sums[severity].get(behaviour) ?? 0) + count[severity]);
+  const share = (severity: Severity) => {
+    const weight = evenSpreadFaults[severity];
+    const total = weight + [...sums[severity].values()].reduce((sum, n) => sum + n, 0);
+    return new Map(
+      [...evenShares].map(([code, even]) => [code, (weight * even + (sums[severity].get(code) ?? 0)) / total] as const),
     );
-  return { counted: pooled('counted'), outright: pooled('outright'), drives: drives.length };
-}
-
-/** Faults per test that a prior expects. */
-export function priorTotal(prior: Prior, severity: Severity): number {
-  return [...prior[severity].values()].reduce((sum, one) => sum + one, 0);
-}
-
-/** What a learner shows per test on average, for comparison: plain, without weights. */
-export function plainRate(drives: readonly Evidence[], severity: Severity): number {
-  const exposure = drives.reduce((sum, one) => sum + one.exposure, 0);
-  return exposure === 0 ? 0 : drives.reduce((sum, one) => sum + totalOf(one, severity), 0) / exposure;
+  };
+  return { counted: share('counted'), outright: share('outright') };
 }

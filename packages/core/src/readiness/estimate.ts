@@ -1,10 +1,11 @@
+import { rulesOf } from '../marking/rules';
 import type { Standard } from '../marking/standard';
-import { defaultAssumptions, defaultPrior, type Assumptions, type Prior } from './assumptions';
+import { unknownSchool, type Assumptions, type School } from './assumptions';
 import { checklist, type ReadinessCheck } from './checklist';
 import { compileStandard } from './compiled';
-import type { Evidence } from './evidence';
+import type { Evidence, Severity } from './evidence';
 import { judgeReadiness, type Judgement } from './judgement';
-import { expectedByCategory, posteriorOn } from './posterior';
+import { expectedByCategory, expectedTotal, posteriorOn } from './posterior';
 import { simulate, usualEffort, type Chance, type Effort } from './simulate';
 
 /** Everything an estimate rests on. */
@@ -13,7 +14,8 @@ export interface Question {
   readonly evidence: readonly Evidence[];
   readonly on: Date;
   readonly assumptions: Assumptions;
-  readonly prior?: Prior;
+  /** What the school's own learners say; missing where nothing is known of it. */
+  readonly school?: School;
   /** Chance that the safety questions are right on the day of the test, 0 to 1. */
   readonly questions?: number | undefined;
   readonly seed: number;
@@ -42,16 +44,27 @@ export interface Readiness {
   readonly sheets: number;
   /** Weighted tests that stand behind it. */
   readonly exposure: number;
-  /** Drives that stand behind the prior; 0 where it is the stated default. */
-  readonly priorDrives: number;
+  /** Learners and drives of the school that stand behind what is assumed of learners in general. */
+  readonly school: Pick<School, 'learners' | 'drives'>;
+  /** Faults expected on a test. */
+  readonly expected: Readonly<Record<Severity, number>>;
 }
 
 /** The moment for which a day's estimate is made, the end of the day in UTC: it holds all day, wherever it is asked. */
 export const asOf = (now: Date): Date => new Date(`${now.toISOString().slice(0, 10)}T23:59:59Z`);
 
 /** Would this learner pass, how sure is that, and what would change it? */
-export function estimate({ standard, evidence, on, assumptions, prior, questions, seed, effort }: Question): Readiness {
-  const posterior = posteriorOn(on, standard, evidence, assumptions, prior);
+export function estimate({
+  standard,
+  evidence,
+  on,
+  assumptions,
+  school,
+  questions,
+  seed,
+  effort,
+}: Question): Readiness {
+  const posterior = posteriorOn(on, standard, evidence, assumptions, school);
   const { halved, ...chance } = simulate(standard, posterior, seed, effort ?? usualEffort, compileStandard(standard));
   const counted = expectedByCategory(posterior, 'counted');
   const outright = expectedByCategory(posterior, 'outright');
@@ -73,7 +86,50 @@ export function estimate({ standard, evidence, on, assumptions, prior, questions
     drives: past.filter(({ kind }) => kind === 'drive').length,
     sheets: past.filter(({ kind }) => kind === 'sheet').length,
     exposure: posterior.exposure,
-    priorDrives: posterior.prior.drives,
+    school: { learners: posterior.school.learners, drives: posterior.school.drives },
+    expected: { counted: expectedTotal(posterior, 'counted'), outright: expectedTotal(posterior, 'outright') },
+  };
+}
+
+/** What stands behind a chance, as chances of a pass, 0 to 1. */
+export interface WhatMovesIt {
+  /** Of a learner of this school who has driven nothing yet. */
+  readonly schoolAlone: number;
+  /** After one more mock test on the day, on new roads: without a fault, and with one failing fault. */
+  readonly afterClean: number;
+  readonly afterFailing: number;
+}
+
+/** What the school contributes to a chance, and what one more mock test would change. */
+export function whatMovesIt(question: Question): WhatMovesIt {
+  const { standard, evidence, on, assumptions, school, seed, effort } = question;
+  const compiled = compileStandard(standard);
+  const chanceWith = (known: readonly Evidence[]) =>
+    simulate(standard, posteriorOn(on, standard, known, assumptions, school), seed, effort ?? historyEffort, compiled)
+      .mean;
+  const failing = [...rulesOf(standard).byBehaviour.keys()][0];
+  const more = (counts: Evidence['counts']): Evidence => ({
+    kind: 'drive',
+    at: on.toISOString(),
+    counts,
+    exposure: 1,
+    minutes: standard.length.totalMin.value,
+    independentMin: 0,
+    familiarity: 'new',
+    prompts: 0,
+    interventions: 0,
+    promptsAlone: 0,
+    interventionsAlone: 0,
+    cleanExercises: [],
+    completed: true,
+  });
+  return {
+    schoolAlone: chanceWith([]),
+    afterClean: chanceWith([...evidence, more({})]),
+    afterFailing: chanceWith([
+      ...evidence,
+      more(failing === undefined ? {} : { [failing]: { counted: 0, outright: 1 } }),
+    ]),
   };
 }
 
@@ -86,29 +142,29 @@ export interface HistoryPoint {
   readonly to: number;
 }
 
-const historyEffort: Effort = { draws: 160, testsEach: 80 };
+const historyEffort: Effort = { draws: 160, testsEach: 80, asksFailed: false };
 
 /** The same estimate as of each drive and each test, from what was known then and never from later. */
 export function history(question: Omit<Question, 'on'>): readonly HistoryPoint[] {
-  const { standard, evidence, assumptions, prior, seed, effort } = question;
+  const { standard, evidence, assumptions, school, seed, effort } = question;
   const compiled = compileStandard(standard);
   return [...evidence]
     .sort((a, b) => (a.at < b.at ? -1 : 1))
     .map(({ at }) => {
-      const posterior = posteriorOn(new Date(at), standard, evidence, assumptions, prior);
+      const posterior = posteriorOn(new Date(at), standard, evidence, assumptions, school);
       const { mean, from, to } = simulate(standard, posterior, seed, effort ?? historyEffort, compiled);
       return { at, mean, from, to };
     });
 }
 
-/** The estimate on the eve of a day, with the stated assumptions: what is kept when a real result is entered. */
+/** The estimate on the eve of a day, with what was known by then: what is kept when a test result is entered. */
 export function estimateBefore(
   standard: Standard,
   evidence: readonly Evidence[],
   date: string,
-  prior: Prior = defaultPrior(defaultAssumptions),
+  school: School = unknownSchool,
 ): Pick<HistoryPoint, 'mean' | 'from' | 'to'> {
-  const posterior = posteriorOn(new Date(`${date}T00:00:00Z`), standard, evidence, defaultAssumptions, prior);
+  const posterior = posteriorOn(new Date(`${date}T00:00:00Z`), standard, evidence, school.assumptions, school);
   const { mean, from, to } = simulate(standard, posterior, 1, historyEffort);
   return { mean, from, to };
 }

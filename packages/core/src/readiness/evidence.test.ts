@@ -17,6 +17,8 @@ describe('the evidence of any drive', () => {
       fc.property(anyLog, (log) => {
         const drive = foldDrive(log);
         const evidence = evidenceOfDrive(tally, drive);
+        // A log that names what the standard does not have says nothing.
+        if (!evidence) return;
         const standing = drive.marks.filter(({ struck }) => !struck).length;
         expect(totalOf(evidence, 'counted') + totalOf(evidence, 'outright')).toBeLessThanOrEqual(standing);
         expect(evidence.promptsAlone).toBeLessThanOrEqual(evidence.prompts);
@@ -41,7 +43,7 @@ describe('the evidence of any drive', () => {
           { ...stamp, id: 'less', seq: 901, type: 'strike', target: 'more', reason: 'It was green' } as const,
         ];
         const before = evidenceOfDrive(tally, foldDrive(log));
-        expect(evidenceOfDrive(tally, foldDrive([...log, ...more])).counts).toEqual(before.counts);
+        expect(evidenceOfDrive(tally, foldDrive([...log, ...more]))?.counts).toEqual(before?.counts);
       }),
     );
   });

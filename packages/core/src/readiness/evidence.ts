@@ -20,6 +20,8 @@ export interface BehaviourCount {
 /** What one drive, or one sheet of a real test, says about a learner. */
 export interface Evidence {
   readonly kind: 'drive' | 'sheet';
+  /** The account of whoever marked it; missing on the sheet of a driving test. */
+  readonly marker?: string;
   /** RFC 3339. */
   readonly at: string;
   /** Marks by behaviour of the catalogue. */
@@ -43,7 +45,8 @@ export interface Evidence {
 /** Help within this time of a mark belongs to it (house default). */
 const besideMs = 15_000;
 
-const severityOf = (sign: GradeSign | undefined): Severity | undefined =>
+/** What a mark of a grade counts as; undefined for a note. */
+export const severityOf = (sign: GradeSign | undefined): Severity | undefined =>
   sign === 'counted' ? 'counted' : sign === 'outright' || sign === 'highest' ? 'outright' : undefined;
 
 type Counts = Record<string, { counted: number; outright: number }>;

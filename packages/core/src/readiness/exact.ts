@@ -1,15 +1,38 @@
 import { gradeFor } from '../marking/translate';
 import { countsMarks, drawKey, gradesOf, rulesOf } from '../marking/rules';
 import type { Standard } from '../marking/standard';
-import { countChances } from './gamma';
+import type { Severity } from './evidence';
 import type { Posterior } from './posterior';
+
+/** What one limit adds up, as shares of the faults of each severity: free ones, and groups that a cap holds together. */
+interface Sums {
+  readonly allowed: number;
+  readonly free: Record<Severity, number>;
+  readonly capped: Map<string, { readonly atMost: number } & Record<Severity, number>>;
+}
 
 /**
  * The chance of a pass without simulation, where the standard has a closed form: every fault draws on one limit of
- * the whole test at most, and caps hold groups of items together. Counts are negative binomial then.
+ * the whole test at most, and caps hold groups of items together. Counts are Poisson then, given the learner and the
+ * day. Where faults fall is taken at its mean.
  * @returns 0 to 1; undefined where the standard has no such form
  */
 export function exactChance(raw: Standard, posterior: Posterior): number | undefined {
+  const limits = sumsOf(raw, posterior);
+  if (!limits) return undefined;
+  const days = daysOf(posterior.form);
+  return posterior.points.reduce((sum, { weight, counted, outright }) => {
+    let passed = 0;
+    for (const { factor, chance } of days) {
+      let all = chance;
+      for (const limit of limits) all *= withinLimit(limit, counted * factor, outright * factor);
+      passed += all;
+    }
+    return sum + weight * passed;
+  }, 0);
+}
+
+function sumsOf(raw: Standard, posterior: Posterior): readonly Sums[] | undefined {
   const rules = rulesOf(raw);
   const { standard } = rules;
   const limits = standard.limits.filter(({ effect }) => effect.kind !== 'ask-upgrade');
@@ -17,8 +40,14 @@ export function exactChance(raw: Standard, posterior: Posterior): number | undef
     ({ scope, measure, effect }) => scope.kind === 'test' && measure.kind === 'count' && effect.kind === 'fail-test',
   );
   if (!simple || standard.caps.some(({ over, free }) => over === 'each' || free !== undefined)) return undefined;
-  // Shapes of what each limit adds up, capped groups apart.
-  const groups = new Map<string, Group>();
+  const wholes = { counted: 0, outright: 0 };
+  for (const { severity, shape } of posterior.cells) wholes[severity] += shape;
+  const sums = new Map<string, Sums>(
+    limits.map(({ code, allowed }) => [
+      code,
+      { allowed: allowed.value, free: { counted: 0, outright: 0 }, capped: new Map() },
+    ]),
+  );
   for (const { item: code, severity, shape } of posterior.cells) {
     const item = rules.items.get(code)?.item;
     const grade = item && gradeFor(gradesOf(standard, item), severity);
@@ -28,56 +57,56 @@ export function exactChance(raw: Standard, posterior: Posterior): number | undef
       ({ limit }) => limit.effect.kind === 'fail-test' && countsMarks(limit.measure),
     );
     if (drawn.length > 1) return undefined;
-    const [draw] = drawn;
-    if (!draw) continue;
-    const group: Group = groups.get(draw.limit.code) ?? { shape: 0, capped: new Map() };
-    groups.set(draw.limit.code, group);
+    const sum = drawn[0] && sums.get(drawn[0].limit.code);
+    if (!sum) continue;
     const cap = rules.caps.get(key);
-    if (cap) {
-      const known = group.capped.get(cap.code);
-      group.capped.set(cap.code, { shape: (known?.shape ?? 0) + shape, atMost: cap.atMost?.value ?? Infinity });
-    } else group.shape += shape;
+    const group = cap
+      ? (sum.capped.get(cap.code) ?? { atMost: cap.atMost?.value ?? Infinity, counted: 0, outright: 0 })
+      : sum.free;
+    group[severity] += shape / wholes[severity];
+    if (cap) sum.capped.set(cap.code, group as { atMost: number } & Record<Severity, number>);
   }
-  return posterior.components.reduce((sum, { weight, rate }) => {
-    let chance = weight;
-    for (const limit of limits) {
-      const group = groups.get(limit.code);
-      if (group) chance *= withinLimit(group.shape, [...group.capped.values()], rate, limit.allowed.value);
-    }
-    return sum + chance;
-  }, 0);
+  return [...sums.values()];
 }
 
-/** What one limit adds up: free faults, and groups that a cap holds together. */
-interface Group {
-  shape: number;
-  readonly capped: Map<string, { readonly shape: number; readonly atMost: number }>;
+/** Factors of a day with their chances: a gamma distribution of mean 1, in steps of its logarithm. */
+function daysOf(form: number): readonly { readonly factor: number; readonly chance: number }[] {
+  if (form === 0) return [{ factor: 1, chance: 1 }];
+  const shape = 1 / form ** 2;
+  const steps = Array.from({ length: 65 }, (_, i) => (i - 40) * 0.25 * form);
+  const densities = steps.map((x) => Math.exp(shape * (x - Math.exp(x) + 1)));
+  const total = densities.reduce((sum, one) => sum + one, 0);
+  return steps.map((x, i) => ({ factor: Math.exp(x), chance: densities[i]! / total }));
 }
 
 /** The chance that faults, with those of each capped group counting at most so often, stay within what is allowed. */
-function withinLimit(
-  shape: number,
-  capped: readonly { readonly shape: number; readonly atMost: number }[],
-  rate: number,
-  allowed: number,
-): number {
-  const distributions = [
-    countChances(shape, rate, allowed),
-    ...capped.map((group) => cappedChances(countChances(group.shape, rate, allowed), group.atMost, allowed)),
-  ];
-  const sums = distributions.reduce((one, other) =>
-    Array.from({ length: allowed + 1 }, (_, n) => {
-      let chance = 0;
-      for (let i = 0; i <= n; i++) chance += (one[i] ?? 0) * (other[n - i] ?? 0);
-      return chance;
-    }),
-  );
+function withinLimit({ allowed, free, capped }: Sums, counted: number, outright: number): number {
+  const mean = (group: Record<Severity, number>) => counted * group.counted + outright * group.outright;
+  let sums = poissonChances(mean(free), allowed);
+  for (const group of capped.values()) {
+    const one = poissonChances(mean(group), allowed);
+    sums = convolved(sums, group.atMost > allowed ? one : cappedAt(one, group.atMost));
+  }
   return sums.reduce((sum, chance) => sum + chance, 0);
 }
 
+/** The chances of 0, 1, … `most` events of a Poisson count. */
+function poissonChances(mean: number, most: number): readonly number[] {
+  const chances = [Math.exp(-mean)];
+  for (let n = 1; n <= most; n++) chances.push((chances[n - 1]! * mean) / n);
+  return chances;
+}
+
 /** What counts of a capped group: all that is above the cap stands at the cap. */
-function cappedChances(chances: readonly number[], atMost: number, allowed: number): readonly number[] {
-  if (atMost > allowed) return chances;
+function cappedAt(chances: readonly number[], atMost: number): readonly number[] {
   const below = chances.slice(0, atMost);
   return [...below, 1 - below.reduce((sum, chance) => sum + chance, 0)];
+}
+
+function convolved(one: readonly number[], other: readonly number[]): readonly number[] {
+  return one.map((_, n) => {
+    let chance = 0;
+    for (let i = 0; i <= n; i++) chance += one[i]! * (other[n - i] ?? 0);
+    return chance;
+  });
 }

@@ -39,19 +39,3 @@ export function drawPoisson(mean: number, random: () => number): number {
   }
   return count;
 }
-
-/**
- * The chances of 0, 1, … `most` events of a negative binomial count: Poisson with a rate of the gamma distribution.
- * @param shape of the rate, 0 or more; 0 is no event for certain
- * @param rate inverse scale, above 0
- */
-export function countChances(shape: number, rate: number, most: number): readonly number[] {
-  const stop = rate / (rate + 1);
-  let chance = stop ** shape;
-  const chances = [chance];
-  for (let n = 1; n <= most; n++) {
-    chance *= ((shape + n - 1) / n) * (1 - stop);
-    chances.push(chance);
-  }
-  return chances;
-}

@@ -115,7 +115,7 @@ describe('the estimate', () => {
     expect(judgement.word).toBe('not-yet');
     expect(changes[0]).toMatchObject({ category: 'signs' });
     expect(changes[0]!.chance).toBeGreaterThan(chance.mean);
-    expect(changes[0]!.outright).toBeGreaterThan(0.5);
+    expect(changes[0]!.outright).toBeGreaterThan(3 * changes[1]!.outright);
   });
 
   it('is told in words, with its drives, and to a learner without statistics', () => {
@@ -123,7 +123,7 @@ describe('the estimate', () => {
     expect(chanceSentence(readiness)).toMatch(
       /^About \d+ of 20 test days would be passes, .* Behind it stand 5 drives\.$/,
     );
-    expect(howItCame(readiness, defaultAssumptions).join(' ')).toContain('half after 28 days');
+    expect(howItCame(readiness, defaultAssumptions).join(' ')).toContain('half after 120 days');
     expect(forTheLearner(readiness, 'Ada').join(' ')).not.toMatch(/interval|prior|%/);
   });
 

@@ -3,9 +3,11 @@ import { defaultAssumptions } from './assumptions';
 import { estimate } from './estimate';
 import { bookFrom } from './judgement';
 import { expectedOn, freeSlots, planLessons, readyBy, spreadLessons } from './plan';
-import { syntheticLearner } from './testing-learners';
+import { laws, populationOf } from './testing-populations';
 
-const { evidence, on } = syntheticLearner(12, false);
+const learners = [...populationOf(tally, laws[0]!, 60, 2)].sort((a, b) => b.chance - a.chance);
+const good = learners[0]!;
+const { evidence, on } = good;
 const question = { standard: tally, evidence, on, assumptions: defaultAssumptions, questions: 0.5, seed: 1 };
 
 describe('free hours', () => {
@@ -67,7 +69,7 @@ describe('what is expected', () => {
     const [today, later] = [expectedOn(question, date(0)), expectedOn(question, date(60))];
     expect(later.chance.mean).toBeGreaterThan(today.chance.mean);
     expect(later.chance.from).toBeLessThan(later.chance.to);
-    const still = { ...question, assumptions: { ...defaultAssumptions, improvement: 0 } };
+    const still = { ...question, assumptions: { ...defaultAssumptions, fall: 0, fallSpread: 0 } };
     expect(expectedOn(still, date(60)).chance).toEqual(expectedOn(still, date(0)).chance);
   });
 
@@ -77,19 +79,20 @@ describe('what is expected', () => {
   });
 
   it('has a first week from which to book, or none within half a year', () => {
-    const notYet = { ...question, ...syntheticLearner(5, false) };
+    const { evidence: weak, on: then } = learners[30]!;
+    const notYet = { ...question, evidence: weak, on: then };
     const ready = readyBy(notYet)!;
     const weekBefore = new Date(Date.parse(ready.date) - 7 * 86_400_000).toISOString().slice(0, 10);
     expect(ready.chance.mean).toBeGreaterThanOrEqual(bookFrom);
     expect(expectedOn(notYet, ready.date)).toEqual(ready);
     expect(expectedOn(notYet, weekBefore).chance.mean).toBeLessThan(bookFrom);
     expect(readyBy(question)!.date).toBe(on.toISOString().slice(0, 10));
-    const hopeless = syntheticLearner(12, false).evidence.map((one) => ({
+    const hopeless = good.evidence.map((one) => ({
       ...one,
       counts: { 'signs.lights': { counted: 0, outright: 6 } },
     }));
     expect(
-      readyBy({ ...question, evidence: hopeless, assumptions: { ...defaultAssumptions, improvement: 0 } }),
+      readyBy({ ...question, evidence: hopeless, assumptions: { ...defaultAssumptions, fall: 0, fallSpread: 0 } }),
     ).toBeUndefined();
   });
 });

@@ -175,7 +175,7 @@ export function expectedOn(question: Question, date: string): Expected {
     question.standard,
     question.evidence,
     question.assumptions,
-    question.prior,
+    question.school,
   );
   const today = question.on.toISOString().slice(0, 10);
   const days = Math.max(0, (Date.parse(date) - Date.parse(today)) / dayMs);

@@ -1,174 +1,129 @@
-import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
-import { defaultPrior, type Assumptions, type Prior } from './assumptions';
-import { severities, type Evidence, type Severity } from './evidence';
+import { gradesOf, rulesOf } from '../marking/rules';
+import type { Grade, Standard } from '../marking/standard';
+import { unknownSchool, type Assumptions, type School } from './assumptions';
+import { severities, severityOf, type Evidence, type Severity } from './evidence';
+import { ageWeight, sightsOf, weigh, type WeighedPoint } from './level';
 
-const dayMs = 86_400_000;
-const fourWeeks = 28;
-/** Points at which the unknown level of a learner is weighed, in spreads from the middle. */
-const levelPoints = [-2.5, -2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2, 2.5];
-
-/** The faults of one item and severity: a gamma distribution with this shape, and the rate of the component. */
+/** The faults of one item and severity: how large a share of all of that severity it has. */
 export interface Cell {
   readonly item: string;
   readonly category: string;
   readonly behaviour: string;
   readonly severity: Severity;
-  /** Prior shape plus weighted faults. */
+  /** Parameter of a Dirichlet distribution of the shares: what is known beforehand plus weighted faults. */
   readonly shape: number;
-}
-
-/** One way things may stand: a level of the learner, and how fast faults have fallen. */
-export interface Component {
-  /** Chance that it is this one, 0 to 1; all together 1. */
-  readonly weight: number;
-  /** Inverse scale of every cell's gamma distribution, in tests. */
-  readonly rate: number;
-  /** How fast faults have fallen, as the logarithm of their share a day, 0 or more. */
-  readonly fallADay: number;
 }
 
 /** What is believed about a learner's faults under a standard on a day. */
 export interface Posterior {
   readonly cells: readonly Cell[];
-  readonly components: readonly Component[];
+  /** Ways the learner may be, with their chances, from the best to the worst. */
+  readonly points: readonly WeighedPoint[];
+  /** How far days differ, as the standard deviation of a factor on the day's faults. */
+  readonly form: number;
+  /** How failing faults follow the level, as a power of it. */
+  readonly power: number;
   /** Weighted tests driven that stand behind it. */
   readonly exposure: number;
-  readonly prior: Prior;
+  readonly school: School;
 }
 
-/** What a piece of evidence weighs on a day, 0 to 1: less as it ages, less on known roads. */
-export function weightOf({ at, familiarity }: Evidence, on: Date, assumptions: Assumptions): number {
-  const age = (on.getTime() - Date.parse(at)) / dayMs;
-  const known = familiarity === 'known' ? 1 : familiarity === 'partly' ? 0.5 : 0;
-  return 2 ** (-Math.max(0, age) / assumptions.halfLifeDays) * (1 - known * assumptions.familiarityWeight);
-}
+/** Points this unlikely are left out: together they would not move a chance by a thousandth. */
+const leastWeight = 1e-6;
 
 /**
  * The posterior on a day. Evidence of later days is not looked at.
  *
- * Faults of a cell are Poisson with a gamma rate; a drive counts by `weightOf`. The level of the learner multiplies
- * all prior means and is weighed on a few points by its marginal likelihood. How fast faults have fallen is not
- * learnt but mixed with fixed weights, so that a fault more never helps and a clean drive never hurts.
+ * A learner has one level, which all areas inform, and a rate of failing faults that follows it; both are weighed on a
+ * lattice by how likely the drives are. Where faults fall is a share of the whole, drawn toward where they fall in the
+ * school.
  */
 export function posteriorOn(
   on: Date,
   standard: Standard,
   evidence: readonly Evidence[],
   assumptions: Assumptions,
-  prior: Prior = defaultPrior(assumptions),
+  school: School = unknownSchool,
 ): Posterior {
-  const { priorTests, levelSpread, improvement } = assumptions;
-  const past = evidence
-    .filter(({ at }) => Date.parse(at) <= on.getTime())
-    .map((one) => ({
-      one,
-      weight: weightOf(one, on, assumptions),
-      age: Math.max(0, (on.getTime() - Date.parse(one.at)) / dayMs),
-    }));
-  const cells = cellsOf(standard, past, assumptions, prior);
-  const priorShape = cells.reduce((sum, cell) => sum + cell.priorShape, 0);
-  const shape = cells.reduce((sum, cell) => sum + cell.shape, 0);
-  const falls = improvement === 0 ? [0] : [0, improvement / 2, improvement];
-  const components = falls.flatMap((fall) => {
-    // A drive of four weeks ago was driven at rates that much higher: it stands for more driving of today.
-    const speed = -Math.log(1 - fall) / fourWeeks;
-    const exposure = past.reduce((sum, { one, weight, age }) => sum + weight * one.exposure * Math.exp(speed * age), 0);
-    const points = levelPoints.map((z) => {
-      const level = Math.exp(levelSpread * z - levelSpread ** 2 / 2);
-      const rate = priorTests / level;
-      const logWeight = -0.5 * z * z + priorShape * Math.log(rate) - shape * Math.log(rate + exposure);
-      return { rate: rate + exposure, logWeight };
-    });
-    const top = Math.max(...points.map(({ logWeight }) => logWeight));
-    const total = points.reduce((sum, { logWeight }) => sum + Math.exp(logWeight - top), 0);
-    return points.map(({ rate, logWeight }) => ({
-      rate,
-      weight: Math.exp(logWeight - top) / total / falls.length,
-      fallADay: speed,
-    }));
-  });
+  // In one order, so that a sum is the same to the last digit however the drives arrive.
+  const past = evidence.filter(({ at }) => Date.parse(at) <= on.getTime()).sort(inOrder);
+  const listed = new Set(rulesOf(standard).byBehaviour.keys());
+  const sights = sightsOf(past, on.getTime(), assumptions, listed);
   return {
-    cells: cells.map(({ item, category, behaviour, severity, shape: own }) => ({
-      item,
-      category,
-      behaviour,
-      severity,
-      shape: own,
-    })),
-    components,
-    exposure: past.reduce((sum, { one, weight }) => sum + weight * one.exposure, 0),
-    prior,
+    cells: cellsOf(standard, past, on.getTime(), assumptions, school),
+    points: weigh(sights, assumptions, school.markers)
+      .filter(({ weight }) => weight > leastWeight)
+      .sort((a, b) => a.counted - b.counted || a.outright - b.outright),
+    form: assumptions.form,
+    power: assumptions.power,
+    exposure: sights.reduce((sum, { weight, logExposure }) => sum + weight * Math.exp(logExposure), 0),
+    school,
   };
 }
 
-interface Weighed {
-  readonly one: Evidence;
-  readonly weight: number;
+function inOrder(a: Evidence, b: Evidence): number {
+  const key = ({ at, kind, counts }: Evidence) => `${at} ${kind} ${JSON.stringify(counts)}`;
+  return a.at === b.at ? (key(a) < key(b) ? -1 : 1) : a.at < b.at ? -1 : 1;
 }
 
 function cellsOf(
   standard: Standard,
-  past: readonly Weighed[],
-  { priorTests, promptWeight }: Assumptions,
-  prior: Prior,
-): readonly (Cell & { readonly priorShape: number })[] {
-  const { byBehaviour, items } = rulesOf(standard);
-  const own = [...items.values()].flatMap(({ item, category }) => {
-    // Several items of one behaviour share what is known of it.
-    const share = 1 / (byBehaviour.get(item.behaviour)?.length ?? 1);
-    return severities.map((severity) => {
-      const priorShape = (prior[severity].get(item.behaviour) ?? 0) * priorTests * share;
-      const marks = past.reduce(
-        (sum, { one, weight }) => sum + weight * (one.counts[item.behaviour]?.[severity] ?? 0),
-        0,
-      );
-      return {
-        item: item.code,
-        category: category.code,
-        behaviour: item.behaviour,
-        severity,
-        priorShape,
-        marks: marks * share,
-      };
-    });
+  past: readonly Evidence[],
+  on: number,
+  assumptions: Assumptions,
+  school: School,
+): readonly Cell[] {
+  const rules = rulesOf(standard);
+  const { byBehaviour, items } = rules;
+  const weights = past.map(({ at }) => ageWeight(at, on, assumptions));
+  const cells = [...items.values()].flatMap(({ item, category }) =>
+    severities.map((severity) => ({
+      item: item.code,
+      category: category.code,
+      behaviour: item.behaviour,
+      severity,
+      // Several items of one behaviour share what is known of it.
+      share: 1 / (byBehaviour.get(item.behaviour)?.length ?? 1),
+      // Beforehand nothing is expected of a severity that an item has no grade for.
+      before: hasGradeFor(gradesOf(rules.standard, item), severity) ? (school[severity].get(item.behaviour) ?? 0) : 0,
+    })),
+  );
+  const whole = { counted: 0, outright: 0 };
+  for (const { severity, share, before } of cells) whole[severity] += share * before;
+  return cells.flatMap(({ share, before, ...cell }) => {
+    const { behaviour, severity } = cell;
+    const marks = past.reduce((sum, { counts }, i) => sum + weights[i]! * (counts[behaviour]?.[severity] ?? 0), 0);
+    const shape = share * ((before * assumptions.shareWeight) / (whole[severity] || 1) + marks);
+    return shape > 0 ? [{ ...cell, shape }] : [];
   });
-  const bySeverity = (severity: Severity) => ({
-    where: own.reduce((sum, one) => (one.severity === severity ? sum + one.priorShape + one.marks : sum), 0),
-    helped: past.reduce(
-      (sum, { one, weight }) =>
-        sum + weight * promptWeight * (severity === 'counted' ? one.promptsAlone : one.interventionsAlone),
-      0,
-    ),
-  });
-  const all = { counted: bySeverity('counted'), outright: bySeverity('outright') };
-  return own
-    .map(({ marks, ...cell }) => {
-      const { where, helped } = all[cell.severity];
-      const known = cell.priorShape + marks;
-      // Help without a mark kept a fault from happening, nobody knows which: it falls where faults fall.
-      return { ...cell, shape: known + (where === 0 ? 0 : (helped * known) / where) };
-    })
-    .filter(({ shape }) => shape > 0);
+}
+
+const hasGradeFor = (grades: readonly Grade[], severity: Severity): boolean =>
+  grades.some(({ sign }) => severityOf(sign) === severity);
+
+/** Faults of a severity expected on a test. */
+export function expectedTotal({ points }: Posterior, severity: Severity): number {
+  return points.reduce((sum, point) => sum + point.weight * point[severity], 0);
 }
 
 /** Faults of a severity expected on a test, by category of the standard. */
-export function expectedByCategory({ cells, components }: Posterior, severity: Severity): ReadonlyMap<string, number> {
-  const perShape = components.reduce((sum, { weight, rate }) => sum + weight / rate, 0);
+export function expectedByCategory(posterior: Posterior, severity: Severity): ReadonlyMap<string, number> {
+  const own = posterior.cells.filter((cell) => cell.severity === severity);
+  const perShape = expectedTotal(posterior, severity) / own.reduce((sum, { shape }) => sum + shape, 0);
   const expected = new Map<string, number>();
-  for (const cell of cells)
-    if (cell.severity === severity)
-      expected.set(cell.category, (expected.get(cell.category) ?? 0) + cell.shape * perShape);
+  for (const { category, shape } of own) expected.set(category, (expected.get(category) ?? 0) + shape * perShape);
   return expected;
 }
 
-/** What will be believed after some days if faults go on falling as they may have: each component at its own speed. */
+/** What will be believed after some days of lessons if faults go on falling as they may have: each point at its own speed. */
 export function projected(posterior: Posterior, days: number): Posterior {
+  const { power } = posterior;
   return {
     ...posterior,
-    components: posterior.components.map((component) => ({
-      ...component,
-      rate: component.rate * Math.exp(component.fallADay * days),
+    points: posterior.points.map((point) => ({
+      ...point,
+      counted: point.counted * Math.exp(-point.fallADay * days),
+      outright: point.outright * Math.exp(-power * point.fallADay * days),
     })),
   };
 }

@@ -8,9 +8,11 @@ import type { Posterior } from './posterior';
 export interface Effort {
   readonly draws: number;
   readonly testsEach: number;
+  /** Whether to ask of failed tests what would have saved them; it takes as long as the rest. */
+  readonly asksFailed: boolean;
 }
 
-export const usualEffort: Effort = { draws: 240, testsEach: 100 };
+export const usualEffort: Effort = { draws: 240, testsEach: 100, asksFailed: true };
 
 /** The chance of a pass, and what it rests on. */
 export interface Chance {
@@ -38,7 +40,7 @@ export function simulate(
   standard: Standard,
   posterior: Posterior,
   seed: number,
-  { draws, testsEach }: Effort = usualEffort,
+  { draws, testsEach, asksFailed }: Effort = usualEffort,
   compiled: CompiledStandard = compileStandard(standard),
 ): Chance {
   const random = randomFrom(seed);
@@ -50,23 +52,36 @@ export function simulate(
   const categoryOf = Int32Array.from(cells, ({ category }) => categories.indexOf(category));
   const marks = Int32Array.from(cells, ({ mark }) => mark);
   const upTo = new Float64Array(cells.length);
+  const drawn = new Float64Array(cells.length);
   const test = new Int32Array(512);
   const kept = new Int32Array(512);
   const from = new Int32Array(512);
   const chances = new Float64Array(draws);
   const rescued = new Float64Array(categories.length);
   const seen = new Uint8Array(categories.length);
+  const { form } = posterior;
+  const dayShape = form > 0 ? 1 / form ** 2 : 0;
+  const pointAt = pointsByChance(posterior);
   let failed = 0;
   for (let d = 0; d < draws; d++) {
-    const { rate } = componentAt(posterior, (d + random()) / draws);
+    const { counted, outright } = pointAt((d + random()) / draws);
+    // Shares of each severity: gamma numbers made to add up to one.
+    let [sumCounted, sumOutright] = [0, 0];
+    for (let c = 0; c < cells.length; c++) {
+      const one = drawGamma(cells[c]!.shape, random);
+      drawn[c] = one;
+      if (cells[c]!.severity === 'counted') sumCounted += one;
+      else sumOutright += one;
+    }
     let total = 0;
     for (let c = 0; c < cells.length; c++) {
-      total += drawGamma(cells[c]!.shape, random) / rate;
+      total += drawn[c]! * (cells[c]!.severity === 'counted' ? counted / sumCounted : outright / sumOutright);
       upTo[c] = total;
     }
     let passed = 0;
     for (let t = 0; t < testsEach; t++) {
-      const faults = min(test.length, drawPoisson(total, random));
+      const day = dayShape > 0 ? drawGamma(dayShape, random) / dayShape : 1;
+      const faults = min(test.length, drawPoisson(total * day, random));
       for (let i = 0; i < faults; i++) {
         const cell = firstAbove(upTo, random() * total);
         from[i] = categoryOf[cell]!;
@@ -77,7 +92,7 @@ export function simulate(
         continue;
       }
       failed++;
-      if (failed % askedOfFailed !== 0) continue;
+      if (!asksFailed || failed % askedOfFailed !== 0) continue;
       // The same test with half the faults of one category: would it have passed?
       seen.fill(0);
       for (let i = 0; i < faults; i++) {
@@ -103,13 +118,11 @@ export function simulate(
   };
 }
 
-function componentAt({ components }: Posterior, at: number) {
+/** Finds the way a learner may be by its place among all of them, 0 to 1. */
+function pointsByChance({ points }: Posterior) {
   let sum = 0;
-  for (const component of components) {
-    sum += component.weight;
-    if (at < sum) return component;
-  }
-  return components.at(-1)!;
+  const upTo = Float64Array.from(points, ({ weight }) => (sum += weight));
+  return (share: number) => points[firstAbove(upTo, share * sum)]!;
 }
 
 /** The first place at which the running total is above a value. */

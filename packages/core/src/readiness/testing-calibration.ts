@@ -3,60 +3,69 @@ import { minorMajor } from '../marking/templates/minor-major';
 import { tally } from '../marking/templates/tally';
 import { rulesOf } from '../marking/rules';
 import type { Standard } from '../marking/standard';
-import { defaultAssumptions, type Assumptions } from './assumptions';
+import type { School } from './assumptions';
 import { compileStandard } from './compiled';
-import { posteriorOn } from './posterior';
 import { severities, type Evidence } from './evidence';
+import { fitSchool } from './fit';
+import { posteriorOn } from './posterior';
 import { simulate } from './simulate';
-import { syntheticLearner } from './testing-learners';
-import { trueChance } from './testing-truth';
+import { floorForecaster } from './testing-floor';
+import { populationOf, type Law } from './testing-populations';
 
 export const schoolsToMeasure: readonly Standard[] = [tally, graded, minorMajor];
 
+/** How a forecast did on learners whose true chance is known: expected Brier scores above that of knowing the truth. */
 export interface CalibrationResult {
+  readonly school: School;
+  readonly shipped: number;
+  /** Of one who knows the law of the population. */
+  readonly floor: number;
+  /** Of the share of mock tests passed, and of the last one. */
+  readonly share: number;
+  readonly last: number;
   /** Share of learners whose true chance lies in the 90 % interval. */
   readonly coverage: number;
-  /** Expected Brier score of the estimate, of one that knows the truth, and of the share of mocks passed. */
-  readonly brier: number;
-  readonly best: number;
-  readonly excess: number;
-  readonly share: number;
   readonly width: number;
+  /** Mean of estimate less truth, 0 to 1. */
   readonly bias: number;
+  /** The same by drives behind it: 2 to 4, 5 to 7, 8 to 10. */
+  readonly biasByDrives: readonly number[];
 }
 
-/** How the estimate does on learners whose true chance is known. */
-export function measureCalibration(
-  standard: Standard,
-  learners: number,
-  improving: boolean,
-  assumptions: Assumptions = defaultAssumptions,
-): CalibrationResult {
+/** Measures the estimate on a population; the school's figures are fitted to the population itself, as a server does. */
+export function measureCalibration(standard: Standard, law: Law, size: number, seed: number): CalibrationResult {
+  const population = populationOf(standard, law, size, seed);
+  const school = fitSchool(population.map(({ evidence }) => evidence));
+  const floor = floorForecaster(standard, law, seed + 1);
   const compiled = compileStandard(standard);
-  let [inside, brier, best, share, width, bias] = [0, 0, 0, 0, 0, 0];
-  for (let seed = 0; seed < learners; seed++) {
-    const learner = syntheticLearner(seed, improving);
-    const truth = trueChance(standard, learner, 8000, seed);
-    const posterior = posteriorOn(learner.on, standard, learner.evidence, assumptions);
-    const chance = simulate(standard, posterior, seed, { draws: 240, testsEach: 120 }, compiled);
-    // The truth is itself known to half a hundredth.
-    if (truth >= chance.from - 0.005 && truth <= chance.to + 0.005) inside++;
-    const noise = truth * (1 - truth);
-    brier += (chance.mean - truth) ** 2 + noise;
-    best += noise;
-    const passed = learner.evidence.filter((one) => passes(standard, one)).length / learner.evidence.length;
-    share += (passed - truth) ** 2 + noise;
-    width += chance.to - chance.from;
-    bias += chance.mean - truth;
+  const sums = { shipped: 0, floor: 0, share: 0, last: 0, inside: 0, width: 0, bias: 0 };
+  const groups = [0, 1, 2].map(() => ({ n: 0, bias: 0 }));
+  for (const [i, learner] of population.entries()) {
+    const { evidence, on, chance: truth } = learner;
+    const posterior = posteriorOn(on, standard, evidence, school.assumptions, school);
+    const chance = simulate(standard, posterior, i, { draws: 240, testsEach: 100, asksFailed: false }, compiled);
+    const passed = evidence.map((one) => passes(standard, one));
+    sums.shipped += (chance.mean - truth) ** 2;
+    sums.floor += (floor(learner) - truth) ** 2;
+    sums.share += (passed.filter(Boolean).length / passed.length - truth) ** 2;
+    sums.last += (Number(passed.at(-1)) - truth) ** 2;
+    if (truth >= chance.from && truth <= chance.to) sums.inside++;
+    sums.width += chance.to - chance.from;
+    sums.bias += chance.mean - truth;
+    const group = groups[evidence.length <= 4 ? 0 : evidence.length <= 7 ? 1 : 2]!;
+    group.n++;
+    group.bias += chance.mean - truth;
   }
   return {
-    coverage: inside / learners,
-    brier: brier / learners,
-    best: best / learners,
-    excess: (brier - best) / learners,
-    share: share / learners,
-    width: width / learners,
-    bias: bias / learners,
+    school,
+    shipped: sums.shipped / size,
+    floor: sums.floor / size,
+    share: sums.share / size,
+    last: sums.last / size,
+    coverage: sums.inside / size,
+    width: sums.width / size,
+    bias: sums.bias / size,
+    biasByDrives: groups.map(({ n, bias }) => bias / Math.max(1, n)),
   };
 }
 

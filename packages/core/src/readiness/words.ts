@@ -1,7 +1,7 @@
 import { percent } from '../marking/wording';
 import type { Assumptions } from './assumptions';
 import { testDays } from './judgement';
-import type { Readiness } from './estimate';
+import type { Readiness, WhatMovesIt } from './estimate';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
@@ -18,17 +18,30 @@ export function chanceSentence({ chance, drives, sheets }: Readiness): string {
 }
 
 /** How the figure came about, step by step, for the instructor. */
-export function howItCame({ chance, exposure, priorDrives }: Readiness, a: Assumptions): readonly string[] {
+export function howItCame(
+  { chance, exposure, school, expected }: Readiness,
+  a: Assumptions,
+  moves?: WhatMovesIt,
+): readonly string[] {
+  const general = `${a.counted.toFixed(1)} minor and ${a.outright.toFixed(2)} failing faults a test`;
   return [
-    `Each drive counts half after ${a.halfLifeDays} days, and less the better its roads were known: together they weigh as much as ${exposure.toFixed(1)} tests driven today.`,
-    priorDrives > 0
-      ? `What is known of learners in general comes from ${priorDrives} drives of your school and is worth ${count(a.priorTests, 'test', 'tests')}.`
-      : `What is known of learners in general is a stated default, ${a.priorCounted} faults that add up and ${a.priorOutright} that fail at once a test, worth ${count(a.priorTests, 'test', 'tests')}.`,
-    `A prompt without a mark counts ${percent(a.promptWeight)} of the fault it prevented.`,
-    `${chance.tests.toLocaleString('en-GB')} tests were drawn and judged by the limits of the standard; nine of ten learners like this one lie within the interval.`,
-    `How fast faults fall is not known: between not at all and ${percent(a.improvement)} in four weeks, each as likely.`,
+    school.drives > 0
+      ? `Learners in general: ${general} as they begin, from ${count(school.drives, 'mock test', 'mock tests')} with ${count(school.learners, 'learner', 'learners')} of your school. With few learners the stated defaults weigh more.`
+      : `Learners in general: ${general} as they begin, a stated default. Your school’s own figures come in as its learners drive.`,
+    `This learner: ${expected.counted.toFixed(1)} minor and ${expected.outright.toFixed(2)} failing faults expected on a test, on new roads, marked by an average marker. Their mock tests weigh as much as ${exposure.toFixed(1)} tests driven today; each counts half after ${a.halfLifeDays} days.`,
+    `All areas together say how good the learner is; each area’s share says what to work on. Failing faults follow that level, with a part of their own.`,
+    `In four weeks of lessons faults fall by about ${percent(a.fall)}, for most learners between ${percent(a.fall - a.fallSpread)} and ${percent(a.fall + a.fallSpread)}. Known roads bring ${percent(a.knownRoads)} of the faults of new ones. One learner’s days differ by about ${percent(a.form)}.`,
+    `A prompt without a fault counts ${percent(a.promptWeight)} of the fault it prevented.`,
+    ...(moves
+      ? [
+          `Knowing the school alone: ${twentieths(moves.schoolAlone)} of 20 tests. After one more mock test without a fault: ${twentieths(moves.afterClean)}; after one with a failing fault: ${twentieths(moves.afterFailing)}.`,
+        ]
+      : []),
+    `${chance.tests.toLocaleString('en-GB')} tests were drawn and judged by the limits of the standard; for nine of ten learners like this one the chance lies within the range.`,
   ];
 }
+
+const twentieths = (chance: number): number => Math.round(20 * chance);
 
 /** The same for a learner: without statistics. */
 export function forTheLearner({ chance, changes, checks, judgement }: Readiness, name: string): readonly string[] {

@@ -113,12 +113,16 @@ export async function changePassword(
   });
 }
 
+/** Whether an account is a lead of its school. */
+export async function isLead(db: Db, schoolId: string, accountId: string): Promise<boolean> {
+  return (await findAccount(db, schoolId, accountId))?.role === 'lead';
+}
+
 /**
  * Says no to everybody but the lead of the school.
  * @throws 403
  */
 export async function assertLead(db: Db, { schoolId, accountId }: Who): Promise<void> {
-  const account = await findAccount(db, schoolId, accountId);
-  if (account?.role !== 'lead')
+  if (!(await isLead(db, schoolId, accountId)))
     throw createError(403, 'Only the lead of the school can do this.', { code: 'not-allowed' });
 }

@@ -213,4 +213,15 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0007-school-figures': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('school_figures')
+        .addColumn('school_id', 'text', (c) => c.primaryKey().references('schools.id'))
+        .addColumn('basis', 'text', (c) => c.notNull())
+        .addColumn('body', 'text', (c) => c.notNull())
+        .addColumn('made_at', 'text', (c) => c.notNull())
+        .execute();
+    },
+  },
 };

@@ -57,6 +57,8 @@ export interface Tables {
     /** The release of the summary that made the digest, see `digestVersion`. */
     digest_version: number;
   };
+  /** What the drives of a school say about learners in general, and what it was fitted to. */
+  school_figures: { school_id: string; basis: string; body: string; made_at: string };
   events: { school_id: string; drive_id: string; id: string; account_id: string; body: string; received_at: string };
   /** Links by which a learner reads a debrief; the token itself is kept nowhere. */
   shares: {

@@ -151,7 +151,10 @@ export async function evidenceOfSchool(db: Db, schoolId: string): Promise<Readon
   for (const row of await selectDrives(db, schoolId).orderBy('started_at').execute()) {
     const { phase, evidence } = JSON.parse(row.digest) as DriveDigest;
     if (phase !== 'ended' || !evidence) continue;
-    const drive = { evidence: { ...evidence, at: row.started_at }, instructorName: row.instructor_name };
+    const drive = {
+      evidence: { ...evidence, at: row.started_at, marker: row.account_id },
+      instructorName: row.instructor_name,
+    };
     const others = byLearner.get(row.learner_id);
     if (others) others.push(drive);
     else byLearner.set(row.learner_id, [drive]);
@@ -208,6 +211,7 @@ function selectDrives(db: Db, schoolId: string) {
     .select([
       'drives.id',
       'drives.learner_id',
+      'drives.account_id',
       'drives.standard_id',
       'drives.standard_version',
       'drives.started_at',

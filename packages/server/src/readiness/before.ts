@@ -1,10 +1,10 @@
 import type { SheetView } from '@jasperwren/contract/sheets';
-import { defaultAssumptions, schoolPrior } from '@jasperwren/core/readiness/assumptions';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import type { Db } from '../db/database';
 import { evidenceOfSchool, type SchoolDrive } from '../drives/store';
 import { getLearner } from '../learners/store';
 import { newestStandards } from '../standards/store';
+import { fitGently } from './figures';
 
 /** The chance of a pass as it stood on the eve of a real test; undefined where nothing had been driven by then. */
 export async function readinessBefore(
@@ -22,6 +22,6 @@ export async function readinessBefore(
   const known = (of: readonly SchoolDrive[]) => of.map(({ evidence }) => evidence).filter(({ at }) => at < date);
   const before = known(drives.get(learnerId) ?? []);
   if (!standard || before.length === 0) return undefined;
-  const prior = schoolPrior(known([...drives.values()].flat()), defaultAssumptions);
-  return estimateBefore(standard, before, date, prior);
+  const school = await fitGently([...drives.values()].map(known));
+  return estimateBefore(standard, before, date, school);
 }

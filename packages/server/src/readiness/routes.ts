@@ -8,7 +8,7 @@ export function readinessRoutes(db: Db): Router {
   const router = new Router({ prefix: '/api' });
 
   router.get('/readiness', async (ctx) => {
-    ctx.body = await schoolReadiness(db, whoIs(ctx).schoolId, new Date());
+    ctx.body = await schoolReadiness(db, whoIs(ctx), new Date());
   });
 
   router.get('/learners/:learnerId/readiness', async (ctx) => {

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
+import { setImmediate } from 'node:timers/promises';
 import type {
   InstructorLoad,
-  PriorView,
+  MarkerView,
   ReadinessInput,
   ReadinessRow,
   SchoolReadiness,
@@ -13,16 +14,19 @@ import { bankOf } from '@jasperwren/core/checks/bank/bank';
 import { chanceOnTest } from '@jasperwren/core/checks/chance';
 import { memoryOf } from '@jasperwren/core/checks/memory';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { defaultAssumptions, schoolPrior, type Prior } from '@jasperwren/core/readiness/assumptions';
+import type { School } from '@jasperwren/core/readiness/assumptions';
 import { calibrationOf } from '@jasperwren/core/readiness/calibration';
 import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
 import { evidenceOfSheet, type Evidence } from '@jasperwren/core/readiness/evidence';
+import { isLead } from '../accounts/store';
 import { checksOf, reviewsOf } from '../checks/store';
 import type { Db } from '../db/database';
 import { evidenceOfSchool, type SchoolDrive } from '../drives/store';
 import { getLearner, listLearners } from '../learners/store';
 import { sheetsOfSchool } from '../sheets/store';
 import { getStandard, newestStandards } from '../standards/store';
+import type { Who } from '../http/context';
+import { figuresOf, toView } from './figures';
 
 const fourWeeksMs = 28 * 86_400_000;
 const mostKept = 2000;
@@ -31,9 +35,9 @@ const mostKept = 2000;
 const kept = new Map<string, Readiness>();
 
 function estimateOnce(question: Parameters<typeof estimate>[0]): Readiness {
-  const { standard, evidence, on, prior, questions } = question;
+  const { standard, evidence, on, school, questions } = question;
   const key = createHash('sha256')
-    .update(JSON.stringify([standard, evidence, on, prior && toView(prior), questions]))
+    .update(JSON.stringify([standard, evidence, on, school && toView(school), questions]))
     .digest('base64');
   const known = kept.get(key);
   if (known) return known;
@@ -60,20 +64,20 @@ export async function readinessInput(db: Db, schoolId: string, learnerId: string
   return {
     evidence: await evidenceOf(db, schoolId, drives.get(learnerId) ?? [], own),
     results: own.map(({ date, official }) => ({ date, passed: official === 'pass' })),
-    prior: toView(priorOf(drives)),
+    school: toView(await schoolOf(db, schoolId, drives)),
     ...(questions !== undefined && { questions }),
   };
 }
 
 /** The judgement about every learner of the school, the load of its instructors, and how its estimates have done. */
-export async function schoolReadiness(db: Db, schoolId: string, now: Date): Promise<SchoolReadiness> {
+export async function schoolReadiness(db: Db, { schoolId, accountId }: Who, now: Date): Promise<SchoolReadiness> {
   const [learners, drives, sheets, standards] = await Promise.all([
     listLearners(db, schoolId, false),
     evidenceOfSchool(db, schoolId),
     sheetsOfSchool(db, schoolId),
     newestStandards(db, schoolId),
   ]);
-  const prior = priorOf(drives);
+  const school = await schoolOf(db, schoolId, drives);
   const rows: ReadinessRow[] = [];
   for (const learner of learners) {
     const standard = standards.find(({ id }) => id === learner.standardId)!;
@@ -88,12 +92,14 @@ export async function schoolReadiness(db: Db, schoolId: string, now: Date): Prom
         sheets.filter((sheet) => sheet.learnerId === learner.id),
       ),
       on: asOf(now),
-      assumptions: defaultAssumptions,
-      prior,
+      assumptions: school.assumptions,
+      school,
       questions,
       seed: 1,
     });
     rows.push(toRow(learner, own, readiness));
+    // An estimate takes a while: others are answered between two of them.
+    await setImmediate();
   }
   return {
     rows,
@@ -101,20 +107,22 @@ export async function schoolReadiness(db: Db, schoolId: string, now: Date): Prom
     calibration: calibrationOf(
       sheets.flatMap(({ before, official }) => (before ? [{ chance: before.mean, passed: official === 'pass' }] : [])),
     ),
+    markers: (await isLead(db, schoolId, accountId)) ? markersOf(school, [...drives.values()].flat()) : [],
   };
 }
 
-const priorOf = (drives: ReadonlyMap<string, readonly SchoolDrive[]>): Prior =>
-  schoolPrior(
-    [...drives.values()].flat().map(({ evidence }) => evidence),
-    defaultAssumptions,
+const schoolOf = (db: Db, schoolId: string, drives: ReadonlyMap<string, readonly SchoolDrive[]>): Promise<School> =>
+  figuresOf(
+    db,
+    schoolId,
+    [...drives.values()].map((own) => own.map(({ evidence }) => evidence)),
   );
 
-const toView = ({ counted, outright, drives }: Prior): PriorView => ({
-  counted: [...counted],
-  outright: [...outright],
-  drives,
-});
+/** How strict each marker is, by name: a fact about marking that only leads see. */
+function markersOf({ markers }: School, drives: readonly SchoolDrive[]): readonly MarkerView[] {
+  const names = new Map(drives.map(({ evidence, instructorName }) => [evidence.marker, instructorName]));
+  return [...markers].map(([id, severity]) => ({ ...severity, name: names.get(id) ?? 'Former instructor' }));
+}
 
 async function evidenceOf(
   db: Db,

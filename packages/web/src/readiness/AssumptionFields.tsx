@@ -1,18 +1,23 @@
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
-import { assumptionBounds, defaultAssumptions, type Assumptions } from '@jasperwren/core/readiness/assumptions';
+import { assumptionBounds, type Assumptions } from '@jasperwren/core/readiness/assumptions';
 import styles from './readiness.module.css';
 
 interface Props {
   readonly assumptions: Assumptions;
+  /** Those of the school, to go back to. */
+  readonly usual: Assumptions;
   readonly onChange: (assumptions: Assumptions) => void;
 }
 
 const names = Object.keys(assumptionBounds) as readonly (keyof Assumptions)[];
 
-/** Everything that is taken for granted, to be changed; the figure above follows at once. */
-export function AssumptionFields({ assumptions, onChange }: Props) {
-  const changed = names.some((name) => assumptions[name] !== defaultAssumptions[name]);
+/** No finer than the step by which it can be changed. */
+const figure = (value: number, step: number): string => value.toFixed(step >= 1 ? 0 : step >= 0.1 ? 1 : 2);
+
+/** Everything the estimate assumes, to be tried otherwise; the figure above follows at once. */
+export function AssumptionFields({ assumptions, usual, onChange }: Props) {
+  const changed = names.some((name) => assumptions[name] !== usual[name]);
   return (
     <div>
       {names.map((key) => {
@@ -20,8 +25,8 @@ export function AssumptionFields({ assumptions, onChange }: Props) {
         return (
           <div key={key} className={styles.assumption}>
             <span id={`assumption-${key}`}>
-              {name} <b>{assumptions[key]}</b> {unit}
-              {assumptions[key] !== defaultAssumptions[key] && <small> (usually {defaultAssumptions[key]})</small>}
+              {name} <b>{figure(assumptions[key], step)}</b> {unit}
+              {assumptions[key] !== usual[key] && <small> (your school: {figure(usual[key], step)})</small>}
             </span>
             <Slider
               aria-labelledby={`assumption-${key}`}
@@ -36,8 +41,8 @@ export function AssumptionFields({ assumptions, onChange }: Props) {
         );
       })}
       {changed && (
-        <Button variant="text" onClick={() => onChange(defaultAssumptions)}>
-          Back to the usual ones
+        <Button variant="text" onClick={() => onChange(usual)}>
+          Back to your school’s figures
         </Button>
       )}
     </div>

@@ -5,7 +5,6 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { LessonsView } from '@jasperwren/contract/lessons';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import type { Question, Readiness } from '@jasperwren/core/readiness/estimate';
 import { freeSlots, planLessons, spreadLessons, type Expected } from '@jasperwren/core/readiness/plan';
 import dayjs from 'dayjs';
@@ -56,7 +55,7 @@ function Plan({ learner, input, kept, standard }: Props) {
   const today = dayjs(now).format('YYYY-MM-DD');
   const ahead = learner.testDate !== undefined && learner.testDate > today;
   const until = ahead ? learner.testDate : dayjs(now).add(horizonDays, 'day').format('YYYY-MM-DD');
-  const question = useMemo(() => questionOf(input, standard, now, defaultAssumptions), [input, standard, now]);
+  const question = useMemo(() => questionOf(input, standard, now), [input, standard, now]);
   const worked = usePlanWork(question, until);
   const standing = useMemo(
     () =>

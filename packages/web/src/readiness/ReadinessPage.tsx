@@ -6,7 +6,6 @@ import TextField from '@mui/material/TextField';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import type { Readiness } from '@jasperwren/core/readiness/estimate';
 import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/core/readiness/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
@@ -47,12 +46,12 @@ interface Props {
 /** The judgement about one learner, with everything it rests on. */
 function ReadinessOf({ learner, input, standards }: Props) {
   const [chosen, setChosen] = useState(learner.standardId);
-  const [assumptions, setAssumptions] = useState(defaultAssumptions);
+  const [assumptions, setAssumptions] = useState(input.school.assumptions);
   const [forLearner, setForLearner] = useState(false);
   const standard = standards.find(({ id }) => id === chosen) ?? standards[0]!;
   const [now] = useState(() => new Date());
   const question = useMemo(() => questionOf(input, standard, now, assumptions), [standard, input, now, assumptions]);
-  const { readiness, history, working, failed } = useReadiness(question);
+  const { readiness, history, moves, working, failed } = useReadiness(question);
   const name = firstName(learner.name);
   if (failed) return <p role="alert">The estimate could not be worked out: {failed}</p>;
   if (!readiness) return <Loading what="the estimate" />;
@@ -128,7 +127,7 @@ function ReadinessOf({ learner, input, standards }: Props) {
                 )}
               </Section>
               <Section title="How the figure came about">
-                {howItCame(readiness, assumptions).map((words) => (
+                {howItCame(readiness, assumptions, moves).map((words) => (
                   <p key={words} className={styles.how}>
                     {words}
                   </p>
@@ -154,8 +153,12 @@ function ReadinessOf({ learner, input, standards }: Props) {
                 </Rows>
               </Section>
               <Roads readiness={readiness} input={input} />
-              <Section title="What it takes for granted">
-                <AssumptionFields assumptions={assumptions} onChange={setAssumptions} />
+              <Section title="Assumptions">
+                <AssumptionFields
+                  assumptions={assumptions}
+                  usual={input.school.assumptions}
+                  onChange={setAssumptions}
+                />
               </Section>
             </div>
           </div>
@@ -176,7 +179,8 @@ function Roads({ readiness, input }: { readonly readiness: Readiness; readonly i
   return (
     <Section title="Roads of these drives">
       <p>
-        {n('known')} known, {n('partly')} known in part or not said, {n('new')} new. Known roads count less.
+        {n('known')} known, {n('partly')} known in part or not said, {n('new')} new. Faults on known roads are reckoned
+        up to new ones.
       </p>
     </Section>
   );

@@ -1,5 +1,6 @@
-import type { ReadinessRow, SchoolReadiness } from '@jasperwren/contract/readiness';
+import type { MarkerView, ReadinessRow, SchoolReadiness } from '@jasperwren/contract/readiness';
 import type { Calibration } from '@jasperwren/core/readiness/calibration';
+import { percent } from '@jasperwren/core/marking/wording';
 import { judgements } from '@jasperwren/core/readiness/judgement';
 import dayjs from 'dayjs';
 import { lazy, Suspense } from 'react';
@@ -32,7 +33,7 @@ export default function SchoolReadinessPage() {
   );
 }
 
-function School({ school: { rows, load, calibration } }: { readonly school: SchoolReadiness }) {
+function School({ school: { rows, load, calibration, markers } }: { readonly school: SchoolReadiness }) {
   if (rows.length === 0) return <Empty>Nobody is on the list yet.</Empty>;
   const sorted = [...rows].sort(
     (a, b) =>
@@ -83,9 +84,37 @@ function School({ school: { rows, load, calibration } }: { readonly school: Scho
           </Rows>
         </Section>
       </div>
+      {markers.length > 1 && <Markers markers={markers} />}
     </>
   );
 }
+
+/** How strict each instructor marks, with what that is worth: leads alone get it. */
+function Markers({ markers }: { readonly markers: readonly MarkerView[] }) {
+  return (
+    <Section title="How strictly you mark">
+      <p>
+        Faults each of you marks, as a share of what your average marker would for the same driving. Learners differ
+        too: the range says how sure this is. It is about marking, not about teaching.
+      </p>
+      <Rows>
+        {markers.map(({ name, factor, error, drives }) => (
+          <li key={name} className={styles.load}>
+            <span>{name}</span>
+            <span>
+              {percent(factor)} (range {percent(factor * Math.exp(-ninety * error))} to{' '}
+              {percent(factor * Math.exp(ninety * error))})
+            </span>
+            <span className="muted">{counted(drives, 'mock test', 'mock tests')}</span>
+          </li>
+        ))}
+      </Rows>
+    </Section>
+  );
+}
+
+/** So many standard errors to either side hold nine of ten. */
+const ninety = 1.645;
 
 function Row({ row }: { readonly row: ReadinessRow }) {
   return (

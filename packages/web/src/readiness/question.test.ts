@@ -5,26 +5,31 @@ import { estimate } from '@jasperwren/core/readiness/estimate';
 import { questionOf } from './question';
 
 const on = new Date('2026-06-01T12:00:00Z');
-const input = (drives: number): ReadinessInput => ({
+const input: ReadinessInput = {
   evidence: [],
   results: [],
-  prior: { counted: [['signs.lights', 20]], outright: [['signs.lights', 5]], drives },
+  school: {
+    assumptions: { ...defaultAssumptions, outright: 12 },
+    errors: {},
+    counted: [['signs.lights', 1]],
+    outright: [['signs.lights', 1]],
+    markers: [],
+    learners: 40,
+    drives: 200,
+  },
   questions: 0.7,
-});
+};
 
 describe('the question about a learner', () => {
-  it('starts from the school’s own rates once it has some', () => {
-    expect(questionOf(input(0), tally, on, defaultAssumptions).prior).toBeUndefined();
-    expect(questionOf(input(40), tally, on, defaultAssumptions).prior).toMatchObject({ drives: 40 });
-    const own = estimate(questionOf(input(40), tally, on, defaultAssumptions));
-    expect(own.priorDrives).toBe(40);
-    // Five faults that fail at once, a test: nobody passes.
-    expect(own.chance.mean).toBeLessThan(0.1);
+  it('starts from the school’s own figures', () => {
+    const own = estimate(questionOf(input, tally, on));
+    expect(own.school).toEqual({ learners: 40, drives: 200 });
+    // Twelve failing faults a test: hardly anybody passes.
+    expect(own.chance.mean).toBeLessThan(0.15);
   });
 
-  it('starts from what was set by hand where that was changed', () => {
-    const changed = { ...defaultAssumptions, priorOutright: 0.1 };
-    expect(questionOf(input(40), tally, on, changed).prior).toBeUndefined();
-    expect(questionOf(input(40), tally, on, { ...defaultAssumptions, halfLifeDays: 60 }).prior).toBeDefined();
+  it('starts from what somebody tries instead', () => {
+    const tried = estimate(questionOf(input, tally, on, { ...input.school.assumptions, outright: 0.1 }));
+    expect(tried.chance.mean).toBeGreaterThan(0.6);
   });
 });

@@ -1,29 +1,31 @@
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import { withOptions } from '@jasperwren/core/marking/options';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { defaultAssumptions, type Assumptions } from '@jasperwren/core/readiness/assumptions';
+import type { Assumptions } from '@jasperwren/core/readiness/assumptions';
 import { asOf, type Question } from '@jasperwren/core/readiness/estimate';
 
-/** The question of how ready a learner is, with everything that is known of them. */
-export function questionOf(input: ReadinessInput, standard: Standard, now: Date, assumptions: Assumptions): Question {
-  // The school's own rates stand in for the stated default only while nobody says otherwise.
-  const ownRates =
-    input.prior.drives > 0 &&
-    assumptions.priorCounted === defaultAssumptions.priorCounted &&
-    assumptions.priorOutright === defaultAssumptions.priorOutright;
+/**
+ * The question of how ready a learner is, with everything that is known of them.
+ * @param assumptions the school's own, or what somebody tries instead
+ */
+export function questionOf(
+  { evidence, school, questions }: ReadinessInput,
+  standard: Standard,
+  now: Date,
+  assumptions: Assumptions = school.assumptions,
+): Question {
   return {
     standard: withOptions(standard),
-    evidence: input.evidence,
+    evidence,
     on: asOf(now),
     assumptions,
-    ...(ownRates && {
-      prior: {
-        counted: new Map(input.prior.counted),
-        outright: new Map(input.prior.outright),
-        drives: input.prior.drives,
-      },
-    }),
-    questions: input.questions,
+    school: {
+      ...school,
+      counted: new Map(school.counted),
+      outright: new Map(school.outright),
+      markers: new Map(school.markers),
+    },
+    questions,
     seed: 1,
   };
 }

@@ -1,4 +1,4 @@
-import type { HistoryPoint, Question, Readiness } from '@jasperwren/core/readiness/estimate';
+import type { HistoryPoint, Question, Readiness, WhatMovesIt } from '@jasperwren/core/readiness/estimate';
 import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { ReadinessWork } from '../workers/readiness.worker';
@@ -22,6 +22,7 @@ export interface Worked {
   /** The answer to the question, or to the one before it while the new one is worked out. */
   readonly readiness: Readiness | undefined;
   readonly history: readonly HistoryPoint[] | undefined;
+  readonly moves: WhatMovesIt | undefined;
   readonly working: boolean;
   readonly failed: string | undefined;
 }
@@ -30,6 +31,7 @@ export interface Worked {
 export function useReadiness(question: Question): Worked {
   const [readiness, setReadiness] = useState<Readiness>();
   const [history, setHistory] = useState<readonly HistoryPoint[]>();
+  const [moves, setMoves] = useState<WhatMovesIt>();
   const [answered, setAnswered] = useState<Question>();
   const [failed, setFailed] = useState<string>();
   useEffect(() => {
@@ -43,6 +45,8 @@ export function useReadiness(question: Question): Worked {
       setFailed(undefined);
       const line = await work.history(question);
       if (wanted) setHistory(line);
+      const moved = await work.whatMovesIt(question);
+      if (wanted) setMoves(moved);
       end();
     };
     go().catch((error: unknown) => {
@@ -53,5 +57,5 @@ export function useReadiness(question: Question): Worked {
       end();
     };
   }, [question]);
-  return { readiness, history, working: answered !== question && failed === undefined, failed };
+  return { readiness, history, moves, working: answered !== question && failed === undefined, failed };
 }

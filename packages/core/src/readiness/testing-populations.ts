@@ -1,0 +1,213 @@
+import { pick, randomFrom } from '../checks/random';
+import { drawKey, gradesOf, rulesOf } from '../marking/rules';
+import type { Standard } from '../marking/standard';
+import { gradeFor } from '../marking/translate';
+import type { Evidence, Severity } from './evidence';
+import { exactChance } from './exact';
+import { drawGamma, drawPoisson } from './gamma';
+import { unknownSchool } from './assumptions';
+import type { Cell, Posterior } from './posterior';
+
+const dayMs = 86_400_000;
+const start = Date.parse('2026-01-05T10:00:00Z');
+const { exp, log } = Math;
+
+/** A learner made up, as the law of their population has them. */
+export interface Person {
+  /** Faults per test as they begin, on strange roads, by the average marker. */
+  readonly counted: number;
+  readonly outright: number;
+  /** What is left of the faults at the drive `k` of `n`, and of the test where `k` is `n`. */
+  readonly left: (k: number, n: number) => { readonly counted: number; readonly outright: number };
+}
+
+/** How the learners of a population come about; none of it is what the estimate takes for granted. */
+export interface Law {
+  readonly name: string;
+  readonly draw: (random: () => number) => Person;
+  /** How far days differ, as the standard deviation of a factor. */
+  readonly form: number;
+  /** Faults on roads known and known in part, as a share of those on strange ones. */
+  readonly roads: Readonly<Record<Evidence['familiarity'], number>>;
+  /** How strict the markers of the school are. */
+  readonly markers: readonly number[];
+}
+
+const normal = (random: () => number) => Math.sqrt(-2 * log(1 - random())) * Math.cos(2 * Math.PI * random());
+const steady = () => ({ counted: 1, outright: 1 });
+const same = (one: number) => ({ counted: one, outright: one });
+
+/** Levels log-normal about 8 and 0.35 faults a test, failing faults with their power and a factor of their own. */
+function person(
+  random: () => number,
+  { mean = 8, failing = 0.35, spread = 0.55, power = 0.8, own = 0.6, left = steady as Person['left'] } = {},
+): Person {
+  const z = normal(random);
+  const level = exp(spread * z - spread ** 2 / 2);
+  return {
+    counted: mean * level,
+    outright: failing * level ** power * exp(own * normal(random) - own ** 2 / 2),
+    left,
+  };
+}
+
+const plainRoads = { known: 0.85, partly: 0.92, new: 1 };
+const law = (name: string, draw: Law['draw'], more: Partial<Law> = {}): Law => ({
+  name,
+  draw,
+  form: 0,
+  roads: plainRoads,
+  markers: [1],
+  ...more,
+});
+
+const improving = (random: () => number, most = 0.12): Person['left'] => {
+  const step = 1 - most * random();
+  return (k) => same(step ** k);
+};
+
+export const laws: readonly Law[] = [
+  law('steady', (random) => person(random)),
+  law('improving by up to 12 % a drive', (random) => person(random, { left: improving(random) })),
+  law('a jump in skill', (random) => {
+    const at = random();
+    const jumps = random() < 0.5;
+    return person(random, { left: (k, n) => same(jumps && k >= at * n ? 0.4 : 1) });
+  }),
+  law('days that differ', (random) => person(random), { form: 0.45 }),
+  law('failing faults that follow skill', (random) => person(random, { power: 1.1, own: 0.3, spread: 0.6 })),
+  law('two markers', (random) => person(random), { markers: [0.75, 1.33] }),
+  law('easier known roads', (random) => person(random), { roads: { known: 0.65, partly: 0.82, new: 1 } }),
+  law('two kinds of learner', (random) =>
+    person(random, random() < 0.5 ? { mean: 5, spread: 0.25, failing: 0.2 } : { mean: 13, spread: 0.3, failing: 0.6 }),
+  ),
+  law('improving, then a plateau', (random) => {
+    const step = 0.85 + 0.1 * random();
+    return person(random, { mean: 11, left: (k, n) => same(step ** Math.min(k, n / 2)) });
+  }),
+  law('a weak school', (random) => person(random, { mean: 13, failing: 0.7 })),
+  law('everything at once', (random) => person(random, { mean: 10, left: improving(random, 0.09) }), {
+    form: 0.3,
+    markers: [0.8, 1.25],
+    roads: { known: 0.7, partly: 0.85, new: 1 },
+  }),
+];
+
+/** A learner of a population with what was driven, and the truth about them. */
+export interface MadeUp {
+  readonly evidence: readonly Evidence[];
+  readonly on: Date;
+  /** True chance to pass a test on that day, on strange roads, 0 to 1. */
+  readonly chance: number;
+}
+
+/** Learners of a population, each with 2 to 10 drives; a learner drives mostly with one marker. */
+export function populationOf(standard: Standard, { draw, form, roads, markers }: Law, size: number, seed: number) {
+  const random = randomFrom(seed);
+  const listed = listedBy(standard);
+  const factor = () => (form > 0 ? drawGamma(1 / form ** 2, random) * form ** 2 : 1);
+  return Array.from({ length: size }, (): MadeUp => {
+    const who = draw(random);
+    const patterns = { counted: patternOf(listed.counted, random), outright: patternOf(listed.outright, random) };
+    const n = 2 + Math.floor(random() * 9);
+    const usual = Math.floor(random() * markers.length);
+    let atMs = start + Math.floor(random() * 60) * dayMs;
+    const evidence = Array.from({ length: n }, (_, k): Evidence => {
+      atMs += (4 + 5 * random()) * dayMs;
+      const minutes = 30 + 20 * random();
+      const familiarity = pick(random, ['known', 'partly', 'new', 'new'] as const);
+      const marker = random() < 0.85 ? usual : Math.floor(random() * markers.length);
+      const scale = (minutes / 40) * roads[familiarity] * markers[marker]! * factor();
+      const left = who.left(k, n);
+      const counts: Record<string, { counted: number; outright: number }> = {};
+      for (const severity of ['counted', 'outright'] as const)
+        for (let f = drawPoisson(who[severity] * left[severity] * scale, random); f > 0; f--)
+          (counts[drawFrom(patterns[severity], random)] ??= { counted: 0, outright: 0 })[severity]++;
+      return {
+        kind: 'drive',
+        at: new Date(atMs).toISOString(),
+        marker: `marker ${marker}`,
+        counts,
+        exposure: minutes / 40,
+        minutes,
+        independentMin: 20,
+        familiarity,
+        prompts: 0,
+        interventions: 0,
+        promptsAlone: 0,
+        interventionsAlone: 0,
+        cleanExercises: [],
+        completed: true,
+      };
+    });
+    const left = who.left(n, n);
+    return {
+      evidence,
+      on: new Date(atMs + 2 * dayMs),
+      chance: exactChance(
+        standard,
+        knownLearner(standard, who.counted * left.counted, who.outright * left.outright, form, patterns),
+      )!,
+    };
+  });
+}
+
+/** The behaviours that can be marked with a grade of each severity, and uncapped: totals alone decide then. */
+export function listedBy(standard: Standard): Readonly<Record<Severity, readonly string[]>> {
+  const rules = rulesOf(standard);
+  const of = (severity: Severity) =>
+    [...rules.byBehaviour].flatMap(([behaviour, [first]]) => {
+      const grade = gradeFor(gradesOf(rules.standard, first!.item), severity);
+      const fits = severity === 'counted' ? grade?.sign === 'counted' : grade?.sign === 'outright';
+      return fits && !rules.caps.has(drawKey(first!.item.code, grade!.code)) ? [behaviour] : [];
+    });
+  return { counted: of('counted'), outright: of('outright') };
+}
+
+type Pattern = ReadonlyMap<string, number>;
+
+/** Where the faults of a learner fall: a few behaviours hold most of them. */
+function patternOf(listed: readonly string[], random: () => number): Pattern {
+  const weights = listed.map(() => drawGamma(0.12, random));
+  const sum = weights.reduce((all, one) => all + one, 0);
+  return new Map(listed.map((code, i) => [code, weights[i]! / sum]));
+}
+
+function drawFrom(pattern: Pattern, random: () => number): string {
+  let left = random();
+  let last = '';
+  for (const [code, share] of pattern) {
+    last = code;
+    left -= share;
+    if (left < 0) break;
+  }
+  return last;
+}
+
+/** A posterior that knows a learner wholly. */
+export function knownLearner(
+  standard: Standard,
+  counted: number,
+  outright: number,
+  form: number,
+  patterns: { readonly counted: Pattern; readonly outright: Pattern },
+): Posterior {
+  const { items, byBehaviour } = rulesOf(standard);
+  const cells = (['counted', 'outright'] as const).flatMap((severity) =>
+    [...items.values()].map(({ item, category }): Cell => ({
+      item: item.code,
+      category: category.code,
+      behaviour: item.behaviour,
+      severity,
+      shape: (patterns[severity].get(item.behaviour) ?? 0) / byBehaviour.get(item.behaviour)!.length,
+    })),
+  );
+  return {
+    cells,
+    points: [{ weight: 1, counted, outright, fallADay: 0 }],
+    form,
+    power: 1,
+    exposure: 0,
+    school: unknownSchool,
+  };
+}
