@@ -11,9 +11,9 @@ module.exports = {
   forbidden: [
     only(
       'core-stands-alone',
-      'core imports nothing but itself, ajv and ts-fsrs',
+      'core imports nothing but itself and small libraries of computation',
       '^packages/core/src',
-      '^packages/core/src|node_modules/(ajv|ts-fsrs)',
+      '^packages/core/src|node_modules/(ajv|jsonc-parser|ts-fsrs|@stdlib)',
     ),
     only(
       'contract-on-core',
@@ -25,7 +25,7 @@ module.exports = {
       'server-below-web',
       'server imports contract and core',
       '^packages/server/src',
-      '^packages/(core|contract|server)/src|node_modules|^node:|^(crypto|fs|path|util|http)$',
+      '^packages/(core|contract|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|timers/promises)$',
     ),
     only(
       'web-on-contract',

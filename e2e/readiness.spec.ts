@@ -60,7 +60,7 @@ test.describe('with the demo school', () => {
     await slider.focus();
     for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowLeft');
     await expect(figure).not.toHaveAttribute('aria-label', before!);
-    await page.getByRole('button', { name: 'Back to the usual ones' }).click();
+    await page.getByRole('button', { name: 'Back to your school’s figures' }).click();
     await expect(figure).toHaveAttribute('aria-label', before!);
     await page.getByLabel('Under').click();
     await page.getByRole('option', { name: 'Graded marks' }).click();

@@ -53,7 +53,7 @@ const strange: readonly Json[] = [
   0.5,
   1e308,
   -1e-9,
-  9007199254740993,
+  2 ** 53,
   '',
   ' ',
   'fifteen',
@@ -94,9 +94,16 @@ function passingLog(standard: Standard) {
 
 /** Every place of a value: the holder and the key. */
 function places(value: Json, found: [Record<string, Json> | Json[], string | number][] = []) {
-  if (Array.isArray(value)) value.forEach((one, i) => (found.push([value, i]), places(one, found)));
+  if (Array.isArray(value))
+    value.forEach((one, i) => {
+      found.push([value, i]);
+      places(one, found);
+    });
   else if (value !== null && typeof value === 'object')
-    for (const key of Object.keys(value)) (found.push([value, key]), places(value[key]!, found));
+    for (const key of Object.keys(value)) {
+      found.push([value, key]);
+      places(value[key]!, found);
+    }
   return found;
 }
 
@@ -205,7 +212,6 @@ for (let n = 0; n < records; n++) {
     standard !== null &&
     'categories' in standard &&
     standardProblems(standard).length > 0;
-  // eslint-disable-next-line no-control-regex
   const faults = [
     code === undefined && 'threw',
     code === exitCodes.usage && 'exit 1',
@@ -213,6 +219,7 @@ for (let n = 0; n < records; n++) {
     / at .*\.ts:\d/.test(said) && 'stack trace',
     /undefined|\[object/.test(said) && 'said "undefined"',
     lines.length > 5000 && 'many lines',
+    // eslint-disable-next-line no-control-regex
     lines.some((line) => /[\u0000-\u001f\u007f-\u009f]/.test(line)) && 'control characters',
     code === exitCodes.unusable && said.length === 0 && 'no reason',
   ].filter(Boolean);

@@ -17,7 +17,7 @@ export class UsageError extends Error {}
 const unprintable = /[\u0000-\u001f\u007f-\u009f\u061c\u200b-\u200f\u2028-\u202e\u2066-\u2069\ufeff]/g;
 
 /** A line that shows what it holds, as `\u001b`, which JSON reads back as the same. */
-export function printable(line: string): string {
+function printable(line: string): string {
   return line.replace(unprintable, (char) => `\\u${char.charCodeAt(0).toString(16).padStart(4, '0')}`);
 }
 

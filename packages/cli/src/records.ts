@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { holdsStandard, parseDriveRecords, type DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { fileText } from '@jasperwren/core/formats/file-text';
-import type { Parsed } from '@jasperwren/core/formats/problems';
+import type { Parsed } from '@jasperwren/core/formats/parsed';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate, shippedVersion, templates } from '@jasperwren/core/marking/templates/templates';
 import { UsageError, type Io } from './io';

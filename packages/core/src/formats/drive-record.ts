@@ -2,7 +2,8 @@ import type { DriveEvent, StandardRef } from '../drive/event';
 import { eventText, sameOnce } from '../drive/same-once';
 import type { Standard } from '../marking/standard';
 import { driveRecordSchema } from './drive-record-schema';
-import { parseJson, schemaCheck, unreadable, type FormatProblem, type Parsed } from './problems';
+import { unreadable, type FormatProblem, type Parsed } from './parsed';
+import { parseJson, schemaCheck } from './problems';
 import { standardProblems } from './standard-file';
 
 /** One drive as an open JSON file; see `driveRecordSchema`. */

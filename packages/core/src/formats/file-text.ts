@@ -1,4 +1,4 @@
-import { unreadable, type Parsed } from './problems';
+import { unreadable, type Parsed } from './parsed';
 
 /** How far into a file the lack of an encoding mark is judged, in bytes. */
 const looksAtBytes = 1000;

@@ -1,21 +1,7 @@
 import type { ErrorObject, Options } from 'ajv';
 import Ajv2020, { type ValidateFunction } from 'ajv/dist/2020.js';
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
-
-/** One thing wrong with a file: where, as a JSON Pointer (RFC 6901), and what. */
-export interface FormatProblem {
-  readonly path: string;
-  readonly cause: string;
-}
-
-export type Parsed<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly FormatProblem[] };
-
-/** A reading that failed as a whole. */
-export const unreadable = (cause: string): { readonly ok: false; readonly problems: readonly FormatProblem[] } => ({
-  ok: false,
-  problems: [{ path: '', cause }],
-});
+import { unreadable, type FormatProblem, type Parsed } from './parsed';
 
 /** The text of a file as JSON, or why it is none, with line and column. */
 export function parseJson(source: string): Parsed<unknown> {

@@ -1,6 +1,7 @@
 import { contradictionsIn } from '../marking/check';
 import type { Standard } from '../marking/standard';
-import { parseJson, schemaCheck, type FormatProblem, type Parsed } from './problems';
+import type { FormatProblem, Parsed } from './parsed';
+import { parseJson, schemaCheck } from './problems';
 import { standardFileSchema } from './standard-schema';
 
 /** One version of a marking standard as an open JSON file; see `standardFileSchema`. */

@@ -91,8 +91,14 @@ function fits(to: Standard, drive: Drive, placed: number, marks: number): boolea
 }
 
 function converted({ mark, item, grade, how }: Extract<Translation, { readonly grade: unknown }>): Mark {
-  const { measured, advice: _, ...rest } = mark;
-  return { ...rest, item: item.code, grade: grade.code, ...(how === 'measured' && { measured }) };
+  return {
+    ...mark,
+    item: item.code,
+    grade: grade.code,
+    measured: how === 'measured' ? mark.measured : undefined,
+    // What was advised named a grade of its own standard.
+    advice: undefined,
+  };
 }
 
 function asItself(standard: Standard, mark: Mark): Translation {

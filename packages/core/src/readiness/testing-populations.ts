@@ -34,13 +34,22 @@ export interface Law {
 }
 
 const normal = (random: () => number) => Math.sqrt(-2 * log(1 - random())) * Math.cos(2 * Math.PI * random());
-const steady = () => ({ counted: 1, outright: 1 });
+const steady: Person['left'] = () => ({ counted: 1, outright: 1 });
 const same = (one: number) => ({ counted: one, outright: one });
+
+/** What a person is made from: means and spreads of a school, and what is left of the faults. */
+interface Made extends Pick<Person, 'left'> {
+  readonly mean: number;
+  readonly failing: number;
+  readonly spread: number;
+  readonly power: number;
+  readonly own: number;
+}
 
 /** Levels log-normal about 8 and 0.35 faults a test, failing faults with their power and a factor of their own. */
 function person(
   random: () => number,
-  { mean = 8, failing = 0.35, spread = 0.55, power = 0.8, own = 0.6, left = steady as Person['left'] } = {},
+  { mean = 8, failing = 0.35, spread = 0.55, power = 0.8, own = 0.6, left = steady }: Partial<Made> = {},
 ): Person {
   const z = normal(random);
   const level = exp(spread * z - spread ** 2 / 2);

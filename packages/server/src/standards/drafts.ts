@@ -1,5 +1,5 @@
 import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/standards';
-import type { FormatProblem } from '@jasperwren/core/formats/problems';
+import type { FormatProblem } from '@jasperwren/core/formats/parsed';
 import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/formats/standard-file';
 import { contradictionsIn } from '@jasperwren/core/marking/check';
 import type { Standard } from '@jasperwren/core/marking/standard';

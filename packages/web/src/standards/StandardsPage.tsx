@@ -1,5 +1,7 @@
 import Button from '@mui/material/Button';
 import type { StandardSummary } from '@jasperwren/contract/standards';
+import { fileText } from '@jasperwren/core/formats/file-text';
+import { capital } from '@jasperwren/core/marking/wording';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { apiError, type ApiError } from '../app/api';
@@ -85,7 +87,13 @@ function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | u
   const [bringIn, { isLoading }] = useImportStandardMutation();
   const read = async (file: File) => {
     onFailure(undefined);
-    const { data, error } = await bringIn(await file.text());
+    const text = fileText(new Uint8Array(await file.arrayBuffer()));
+    if (!text.ok)
+      return onFailure({
+        file: file.name,
+        error: { status: 422, code: 'encoding', message: capital(`${text.problems[0]!.cause}.`) },
+      });
+    const { data, error } = await bringIn(text.value);
     if (data) void navigate(`/standards/${data.standard.id}/edit`);
     else onFailure({ file: file.name, error: apiError(error)! });
   };
