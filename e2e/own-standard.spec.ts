@@ -47,7 +47,7 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   await expect(page.getByText('You fail with more than two demerits (engine stopped) in all.')).toBeVisible();
 });
 
-test('movements and attempts are counted, and one too many fails the exercise', async ({ page, school }) => {
+test('a fourth movement fails the attempt, and the last attempt the exercise', async ({ page, school }) => {
   await page.clock.install();
   await signIn(page, school);
   await testUnder(page, 'Zora Learner', 'Attempts yard');
@@ -57,6 +57,15 @@ test('movements and attempts are counted, and one too many fails the exercise', 
   await press(page, '=');
   for (const n of [0, 1, 2]) await page.getByRole('button', { name: `Movement: ${n} of 3` }).click();
   await page.getByRole('button', { name: 'Movement: 3 of 3' }).click();
+  await expect(page.getByRole('alert')).toHaveText(
+    /^This attempt failed\. Four movements .*, where three are allowed\. Start Parallel park left again for attempt 2\.$/,
+  );
+  await minutes(page, 1);
+  await page.getByRole('button', { name: 'Start Parallel park left' }).click();
+  await press(page, '=');
+  await expect(page.getByText(/^Parallel park left: .*, attempt 2 of 2$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Attempt failed' }).click();
+  await expect(page.getByRole('alert')).toHaveText('This attempt failed. You said so.');
   await page.getByRole('button', { name: 'Finish it' }).click();
   for (let go = 0; go < 2; go++) {
     await press(page, '=');
@@ -65,6 +74,11 @@ test('movements and attempts are counted, and one too many fails the exercise', 
   }
   await endDrive(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: two failed exercises.');
+  await expect(
+    page.getByText(
+      'Parallel park left: Two failed attempts (Failed attempts at parallel park left), where one is allowed.',
+    ),
+  ).toBeVisible();
   await expect(
     page.getByText('Parallel park left: Four movements (Movements of parallel park left), where three are allowed.'),
   ).toBeVisible();

@@ -4,11 +4,15 @@ import { join } from 'node:path';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EventBody } from '@jasperwren/core/drive/event';
+import { foldDrive } from '@jasperwren/core/drive/fold';
 import { fullTest } from '@jasperwren/core/drive/testing';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import { templates } from '@jasperwren/core/marking/templates/templates';
 import { tally } from '@jasperwren/core/marking/templates/tally';
+import { anyLogUnder } from '@jasperwren/core/marking/testing-arbitraries';
 import { startTestServer } from '@jasperwren/server/testing';
+import fc from 'fast-check';
 import { signedIn } from './client';
 import { run } from './run';
 
@@ -184,6 +188,20 @@ describe('judge', () => {
         conflicts: [],
       },
     ]);
+  });
+
+  it.each(templates)('judges any log under $name as the evaluator does', async (standard) => {
+    for (const log of fc.sample(anyLogUnder(standard), { numRuns: 6, seed: 5 })) {
+      const { outcome, reasons } = judgeDrive(standard, foldDrive(log));
+      const one = { ...record([]), standard, events: log };
+      for (const args of [[], ['--standard', standard.id]]) {
+        const { code, out } = await cli('judge', file(one), '--json', ...args);
+        expect(code).toBe({ pass: 0, fail: 3, incomplete: 4 }[outcome]);
+        const [judged] = JSON.parse(out) as { outcome: string; reasons: { crossedAtMs: number }[] }[];
+        expect(judged!.outcome).toBe(outcome);
+        expect(judged!.reasons.map(({ crossedAtMs }) => crossedAtMs)).toEqual(reasons.map((one) => one.crossedAtMs));
+      }
+    }
   });
 
   it('prints twenty problems of a file and counts the others', async () => {

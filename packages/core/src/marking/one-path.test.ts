@@ -2,13 +2,14 @@ import fc from 'fast-check';
 import type { DriveEvent, EventBody } from '../drive/event';
 import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
+import { anyLog } from '../drive/testing-arbitraries';
 import { judgeDrive } from './judge';
 import type { Standard } from './standard';
 import { attemptsYard } from './templates/attempts-yard';
 import { tally } from './templates/tally';
 import { templates } from './templates/templates';
 import { timedYard } from './templates/timed-yard';
-import { anyLogUnder } from './testing-arbitraries';
+import { anyLogUnder, anyStandard } from './testing-arbitraries';
 import { judgeUnder } from './translate';
 import { conflictSentence, verdictSentence } from './wording';
 
@@ -61,6 +62,25 @@ describe.each(templates.map((standard) => [standard.name, standard] as const))('
         );
       }),
       { numRuns: 60 },
+    );
+  });
+});
+
+describe('any log under any sound standard', () => {
+  it('ends in a result or in why there is none, the same in any order', () => {
+    const both = anyStandard(true).chain((standard) =>
+      fc.tuple(fc.constant(standard), fc.oneof(anyLog, anyLogUnder(standard), anyLogUnder(timedYard))),
+    );
+    fc.assert(
+      fc.property(both, ([standard, log]) => {
+        const verdict = judge(standard, log);
+        expect(verdict.outcome === 'incomplete').toBe(
+          verdict.missing.length > 0 && verdict.reasons.length === 0 && verdict.stops.length === 0,
+        );
+        expect(verdictSentence(standard, verdict)).toMatch(/^(Pass|Fail|No verdict yet|Not judged)[:, ].+\.$/);
+        expect(judge(standard, [...log].reverse())).toEqual(verdict);
+      }),
+      { numRuns: 200 },
     );
   });
 });

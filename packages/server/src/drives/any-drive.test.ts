@@ -4,6 +4,7 @@ import type { NewShare } from '@jasperwren/contract/shares';
 import { forLearner, isFinal } from '@jasperwren/core/debrief/for-learner';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
+import { fullTest } from '@jasperwren/core/drive/testing';
 import { anyLog, secretWord } from '@jasperwren/core/drive/testing-arbitraries';
 import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
@@ -86,6 +87,45 @@ describe('any drive, sent in any order', () => {
       );
     },
   );
+
+  it('refuses an event whose id stands for another, in one batch or later, and takes nothing of it', async () => {
+    const log = fullTest([{ type: 'pin' }, { type: 'prompt' }]).map((event): DriveEvent =>
+      event.type === 'started' ? { ...event, learnerId } : event,
+    );
+    const id = await sendAll([log], false);
+    const [, , , pin] = log;
+    const other = { ...pin!, atMs: 7 } as DriveEvent;
+    const later = await client.send(`POST`, `/api/drives/${id}/events`, {
+      events: [{ ...pin!, id: 'new' }, other],
+    });
+    expect(later).toMatchObject({
+      status: 409,
+      body: {
+        error: {
+          code: 'event-conflict',
+          message: expect.stringContaining('Event 1 of the batch has the id that the drive already has'),
+        },
+      },
+    });
+    const together = await client.send('POST', `/api/drives/${id}-b/events`, { events: [...log, other] });
+    expect(together).toMatchObject({
+      status: 409,
+      body: { error: { message: expect.stringContaining('event 3 of the batch') } },
+    });
+    // The same content in another order of fields is the same event.
+    const turned = Object.fromEntries(Object.entries(pin!).reverse());
+    expect((await client.send('POST', `/api/drives/${id}/events`, { events: [turned] })).status).toBe(200);
+    expect((await get<DriveView>(`/api/drives/${id}`)).events).toHaveLength(log.length);
+  });
+
+  it('is not judged, and says nothing of the learner, where it names what its standard does not have', async () => {
+    const log = fullTest([{ type: 'mark', item: 'moon.landing', grade: 'driving' }]).map((event): DriveEvent =>
+      event.type === 'started' ? { ...event, learnerId } : event,
+    );
+    const { summary } = await get<DriveView>(`/api/drives/${await sendAll([log], false)}`);
+    expect(summary).toMatchObject({ outcome: 'incomplete', detail: expect.stringContaining('no item "moon.landing"') });
+    expect(summary.evidence).toBeUndefined();
+  });
 
   it('leaves as a record that reads back to the same verdict, without a private word', async () => {
     await fc.assert(

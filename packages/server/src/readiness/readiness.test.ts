@@ -5,7 +5,7 @@ import type { EventBody } from '@jasperwren/core/drive/event';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/templates/tally';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
-import { startTwoSchools, type TestClient } from '../testing';
+import { password, startTwoSchools, testClient, type TestClient } from '../testing';
 
 let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
 let first: TestClient;
@@ -98,6 +98,26 @@ describe('readiness', () => {
     const drives = body.evidence.filter(({ kind }) => kind === 'drive');
     // Thirty clean drives of others say that learners here do better than the stated default.
     expect(sheet.before!.mean).toBeGreaterThan(estimateBefore(tally, drives, date).mean + 0.02);
+  });
+
+  it('keeps the figures of the school until its drives change, and shows markers to leads alone', async () => {
+    const hana = await addLearner('Hana');
+    await addDrive(hana, 6, [grave]);
+    const { body: before } = await first.send<ReadinessInput>('GET', `/api/learners/${hana}/readiness`);
+    const kept = () => server.db.selectFrom('school_figures').selectAll().execute();
+    const rows = await kept();
+    await first.send('GET', '/api/readiness');
+    expect(await kept()).toEqual(rows);
+    await addDrive(hana, 3, [grave, grave]);
+    const { body: after } = await first.send<ReadinessInput>('GET', `/api/learners/${hana}/readiness`);
+    expect(after.school.drives).toBe(before.school.drives + 1);
+    expect(after.school.assumptions.outright).toBeGreaterThan(before.school.assumptions.outright);
+    expect((await school()).markers).toMatchObject([{ name: 'Lead of first', factor: 1 }]);
+    const email = 'instructor@first.example';
+    await first.send('POST', '/api/accounts', { name: 'Second', email, role: 'instructor', password });
+    const instructor = testClient(server.address);
+    await instructor.signIn(email);
+    expect((await school(instructor)).markers).toEqual([]);
   });
 
   it('fills in drives that an older release kept', async () => {
