@@ -115,7 +115,9 @@ export function verdictOf(
   const reasons = [...crossed, ...exerciseUses.flatMap((use) => (use.reason ? [use.reason] : []))]
     .filter((reason) => reason.limit.effect.kind === 'fail-test')
     .sort((a, b) => a.crossedAtMs - b.crossedAtMs);
-  const missing = circumstances ? missingIn(standard, circumstances, managed) : [];
+  const missing = circumstances
+    ? missingIn(standard, circumstances, new Set([...managed, ...failedExercises.map(({ scope }) => scope)]))
+    : [];
   const stops = circumstances ? stopsIn(standard, circumstances) : [];
   return {
     outcome: reasons.length > 0 || stops.length > 0 ? 'fail' : missing.length > 0 ? 'incomplete' : 'pass',
@@ -190,7 +192,8 @@ function stopsIn({ briefing = [], endings = [] }: Standard, is: Circumstances): 
   ];
 }
 
-function missingIn(standard: Standard, is: Circumstances, managed: ReadonlySet<string>): readonly Missing[] {
+/** @param settled exercises with an attempt that did not fail, or that have failed for good */
+function missingIn(standard: Standard, is: Circumstances, settled: ReadonlySet<string>): readonly Missing[] {
   const missing: Missing[] = [];
   if (is.ending === 'none') missing.push({ kind: 'not-ended' });
   if (is.ending === 'abandoned') missing.push({ kind: 'abandoned' });
@@ -203,7 +206,7 @@ function missingIn(standard: Standard, is: Circumstances, managed: ReadonlySet<s
   const required = standard.requirements.flatMap((one) => (one.kind === 'exercise' ? [one.exercise] : []));
   const begun = [...attempted].filter((exercise) => limitsAttempts(standard, exercise));
   for (const exercise of new Set([...required, ...begun])) {
-    if (managed.has(exercise) || (repeat && !attempted.has(exercise))) continue;
+    if (settled.has(exercise) || (repeat && !attempted.has(exercise))) continue;
     const name = standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
     missing.push({ kind: 'exercise', exercise, name, attempted: attempted.has(exercise) });
   }

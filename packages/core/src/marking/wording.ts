@@ -68,7 +68,7 @@ export function verdictSentence(standard: Standard, verdict: Verdict): string {
 }
 
 /** Whether the standard cannot judge the drive at all, as against one that is not complete yet. */
-function isNotJudged({ missing }: Verdict): boolean {
+export function isNotJudged({ missing }: Verdict): boolean {
   return missing.some(({ kind }) => kind === 'not-judged' || kind === 'does-not-fit');
 }
 
@@ -200,9 +200,10 @@ export function reasonSentence(standard: Standard, reason: Reason): string {
 /** What decided it: the mark, or that time or attempts ran out. */
 export function crossingWords(standard: Standard, reason: Reason): string {
   if (reason.crossedBy) return itemName(standard, reason.crossedBy.item);
-  return countsMarks(reason.limit.measure)
-    ? limitName(standard, reason)
-    : `${limitName(standard, reason).toLowerCase()} running out`;
+  const { measure } = reason.limit;
+  if (countsMarks(measure)) return limitName(standard, reason);
+  const name = limitName(standard, reason).toLowerCase();
+  return measure.kind === 'time' ? `${name} running out` : name;
 }
 
 /** What is missing, each as the tail of a sentence; exercises share one. */

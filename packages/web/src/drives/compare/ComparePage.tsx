@@ -5,6 +5,7 @@ import type { Standard } from '@jasperwren/core/marking/standard';
 import { judgeUnder, whyNot, type Compared, type Translation } from '@jasperwren/core/marking/translate';
 import {
   crossingWords,
+  isNotJudged,
   itemName,
   missingWords,
   reasonSentence,
@@ -176,9 +177,13 @@ function Everywhere({ all }: { readonly all: readonly Compared[] }) {
       {all.map(({ standard, verdict, translations }, i) => (
         <li key={`${standard.id} ${standard.version}`} className={styles.everywhere}>
           {i === 0 ? <b>{standard.name}</b> : <Link to={`?with=${standard.id}`}>{standard.name}</Link>}
-          <span>
-            <OutcomeWord outcome={verdict.outcome} />: {verdictDetail(standard, verdict)}.
-          </span>
+          {isNotJudged(verdict) ? (
+            <span className="muted">{verdictSentence(standard, verdict)}</span>
+          ) : (
+            <span>
+              <OutcomeWord outcome={verdict.outcome} />: {verdictDetail(standard, verdict)}.
+            </span>
+          )}
           <span className="muted">
             {translations.filter((entry) => 'grade' in entry).length} of {translations.length} marks judged
           </span>
