@@ -6,6 +6,8 @@ import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
 import { existsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { backUp, restore } from './db/backup';
+import { openDatabase } from './db/database';
+import { takeFolder } from './db/lock';
 import { startTestServer, testClient, type TestClient } from './testing';
 
 let server: Awaited<ReturnType<typeof startTestServer>>;
@@ -56,6 +58,38 @@ describe('sign-in', () => {
     const blocked = await client.signIn('guessed@first.example', 'guess');
     expect(blocked.status).toBe(429);
     expect(Number(blocked.headers.get('retry-after'))).toBeGreaterThan(0);
+  });
+
+  it('slows down guessing in parallel too: tries are counted before they are worked on', async () => {
+    const tries = await Promise.all(
+      Array.from({ length: 100 }, () => testClient(server.address).signIn('parallel@first.example', 'guess')),
+    );
+    expect(tries.filter(({ status }) => status === 401)).toHaveLength(5);
+    expect(tries.filter(({ status }) => status === 429)).toHaveLength(95);
+  });
+
+  it('slows down guessing the present password of somebody signed in', async () => {
+    const client = testClient(server.address);
+    await client.signIn('lead@second.example');
+    const change = () =>
+      client.send('PUT', '/api/session/password', { current: 'guess guess guess', next: 'another long one' });
+    for (let i = 0; i < 5; i++) expect((await change()).status).not.toBe(429);
+    expect((await change()).status).toBe(429);
+  });
+
+  it('reads no large body from whoever is not signed in, and no body of very many fields from anybody', async () => {
+    const fields = Object.fromEntries(Array.from({ length: 40_000 }, (_, i) => [`field${i}`, i]));
+    const stranger = testClient(server.address);
+    expect(
+      await stranger.send('POST', '/api/session', { email: 'a@b.example', password: 'x', ...fields }),
+    ).toMatchObject({
+      status: 413,
+      body: { error: { code: 'too-large' } },
+    });
+    expect((await first.send('POST', '/api/learners', { ...ada, ...fields })).status).toBe(422);
+    let deep: unknown = 1;
+    for (let i = 0; i < 500; i++) deep = [deep];
+    expect((await first.send('POST', '/api/learners', { ...ada, notes: deep })).status).toBe(422);
   });
 
   it('ends with sign-out', async () => {
@@ -203,11 +237,10 @@ describe('events', () => {
     const { id } = await addAda();
     const drive = newDrive();
     await first.send('POST', `/api/drives/${drive}/events`, { events: logFor(id) });
-    const again = await startTestServer(server.dataDir);
-    const client = testClient(again.address);
-    await client.signIn('lead@first.example');
-    expect((await client.send<DriveView>('GET', `/api/drives/${drive}`)).body.events).toHaveLength(logFor(id).length);
-    await again.stop();
+    const again = await openDatabase(server.dataDir);
+    const rows = await again.selectFrom('events').select('id').where('drive_id', '=', drive).execute();
+    expect(rows).toHaveLength(logFor(id).length);
+    await again.destroy();
   });
 
   it('leave as a record that the open format accepts', async () => {
@@ -243,7 +276,11 @@ describe('the server', () => {
       behindProxy: false,
       logLevel: 'silent',
     };
-    await expect(serve(config, server.dataDir)).rejects.toThrow(`Port ${port} is in use by another program.`);
+    await expect(serve(config, server.dataDir)).rejects.toThrow('A server is running on the data folder');
+    const elsewhere = { ...config, dataDir: join(server.dataDir, 'second') };
+    await expect(serve(elsewhere, server.dataDir)).rejects.toThrow(`Port ${port} is in use by another program.`);
+    // What was taken for the try is given back.
+    takeFolder(elsewhere.dataDir)();
   });
 
   it('backs up while it runs, and restores only what is sound', async () => {

@@ -13,6 +13,7 @@ import { refuseForgedRequests } from './http/csrf';
 import { shapeErrors } from './http/errors';
 import { logRequests } from './http/log';
 import { pages } from './http/pages';
+import { plainBody, smallSignIn } from './http/plain-body';
 import { sessions } from './http/session';
 import { learnerRoutes } from './learners/routes';
 import { lessonRoutes } from './lessons/routes';
@@ -46,7 +47,9 @@ export function createApp({ db, config, log, webDist, welcome }: Parts): Koa {
   app.use(neverCached);
   app.use(sessions(app, db, config));
   app.use(refuseForgedRequests);
+  app.use(smallSignIn);
   app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '1mb', onError: badBody }));
+  app.use(plainBody);
   for (const router of routers(db, welcome)) app.use(router.routes());
   return app;
 }

@@ -8,21 +8,24 @@ import {
 } from '@jasperwren/contract/accounts';
 import Router from '@koa/router';
 import createError from 'http-errors';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { Db } from '../db/database';
 import { bodyOf } from '../http/body';
+import { triesOf } from '../http/tries';
 import { sessionOf, whoIs, type Ctx, type SessionData } from '../http/context';
 import { addAccount, assertLead, changePassword, findAccount, findByCredentials, listAccounts } from './store';
 
-const windowS = 15 * 60;
 const failuresPerAddressAndEmail = 5;
 const failuresPerAddress = 50;
+/** Of one account, from everywhere together. */
+const failuresPerEmail = 50;
 
 /** Sign-in, the own account, and the school's accounts for its lead. */
 export function accountRoutes(db: Db, welcome: WelcomeView): Router {
   const router = new Router();
-  const slow = new RateLimiterMemory({ points: failuresPerAddressAndEmail, duration: windowS, keyPrefix: 'account' });
-  const flood = new RateLimiterMemory({ points: failuresPerAddress, duration: windowS, keyPrefix: 'address' });
+  const byAccount = triesOf('account', failuresPerAddressAndEmail, 'Sign-in');
+  const byEmail = triesOf('email', failuresPerEmail, 'Sign-in');
+  const byAddress = triesOf('address', failuresPerAddress, 'Sign-in');
+  const byPassword = triesOf('password', failuresPerAddressAndEmail, 'Changing the password');
 
   router.get('/api/welcome', (ctx) => {
     ctx.body = welcome;
@@ -37,22 +40,13 @@ export function accountRoutes(db: Db, welcome: WelcomeView): Router {
   router.post('/api/session', async (ctx) => {
     const { email, password } = bodyOf(ctx, SignInRequest);
     const key = `${ctx.ip} ${email.toLowerCase()}`;
-    const [byAccount, byAddress] = await Promise.all([slow.get(key), flood.get(ctx.ip)]);
-    const blocked = [
-      byAccount && byAccount.consumedPoints >= failuresPerAddressAndEmail ? byAccount : undefined,
-      byAddress && byAddress.consumedPoints >= failuresPerAddress ? byAddress : undefined,
-    ].find(Boolean);
-    if (blocked) {
-      const waitMin = Math.max(1, Math.ceil(blocked.msBeforeNext / 60_000));
-      ctx.set('retry-after', String(waitMin * 60));
-      throw createError(429, `Too many tries. Sign-in opens again in ${waitMin} min.`, { code: 'too-many-tries' });
-    }
+    // The narrowest first: tries that it refuses do not use up those of others at the same address.
+    await byAccount.take(ctx, key);
+    await byEmail.take(ctx, email.toLowerCase());
+    await byAddress.take(ctx, ctx.ip);
     const account = await findByCredentials(db, email, password);
-    if (!account) {
-      await Promise.allSettled([slow.consume(key), flood.consume(ctx.ip)]);
-      throw createError(401, 'The address or the password is not right.', { code: 'wrong-credentials' });
-    }
-    await slow.delete(key);
+    if (!account) throw createError(401, 'The address or the password is not right.', { code: 'wrong-credentials' });
+    await Promise.all([byAccount.forget(key), byEmail.giveBack(email.toLowerCase()), byAddress.giveBack(ctx.ip)]);
     const data: SessionData = {
       accountId: account.id,
       schoolId: account.schoolId,
@@ -72,7 +66,9 @@ export function accountRoutes(db: Db, welcome: WelcomeView): Router {
   router.put('/api/session/password', async (ctx) => {
     const { accountId, schoolId } = whoIs(ctx);
     const { current, next } = bodyOf(ctx, PasswordChange);
+    await byPassword.take(ctx, accountId);
     await changePassword(db, schoolId, accountId, current, next, ctx.session!.externalKey ?? '');
+    await byPassword.forget(accountId);
     ctx.status = 204;
   });
 

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { AccessRequest, CodeSignIn, ReviewBatch } from '@jasperwren/contract/checks';
 import Router from '@koa/router';
 import createError from 'http-errors';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { triesOf } from '../http/tries';
 import { addReviews, reviewsOf } from '../checks/store';
 import type { Db } from '../db/database';
 import { bodyOf } from '../http/body';
@@ -10,7 +10,6 @@ import { learnerIs, param, whoIs, type LearnerSession } from '../http/context';
 import { endAccess, makeCode, useCode } from './access';
 import { me, myDebrief, myDebriefs } from './store';
 
-const windowS = 15 * 60;
 const wrongCodes = 10;
 
 /**
@@ -19,7 +18,7 @@ const wrongCodes = 10;
  */
 export function meRoutes(db: Db): Router {
   const router = new Router({ prefix: '/api' });
-  const guessed = new RateLimiterMemory({ points: wrongCodes, duration: windowS, keyPrefix: 'code' });
+  const guessed = triesOf('code', wrongCodes, 'Signing in with a code');
 
   router.post('/learners/:learnerId/access', async (ctx) => {
     const who = whoIs(ctx);
@@ -34,18 +33,13 @@ export function meRoutes(db: Db): Router {
 
   router.post('/me/session', async (ctx) => {
     const { code } = bodyOf(ctx, CodeSignIn);
-    const tries = await guessed.get(ctx.ip);
-    if (tries && tries.consumedPoints >= wrongCodes) {
-      ctx.set('retry-after', String(Math.ceil(tries.msBeforeNext / 1000)));
-      throw createError(429, 'Too many wrong codes. Try again in a quarter of an hour.', { code: 'too-many-tries' });
-    }
+    await guessed.take(ctx, ctx.ip);
     const learner = await useCode(db, code);
-    if (!learner) {
-      await guessed.consume(ctx.ip).catch(() => undefined);
+    if (!learner)
       throw createError(401, 'This code is not known, was used, or has run out. Ask your instructor for a new one.', {
         code: 'wrong-code',
       });
-    }
+    await guessed.giveBack(ctx.ip);
     const session: LearnerSession = { ...learner, csrfToken: randomBytes(24).toString('base64url') };
     // Whoever was signed in here before is not any more.
     Object.assign(ctx.session!, { accountId: undefined }, session);
