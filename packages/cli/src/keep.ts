@@ -28,10 +28,8 @@ export function restoreCommand(args: readonly string[], io: Io): number {
     return exitCodes.usage;
   }
   const { dataDir } = readConfig(process.env);
-  restore(dataDir, file);
-  io.out(
-    `"${file}" is the database of "${dataDir}" now. What was there before lies beside it, ending in .before-restore.`,
-  );
+  const aside = restore(dataDir, file);
+  io.out(`"${file}" is the database of "${dataDir}" now.${aside ? ` What was there before is "${aside}".` : ''}`);
   return exitCodes.pass;
 }
 

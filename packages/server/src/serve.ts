@@ -1,9 +1,11 @@
 import type { Server } from 'node:http';
 import type { WelcomeView } from '@jasperwren/contract/accounts';
+import { sql } from 'kysely';
 import { pino, type Logger } from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
 import { openDatabase, type Db } from './db/database';
+import { takeFolder } from './db/lock';
 import { refreshDigests } from './drives/store';
 import { dropOldSessions } from './http/session';
 import { addTemplatesEverywhere } from './standards/store';
@@ -19,7 +21,7 @@ const patienceMs = 5000;
 
 /**
  * Opens the database and listens.
- * @throws Error with a sentence for the operator: port in use, folder not writable, migration failed
+ * @throws Error with a sentence for the operator: port in use, folder taken or not writable, migration failed
  */
 export async function serve(
   config: Config,
@@ -27,19 +29,24 @@ export async function serve(
   welcome: WelcomeView = {},
   log: Logger = pino({ level: config.logLevel }),
 ): Promise<Running> {
-  const db = await openDatabase(config.dataDir);
+  const giveBack = takeFolder(config.dataDir);
+  const db = await openDatabase(config.dataDir).catch((error: unknown) => {
+    giveBack();
+    throw error;
+  });
   await addTemplatesEverywhere(db);
   await dropOldSessions(db);
   await refreshDigests(db);
   const app = createApp({ db, config, log, webDist, welcome });
   const server = await listen(app.listen.bind(app), config).catch(async (error: unknown) => {
     await db.destroy();
+    giveBack();
     throw error;
   });
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : config.port;
   const host = config.host.includes(':') ? `[${config.host}]` : config.host;
-  return { address: `http://${host}:${port}`, db, stop: () => stop(server, db) };
+  return { address: `http://${host}:${port}`, db, stop: () => stop(server, db).finally(giveBack) };
 }
 
 function listen(on: (port: number, host: string) => Server, { port, host }: Config): Promise<Server> {
@@ -68,5 +75,7 @@ async function stop(server: Server, db: Db): Promise<void> {
   const hurry = setTimeout(() => server.closeAllConnections(), patienceMs);
   await closed;
   clearTimeout(hurry);
+  // All that was written stands in the one file then.
+  await sql`pragma wal_checkpoint(truncate)`.execute(db);
   await db.destroy();
 }

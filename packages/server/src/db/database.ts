@@ -10,18 +10,26 @@ export type Db = Kysely<Tables>;
 export const databaseFile = 'jasperwren.sqlite';
 
 /**
- * Opens the database of a data folder, makes both where there are none, and migrates it.
- * @throws Error with a sentence for the operator where the folder cannot be written or a migration fails
+ * Makes a data folder that only this user can read, where there is none.
+ * @throws Error with a sentence for the operator where it cannot be written
  */
-export async function openDatabase(dataDir: string): Promise<Db> {
+export function ensureFolder(dataDir: string): void {
   try {
-    mkdirSync(dataDir, { recursive: true });
+    mkdirSync(dataDir, { recursive: true, mode: 0o700 });
     accessSync(dataDir, constants.W_OK);
   } catch {
     throw new Error(
       `The data folder "${dataDir}" cannot be written. Give this user write permission to it, or set JASPERWREN_DATA to another folder.`,
     );
   }
+}
+
+/**
+ * Opens the database of a data folder, makes both where there are none, and migrates it.
+ * @throws Error with a sentence for the operator where the folder cannot be written or a migration fails
+ */
+export async function openDatabase(dataDir: string): Promise<Db> {
+  ensureFolder(dataDir);
   const file = new Libsql(join(dataDir, databaseFile));
   file.pragma('journal_mode = WAL');
   // FULL: a commit has reached the disk before it is acknowledged.
