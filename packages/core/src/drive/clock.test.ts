@@ -46,6 +46,17 @@ describe('the clocks of a drive under way', () => {
     expect(ended.ended).toEqual({ atMs: 20 * minute, ending: 'abandoned', reason: 'The car' });
   });
 
+  it('have no length where the drive ended before the car moved', () => {
+    const log = logOf([
+      [0, { ...start(), briefing: true }],
+      [3, { type: 'section', section: 'independent' }],
+      [5, { type: 'ended', ending: 'abandoned' }],
+      [9, { type: 'moved-off' }],
+    ]);
+    expect(foldDrive(log).spans).toEqual([{ section: 'independent', fromMs: 5 * minute, toMs: 5 * minute }]);
+    expect(drivenMs(foldDrive(log), 9 * minute)).toBe(0);
+  });
+
   it('never run backwards, whatever the log', () => {
     fc.assert(
       fc.property(anyLog, fc.nat(5_000_000), fc.nat(5_000_000), (log, a, b) => {

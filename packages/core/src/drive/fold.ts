@@ -220,11 +220,13 @@ function movedOff(standing: readonly DriveEvent[], started: StartedEvent | undef
 /** A section opened before the car moved begins as it moves. */
 function spansOf(standing: readonly DriveEvent[], fromMs: number, endMs: number | undefined): readonly Span[] {
   if (!standing.some((event) => event.type === 'started')) return [];
-  const spans: Span[] = [{ section: 'guided', fromMs }];
+  // Ended before the car moved, a drive has one span without length.
+  const beginMs = Math.min(fromMs, endMs ?? Infinity);
+  const spans: Span[] = [{ section: 'guided', fromMs: beginMs }];
   for (const event of standing) {
     if (event.type !== 'section' || (endMs !== undefined && event.atMs >= endMs)) continue;
     const last = spans[spans.length - 1]!;
-    const atMs = Math.max(fromMs, event.atMs);
+    const atMs = Math.max(beginMs, event.atMs);
     if (last.fromMs === atMs) spans.pop();
     else spans[spans.length - 1] = { ...last, toMs: atMs };
     spans.push({
