@@ -41,7 +41,10 @@ export function asCounted(standard: Standard, mark: Mark): Mark | undefined {
  * may be one fault seen twice only the graver until somebody has settled it.
  */
 export function countingMarks(standard: Standard, drive: Drive): readonly Mark[] {
-  const standing = standingMarks(drive).flatMap((mark) => asCounted(standard, mark) ?? []);
+  const plain = standingMarks(drive);
+  const standing = plain.some(({ measured }) => measured !== undefined)
+    ? plain.flatMap((mark) => asCounted(standard, mark) ?? [])
+    : plain;
   if (drive.doubles.length === 0) return standing;
   const ranks = new Map(standard.grades.map(({ code }, i) => [code, i]));
   const byId = new Map(standing.map((mark) => [mark.id, mark]));

@@ -25,6 +25,9 @@ export interface Rules {
   /** The items of each behaviour of the catalogue, in the standard's order. */
   readonly byBehaviour: ReadonlyMap<string, readonly Placed[]>;
   readonly grades: ReadonlyMap<string, Grade>;
+  readonly exercises: ReadonlySet<string>;
+  /** Codes of the steps of the briefing. */
+  readonly steps: ReadonlySet<string>;
   /** The place of each grade, from mildest to gravest. */
   readonly ranks: ReadonlyMap<string, number>;
   /** By `item grade`, see `drawKey`. */
@@ -67,7 +70,17 @@ export function rulesOf(raw: Standard): Rules {
     }
   }
   const ranks = new Map(standard.grades.map(({ code }, i) => [code, i]));
-  const rules = { standard, items, byBehaviour, grades, ranks, draws, caps };
+  const rules = {
+    standard,
+    items,
+    byBehaviour,
+    grades,
+    exercises: new Set(standard.exercises.map(({ code }) => code)),
+    steps: new Set(standard.briefing?.map(({ code }) => code)),
+    ranks,
+    draws,
+    caps,
+  };
   compiled.set(raw, rules);
   compiled.set(standard, rules);
   return rules;

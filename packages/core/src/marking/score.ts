@@ -70,38 +70,28 @@ function draw(draft: Draft, mark: Mark, grade: string, cap: Cap | undefined): bo
     if (scope === undefined) continue;
     const { limit } = drawn;
     const key = drawn.scope === scope ? drawn.key : useKey(limit, scope);
-    const before = draft.uses.get(key) ?? {
-      limit,
-      scope,
-      used: 0,
-      marks: undefined,
-      capUses: undefined,
-      crossedBy: undefined,
-    };
-    const { use, counts } = raise(before, drawn.amount, mark, cap);
-    draft.uses.set(key, use);
+    const before = draft.uses.get(key);
+    const seen = cap && (before?.capUses?.get(capKey(cap, mark)) ?? 0);
+    const capUses = cap ? new Map(before?.capUses).set(capKey(cap, mark), seen! + 1) : before?.capUses;
+    const counts = !cap || letsCount(cap, seen!);
+    const used = (before?.used ?? 0) + (counts ? drawn.amount : 0);
+    const crossedBy = before?.crossedBy ?? (used > limit.allowed.value ? mark : undefined);
+    const marks = counts ? { mark, before: before?.marks } : before?.marks;
+    draft.uses.set(key, { limit, scope, used, marks, capUses, crossedBy });
     counted &&= counts;
     // Only to a graver grade, so that one upgrade may lead to another and none in a ring.
-    if (counts && use.crossedBy && limit.effect.kind === 'upgrade' && isGraver(draft.rules, limit.effect.grade, grade))
+    if (counts && crossedBy && limit.effect.kind === 'upgrade' && isGraver(draft.rules, limit.effect.grade, grade))
       draw(draft, mark, limit.effect.grade, undefined);
   }
   return counted;
 }
 
-function raise(before: Use, amount: number, mark: Mark, cap: Cap | undefined): { use: Use; counts: boolean } {
-  let { capUses } = before;
-  let counts = true;
-  if (cap) {
-    const key = cap.over === 'each' ? useKey(cap, mark.item) : cap.code;
-    const seen = capUses?.get(key) ?? 0;
-    const free = cap.free?.value ?? 0;
-    counts = seen >= free && seen - free < (cap.atMost?.value ?? Infinity);
-    capUses = new Map(capUses).set(key, seen + 1);
-  }
-  if (!counts) return { use: { ...before, capUses }, counts };
-  const used = before.used + amount;
-  const crossedBy = before.crossedBy ?? (used > before.limit.allowed.value ? mark : undefined);
-  return { use: { ...before, used, marks: { mark, before: before.marks }, capUses, crossedBy }, counts };
+const capKey = (cap: Cap, { item }: Mark): string => (cap.over === 'each' ? useKey(cap, item) : cap.code);
+
+/** Whether a cap lets a mark count that comes after so many others. */
+function letsCount({ free, atMost }: Cap, seen: number): boolean {
+  const first = free?.value ?? 0;
+  return seen >= first && seen - first < (atMost?.value ?? Infinity);
 }
 
 function scopeOf(draw: Draw, mark: Mark): string | undefined {

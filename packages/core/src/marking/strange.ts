@@ -20,10 +20,10 @@ export function strangeMark(items: ReadonlyMap<string, unknown>, { item, grade, 
  * What a drive names that its standard does not have: items and grades of marks, exercises, steps of the briefing,
  * items of answers and of what to work on, grades of advice. What is struck is not looked at.
  */
-export function strangeReferences({ items, draws, standard }: Rules, drive: Drive): readonly StrangeReference[] {
-  const exercises = new Set(standard.exercises.map(({ code }) => code));
-  const steps = new Set(standard.briefing?.map(({ code }) => code));
-  const grades = new Set(standard.grades.map(({ code }) => code)).add('none');
+export function strangeReferences(
+  { items, draws, grades, exercises, steps }: Rules,
+  drive: Drive,
+): readonly StrangeReference[] {
   const strange: StrangeReference[] = [];
   for (const mark of drive.marks)
     if (!mark.struck && !draws.has(drawKey(mark.item, mark.grade))) strange.push(strangeMark(items, mark));
@@ -34,7 +34,8 @@ export function strangeReferences({ items, draws, standard }: Rules, drive: Driv
     if (!steps.has(check)) strange.push({ kind: 'briefing-step', code: check, atMs });
   for (const { item, atMs } of drive.answers) if (!items.has(item)) strange.push({ kind: 'item', code: item, atMs });
   for (const { struck, advice, atMs } of drive.marks)
-    if (!struck && advice && !grades.has(advice.proposed)) strange.push({ kind: 'grade', code: advice.proposed, atMs });
+    if (!struck && advice && advice.proposed !== 'none' && !grades.has(advice.proposed))
+      strange.push({ kind: 'grade', code: advice.proposed, atMs });
   for (const item of drive.debriefed?.workOn ?? [])
     if (!items.has(item)) strange.push({ kind: 'item', code: item, atMs: drive.lastMs });
   return strange;

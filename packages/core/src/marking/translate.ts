@@ -64,8 +64,7 @@ function verdictElsewhere(from: Standard, to: Standard, drive: Drive, translatio
   const faults = translations.filter((entry) => 'grade' in entry || entry.why !== 'no-fault-at-home');
   if (!fits(to, drive, placed.size, faults.length))
     return noVerdict({ kind: 'does-not-fit', placed: placed.size, marks: faults.length });
-  const exercises = new Set(to.exercises.map(({ code }) => code));
-  const steps = new Set(to.briefing?.map(({ code }) => code));
+  const { exercises, steps } = rulesOf(to);
   return judgeDrive(to, {
     ...drive,
     marks: [...placed.values()],
