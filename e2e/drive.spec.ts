@@ -16,7 +16,7 @@ test('a whole drive by keyboard alone', async ({ page, school }) => {
   await signIn(page, school);
   await addLearner(page, 'Fern Learner');
   await page.goto('/drive');
-  await page.getByLabel('Learner').waitFor();
+  await page.getByRole('combobox', { name: 'Learner' }).waitFor();
   // From here on, nothing but keys.
   const tabTo = async (name: string | RegExp) => {
     const wanted = page.getByRole('button', { name }).or(page.getByRole('combobox', { name }));

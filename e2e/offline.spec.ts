@@ -17,7 +17,7 @@ test.describe('without a network', () => {
     await page.waitForLoadState('networkidle');
     await context.setOffline(true);
     await page.goto('/drive');
-    await page.getByLabel('Learner').fill('Odo');
+    await page.getByRole('combobox', { name: 'Learner' }).fill('Odo');
     await page.getByRole('option', { name: 'Odo Learner' }).click();
     await page.getByRole('button', { name: 'Start the drive' }).click();
     await page.getByRole('timer').waitFor();
