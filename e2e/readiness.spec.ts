@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import type { Page } from '@playwright/test';
-import { expect, signIn, test } from './fixtures';
+import { addLearner, expect, signIn, test } from './fixtures';
 import { makeServer, runCli, type TestServer } from './server';
 
 test.describe('with the demo school', () => {
@@ -105,6 +105,15 @@ test.describe('with the demo school', () => {
     expect(events).toHaveLength(proposed + 1);
     expect(events.filter((event) => event.getFirstPropertyValue('status') === 'CANCELLED')).toHaveLength(1);
   });
+});
+
+test('a plan names no day to book where too little was driven', async ({ page, school }) => {
+  await signIn(page, school);
+  await addLearner(page, 'Neva Learner');
+  await page.getByRole('link', { name: 'Ready?' }).click();
+  await page.getByRole('link', { name: 'Plan the lessons' }).click();
+  await expect(page.getByText(/^Too early to say when to take the test\. 3 more drives/)).toBeVisible();
+  await expect(page.getByText(/^(Book a test|Keep the date|Move the test)\.$/)).toHaveCount(0);
 });
 
 test('a school with nobody says so', async ({ page, school }) => {

@@ -224,6 +224,13 @@ function Outlook({
   readonly name: string;
 }) {
   if (!readiness) return <p className="muted">Working it out …</p>;
+  // With too little driven a day to book would be made up.
+  if (readiness.judgement.word === 'cannot-say')
+    return (
+      <p className={styles.advice}>
+        <b>Too early to say when to take the test.</b> {readiness.judgement.next}
+      </p>
+    );
   return (
     <>
       <p>Today:</p>
