@@ -4,7 +4,6 @@ import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
-import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import {
@@ -41,13 +40,12 @@ export function judge(args: readonly string[], io: Io): number {
   const [file, ...more] = positionals;
   if (file === undefined || more.length > 0)
     throw new UsageError('Name one file: jasperwren judge FILE [--standard ID|all] [--json]');
-  const asked = values.standard === undefined || values.standard === 'all' ? undefined : shippedOrOwn(values.standard);
   const records = readRecords(file, io);
   if (!records) return exitCodes.unusable;
   if (values.standard === 'all') return judgeAll(file, records, values.json, io);
   const judged: Judged[] = [];
   for (const record of records) {
-    const one = judgeOne(record, asked);
+    const one = judgeOne(record, values.standard);
     if (typeof one === 'string') {
       io.err(`${file}: drive ${record.driveId}: ${one}`);
       return exitCodes.unusable;
@@ -97,13 +95,13 @@ function judgeAll(file: string, records: readonly DriveRecord[], asJson: boolean
 }
 
 /** A drive judged by the standard asked for or its own, or why it cannot be. */
-function judgeOne(record: DriveRecord, asked: Asked | undefined): Judged | string {
+function judgeOne(record: DriveRecord, asked: string | undefined): Judged | string {
   const own = ownStandard(record);
   const drive = foldDrive(record.events);
   // Asked for by name, a record's own standard is the version the drive was marked under.
-  if (asked === undefined || (own && own.id === asked.id))
+  if (asked === undefined || (own && own.id === asked))
     return own ? { record, standard: own, verdict: judgeDrive(own, drive), notes: [] } : noOwnStandard(record);
-  const standard = asked.shipped ?? shippedStandard(asked.id);
+  const standard = shippedStandard(asked);
   if (own) {
     const compared = judgeUnder(own, standard, drive);
     return { record, standard, verdict: compared.verdict, notes: translationNotes(compared) };
@@ -111,14 +109,6 @@ function judgeOne(record: DriveRecord, asked: Asked | undefined): Judged | strin
   const note = `The record does not hold its own standard: its codes were taken for those of ${standard.name}`;
   return { record, standard, verdict: judgeDrive(standard, drive), notes: [note] };
 }
-
-/** A standard asked for by id; one that does not ship may still be a record's own. */
-interface Asked {
-  readonly id: string;
-  readonly shipped: Standard | undefined;
-}
-
-const shippedOrOwn = (id: string): Asked => ({ id, shipped: findTemplate(id) });
 
 function noOwnStandard({ standard: { id, version } }: DriveRecord): string {
   return `it names the standard "${id}" in version ${version} and does not hold it; choose another with --standard (${knownIds()})`;

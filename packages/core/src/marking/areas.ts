@@ -1,5 +1,5 @@
-import type { Drive, Mark } from '../drive/drive';
-import { countBy } from './count-by';
+import type { Drive } from '../drive/drive';
+import { countBy, groupBy } from './grouping';
 import { countingMarks } from './counting';
 import { rulesOf } from './rules';
 import type { Standard } from './standard';
@@ -15,14 +15,7 @@ export interface AreaCount {
 /** How many marks that count each category of the standard has, in the standard's order, empty ones left out. */
 export function marksByArea(standard: Standard, drive: Drive): readonly AreaCount[] {
   const { items } = rulesOf(standard);
-  const byCategory = new Map<string, Mark[]>();
-  for (const mark of countingMarks(standard, drive)) {
-    const category = items.get(mark.item)?.category.code;
-    if (category === undefined) continue;
-    const others = byCategory.get(category);
-    if (others) others.push(mark);
-    else byCategory.set(category, [mark]);
-  }
+  const byCategory = groupBy(countingMarks(standard, drive), ({ item }) => items.get(item)?.category.code ?? '');
   return standard.categories.flatMap(({ code, name }) => {
     const marks = byCategory.get(code);
     return marks ? [{ category: code, name, byGrade: countBy(marks, ({ grade }) => grade), total: marks.length }] : [];

@@ -1,6 +1,8 @@
 import type { ExerciseRun } from '../drive/clock';
 import type { Circumstances } from './circumstances';
+import { groupBy } from './grouping';
 import type { Reason } from './reason';
+import { coversExercise } from './rules';
 import type { Limit, Standard } from './standard';
 
 /** How far a limit is used that no mark draws on. */
@@ -33,7 +35,9 @@ export function nonMarkUses(standard: Standard, is: Circumstances): NonMarkUses 
   for (const run of is.runs) {
     const crossed = standard.limits
       .filter(({ effect }) => effect.kind === 'fail-attempt')
-      .flatMap((limit) => (looksAt(limit, run) ? nonMarkReasons(useOfRun(standard, limit, run, is) ?? []) : []))
+      .flatMap((limit) =>
+        coversExercise(limit, run.exercise) ? nonMarkReasons(useOfRun(standard, limit, run, is) ?? []) : [],
+      )
       .sort((a, b) => a.crossedAtMs - b.crossedAtMs);
     if (crossed[0]) {
       failing.push(crossed[0]);
@@ -45,10 +49,10 @@ export function nonMarkUses(standard: Standard, is: Circumstances): NonMarkUses 
     const { measure, scope } = limit;
     if (measure.kind === 'time' && scope.kind === 'test')
       return [timeUse(limit, '', is.startedMs, is.drivenMs, limit.allowed.value, is)];
-    const runs = is.runs.filter((run) => looksAt(limit, run));
+    const runs = is.runs.filter((run) => coversExercise(limit, run.exercise));
     switch (measure.kind) {
       case 'attempts':
-        return byExercise(runs).map(([exercise, attempts]) =>
+        return [...groupBy(runs, ({ exercise }) => exercise)].map(([exercise, attempts]) =>
           countUse(
             limit,
             exercise,
@@ -56,7 +60,7 @@ export function nonMarkUses(standard: Standard, is: Circumstances): NonMarkUses 
           ),
         );
       case 'failed-attempts':
-        return byExercise(runs).map(([exercise, attempts]) =>
+        return [...groupBy(runs, ({ exercise }) => exercise)].map(([exercise, attempts]) =>
           countUse(
             limit,
             exercise,
@@ -69,19 +73,6 @@ export function nonMarkUses(standard: Standard, is: Circumstances): NonMarkUses 
   });
   const managed = new Set(is.runs.filter((run) => !failedAt.has(run)).map(({ exercise }) => exercise));
   return { uses, failedAttempts: failing.sort((a, b) => a.crossedAtMs - b.crossedAtMs), managed };
-}
-
-const looksAt = ({ scope }: Limit, { exercise }: ExerciseRun): boolean =>
-  scope.kind === 'exercise' && (scope.exercise ?? exercise) === exercise;
-
-function byExercise(runs: readonly ExerciseRun[]): readonly (readonly [string, readonly ExerciseRun[]])[] {
-  const groups = new Map<string, ExerciseRun[]>();
-  for (const run of runs) {
-    const others = groups.get(run.exercise);
-    if (others) others.push(run);
-    else groups.set(run.exercise, [run]);
-  }
-  return [...groups];
 }
 
 /** A limit over what happened at these moments. */

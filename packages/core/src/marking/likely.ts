@@ -1,6 +1,6 @@
 import { currentSpan } from '../drive/clock';
 import { standingMarks, type Drive } from '../drive/drive';
-import { countBy } from './count-by';
+import { countBy } from './grouping';
 import { rulesOf } from './rules';
 import type { Standard } from './standard';
 

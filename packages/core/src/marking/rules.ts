@@ -96,6 +96,11 @@ export function gradesOf(standard: Standard, item: Item): readonly Grade[] {
   return item.grades ? standard.grades.filter((grade) => item.grades?.includes(grade.code)) : standard.grades;
 }
 
+/** Whether a limit over exercises holds for this one, alone or as for every other. */
+export function coversExercise({ scope }: Limit, exercise: string): boolean {
+  return scope.kind === 'exercise' && (scope.exercise ?? exercise) === exercise;
+}
+
 /** Whether a limit adds up marks, as against time, attempts and the like. */
 export function countsMarks(measure: LimitMeasure): measure is Extract<LimitMeasure, { readonly grades: unknown }> {
   return measure.kind === 'count' || measure.kind === 'points';

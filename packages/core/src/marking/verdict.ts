@@ -3,7 +3,9 @@ import type { EndingCause, SectionKind } from '../drive/event';
 import type { Circumstances } from './circumstances';
 import type { MeasuredConflict } from './counting';
 import { nonMarkReasons, nonMarkUses, type PlainUse } from './exercise-uses';
+import { groupBy } from './grouping';
 import type { Reason } from './reason';
+import { coversExercise } from './rules';
 import { marksOf, type Score, type Use } from './score';
 import type { Limit, Standard } from './standard';
 import { strangeMark, type StrangeReference } from './strange';
@@ -163,12 +165,7 @@ function failedExerciseUses(limits: readonly Limit[], failed: readonly Reason[])
 }
 
 function headroomOf(limits: readonly Limit[], uses: readonly PlainUse[]): readonly Headroom[] {
-  const byLimit = new Map<string, PlainUse[]>();
-  for (const use of uses) {
-    const others = byLimit.get(use.limit.code);
-    if (others) others.push(use);
-    else byLimit.set(use.limit.code, [use]);
-  }
+  const byLimit = groupBy(uses, ({ limit }) => limit.code);
   return limits.flatMap((limit) => {
     const own = byLimit.get(limit.code);
     if (own) return own.map((use) => room(use.limit, use.scope, use.used));
@@ -227,10 +224,9 @@ function missingIn(standard: Standard, is: Circumstances, settled: ReadonlySet<s
 /** Whether the standard says how many attempts at an exercise there are. */
 export function limitsAttempts({ limits }: Standard, exercise: string): boolean {
   return limits.some(
-    ({ measure, scope }) =>
-      (measure.kind === 'attempts' || measure.kind === 'failed-attempts') &&
-      scope.kind === 'exercise' &&
-      (scope.exercise ?? exercise) === exercise,
+    (limit) =>
+      (limit.measure.kind === 'attempts' || limit.measure.kind === 'failed-attempts') &&
+      coversExercise(limit, exercise),
   );
 }
 

@@ -1,9 +1,8 @@
-import { rulesOf } from '../marking/rules';
 import type { Standard } from '../marking/standard';
 import { unknownSchool, type Assumptions, type School } from './assumptions';
 import { checklist, type ReadinessCheck } from './checklist';
 import { compileStandard } from './compiled';
-import type { Evidence, Severity } from './evidence';
+import { wholeTest, type Evidence, type Severity } from './evidence';
 import { judgeReadiness, type Judgement } from './judgement';
 import { expectedByCategory, expectedTotal, posteriorOn } from './posterior';
 import { simulate, usualEffort, type Chance, type Effort } from './simulate';
@@ -107,29 +106,15 @@ export function whatMovesIt(question: Question): WhatMovesIt {
   const chanceWith = (known: readonly Evidence[]) =>
     simulate(standard, posteriorOn(on, standard, known, assumptions, school), seed, effort ?? historyEffort, compiled)
       .mean;
-  const failing = [...rulesOf(standard).byBehaviour.keys()][0];
-  const more = (counts: Evidence['counts']): Evidence => ({
-    kind: 'drive',
-    at: on.toISOString(),
-    counts,
-    exposure: 1,
-    minutes: standard.length.totalMin.value,
-    independentMin: 0,
-    familiarity: 'new',
-    prompts: 0,
-    interventions: 0,
-    promptsAlone: 0,
-    interventionsAlone: 0,
-    cleanExercises: [],
-    completed: true,
-  });
+  const at = on.toISOString();
+  const failing = posteriorOn(on, standard, [], assumptions, school).cells.find(
+    ({ severity }) => severity === 'outright',
+  );
+  const fault = failing ? { [failing.behaviour]: { counted: 0, outright: 1 } } : {};
   return {
     schoolAlone: chanceWith([]),
-    afterClean: chanceWith([...evidence, more({})]),
-    afterFailing: chanceWith([
-      ...evidence,
-      more(failing === undefined ? {} : { [failing]: { counted: 0, outright: 1 } }),
-    ]),
+    afterClean: chanceWith([...evidence, wholeTest(standard, at, {})]),
+    afterFailing: chanceWith([...evidence, wholeTest(standard, at, fault)]),
   };
 }
 

@@ -95,6 +95,25 @@ export function evidenceOfDrive(standard: Standard, drive: Drive): Evidence | un
   };
 }
 
+/** A whole test on new roads without help, with these faults; at a moment, RFC 3339. */
+export function wholeTest({ length }: Standard, at: string, counts: Evidence['counts']): Evidence {
+  return {
+    kind: 'drive',
+    at,
+    counts,
+    exposure: 1,
+    minutes: length.totalMin.value,
+    independentMin: length.independentMin?.value ?? 0,
+    familiarity: 'new',
+    prompts: 0,
+    interventions: 0,
+    promptsAlone: 0,
+    interventionsAlone: 0,
+    cleanExercises: [],
+    completed: true,
+  };
+}
+
 /**
  * What the sheet of a real test says: counts alone, of one test on roads that are not rehearsed.
  * @param date of the test, `YYYY-MM-DD`
@@ -104,22 +123,7 @@ export function evidenceOfSheet(standard: Standard, entries: readonly SheetEntry
   const counts: Counts = {};
   for (const { item, grade, count: n } of entries)
     count(counts, items.get(item)?.item.behaviour, severityOf(grades.get(grade)?.sign), n);
-  const minutes = standard.length.totalMin.value;
-  return {
-    kind: 'sheet',
-    at: `${date}T12:00:00.000Z`,
-    counts,
-    exposure: 1,
-    minutes,
-    independentMin: standard.length.independentMin?.value ?? 0,
-    familiarity: 'new',
-    prompts: 0,
-    interventions: 0,
-    promptsAlone: 0,
-    interventionsAlone: 0,
-    cleanExercises: [],
-    completed: true,
-  };
+  return { ...wholeTest(standard, `${date}T12:00:00.000Z`, counts), kind: 'sheet' };
 }
 
 /** All marks of a severity. */

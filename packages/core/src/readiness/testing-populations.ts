@@ -2,7 +2,7 @@ import { pick, randomFrom } from '../checks/random';
 import { drawKey, gradesOf, rulesOf } from '../marking/rules';
 import type { Standard } from '../marking/standard';
 import { gradeFor } from '../marking/translate';
-import type { Evidence, Severity } from './evidence';
+import { wholeTest, type Evidence, type Severity } from './evidence';
 import { exactChance } from './exact';
 import { drawGamma, drawPoisson } from './gamma';
 import { unknownSchool } from './assumptions';
@@ -133,20 +133,11 @@ export function populationOf(standard: Standard, { draw, form, roads, markers }:
         for (let f = drawPoisson(who[severity] * left[severity] * scale, random); f > 0; f--)
           (counts[drawFrom(patterns[severity], random)] ??= { counted: 0, outright: 0 })[severity]++;
       return {
-        kind: 'drive',
-        at: new Date(atMs).toISOString(),
+        ...wholeTest(standard, new Date(atMs).toISOString(), counts),
         marker: `marker ${marker}`,
-        counts,
         exposure: minutes / 40,
         minutes,
-        independentMin: 20,
         familiarity,
-        prompts: 0,
-        interventions: 0,
-        promptsAlone: 0,
-        interventionsAlone: 0,
-        cleanExercises: [],
-        completed: true,
       };
     });
     const left = who.left(n, n);

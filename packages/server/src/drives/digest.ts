@@ -4,7 +4,7 @@ import { unsettledPins } from '@jasperwren/core/drive/drive';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { marksByArea } from '@jasperwren/core/marking/areas';
-import { countBy } from '@jasperwren/core/marking/count-by';
+import { countBy } from '@jasperwren/core/marking/grouping';
 import { countingMarks } from '@jasperwren/core/marking/counting';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { countItems } from '@jasperwren/core/marking/likely';

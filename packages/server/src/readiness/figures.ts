@@ -1,7 +1,8 @@
 import type { SchoolFigures } from '@jasperwren/contract/readiness';
 import type { School } from '@jasperwren/core/readiness/assumptions';
-import { totalOf, type Evidence } from '@jasperwren/core/readiness/evidence';
+import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { fitSteps } from '@jasperwren/core/readiness/fit';
+import { createHash } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../db/database';
 
@@ -68,23 +69,11 @@ async function fitAndKeep(
   return school;
 }
 
-/** What changes whenever the drives do, without being as long as they are. */
-function basisOf(learners: readonly (readonly Evidence[])[]): string {
-  const drives = learners.flat();
-  const sum = (of: (one: Evidence) => number) => drives.reduce((all, one) => all + of(one), 0);
-  return [
-    fitVersion,
-    learners.length,
-    drives.length,
-    sum((one) => totalOf(one, 'counted')),
-    sum((one) => totalOf(one, 'outright')),
-    sum(({ minutes }) => Math.round(minutes * 10)),
-    sum(({ promptsAlone }) => promptsAlone),
-    sum(({ interventionsAlone }) => interventionsAlone),
-    drives.filter(({ familiarity }) => familiarity === 'new').length,
-    drives.filter(({ familiarity }) => familiarity === 'known').length,
-  ].join(' ');
-}
+/** What the figures follow from, as a digest: it changes whenever anything in the drives does. */
+const basisOf = (learners: readonly (readonly Evidence[])[]): string =>
+  createHash('sha256')
+    .update(JSON.stringify([fitVersion, learners]))
+    .digest('base64');
 
 export const toView = ({ counted, outright, markers, ...school }: School): SchoolFigures => ({
   ...school,

@@ -5,7 +5,7 @@ import { currentSpan, exerciseRuns, type ExerciseRun } from '@jasperwren/core/dr
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { exerciseStepKinds } from '@jasperwren/core/drive/event';
 import { itemsOfExercise } from '@jasperwren/core/marking/likely';
-import { rulesOf } from '@jasperwren/core/marking/rules';
+import { coversExercise, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Exercise, Limit, LimitMeasure, Standard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
 import { limitsAttempts, type Verdict } from '@jasperwren/core/marking/verdict';
@@ -164,11 +164,10 @@ export function limitOf(
   step?: string,
 ): Limit | undefined {
   const fits = standard.limits.filter(
-    ({ measure, scope }) =>
-      measure.kind === kind &&
-      (measure.kind !== 'steps' || measure.step === step) &&
-      scope.kind === 'exercise' &&
-      (scope.exercise ?? exercise) === exercise,
+    (limit) =>
+      limit.measure.kind === kind &&
+      (limit.measure.kind !== 'steps' || limit.measure.step === step) &&
+      coversExercise(limit, exercise),
   );
   return fits.find(({ scope }) => scope.kind === 'exercise' && scope.exercise !== undefined) ?? fits[0];
 }
