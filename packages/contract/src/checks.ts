@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import type { OwnQuestion } from '@jasperwren/core/checks/bank/bank';
 import { drillModes } from '@jasperwren/core/checks/drill';
 import { ratings, type Rating, type Review } from '@jasperwren/core/checks/memory';
@@ -31,6 +32,16 @@ import {
 import { MayBeMissing } from './optional';
 import { BlankIsAbsent, Trimmed } from './transforms';
 
+/** A moment that computers can reckon with: a second 60, which RFC 3339 knows, is none. */
+const IsMoment = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'isMoment',
+    validator: {
+      validate: (value: unknown) => typeof value === 'string' && !Number.isNaN(Date.parse(value)),
+      defaultMessage: () => 'This is no moment of the calendar.',
+    },
+  });
+
 /** A code that the product or a school made. */
 const IsShortCode = (): PropertyDecorator => (target, property) => {
   for (const rule of [IsString(), MinLength(1), MaxLength(80)]) rule(target, property);
@@ -56,7 +67,7 @@ const reviewModes = [...drillModes, 'oral', 'numbers'] as const;
 class ReviewInput implements Review {
   @IsShortCode() id!: string;
   @IsShortCode() question!: string;
-  @IsRFC3339() at!: string;
+  @IsRFC3339() @IsMoment() at!: string;
   @IsIn(ratings) rating!: Rating;
   @IsIn(reviewModes) mode!: string;
   @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(80, { each: true }) missed!: string[];

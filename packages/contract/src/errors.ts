@@ -7,5 +7,7 @@ export interface ErrorBody {
     /** What happened, what is safe, and what to do. */
     readonly message: string;
     readonly problems?: readonly FieldProblem[];
+    /** With the code `stale`: what stands now, in the shape of the answer to a read. */
+    readonly current?: unknown;
   };
 }

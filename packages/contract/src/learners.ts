@@ -1,5 +1,5 @@
 import type { Outcome } from '@jasperwren/core/marking/verdict';
-import { IsEmail, IsIn, IsISO8601, IsString, Matches, MaxLength, MinLength } from 'class-validator';
+import { IsEmail, IsIn, IsInt, IsISO8601, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
 import { MayBeMissing } from './optional';
 import { BlankIsAbsent, Trimmed } from './transforms';
 
@@ -48,6 +48,14 @@ export class LearnerInput {
   @IsString()
   @MaxLength(4000, { message: 'Notes have 4,000 characters at most.' })
   notes?: string;
+
+  /** The account that teaches the learner; whoever enters the learner, where it is left out. */
+  @BlankIsAbsent() @MayBeMissing() @IsString() @MaxLength(80) instructorId?: string;
+}
+
+/** A learner as they are to be, with the version that was changed: a later one is not written over. */
+export class LearnerEdit extends LearnerInput {
+  @IsInt() @Min(0) version!: number;
 }
 
 /** The latest drive of a learner, in short. */
@@ -72,6 +80,11 @@ export interface LearnerView {
   /** The car the learner drives, by its profile. */
   readonly vehicleId?: string;
   readonly archivedAt?: string;
+  /** Who teaches them; missing where nobody does. */
+  readonly instructorId?: string;
+  readonly instructorName?: string;
+  /** Counts the changes, see `LearnerEdit`. */
+  readonly version: number;
   /** Drives on record. */
   readonly drives: number;
   readonly lastDrive?: LastDrive;

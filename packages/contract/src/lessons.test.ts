@@ -8,11 +8,11 @@ const goal = { kind: 'area', code: 'junctions', name: 'Junctions', seek: 'crossr
 const lesson = { start: '2026-11-30T09:00', minutes: 60, goals: [goal] };
 
 describe('free hours', () => {
-  const of = (change: object) => problemsOf(check(FreeHoursList, { hours: [{ ...hours, ...change }] }));
+  const of = (change: object) => problemsOf(check(FreeHoursList, { hours: [{ ...hours, ...change }], version: 0 }));
 
   it('are days of the week with a beginning and an end', () => {
     expect(of({})).toEqual([]);
-    expect(problemsOf(check(FreeHoursList, { hours: [] }))).toEqual([]);
+    expect(problemsOf(check(FreeHoursList, { hours: [], version: 0 }))).toEqual([]);
     expect(of({ weekday: 0, from: '00:00', to: '23:59' })).toEqual([]);
   });
 
@@ -29,12 +29,14 @@ describe('free hours', () => {
   });
 
   it('are forty at most', () => {
-    expect(problemsOf(check(FreeHoursList, { hours: Array.from({ length: 41 }, () => hours) }))).toHaveLength(1);
+    expect(
+      problemsOf(check(FreeHoursList, { hours: Array.from({ length: 41 }, () => hours), version: 0 })),
+    ).toHaveLength(1);
   });
 });
 
 describe('a plan of lessons', () => {
-  const of = (change: object) => problemsOf(check(LessonPlan, { lessons: [{ ...lesson, ...change }] }));
+  const of = (change: object) => problemsOf(check(LessonPlan, { lessons: [{ ...lesson, ...change }], version: 0 }));
 
   it('holds lessons with goals, new ones without an id', () => {
     expect(of({})).toEqual([]);

@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import type { Booking } from '@jasperwren/core/readiness/booking';
 import type { FreeHours, LessonGoal, PlannedLesson } from '@jasperwren/core/readiness/plan';
 import { Type } from 'class-transformer';
@@ -45,6 +46,15 @@ class FreeHoursInput implements FreeHours {
 /** When an instructor gives lessons, week by week. */
 export class FreeHoursList {
   @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => FreeHoursInput) hours!: FreeHoursInput[];
+
+  /** The version that was changed: a later one is not written over. */
+  @IsInt() @Min(0) version!: number;
+}
+
+/** The free hours of whoever is signed in. */
+export interface FreeHoursView {
+  readonly hours: readonly FreeHours[];
+  readonly version: number;
 }
 
 class GoalInput implements LessonGoal {
@@ -67,6 +77,9 @@ class LessonInput implements PlannedLesson {
 /** The lessons of a learner as they are to be: those that are left out are cancelled. */
 export class LessonPlan {
   @IsArray() @ArrayMaxSize(120) @ValidateNested({ each: true }) @Type(() => LessonInput) lessons!: LessonInput[];
+
+  /** The version of the plan that was changed: lessons booked meanwhile are not cancelled by an older one. */
+  @IsInt() @Min(0) version!: number;
 }
 
 export interface LessonView extends PlannedLesson {
@@ -77,8 +90,9 @@ export interface LessonView extends PlannedLesson {
 /** What a plan is made from besides the estimate. */
 export interface LessonsView {
   readonly lessons: readonly LessonView[];
-  /** Free hours of whoever is signed in. */
-  readonly hours: readonly FreeHours[];
+  /** Counts the changes, see `LessonPlan`. */
+  readonly version: number;
+  readonly freeHours: FreeHoursView;
   /** This instructor's lessons with other learners. */
   readonly taken: readonly Booking[];
 }

@@ -31,6 +31,8 @@ export interface ReadinessInput {
   readonly evidence: readonly Evidence[];
   readonly results: readonly RealResult[];
   readonly school: SchoolFigures;
+  /** When the figures of the school were fitted, RFC 3339; missing where its own say nothing yet. */
+  readonly schoolMadeAt?: string;
   /** Chance that the safety questions are right on the day of the test, or today, 0 to 1. */
   readonly questions?: number;
 }
@@ -50,6 +52,8 @@ export interface ReadinessRow {
   readonly from: number;
   readonly to: number;
   readonly drives: number;
+  /** When it was worked out, RFC 3339. */
+  readonly madeAt: string;
 }
 
 /** What one instructor has on their hands. */
@@ -62,6 +66,8 @@ export interface InstructorLoad {
 
 export interface SchoolReadiness {
   readonly rows: readonly ReadinessRow[];
+  /** Learners whose judgement is being worked out, or worked out anew: ask again soon. */
+  readonly pending: number;
   readonly load: readonly InstructorLoad[];
   readonly calibration: Calibration;
   /** For lead instructors alone; empty for others. */

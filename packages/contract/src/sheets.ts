@@ -64,9 +64,16 @@ export class SheetInput {
   entries!: SheetEntryInput[];
 }
 
+/** A sheet as it is to be, with the version that was changed: a later one is not written over. */
+export class SheetEdit extends SheetInput {
+  @IsInt() @Min(0) version!: number;
+}
+
 /** A real test as its sheet tells it; judged anew under the standard, the official result untouched. */
 export interface SheetView {
   readonly id: string;
+  /** Counts the changes, see `SheetEdit`. */
+  readonly version: number;
   readonly learnerId: string;
   readonly standard: StandardRef & { readonly name: string };
   /** A date of the calendar, `YYYY-MM-DD`. */
