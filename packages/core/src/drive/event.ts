@@ -31,6 +31,8 @@ export interface StartedEvent extends EventStamp {
   readonly standard: StandardRef;
   /** The drive opens with its briefing: the clock waits for `moved-off`, and all before it happens at 0. */
   readonly briefing?: boolean;
+  /** Accounts that mark as well, besides whoever started the drive. */
+  readonly helpers?: readonly string[];
 }
 
 /** The briefing is over and the car moves: the clock of the drive starts. */

@@ -38,6 +38,12 @@ const bodies = {
         properties: { id: text, version },
       },
       briefing: { type: 'boolean' },
+      helpers: {
+        type: 'array',
+        maxItems: 8,
+        items: text,
+        description: 'Accounts that mark as well, besides whoever started the drive.',
+      },
     },
   },
   check: {
