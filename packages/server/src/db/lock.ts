@@ -1,8 +1,6 @@
 import { join } from 'node:path';
 import Libsql from 'libsql';
-import { ensureFolder } from './database';
-
-const lockFile = 'jasperwren.lock';
+import { ensureFolder, lockFile } from './database';
 
 /**
  * Takes a data folder for one process: a server, or a restore. The lock is that of a database file, so that the system

@@ -3,7 +3,7 @@ import { Kysely, Migrator, SqliteDialect } from 'kysely';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { databaseFile, openDatabase } from './database';
+import { createDatabase, databaseFile, openDatabase } from './database';
 import { migrations } from './migrations';
 
 const names = Object.keys(migrations);
@@ -85,6 +85,7 @@ describe('a database of an older release', () => {
     const db = await openDatabase(folder);
     const [learner] = await db.selectFrom('learners').selectAll().execute();
     expect(learner).toMatchObject({ id: 'l', name: 'Learner', vehicle_id: null, archived_at: null });
+    expect(learner).toMatchObject({ version: 0, instructor_id: name === names.at(-1) ? null : 'a' });
     const [drive] = await db.selectFrom('drives').selectAll().execute();
     expect(drive).toMatchObject({ id: 'd', standard_version: 1, clock_ms: null, clock_at: null });
     const events = await db.selectFrom('events').select(['id', 'body']).orderBy('id').execute();
@@ -100,6 +101,7 @@ describe('a database of an older release', () => {
   it('has the shape of a new one afterwards', async () => {
     await olderDatabase(names[0]!);
     const fresh = mkdtempSync(join(tmpdir(), 'jasperwren-fresh-'));
+    await createDatabase(fresh);
     try {
       expect(await shapeOf(folder)).toEqual(await shapeOf(fresh));
     } finally {

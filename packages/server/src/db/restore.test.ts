@@ -1,4 +1,4 @@
-import {
+import fs, {
   copyFileSync,
   existsSync,
   mkdirSync,
@@ -13,7 +13,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Libsql from 'libsql';
 import { backUp, restore } from './backup';
-import { databaseFile, openDatabase } from './database';
+import { createDatabase, databaseFile, hasDatabase, openDatabase } from './database';
 import { takeFolder } from './lock';
 
 let folder: string;
@@ -25,12 +25,13 @@ beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'jasperwren-restore-'));
   backup = at('backup.sqlite');
   await withSchools(at('source'), ['kept']);
-  backUp(at('source'), backup);
+  await backUp(at('source'), backup);
 });
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 /** A database of a data folder with these schools. */
 async function withSchools(dataDir: string, names: readonly string[]): Promise<void> {
+  if (!hasDatabase(dataDir)) await createDatabase(dataDir);
   const db = await openDatabase(dataDir);
   for (const name of names) await db.insertInto('schools').values({ id: name, name, created_at: '' }).execute();
   await db.destroy();
@@ -59,8 +60,8 @@ async function killed(dataDir: string, schools: number): Promise<void> {
 }
 
 describe('a restore', () => {
-  it('makes a database where none was', () => {
-    expect(restore(at('new'), backup)).toBeUndefined();
+  it('makes a database where none was', async () => {
+    expect(await restore(at('new'), backup)).toBeUndefined();
     expect(schoolsIn(fileOf(at('new')))).toEqual(['kept']);
     expect(statSync(fileOf(at('new'))).mode & 0o777).toBe(0o600);
     expect(statSync(at('new')).mode & 0o777).toBe(0o700);
@@ -69,7 +70,7 @@ describe('a restore', () => {
   it('is refused while a server runs, and changes nothing', async () => {
     await withSchools(at('data'), ['present']);
     const giveBack = takeFolder(at('data'));
-    expect(() => restore(at('data'), backup)).toThrow('A server is running on the data folder');
+    await expect(restore(at('data'), backup)).rejects.toThrow('A server is running on the data folder');
     giveBack();
     expect(schoolsIn(fileOf(at('data')))).toEqual(['present']);
   });
@@ -77,26 +78,45 @@ describe('a restore', () => {
   it('replaces what a killed server left in a large write-ahead log, and keeps that whole', async () => {
     await killed(at('data'), 3000);
     expect(statSync(`${fileOf(at('data'))}-wal`).size).toBeGreaterThan(1_000_000);
-    const aside = restore(at('data'), backup)!;
+    const aside = (await restore(at('data'), backup))!;
     expect(schoolsIn(fileOf(at('data')))).toEqual(['kept']);
     expect(schoolsIn(aside)).toHaveLength(3000);
   });
 
-  it('works with a damaged database, and keeps the damaged one', () => {
+  it('works with a damaged database, and keeps the damaged one', async () => {
     mkdirSync(at('data'));
     writeFileSync(fileOf(at('data')), 'no database any more');
-    const aside = restore(at('data'), backup)!;
+    const aside = (await restore(at('data'), backup))!;
     expect(schoolsIn(fileOf(at('data')))).toEqual(['kept']);
     expect(readFileSync(aside, 'utf8')).toBe('no database any more');
   });
 
   it('keeps every earlier database, twice in a row and at once', async () => {
     await withSchools(at('data'), ['first']);
-    const one = restore(at('data'), backup)!;
-    const two = restore(at('data'), backup)!;
-    const three = restore(at('data'), backup)!;
+    const one = (await restore(at('data'), backup))!;
+    const two = (await restore(at('data'), backup))!;
+    const three = (await restore(at('data'), backup))!;
     expect(new Set([one, two, three]).size).toBe(3);
     expect([one, two, three].map(schoolsIn)).toEqual([['first'], ['kept'], ['kept']]);
+  });
+
+  it('is refused where the disk is full, and changes nothing', async () => {
+    await withSchools(at('data'), ['present']);
+    const before = readdirSync(at('data')).sort();
+    const copy = jest.spyOn(fs, 'copyFileSync').mockImplementationOnce((_, to) => {
+      writeFileSync(to, 'the first half');
+      throw Object.assign(new Error('ENOSPC: no space left on device'), { code: 'ENOSPC' });
+    });
+    await expect(restore(at('data'), backup)).rejects.toThrow('no space left');
+    copy.mockRestore();
+    expect(schoolsIn(fileOf(at('data')))).toEqual(['present']);
+    expect(
+      readdirSync(at('data'))
+        .filter((name) => !name.endsWith('.lock'))
+        .sort(),
+    ).toEqual(before);
+    await restore(at('data'), backup);
+    expect(schoolsIn(fileOf(at('data')))).toEqual(['kept']);
   });
 
   it.each<[string, (file: string) => void, RegExp]>([
@@ -110,7 +130,7 @@ describe('a restore', () => {
         db.exec('create table things (id text)');
         db.close();
       },
-      /not a sound backup: .*events/,
+      /not a sound backup: it is a database of another program/,
     ],
     [
       'of a later release',
@@ -134,7 +154,7 @@ describe('a restore', () => {
     await withSchools(at('data'), ['present']);
     const before = readdirSync(at('data')).sort();
     spoil(backup);
-    expect(() => restore(at('data'), backup)).toThrow(message);
+    await expect(restore(at('data'), backup)).rejects.toThrow(message);
     expect(schoolsIn(fileOf(at('data')))).toEqual(['present']);
     expect(readdirSync(at('data')).sort()).toEqual(before);
   });
@@ -142,13 +162,12 @@ describe('a restore', () => {
 
 describe('a backup', () => {
   it('is private, and holds nobody’s sign-in, code or link', async () => {
-    const db = await openDatabase(at('more'));
-    await db.insertInto('schools').values({ id: 's', name: 'School', created_at: '' }).execute();
-    await db.destroy();
+    await withSchools(at('more'), ['School']);
     const raw = new Libsql(fileOf(at('more')));
-    raw.exec(`insert into sessions (id, data, expires_ms) values ('secret-session', '{}', 4102444800000)`);
+    raw.exec(`insert into sessions (id, data, device, address, created_ms, seen_ms, expires_ms)
+      values ('secret-session', '{}', '', '', 0, 0, 4102444800000)`);
     raw.close();
-    backUp(at('more'), at('copy.sqlite'));
+    await backUp(at('more'), at('copy.sqlite'));
     expect(statSync(at('copy.sqlite')).mode & 0o777).toBe(0o600);
     expect(readFileSync(at('copy.sqlite')).includes('secret-session')).toBe(false);
     expect(existsSync(`${at('copy.sqlite')}-wal`)).toBe(false);

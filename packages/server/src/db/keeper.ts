@@ -1,0 +1,105 @@
+import { statfsSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { setTimeout } from 'node:timers/promises';
+import createError from 'http-errors';
+import { sql } from 'kysely';
+import { connect, databaseFile, openDatabase, type Db } from './database';
+import { writerOf, type Write } from './writer';
+
+/** Below this the operator is told that the disk is nearly full, in bytes. */
+const littleRoom = 64 * 1024 * 1024;
+
+/** The database of a running server: one connection that reads, and one that writes. */
+export interface Keeper {
+  /** Sees what is committed, and waits for nobody. */
+  readonly db: Db;
+  /** The connection of the writer, for what no request does: tests and tools. */
+  readonly writing: Db;
+  readonly write: Write;
+  /** What is wrong with it now, in a sentence for the operator; undefined where nothing is. */
+  readonly trouble: () => string | undefined;
+  /** Leaves nothing of what was deleted in the write-ahead log. */
+  readonly forget: () => Promise<void>;
+  /** Writes everything into the one file and lets go of it. */
+  readonly close: () => Promise<void>;
+}
+
+/** @throws as `openDatabase` */
+export async function openKeeper(dataDir: string): Promise<Keeper> {
+  const writing = await openDatabase(dataDir);
+  const db = connect(dataDir);
+  const file = join(dataDir, databaseFile);
+  // The file is opened by the first query; only then is it known which one it is.
+  await Promise.all([writing, db].map((one) => sql`select 1`.execute(one)));
+  const opened = statSync(file);
+  let failed: string | undefined;
+
+  function gone(): string | undefined {
+    try {
+      const now = statSync(file);
+      return now.ino === opened.ino && now.dev === opened.dev
+        ? undefined
+        : 'Another file stands in the place of the database. Stop the server; nothing new is taken.';
+    } catch {
+      return 'The database is not there any more. Stop the server and restore a backup; nothing new is taken.';
+    }
+  }
+
+  const assertThere = () => {
+    if (gone())
+      throw createError(503, 'The server has lost its database. Nothing was saved.', {
+        code: 'no-database',
+        expose: true,
+      });
+  };
+  const write = writerOf(writing, assertThere, (error) => {
+    failed =
+      error !== undefined && isDiskFull(error)
+        ? 'The disk is full. Nothing new is taken until there is room.'
+        : undefined;
+  });
+  return {
+    db,
+    writing,
+    write: async (work) => {
+      try {
+        return await write(work);
+      } catch (error) {
+        if (!isDiskFull(error)) throw error;
+        throw createError(507, 'The disk of the server is full. Nothing was saved; tell whoever runs it.', {
+          code: 'disk-full',
+          expose: true,
+        });
+      }
+    },
+    trouble: () => gone() ?? failed ?? roomWords(dataDir),
+    forget: () => checkpoint(writing),
+    close: async () => {
+      await db.destroy();
+      if (!gone()) await checkpoint(writing);
+      await writing.destroy();
+    },
+  };
+}
+
+const mostTries = 20;
+const tryAgainMs = 100;
+
+/** Brings the write-ahead log into the file and empties it, once nobody reads from it. */
+async function checkpoint(db: Db): Promise<void> {
+  for (let i = 0; i < mostTries; i++) {
+    const { rows } = await sql<{ busy: number }>`pragma wal_checkpoint(truncate)`.execute(db);
+    if (rows[0]?.busy !== 1) return;
+    await setTimeout(tryAgainMs);
+  }
+}
+
+const isDiskFull = (error: unknown): boolean =>
+  error instanceof Error &&
+  (/SQLITE_FULL|ENOSPC/.test(String((error as { code?: unknown }).code)) || /disk is full/.test(error.message));
+
+function roomWords(dataDir: string): string | undefined {
+  const { bavail, bsize } = statfsSync(dataDir);
+  const free = bavail * bsize;
+  return free < littleRoom ? `The disk has ${Math.round(free / 1024 / 1024)} MB left.` : undefined;
+}

@@ -1,0 +1,26 @@
+import { fullTest } from '@jasperwren/core/drive/testing';
+import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { appendEvents } from '../drives/append';
+import { openKeeper } from './keeper';
+
+/**
+ * A process that does nothing but append to a drive, to be killed: says on its output which batch was acknowledged.
+ * Called with the data folder, the school, the account and the number of its first batch.
+ */
+const [dataDir = '', schoolId = '', accountId = '', first = '0'] = process.argv.slice(2);
+const who = { schoolId, accountId, role: 'lead' } as const;
+const perBatch = 8;
+const keeper = await openKeeper(dataDir);
+const [start] = fullTest([]);
+
+for (let batch = Number(first); ; batch++) {
+  const events = Array.from({ length: perBatch }, (_, i): DriveEvent =>
+    batch === 0 && i === 0 && start?.type === 'started'
+      ? { ...start, learnerId: 'learner', id: '0-0' }
+      : { ...start!, type: 'pin', id: `${batch}-${i}`, seq: i, atMs: 0 },
+  );
+  // Several at once share a commit, as several devices would.
+  const again = keeper.write((db) => appendEvents(db, who, 'killed', { events: events.slice(0, 2) }));
+  await Promise.all([keeper.write((db) => appendEvents(db, who, 'killed', { events })), again]);
+  process.stdout.write(`${batch}\n`);
+}
