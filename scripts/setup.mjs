@@ -36,8 +36,11 @@ export function ensureInstalled() {
   const stamp = 'node_modules/.installed-from';
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages …');
-  // Not "npm ci": it refuses a lock file without the optional packages of other systems, which some registries lack.
-  if (!run('npm', ['install', '--no-save', '--no-audit', '--no-fund']))
+  // Exactly what the lock file says; only a registry that lacks optional packages of other systems needs the other way.
+  if (
+    !run('npm', ['ci', '--no-audit', '--no-fund']) &&
+    !run('npm', ['install', '--no-save', '--no-audit', '--no-fund'])
+  )
     giveUp('The packages could not be installed. Check the connection to the npm registry and try again.');
   writeFileSync(stamp, lock);
 }

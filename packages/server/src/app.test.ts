@@ -3,12 +3,13 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
-import { existsSync, writeFileSync } from 'node:fs';
+import { readdirSync, writeFileSync } from 'node:fs';
+import { connect } from 'node:net';
 import { join } from 'node:path';
 import { backUp, restore } from './db/backup';
-import { openDatabase } from './db/database';
+import { createDatabase, openDatabase } from './db/database';
 import { takeFolder } from './db/lock';
-import { startTestServer, testClient, type TestClient } from './testing';
+import { addPerson, password, startTestServer, testClient, type TestClient } from './testing';
 
 let server: Awaited<ReturnType<typeof startTestServer>>;
 let first: TestClient;
@@ -92,6 +93,22 @@ describe('sign-in', () => {
     expect((await first.send('POST', '/api/learners', { ...ada, notes: deep })).status).toBe(422);
   });
 
+  it('is answered while somebody sends a body byte by byte, whose length must be told before', async () => {
+    const { port } = new URL(server.address);
+    const slow = connect(Number(port), '127.0.0.1');
+    await new Promise((resolve) => slow.once('connect', resolve));
+    slow.write(
+      'POST /api/session HTTP/1.1\r\nHost: x\r\nContent-Type: application/json\r\nContent-Length: 60\r\n\r\n{',
+    );
+    expect((await testClient(server.address).signIn('lead@first.example')).status).toBe(200);
+    slow.destroy();
+    const chunked = connect(Number(port), '127.0.0.1');
+    chunked.write('POST /api/session HTTP/1.1\r\nHost: x\r\nTransfer-Encoding: chunked\r\n\r\n1\r\n{\r\n');
+    const answer = await new Promise<string>((resolve) => chunked.once('data', (data) => resolve(data.toString())));
+    expect(answer).toMatch(/^HTTP\/1\.1 413/);
+    chunked.destroy();
+  });
+
   it('ends with sign-out', async () => {
     const client = testClient(server.address);
     await client.signIn('lead@first.example');
@@ -106,38 +123,32 @@ describe('sign-in', () => {
 
   it('changes a password only for who knows the present one, and ends other sign-ins', async () => {
     const [client, other] = [testClient(server.address), testClient(server.address)];
-    await first.send('POST', '/api/accounts', {
-      name: 'Bo',
-      email: 'bo@first.example',
-      role: 'instructor',
-      password: 'a long password',
-    });
-    for (const c of [client, other]) await c.signIn('bo@first.example', 'a long password');
-    expect(
-      (await client.send('PUT', '/api/session/password', { current: 'wrong', next: 'another long one' })).status,
-    ).toBe(422);
-    expect(
-      (await client.send('PUT', '/api/session/password', { current: 'a long password', next: 'another long one' }))
-        .status,
-    ).toBe(204);
+    await addPerson(first, 'bo@first.example');
+    for (const c of [client, other]) await c.signIn('bo@first.example');
+    const change = (current: string, next: string) => client.send('PUT', '/api/session/password', { current, next });
+    expect((await change('wrong', 'four yellow teapots')).status).toBe(422);
+    // Long enough, and yet on every list of common ones; or made of what everybody knows.
+    for (const common of ['passwordpassword', '123456789012', 'bo@first.example'])
+      expect([common, (await change(password, common)).status]).toEqual([common, 422]);
+    expect((await change(password, 'four yellow teapots')).status).toBe(204);
     expect((await client.send('GET', '/api/session')).status).toBe(200);
     expect((await other.send('GET', '/api/session')).status).toBe(401);
   });
 
   it('lets only a lead add accounts, and an address be used once', async () => {
-    const account = { name: 'Cy', email: 'cy@first.example', role: 'instructor', password: 'a long password' };
-    expect((await first.send('POST', '/api/accounts', account)).status).toBe(201);
+    const account = { name: 'Cy', email: 'cy@first.example', role: 'instructor' };
+    await addPerson(first, account.email);
     expect((await second.send('POST', '/api/accounts', account)).status).toBe(409);
     const cy = testClient(server.address);
-    await cy.signIn('cy@first.example', 'a long password');
+    await cy.signIn('cy@first.example');
     expect((await cy.send('POST', '/api/accounts', { ...account, email: 'di@first.example' })).status).toBe(403);
   });
 });
 
 describe('learners', () => {
   it('are kept, edited, archived and brought back', async () => {
-    const { id } = await addAda();
-    await first.send('PUT', `/api/learners/${id}`, { ...ada, name: 'Ada B', testDate: '2027-01-15' });
+    const { id, version } = await addAda();
+    await first.send('PUT', `/api/learners/${id}`, { ...ada, name: 'Ada B', testDate: '2027-01-15', version });
     expect((await first.send<LearnerView>('GET', `/api/learners/${id}`)).body).toMatchObject({
       name: 'Ada B',
       testDate: '2027-01-15',
@@ -149,6 +160,17 @@ describe('learners', () => {
     expect(await ids('?archived=1')).toContain(id);
     await first.send('DELETE', `/api/learners/${id}/archived`);
     expect(await ids('')).toContain(id);
+  });
+
+  it('are not written over by who has an older version open: both are shown', async () => {
+    const { id, version } = await addAda();
+    const put = (name: string, of: number) => first.send('PUT', `/api/learners/${id}`, { ...ada, name, version: of });
+    expect((await put('First', version)).status).toBe(200);
+    expect(await put('Second', version)).toMatchObject({
+      status: 409,
+      body: { error: { code: 'stale', current: { name: 'First', version: version + 1 } } },
+    });
+    expect((await put('Second', version + 1)).status).toBe(200);
   });
 
   it('are refused with the fields that are wrong', async () => {
@@ -171,7 +193,7 @@ describe('another school', () => {
     await first.send('POST', `/api/drives/${drive}/events`, { events: logFor(id) });
     const tries: [string, string, unknown?][] = [
       ['GET', `/api/learners/${id}`],
-      ['PUT', `/api/learners/${id}`, ada],
+      ['PUT', `/api/learners/${id}`, { ...ada, version: 0 }],
       ['PUT', `/api/learners/${id}/archived`],
       ['DELETE', `/api/learners/${id}/archived`],
       ['GET', `/api/learners/${id}/drives`],
@@ -219,6 +241,26 @@ describe('events', () => {
     expect((await first.send('POST', `/api/drives/${drive}/events`, { events: rest })).status).toBe(409);
     expect((await first.send('POST', `/api/drives/${drive}/events`, { events: [start] })).status).toBe(200);
     expect((await first.send('POST', `/api/drives/${drive}/events`, { events: rest })).status).toBe(200);
+  });
+
+  it('are refused, not stumbled over, where a moment or a text is none', async () => {
+    const { id } = await addAda();
+    const [start, ...rest] = logFor(id);
+    const leap = { ...start!, wall: '2026-06-30T23:59:60Z' };
+    const sent = await first.send('POST', `/api/drives/${newDrive()}/events`, { events: [leap, ...rest] });
+    expect([sent.status, 422, 200]).toContain(sent.status);
+    expect(sent.status).toBeLessThan(500);
+    const review = { id: 'r', question: 'tell.oil', rating: 'good', mode: 'reveal', missed: [] };
+    const at = (moment: string) =>
+      first.send('POST', `/api/learners/${id}/reviews`, { reviews: [{ ...review, at: moment }] });
+    expect((await at('2026-06-30T23:59:60Z')).status).toBe(422);
+    expect((await first.send('GET', '/api/checks/board')).status).toBe(200);
+    expect(await first.send('POST', '/api/learners', { ...ada, notes: 'null\u0000byte' })).toMatchObject({
+      status: 422,
+      body: { error: { problems: [{ field: 'notes' }] } },
+    });
+    expect((await first.send('POST', '/api/learners', { ...ada, name: 'half \ud83d' })).status).toBe(422);
+    expect((await first.send('POST', '/api/learners', { ...ada, notes: 'two\r\nlines\tand 🚗' })).status).toBe(201);
   });
 
   it('are taken all or none', async () => {
@@ -273,11 +315,15 @@ describe('the server', () => {
       dataDir: server.dataDir,
       demo: false,
       secureCookies: false,
-      behindProxy: false,
+      proxies: 0,
+      backupEveryH: 0,
+      backupDir: server.dataDir,
+      backupKeep: 1,
       logLevel: 'silent',
     };
     await expect(serve(config, server.dataDir)).rejects.toThrow('A server is running on the data folder');
     const elsewhere = { ...config, dataDir: join(server.dataDir, 'second') };
+    await createDatabase(elsewhere.dataDir);
     await expect(serve(elsewhere, server.dataDir)).rejects.toThrow(`Port ${port} is in use by another program.`);
     // What was taken for the try is given back.
     takeFolder(elsewhere.dataDir)();
@@ -286,14 +332,14 @@ describe('the server', () => {
   it('backs up while it runs, and restores only what is sound', async () => {
     const { id } = await addAda();
     const file = join(server.dataDir, 'copy.sqlite');
-    backUp(server.dataDir, file);
-    expect(() => backUp(server.dataDir, file)).toThrow('exists already');
+    await backUp(server.dataDir, file);
+    await expect(backUp(server.dataDir, file)).rejects.toThrow('exists already');
     const broken = join(server.dataDir, 'broken.sqlite');
     writeFileSync(broken, 'not a database, but long enough to be taken for one at first sight');
     const elsewhere = join(server.dataDir, 'elsewhere');
-    expect(() => restore(elsewhere, broken)).toThrow('not a sound backup');
-    expect(existsSync(elsewhere)).toBe(false);
-    restore(elsewhere, file);
+    await expect(restore(elsewhere, broken)).rejects.toThrow('not a sound backup');
+    expect(readdirSync(elsewhere)).toEqual([]);
+    await restore(elsewhere, file);
     const restored = await startTestServer(elsewhere);
     const client = testClient(restored.address);
     await client.signIn('lead@first.example');

@@ -1,30 +1,43 @@
 import type { WelcomeView } from '@jasperwren/contract/accounts';
 import { bodyParser } from '@koa/bodyparser';
+import type Router from '@koa/router';
 import Koa from 'koa';
 import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Logger } from 'pino';
-import { accountRoutes } from './accounts/routes';
-import { checkRoutes } from './checks/routes';
+import { peopleHandlers } from './accounts/people-handlers';
+import { signInHandlers } from './accounts/sign-in-handlers';
+import { auditHandlers } from './audit/handlers';
+import { checkHandlers } from './checks/handlers';
 import type { Config } from './config';
-import type { Db } from './db/database';
-import { driveRoutes } from './drives/routes';
+import type { Keeper } from './db/keeper';
+import type { Digests } from './drives/digests';
+import { driveHandlers } from './drives/handlers';
+import type { Changes } from './http/answers';
 import { refuseForgedRequests } from './http/csrf';
 import { shapeErrors } from './http/errors';
 import { logRequests } from './http/log';
 import { pages } from './http/pages';
 import { plainBody, smallSignIn } from './http/plain-body';
+import { requireHttps } from './http/require-https';
+import { serveRoutes, type Handlers } from './http/serve-routes';
 import { sessions } from './http/session';
-import { learnerRoutes } from './learners/routes';
-import { lessonRoutes } from './lessons/routes';
-import { meRoutes } from './me/routes';
-import { readinessRoutes } from './readiness/routes';
-import { sheetRoutes } from './sheets/routes';
-import { shareRoutes } from './shares/routes';
-import { standardRoutes } from './standards/routes';
+import type { Jobs } from './jobs/jobs';
+import { learnerHandlers } from './learners/handlers';
+import { lessonHandlers } from './lessons/handlers';
+import { meHandlers } from './me/handlers';
+import { personalHandlers } from './personal/handlers';
+import { readinessHandlers } from './readiness/handlers';
+import { schoolHandlers } from './school/handlers';
+import { shareHandlers } from './shares/handlers';
+import { sheetHandlers } from './sheets/handlers';
+import { standardHandlers } from './standards/handlers';
 
 export interface Parts {
-  readonly db: Db;
+  readonly keeper: Keeper;
+  readonly digests: Digests;
+  readonly jobs: Jobs;
+  readonly changes: Changes;
   readonly config: Config;
   readonly log: Logger;
   /** Folder of the built web application. */
@@ -33,8 +46,10 @@ export interface Parts {
 }
 
 /** The whole server as a list, read from top to bottom. */
-export function createApp({ db, config, log, webDist, welcome }: Parts): Koa {
-  const app = new Koa({ proxy: config.behindProxy });
+export function createApp(parts: Parts): Koa {
+  const { keeper, config, log, webDist } = parts;
+  // Of the addresses that proxies wrote, the last ones are theirs; what stands before them anybody can write.
+  const app = new Koa({ proxy: config.proxies > 0, maxIpsCount: config.proxies });
   app.on('error', (error: NodeJS.ErrnoException) => {
     if (!clientWentAway.has(error.code ?? '')) log.error({ err: error }, 'answer not sent');
   });
@@ -43,35 +58,41 @@ export function createApp({ db, config, log, webDist, welcome }: Parts): Koa {
   app.use(compress());
   app.use(shapeErrors(log));
   app.use(pages(webDist));
-  app.use(health(db));
+  app.use(health(keeper));
   app.use(neverCached);
-  app.use(sessions(app, db, config));
+  app.use(requireHttps(config, log));
+  app.use(sessions(app, keeper, config));
   app.use(refuseForgedRequests);
   app.use(smallSignIn);
   app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '1mb', onError: badBody }));
   app.use(plainBody);
-  for (const router of routers(db, welcome)) app.use(router.routes());
+  app.use(routerOf(parts).routes());
   return app;
+}
+
+/** Every route of the table, with what it does. */
+function routerOf({ keeper, digests, jobs, changes, config, welcome }: Parts): Router {
+  const handlers: Handlers = {
+    ...signInHandlers(welcome),
+    ...schoolHandlers(keeper),
+    ...peopleHandlers,
+    ...auditHandlers,
+    ...learnerHandlers,
+    ...personalHandlers(keeper, config.dataDir),
+    ...standardHandlers,
+    ...driveHandlers(digests),
+    ...shareHandlers,
+    ...sheetHandlers(jobs),
+    ...lessonHandlers,
+    ...readinessHandlers(jobs),
+    ...checkHandlers,
+    ...meHandlers(),
+  };
+  return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs });
 }
 
 /** Somebody closed the page while it was being answered. */
 const clientWentAway = new Set(['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE']);
-
-/** Every route of the server; what is not here does not exist. */
-export function routers(db: Db, welcome: WelcomeView) {
-  return [
-    accountRoutes(db, welcome),
-    learnerRoutes(db),
-    standardRoutes(db),
-    driveRoutes(db),
-    sheetRoutes(db),
-    shareRoutes(db),
-    checkRoutes(db),
-    meRoutes(db),
-    readinessRoutes(db),
-    lessonRoutes(db),
-  ];
-}
 
 /** Styles are made in the page by the interface library, hence 'unsafe-inline' for styles and for nothing else. */
 function securityHeaders(config: Config): Koa.Middleware {
@@ -89,11 +110,13 @@ function securityHeaders(config: Config): Koa.Middleware {
   });
 }
 
-function health(db: Db): Koa.Middleware {
+function health(keeper: Keeper): Koa.Middleware {
   return async (ctx, next) => {
     if (ctx.path !== '/healthz') return void (await next());
-    await db.selectFrom('schools').select('id').limit(1).execute();
-    ctx.body = { ok: true };
+    await keeper.db.selectFrom('schools').select('id').limit(1).execute();
+    const trouble = keeper.trouble();
+    ctx.status = trouble === undefined ? 200 : 503;
+    ctx.body = { ok: trouble === undefined, ...(trouble !== undefined && { trouble }) };
   };
 }
 

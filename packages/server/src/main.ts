@@ -10,7 +10,8 @@ const root = join(import.meta.dirname, '../../..');
 async function main(): Promise<void> {
   const config = readConfig(process.env);
   const welcome = config.demo ? (JSON.parse(readFileSync(join(root, 'demo/sign-in.json'), 'utf8')) as WelcomeView) : {};
-  const running = await serve(config, join(root, 'packages/web/dist'), welcome);
+  const worker = join(root, 'packages/server/dist/worker.js');
+  const running = await serve(config, join(root, 'packages/web/dist'), { welcome, worker });
   console.log(`Jasperwren is at ${running.address}`);
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.once(signal, () => {

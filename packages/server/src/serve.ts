@@ -1,57 +1,117 @@
-import type { Server } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import type { WelcomeView } from '@jasperwren/contract/accounts';
-import { sql } from 'kysely';
 import { pino, type Logger } from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
-import { openDatabase, type Db } from './db/database';
+import { keepBackingUp } from './db/backup-timer';
+import type { Db } from './db/database';
+import { openKeeper } from './db/keeper';
 import { takeFolder } from './db/lock';
-import { refreshDigests } from './drives/store';
+import { digestsOf, refreshDigests } from './drives/digests';
+import { changesOf } from './http/answers';
 import { dropOldSessions } from './http/session';
+import { jobsOf, onThisThread, threads } from './jobs/jobs';
+import { eraseAgain } from './personal/erase';
 import { addTemplatesEverywhere } from './standards/store';
 
 export interface Running {
   readonly address: string;
+  /** The connection that writes, for tools and tests. */
   readonly db: Db;
+  /** Waits until what follows from earlier changes is worked out. */
+  readonly settled: () => Promise<void>;
   /** Lets requests under way finish, then closes the database. */
   readonly stop: () => Promise<void>;
 }
 
+/** What a server is run with besides its configuration. */
+export interface Outfit {
+  readonly welcome?: WelcomeView;
+  readonly log?: Logger;
+  /** The built file of `jobs/worker.ts`; without it everything is worked out on this thread. */
+  readonly worker?: string;
+  readonly workerArgv?: string[];
+  /** False where estimates are left to the next start, as while much is brought in. */
+  readonly estimates?: boolean;
+}
+
+/** How long a request may take to arrive, in milliseconds: whoever sends a byte now and then holds no connection. */
+const patience = { headersTimeout: 10_000, requestTimeout: 30_000, connectionsCheckingInterval: 2000 };
 const patienceMs = 5000;
+const dayMs = 24 * 60 * 60 * 1000;
 
 /**
  * Opens the database and listens.
- * @throws Error with a sentence for the operator: port in use, folder taken or not writable, migration failed
+ * @throws Error with a sentence for the operator: port in use, folder taken or not writable, no usable database,
+ *   migration failed
  */
 export async function serve(
   config: Config,
   webDist: string,
-  welcome: WelcomeView = {},
-  log: Logger = pino({ level: config.logLevel }),
+  { welcome = {}, log = pino({ level: config.logLevel }), worker, workerArgv, estimates = true }: Outfit = {},
 ): Promise<Running> {
   const giveBack = takeFolder(config.dataDir);
-  const db = await openDatabase(config.dataDir).catch((error: unknown) => {
+  const keeper = await openKeeper(config.dataDir).catch((error: unknown) => {
     giveBack();
     throw error;
   });
-  await addTemplatesEverywhere(db);
-  await dropOldSessions(db);
-  await refreshDigests(db);
-  const app = createApp({ db, config, log, webDist, welcome });
-  const server = await listen(app.listen.bind(app), config).catch(async (error: unknown) => {
-    await db.destroy();
+  const back = await eraseAgain(keeper, config.dataDir);
+  if (back > 0) log.warn({ learners: back }, 'learners who had been erased had come back with a restore; erased again');
+  await keeper.write((db) => addTemplatesEverywhere(db));
+  await keeper.write((db) => dropOldSessions(db));
+  await refreshDigests(keeper);
+  const failed = (what: string) => (error: unknown) => log.error({ err: error }, what);
+  const changes = changesOf();
+  const workers = worker === undefined ? onThisThread(keeper.db) : threads(worker, config.dataDir, workerArgv);
+  const worked = jobsOf(keeper, workers, changes.note, failed('estimate failed'));
+  const later = () => undefined;
+  const jobs = estimates ? worked : { ...worked, refreshLearner: later, refreshSchool: later };
+  const digests = digestsOf(keeper, jobs.refreshLearner, failed('summary failed'));
+  const app = createApp({ keeper, digests, jobs, changes, config, log, webDist, welcome });
+  const release = async () => {
+    await jobs.close();
+    await digests.settled();
+    await keeper.close();
     giveBack();
+  };
+  const answer = app.callback();
+  const server = await listen(
+    createServer(patience, (req, res) => void answer(req, res)),
+    config,
+  ).catch(async (error: unknown) => {
+    await release();
     throw error;
   });
+  // What an earlier run did not come to, or another release works out otherwise.
+  for (const { id } of await keeper.db.selectFrom('schools').select('id').execute()) jobs.refreshSchool(id);
+  const stopBackups = keepBackingUp(config, log);
+  const tidy = setInterval(
+    () => void keeper.write((db) => dropOldSessions(db)).catch(failed('old sign-ins not dropped')),
+    dayMs,
+  );
+  tidy.unref();
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : config.port;
   const host = config.host.includes(':') ? `[${config.host}]` : config.host;
-  return { address: `http://${host}:${port}`, db, stop: () => stop(server, db).finally(giveBack) };
+  return {
+    address: `http://${host}:${port}`,
+    db: keeper.writing,
+    settled: async () => {
+      await digests.settled();
+      await jobs.settled();
+    },
+    async stop() {
+      stopBackups();
+      clearInterval(tidy);
+      await stopListening(server);
+      await release();
+    },
+  };
 }
 
-function listen(on: (port: number, host: string) => Server, { port, host }: Config): Promise<Server> {
+function listen(server: Server, { port, host }: Config): Promise<Server> {
   return new Promise((resolve, reject) => {
-    const server = on(port, host);
+    server.listen(port, host);
     server.once('listening', () => resolve(server));
     server.once('error', (error: NodeJS.ErrnoException) => reject(explain(error, port, host)));
   });
@@ -69,13 +129,10 @@ function explain(error: NodeJS.ErrnoException, port: number, host: string): Erro
   return error;
 }
 
-async function stop(server: Server, db: Db): Promise<void> {
+async function stopListening(server: Server): Promise<void> {
   const closed = new Promise<void>((resolve) => server.close(() => resolve()));
   server.closeIdleConnections();
   const hurry = setTimeout(() => server.closeAllConnections(), patienceMs);
   await closed;
   clearTimeout(hurry);
-  // All that was written stands in the one file then.
-  await sql`pragma wal_checkpoint(truncate)`.execute(db);
-  await db.destroy();
 }

@@ -1,10 +1,12 @@
-import type { SessionView } from '@jasperwren/contract/accounts';
+import type { AccountView, PasswordLink, Role, SessionView } from '@jasperwren/contract/accounts';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { createSchool } from './accounts/store';
-import { serve, type Running } from './serve';
+import type { Config } from './config';
+import { createDatabase, hasDatabase } from './db/database';
+import { serve, type Outfit, type Running } from './serve';
 
 export const silent = pino({ level: 'silent' });
 export const password = 'three grey kettles';
@@ -12,17 +14,24 @@ export const password = 'three grey kettles';
 /** A server of its own for a test, on a free port and a new folder, with a school `first` and a school `second`. */
 export async function startTestServer(
   dataDir = mkdtempSync(join(tmpdir(), 'jasperwren-')),
+  more: Partial<Config> = {},
+  outfit: Outfit = {},
 ): Promise<Running & { dataDir: string; remove: () => Promise<void> }> {
-  const config = {
+  const config: Config = {
     host: '127.0.0.1',
     port: 0,
     dataDir,
     demo: false,
     secureCookies: false,
-    behindProxy: false,
+    proxies: 0,
+    backupEveryH: 0,
+    backupDir: join(dataDir, 'backups'),
+    backupKeep: 3,
     logLevel: 'silent',
+    ...more,
   };
-  const running = await serve(config, join(dataDir, 'no-pages'), {}, silent);
+  if (!hasDatabase(dataDir)) await createDatabase(dataDir);
+  const running = await serve(config, join(dataDir, 'no-pages'), { log: silent, ...outfit });
   const schools = await running.db.selectFrom('schools').select('id').execute();
   if (schools.length === 0) {
     for (const name of ['first', 'second']) {
@@ -43,6 +52,20 @@ export async function startTwoSchools() {
   await first.signIn('lead@first.example');
   await second.signIn('lead@second.example');
   return { server, first, second };
+}
+
+/** Has a lead invite somebody, who chooses the usual password. Returns the account. */
+export async function addPerson(
+  lead: TestClient,
+  email: string,
+  role: Role = 'instructor',
+  name = email.split('@')[0]!,
+): Promise<AccountView> {
+  const invited = await lead.send<AccountView & { link: PasswordLink }>('POST', '/api/accounts', { name, email, role });
+  const { link, ...account } = invited.body;
+  const chosen = await lead.send('POST', `/api/password-links/${link.path.replace('/password/', '')}`, { password });
+  if (chosen.status !== 204) throw new Error(`No password was chosen: ${JSON.stringify(chosen.body)}`);
+  return account;
 }
 
 export interface Answer<T = unknown> {

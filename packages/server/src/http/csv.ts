@@ -7,5 +7,7 @@ export function toCsv(columns: readonly string[], rows: readonly object[]): stri
     columns: [...columns],
     record_delimiter: 'windows',
     escape_formulas: true,
+    // By itself only the kind of line end that parts the records is quoted.
+    quoted_match: /[\r\n]/,
   });
 }

@@ -4,6 +4,13 @@ import { isHttpError } from 'http-errors';
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
 
+/** What a refusal may say besides its words. */
+interface Refusal {
+  readonly code?: unknown;
+  readonly problems?: readonly FieldProblem[] | undefined;
+  readonly current?: unknown;
+}
+
 /** Gives every error the one shape of the contract. What was not meant for people is logged and not shown. */
 export function shapeErrors(log: Logger): Middleware {
   return async (ctx, next) => {
@@ -13,17 +20,18 @@ export function shapeErrors(log: Logger): Middleware {
         answer(404, 'not-found', 'There is nothing at this address.');
       }
     } catch (error) {
-      if (isHttpError(error) && error.status < 500) {
-        const { code, problems } = error as { code?: unknown; problems?: readonly FieldProblem[] };
-        answer(error.status, typeof code === 'string' ? code : 'refused', error.message, problems);
+      if (isHttpError(error) && error.expose) {
+        const { code, problems, current } = error as Refusal;
+        answer(error.status, typeof code === 'string' ? code : 'refused', error.message, { problems, current });
         return;
       }
       log.error({ err: error, requestId: ctx.state['requestId'] as string }, 'request failed');
       answer(500, 'internal', 'The server made a mistake. Nothing half-done was kept; try again.');
     }
 
-    function answer(status: number, code: string, message: string, problems?: readonly FieldProblem[]): void {
-      const body: ErrorBody = { error: { code, message, ...(problems && { problems }) } };
+    function answer(status: number, code: string, message: string, { problems, current }: Refusal = {}): void {
+      const more = { ...(problems && { problems }), ...(current !== undefined && { current }) };
+      const body: ErrorBody = { error: { code, message, ...more } };
       ctx.status = status;
       ctx.body = body;
     }

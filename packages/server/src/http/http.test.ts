@@ -26,9 +26,17 @@ describe('the configuration', () => {
       dataDir: 'data',
       demo: false,
       secureCookies: false,
-      behindProxy: false,
+      proxies: 0,
+      backupEveryH: 0,
+      backupDir: 'data/backups',
+      backupKeep: 14,
       logLevel: 'info',
     });
+  });
+
+  it('says what an older setting is called now, and wants a key of some length', () => {
+    expect(() => readConfig({ JASPERWREN_BEHIND_PROXY: '1' })).toThrow('JASPERWREN_PROXIES');
+    expect(() => readConfig({ JASPERWREN_BACKUP_KEY: 'short' })).toThrow('20 characters');
   });
 
   it.each(['many', '-1', '70000', '80.5'])('refuses %s as a port, in a sentence', (port) => {

@@ -16,6 +16,8 @@ export function pages(webDist: string): Middleware {
     },
   });
   return async (ctx, next) => {
+    // A link to a debrief or a password is for one person, not for a search engine.
+    if (/^\/(shared|password|learn)\//.test(ctx.path)) ctx.set('x-robots-tag', 'noindex');
     if (ctx.path.startsWith('/api/') || ctx.path === '/healthz') return void (await next());
     await files(ctx, async () => {
       if (ctx.method !== 'GET' && ctx.method !== 'HEAD') return void (await next());

@@ -1,50 +1,121 @@
+import type { Role } from '@jasperwren/contract/accounts';
 import type Koa from 'koa';
 import { createSession } from 'koa-session';
 import type { Config } from '../config';
 import type { Db } from '../db/database';
-import type { LearnerSession, SessionData } from './context';
+import type { Keeper } from '../db/keeper';
+import { digestOfSecret } from '../secrets';
+import type { LearnerWho, Who } from './call';
 
-const dayMs = 24 * 60 * 60 * 1000;
-/** A sign-in lasts as long as it is used within this time. */
-const lifeMs = 14 * dayMs;
+const hourMs = 60 * 60 * 1000;
+const dayMs = 24 * hourMs;
+/** A sign-in ends when it was not used for this long, and in any case after the longest time (house defaults). */
+const idleMs = 14 * dayMs;
+const longestMs = 90 * dayMs;
+const longestDevice = 300;
 
-export const sessionCookie = 'jasperwren';
+/** Over https the name binds the cookie to this host and to https (RFC 6265bis, 4.1.3.2, from memory). */
+export const cookieName = ({ secureCookies }: Pick<Config, 'secureCookies'>): string =>
+  secureCookies ? '__Host-jasperwren' : 'jasperwren';
 
-/** Sessions kept in the database; the cookie holds nothing but a random key. */
-export function sessions(app: Koa, db: Db, config: Config): Koa.Middleware {
+/** What a sign-in keeps: the token that goes back with every change. Who it is stands in the row. */
+interface Kept {
+  readonly csrfToken?: string;
+  readonly schoolId?: string;
+  readonly accountId?: string | undefined;
+  readonly learnerId?: string | undefined;
+}
+
+/** What the row says besides, as of this request. */
+interface Live {
+  readonly role?: Role;
+  /** The school requires a second factor and the account has none. */
+  readonly factorMissing?: boolean;
+}
+
+/** What `koa-session` puts on the context; setting it to null ends the session. */
+type LiveSession = Kept & Live & { regenerate(): Promise<void>; readonly externalKey?: string };
+
+declare module 'koa' {
+  interface DefaultContext {
+    session: LiveSession | null;
+  }
+}
+
+interface WithSession {
+  readonly session: LiveSession | null;
+}
+
+/** Who of the school is signed in, or undefined. */
+export function staffOf({ session }: WithSession): (Who & { readonly factorMissing: boolean }) | undefined {
+  if (!session?.accountId || !session.schoolId || !session.role) return undefined;
+  const { accountId, schoolId, role, factorMissing = false } = session;
+  return { accountId, schoolId, role, factorMissing };
+}
+
+/** The learner who is signed in, or undefined. */
+export function learnerOf({ session }: WithSession): LearnerWho | undefined {
+  if (!session?.learnerId || !session.schoolId) return undefined;
+  return { learnerId: session.learnerId, schoolId: session.schoolId };
+}
+
+/** Under which digest a sign-in is kept: the key itself stands nowhere but in the browser. */
+export const signInId = digestOfSecret;
+
+/**
+ * Sign-ins kept in the database; the cookie holds nothing but a random key. Accounts that were disabled and learners
+ * who were archived are signed out with the next request.
+ */
+export function sessions(app: Koa, { db, write }: Keeper, config: Config): Koa.Middleware {
   const store = {
-    async get(key: string) {
-      const row = await db
-        .selectFrom('sessions')
-        .select(['data', 'expires_ms'])
-        .where('id', '=', key)
-        .executeTakeFirst();
-      return row && row.expires_ms > Date.now() ? (JSON.parse(row.data) as Record<string, unknown>) : undefined;
+    async get(key: string): Promise<(Kept & Live) | undefined> {
+      const id = signInId(key);
+      const row = await rowOf(db, id);
+      const now = Date.now();
+      if (!row || row.expires_ms <= now || row.created_ms + longestMs <= now) return undefined;
+      if (row.account_id !== null && (row.role === null || row.disabled_at !== null)) return undefined;
+      if (row.learner_id !== null && (row.learner === null || row.archived_at !== null)) return undefined;
+      if (now - row.seen_ms > hourMs)
+        await write((trx) =>
+          trx
+            .updateTable('sessions')
+            .set({ seen_ms: now, expires_ms: now + idleMs })
+            .where('id', '=', id)
+            .execute(),
+        );
+      const kept = JSON.parse(row.data) as Kept;
+      if (row.role === null) return kept;
+      return { ...kept, role: row.role, factorMissing: row.require_factor === 1 && row.factor_secret === null };
     },
-    async set(key: string, session: Record<string, unknown>) {
-      const { schoolId, accountId, learnerId } = session as Partial<SessionData & LearnerSession>;
+    async set(key: string, { csrfToken, schoolId, accountId, learnerId }: Kept, _maxAge: unknown, at: StoreContext) {
+      const now = Date.now();
       const row = {
         school_id: schoolId ?? null,
         account_id: accountId ?? null,
         learner_id: learnerId ?? null,
-        data: JSON.stringify(session),
-        expires_ms: Date.now() + lifeMs,
+        data: JSON.stringify({ csrfToken, schoolId, accountId, learnerId }),
+        seen_ms: now,
+        expires_ms: now + idleMs,
       };
-      await db
-        .insertInto('sessions')
-        .values({ id: key, ...row })
-        .onConflict((conflict) => conflict.column('id').doUpdateSet(row))
-        .execute();
+      const device = (at.ctx?.get('user-agent') ?? '').slice(0, longestDevice);
+      await write((trx) =>
+        trx
+          .insertInto('sessions')
+          .values({ id: signInId(key), ...row, device, address: at.ctx?.ip ?? '', created_ms: now })
+          .onConflict((conflict) => conflict.column('id').doUpdateSet(row))
+          .execute(),
+      );
     },
     async destroy(key: string) {
-      await db.deleteFrom('sessions').where('id', '=', key).execute();
+      await write((trx) => trx.deleteFrom('sessions').where('id', '=', signInId(key)).execute());
     },
   };
   return createSession(
     {
-      key: sessionCookie,
-      maxAge: lifeMs,
-      renew: true,
+      key: cookieName(config),
+      // The row says when a sign-in ends; the cookie only has to last as long as one can.
+      maxAge: longestMs,
+      renew: false,
       httpOnly: true,
       sameSite: 'strict',
       secure: config.secureCookies,
@@ -55,7 +126,41 @@ export function sessions(app: Koa, db: Db, config: Config): Koa.Middleware {
   );
 }
 
-/** Forgets sessions that have run out. */
+interface StoreContext {
+  readonly ctx?: Koa.Context;
+}
+
+function rowOf(db: Db, id: string) {
+  return db
+    .selectFrom('sessions')
+    .leftJoin('accounts', 'accounts.id', 'sessions.account_id')
+    .leftJoin('schools', 'schools.id', 'sessions.school_id')
+    .leftJoin('learners', 'learners.id', 'sessions.learner_id')
+    .select([
+      'sessions.account_id',
+      'sessions.learner_id',
+      'sessions.data',
+      'sessions.created_ms',
+      'sessions.seen_ms',
+      'sessions.expires_ms',
+      'accounts.role',
+      'accounts.disabled_at',
+      'accounts.factor_secret',
+      'schools.require_factor',
+      'learners.id as learner',
+      'learners.archived_at',
+    ])
+    .where('sessions.id', '=', id)
+    .executeTakeFirst();
+}
+
+/** Forgets sign-ins, codes and links that have run out. */
 export async function dropOldSessions(db: Db): Promise<void> {
-  await db.deleteFrom('sessions').where('expires_ms', '<', Date.now()).execute();
+  const now = Date.now();
+  await db
+    .deleteFrom('sessions')
+    .where((eb) => eb.or([eb('expires_ms', '<', now), eb('created_ms', '<', now - longestMs)]))
+    .execute();
+  for (const table of ['access_codes', 'password_links'] as const)
+    await db.deleteFrom(table).where('expires_at', '<', new Date(now).toISOString()).execute();
 }

@@ -1,6 +1,5 @@
 import createError from 'http-errors';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
-import type { Ctx } from './context';
 
 const windowS = 15 * 60;
 
@@ -10,7 +9,7 @@ export interface Tries {
    * Counts a try before its work is done, so that tries sent at once are counted too.
    * @throws 429 where there are none left
    */
-  readonly take: (ctx: Ctx, key: string) => Promise<void>;
+  readonly take: (setHeader: (name: string, value: string) => void, key: string) => Promise<void>;
   /** Gives a try back that did not fail. */
   readonly giveBack: (key: string) => Promise<void>;
   /** Forgets the tries of a key: it has shown who it is. */
@@ -24,13 +23,13 @@ export interface Tries {
 export function triesOf(name: string, most: number, what: string): Tries {
   const limiter = new RateLimiterMemory({ points: most, duration: windowS, keyPrefix: name });
   return {
-    async take(ctx, key) {
+    async take(setHeader, key) {
       try {
         await limiter.consume(key);
       } catch (refused) {
         if (!(refused instanceof RateLimiterRes)) throw refused;
         const waitMin = Math.max(1, Math.ceil(refused.msBeforeNext / 60_000));
-        ctx.set('retry-after', String(waitMin * 60));
+        setHeader('retry-after', String(waitMin * 60));
         throw createError(429, `Too many tries. ${what} opens again in ${waitMin} min.`, { code: 'too-many-tries' });
       }
     },

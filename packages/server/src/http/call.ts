@@ -1,0 +1,74 @@
+import type { Role } from '@jasperwren/contract/accounts';
+import type { AuditExtra } from '@jasperwren/contract/audit';
+import type { Access, AccessOf, AnswerOf, BodyOf, FileAnswer, InputOf } from '@jasperwren/contract/route';
+import type { RouteName, Routes } from '@jasperwren/contract/routes';
+import type { Db } from '../db/database';
+
+/** Who of the school is signed in. */
+export interface Who {
+  readonly accountId: string;
+  readonly schoolId: string;
+  readonly role: Role;
+}
+
+/** A learner who is signed in: sees nothing but their own. */
+export interface LearnerWho {
+  readonly learnerId: string;
+  readonly schoolId: string;
+}
+
+type WhoOf<A extends Access> = A extends 'staff' | 'lead' ? Who : A extends 'learner' ? LearnerWho : undefined;
+
+/** What a change was about, for the audit trail, where the address does not say it. */
+export interface About {
+  /** What happened, where it is not what the route is called. */
+  readonly action?: AuditExtra;
+  readonly schoolId?: string;
+  readonly accountId?: string | undefined;
+  readonly learnerId?: string | undefined;
+  readonly subject?: string | undefined;
+  readonly detail?: string | undefined;
+}
+
+/** The sign-in that a request comes with. */
+export interface SignIn {
+  /** Who is signed in, on routes that are open to anybody as well. */
+  readonly staff: (Who & { readonly factorMissing: boolean }) | undefined;
+  readonly learner: LearnerWho | undefined;
+  readonly csrfToken: string;
+  /** The digest of its key, by which it is known; empty where nobody is signed in. */
+  readonly id: string;
+  /** Lets somebody in, and whoever was signed in on this device out. */
+  readonly begin: (who: { schoolId: string; accountId: string } | LearnerWho) => Promise<string>;
+  readonly end: () => void;
+}
+
+/** One call of a route by somebody who may make it. */
+export interface Call<A extends Access = Access> {
+  /** Reads. */
+  readonly db: Db;
+  /** Changes something, in one transaction with its line of the audit trail. */
+  readonly write: <T>(work: (db: Db) => Promise<T>, about?: About | ((made: T) => About)) => Promise<T>;
+  readonly who: WhoOf<A>;
+  readonly now: Date;
+  /** IP address of whoever calls. */
+  readonly address: string;
+  readonly signIn: SignIn;
+  readonly setHeader: (name: string, value: string) => void;
+}
+
+/** What a route does: gets the call, what the address says, and the checked body. */
+export type Handler<N extends RouteName> = (
+  call: Call<AccessOf<Routes[N]>>,
+  input: InputOf<Routes[N]>,
+  body: BodyOf<Routes[N]>,
+) => Promise<AnswerOf<Routes[N]>>;
+
+/** The handlers of some routes, by the name of the route. */
+export type HandlersOf<N extends RouteName> = { readonly [K in N]: Handler<K> };
+
+/** An answer that is sent as a file of this name. */
+export const file = (name: string, type: string, body: FileAnswer['body']): FileAnswer => ({ name, type, body });
+
+/** For what leaves a line in the trail and changes nothing else. */
+export const nothing = (): Promise<void> => Promise.resolve();

@@ -1,0 +1,190 @@
+import { check } from '@jasperwren/contract/check';
+import type { FileAnswer, Route } from '@jasperwren/contract/route';
+import { routeNames, routeOf, writes, type RouteName } from '@jasperwren/contract/routes';
+import Router, { type RouterContext } from '@koa/router';
+import createError from 'http-errors';
+import { addDeed } from '../audit/store';
+import type { Keeper } from '../db/keeper';
+import type { Jobs } from '../jobs/jobs';
+import { newToken } from '../secrets';
+import { answersOf, type Changes } from './answers';
+import { nothing, type About, type Call, type HandlersOf, type LearnerWho, type SignIn, type Who } from './call';
+import { learnerOf, signInId, staffOf } from './session';
+
+export type Handlers = HandlersOf<RouteName>;
+/** A handler as it is called, its types checked where it was written. */
+type AnyHandler = (call: Call, input: Readonly<Record<string, string>>, body: unknown) => Promise<unknown>;
+
+/** What the routes are told by and tell. */
+interface Around {
+  readonly keeper: Keeper;
+  readonly changes: Changes;
+  /** Waits for what still has to follow from earlier changes. */
+  readonly settled: () => Promise<void>;
+  readonly jobs: Jobs;
+}
+
+/**
+ * Serves the table of routes: one handler for each, called only by who may, with a body that was checked.
+ * @throws Error where a route has no handler
+ */
+export function serveRoutes(handlers: Handlers, around: Around): Router {
+  const router = new Router();
+  const answer = answersOf(around.changes);
+  for (const name of routeNames) {
+    const route = routeOf(name);
+    const handle = handlers[name] as unknown as AnyHandler | undefined;
+    if (!handle) throw new Error(`The route "${name}" has no handler.`);
+    router.register(route.path, [route.method], async (ctx) => {
+      const who = admit(ctx, route, name);
+      const body = bodyOf(ctx, route);
+      if (name !== 'sendEvents') await around.settled();
+      const input = inputOf(ctx, route);
+      const call = callOf(ctx, name, route, who, input, around);
+      const work = () => handle(call, input, body);
+      if (route.reads.length > 0 && who && 'accountId' in who) return answer(ctx, route, who, work);
+      const answered = await work();
+      ctx.status = route.status;
+      if (route.file) {
+        // What leaves the house stands in the trail.
+        await call.write(nothing);
+        sendFile(ctx, answered as FileAnswer);
+      }
+      if (!route.file && route.status !== 204) ctx.body = answered ?? null;
+    });
+  }
+  return router;
+}
+
+/** What is still open to somebody who has to set up a second factor first. */
+const withoutFactor = new Set<RouteName>(['session', 'signOut', 'beginFactor', 'confirmFactor', 'welcome']);
+
+/** @throws 401 where nobody is signed in; 403 where it is somebody else's */
+function admit(ctx: RouterContext, { who }: Route, name: RouteName): Who | LearnerWho | undefined {
+  if (who === 'anybody') return undefined;
+  const staff = staffOf(ctx);
+  const learner = learnerOf(ctx);
+  if (who === 'learner') {
+    if (learner) return learner;
+    throw createError(401, 'You are not signed in, or the sign-in has run out. Ask your instructor for a code.', {
+      code: 'not-signed-in',
+    });
+  }
+  if (!staff && learner)
+    throw createError(403, 'This belongs to the instructors of the school.', { code: 'not-allowed' });
+  if (!staff)
+    throw createError(401, 'Nobody is signed in, or the sign-in has run out. Sign in and try again.', {
+      code: 'not-signed-in',
+    });
+  if (staff.factorMissing && !withoutFactor.has(name))
+    throw createError(403, 'Your school requires a second factor. Set it up first.', { code: 'factor-missing' });
+  if (who === 'lead' && staff.role !== 'lead')
+    throw createError(403, 'Only the lead of the school can do this.', { code: 'not-allowed' });
+  return { accountId: staff.accountId, schoolId: staff.schoolId, role: staff.role };
+}
+
+/** @throws 422 with every field that is wrong */
+function bodyOf(ctx: RouterContext, { body }: Route): unknown {
+  if (!body) return undefined;
+  const checked = check(body, (ctx.request as { body?: unknown }).body);
+  if (checked.ok) return checked.value;
+  throw createError(422, 'Some fields are not right. Nothing was saved.', {
+    code: 'invalid',
+    problems: checked.problems,
+  });
+}
+
+function inputOf(ctx: RouterContext, { query }: Route): Readonly<Record<string, string>> {
+  const asked = query.flatMap((name) => {
+    const value = ctx.query[name];
+    return typeof value === 'string' ? [[name, value] as const] : [];
+  });
+  return { ...Object.fromEntries(asked), ...ctx.params };
+}
+
+function sendFile(ctx: RouterContext, { name, type, body }: FileAnswer): void {
+  ctx.attachment(name);
+  ctx.type = type;
+  ctx.body = typeof body === 'string' ? body : Buffer.from(body);
+}
+
+function callOf(
+  ctx: RouterContext,
+  name: RouteName,
+  route: Route,
+  who: Who | LearnerWho | undefined,
+  input: Readonly<Record<string, string>>,
+  { keeper, changes, jobs }: Around,
+): Call {
+  const now = new Date();
+  return {
+    db: keeper.db,
+    who: who,
+    now,
+    address: ctx.ip,
+    signIn: signInOf(ctx),
+    setHeader: (header, value) => ctx.set(header, value),
+    async write(work, about = {}) {
+      let schoolId: string | undefined;
+      const made = await keeper.write(async (db) => {
+        const value = await work(db);
+        const told = typeof about === 'function' ? about(value) : about;
+        schoolId = who?.schoolId ?? told.schoolId;
+        if (schoolId !== undefined)
+          await addDeed(db, {
+            schoolId,
+            at: now,
+            action: told.action ?? name,
+            address: ctx.ip,
+            ...deedOf(who, input, told, value),
+          });
+        return value;
+      });
+      if (writes(route) && schoolId !== undefined) {
+        changes.note(schoolId, route.changes);
+        if (route.changes.includes('readiness')) jobs.refreshSchool(schoolId);
+      }
+      return made;
+    },
+  };
+}
+
+/** Who did it, and about whom and what: as the call says, or the address, or the answer. */
+function deedOf(
+  who: Who | LearnerWho | undefined,
+  input: Readonly<Record<string, string>>,
+  about: About,
+  made: unknown,
+) {
+  const { learnerId, ...others } = Object.fromEntries(Object.entries(input).filter(([name]) => name !== 'token'));
+  const byLearner = who !== undefined && 'learnerId' in who;
+  return {
+    accountId: who && 'accountId' in who ? who.accountId : about.accountId,
+    byLearner,
+    learnerId: byLearner ? who.learnerId : (about.learnerId ?? learnerId),
+    subject: about.subject ?? Object.values(others).at(-1) ?? idOf(made),
+    detail: about.detail,
+  };
+}
+
+const idOf = (made: unknown): string | undefined =>
+  typeof made === 'object' && made !== null && 'id' in made && typeof made.id === 'string' ? made.id : undefined;
+
+function signInOf(ctx: RouterContext): SignIn {
+  const key = ctx.session?.externalKey;
+  return {
+    staff: staffOf(ctx),
+    learner: learnerOf(ctx),
+    csrfToken: ctx.session?.csrfToken ?? '',
+    id: key ? signInId(key) : '',
+    async begin(who) {
+      const csrfToken = newToken();
+      Object.assign(ctx.session!, { accountId: undefined, learnerId: undefined, role: undefined }, who, { csrfToken });
+      await ctx.session!.regenerate();
+      return csrfToken;
+    },
+    end() {
+      ctx.session = null;
+    },
+  };
+}
