@@ -1,5 +1,8 @@
 import { randomBytes, scrypt as scryptCallback, timingSafeEqual, type ScryptOptions } from 'node:crypto';
 import { promisify } from 'node:util';
+import { Semaphore } from 'async-mutex';
+import createError from 'http-errors';
+import zxcvbn from 'zxcvbn';
 
 const scrypt = promisify<string, Buffer, number, ScryptOptions, Buffer>(scryptCallback);
 
@@ -14,9 +17,9 @@ export async function hashPassword(password: string): Promise<string> {
   return ['scrypt', cost.N, cost.r, cost.p, salt.toString('base64'), key.toString('base64')].join('$');
 }
 
-/** Whether the password is the one that was hashed. Without a hash it takes the same time and says no. */
+/** Whether the password is the one that was hashed. Without a hash, or with an empty one, it takes the same time and says no. */
 export async function verifyPassword(password: string, kept: string | undefined): Promise<boolean> {
-  const [scheme, n, r, p, salt, key] = (kept ?? (await nobody())).split('$');
+  const [scheme, n, r, p, salt, key] = (kept || (await nobody())).split('$');
   if (scheme !== 'scrypt' || !salt || !key) return false;
   const expected = Buffer.from(key, 'base64');
   const actual = await derive(
@@ -25,11 +28,44 @@ export async function verifyPassword(password: string, kept: string | undefined)
     { N: Number(n), r: Number(r), p: Number(p) },
     expected.length,
   );
-  return timingSafeEqual(actual, expected) && kept !== undefined;
+  return timingSafeEqual(actual, expected) && Boolean(kept);
 }
 
-function derive(password: string, salt: Buffer, { N, r, p }: typeof cost, bytes: number): Promise<Buffer> {
-  return scrypt(password.normalize('NFKC'), salt, bytes, { N, r, p, maxmem: 256 * N * r });
+/** Each takes 32 MiB and one of the few threads of Node.js: two at a time, and not too many in line (house defaults). */
+const atOnce = new Semaphore(2);
+const mostInLine = 40;
+let inLine = 0;
+
+/** @throws 503 where too many wait */
+async function derive(password: string, salt: Buffer, { N, r, p }: typeof cost, bytes: number): Promise<Buffer> {
+  if (inLine >= mostInLine)
+    throw createError(503, 'Very many are signing in just now. Try again in a moment.', { code: 'busy', expose: true });
+  inLine += 1;
+  try {
+    return await atOnce.runExclusive(() =>
+      scrypt(password.normalize('NFKC'), salt, bytes, { N, r, p, maxmem: 256 * N * r }),
+    );
+  } finally {
+    inLine -= 1;
+  }
+}
+
+/** Longer texts take the check too long, and are not common. */
+const longestChecked = 100;
+/** Fewer guesses than 10 to the power of 8: guessable by who tries for a while (zxcvbn's own scale, from memory). */
+const fewestGuesses = 1e8;
+
+/**
+ * Says no to a password that is on the lists of common ones, made of few words or keys, or of what is known of the
+ * person.
+ * @param known names and addresses that others know
+ * @throws 422 with the reason, at `field`
+ */
+export function refuseCommon(password: string, known: readonly string[], field: string): void {
+  const { guesses, feedback } = zxcvbn(password.slice(0, longestChecked), [...known]);
+  if (guesses >= fewestGuesses) return;
+  const message = `This password is easily guessed. ${feedback.warning ? `${feedback.warning}. ` : ''}Use a few words that do not belong together.`;
+  throw createError(422, `${message} Nothing was changed.`, { code: 'invalid', problems: [{ field, message }] });
 }
 
 let nobodysHash: Promise<string> | undefined;

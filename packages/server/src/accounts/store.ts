@@ -1,27 +1,30 @@
-import type { AccountInput, AccountView } from '@jasperwren/contract/accounts';
+import type { AccountInput, AccountView, Invitation } from '@jasperwren/contract/accounts';
 import createError from 'http-errors';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
-import type { Who } from '../http/context';
 import { addTemplates } from '../standards/store';
-import { hashPassword, verifyPassword } from './password';
+import { hashPassword } from './password';
 
 const viewColumns = ['id', 'name', 'email', 'role'] as const;
 
 /** Makes a school with its first account, a lead, and the shipped standards. Returns the school's id. */
 export async function createSchool(db: Db, name: string, lead: Omit<AccountInput, 'role'>): Promise<string> {
-  const id = newId();
-  await db.insertInto('schools').values({ id, name, created_at: new Date().toISOString() }).execute();
-  await addTemplates(db, id);
-  await addAccount(db, id, { ...lead, role: 'lead' });
-  return id;
+  const password_hash = await hashPassword(lead.password);
+  return db.transaction().execute(async (trx) => {
+    const id = newId();
+    await trx.insertInto('schools').values({ id, name, created_at: new Date().toISOString() }).execute();
+    await addTemplates(trx, id);
+    const account = await addAccount(trx, id, { ...lead, role: 'lead' });
+    await trx.updateTable('accounts').set({ password_hash }).where('id', '=', account.id).execute();
+    return id;
+  });
 }
 
 /**
- * Adds an account to a school.
+ * Adds an account to a school; it has no password yet, and nobody can sign in with it.
  * @throws 409 where the e-mail address is taken, by whatever school
  */
-export async function addAccount(db: Db, schoolId: string, input: AccountInput): Promise<AccountView> {
+export async function addAccount(db: Db, schoolId: string, input: Invitation): Promise<AccountView> {
   const email = input.email.toLowerCase();
   const taken = await db.selectFrom('accounts').select('id').where('email', '=', email).executeTakeFirst();
   if (taken) {
@@ -32,26 +35,30 @@ export async function addAccount(db: Db, schoolId: string, input: AccountInput):
   const account = { id: newId(), name: input.name, email, role: input.role };
   await db
     .insertInto('accounts')
-    .values({
-      ...account,
-      school_id: schoolId,
-      password_hash: await hashPassword(input.password),
-      created_at: new Date().toISOString(),
-      free_hours: null,
-    })
+    .values({ ...account, school_id: schoolId, password_hash: '', created_at: new Date().toISOString() })
     .execute();
   return account;
 }
 
+/** The accounts of a school that can be worked with, by name. */
 export function listAccounts(db: Db, schoolId: string): Promise<AccountView[]> {
-  return db.selectFrom('accounts').select(viewColumns).where('school_id', '=', schoolId).orderBy('name').execute();
+  return db
+    .selectFrom('accounts')
+    .select(viewColumns)
+    .where('school_id', '=', schoolId)
+    .where('disabled_at', 'is', null)
+    .orderBy('name')
+    .execute();
 }
 
-/** The account with this address and password, together with its school; undefined where either is wrong. */
-export async function findByCredentials(db: Db, email: string, password: string) {
-  const row = await db.selectFrom('accounts').selectAll().where('email', '=', email.toLowerCase()).executeTakeFirst();
-  const right = await verifyPassword(password, row?.password_hash);
-  return right && row ? { id: row.id, schoolId: row.school_id } : undefined;
+/** Everybody who may have marked a drive of a school, also those who have left. */
+export function everybody(db: Db, schoolId: string): Promise<Pick<AccountView, 'id' | 'name'>[]> {
+  return db.selectFrom('accounts').select(['id', 'name']).where('school_id', '=', schoolId).orderBy('name').execute();
+}
+
+/** The account with an address, of whatever school, also one that was disabled. */
+export function findByEmail(db: Db, email: string) {
+  return db.selectFrom('accounts').selectAll().where('email', '=', email.toLowerCase()).executeTakeFirst();
 }
 
 /** An account of a school with the school's name. */
@@ -64,8 +71,13 @@ export function findAccount(db: Db, schoolId: string, id: string) {
       'accounts.name',
       'accounts.email',
       'accounts.role',
+      'accounts.password_hash as passwordHash',
+      'accounts.disabled_at as disabledAt',
+      'accounts.factor_secret as factorSecret',
+      'accounts.factor_pending as factorPending',
       'schools.id as schoolId',
       'schools.name as schoolName',
+      'schools.require_factor as requireFactor',
     ])
     .where('accounts.school_id', '=', schoolId)
     .where('accounts.id', '=', id)
@@ -73,56 +85,38 @@ export function findAccount(db: Db, schoolId: string, id: string) {
 }
 
 /**
- * Gives an account a new password and ends its other sessions.
- * @throws 422 where the present password is wrong
+ * As `findAccount`.
+ * @throws 404 where the school has none such
  */
-export async function changePassword(
+export async function getAccount(db: Db, schoolId: string, id: string) {
+  const account = await findAccount(db, schoolId, id);
+  if (!account) throw createError(404, 'Your school has no such account.', { code: 'no-account' });
+  return account;
+}
+
+/** Gives an account a password, and ends every sign-in of it but one. */
+export async function setPassword(
   db: Db,
   schoolId: string,
   id: string,
-  current: string,
-  next: string,
-  keepSession: string,
+  password_hash: string,
+  keepSignIn = '',
 ): Promise<void> {
-  const row = await db
-    .selectFrom('accounts')
-    .select('password_hash')
+  await db
+    .updateTable('accounts')
+    .set({ password_hash })
     .where('school_id', '=', schoolId)
     .where('id', '=', id)
-    .executeTakeFirstOrThrow();
-  if (!(await verifyPassword(current, row.password_hash))) {
-    throw createError(422, 'The present password is not right. It was not changed.', {
-      code: 'invalid',
-      problems: [{ field: 'current', message: 'This is not your present password.' }],
-    });
-  }
-  const password_hash = await hashPassword(next);
-  await db.transaction().execute(async (trx) => {
-    await trx
-      .updateTable('accounts')
-      .set({ password_hash })
-      .where('school_id', '=', schoolId)
-      .where('id', '=', id)
-      .execute();
-    await trx
-      .deleteFrom('sessions')
-      .where('school_id', '=', schoolId)
-      .where('account_id', '=', id)
-      .where('id', '!=', keepSession)
-      .execute();
-  });
+    .execute();
+  await endSignIns(db, schoolId, id, keepSignIn);
 }
 
-/** Whether an account is a lead of its school. */
-export async function isLead(db: Db, schoolId: string, accountId: string): Promise<boolean> {
-  return (await findAccount(db, schoolId, accountId))?.role === 'lead';
-}
-
-/**
- * Says no to everybody but the lead of the school.
- * @throws 403
- */
-export async function assertLead(db: Db, { schoolId, accountId }: Who): Promise<void> {
-  if (!(await isLead(db, schoolId, accountId)))
-    throw createError(403, 'Only the lead of the school can do this.', { code: 'not-allowed' });
+/** Ends every sign-in of an account but one. */
+export async function endSignIns(db: Db, schoolId: string, accountId: string, keep = ''): Promise<void> {
+  await db
+    .deleteFrom('sessions')
+    .where('school_id', '=', schoolId)
+    .where('account_id', '=', accountId)
+    .where('id', '!=', keep)
+    .execute();
 }

@@ -1,10 +1,11 @@
 import type { AccessCode, MeView, MyDebrief } from '@jasperwren/contract/checks';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { NewShare, SharedDebrief } from '@jasperwren/contract/shares';
+import type { Route } from '@jasperwren/contract/route';
+import { routeNames, routeOf } from '@jasperwren/contract/routes';
 import type { Review } from '@jasperwren/core/checks/memory';
 import { fullTest } from '@jasperwren/core/drive/testing';
-import { routers } from '../app';
-import { startTestServer, testClient, type TestClient } from '../testing';
+import { addPerson, startTestServer, testClient, type TestClient } from '../testing';
 
 let server: Awaited<ReturnType<typeof startTestServer>>;
 let lead: TestClient;
@@ -51,33 +52,46 @@ async function sharedDrive(learnerId: string) {
   return { driveId, share: (await lead.send<NewShare>('POST', `/api/drives/${driveId}/shares`, { days: 7 })).body };
 }
 
-/** Everything the router knows: a new route is in here by itself. */
-const routes = () =>
-  routers(server.db, {}).flatMap(({ stack }) =>
-    stack.flatMap(({ path, methods }) =>
-      methods.filter((method) => method !== 'HEAD').map((method) => ({ method, path: String(path) })),
-    ),
-  );
-/** What needs no sign-in, or is open to anybody who is signed in. Short on purpose. */
+/** Every route there is: a new one is in here by itself. */
+const all = routeNames.map(routeOf);
+const nameOf = ({ method, path }: Route) => `${method} ${path}`;
+/** What needs no sign-in. Short on purpose. */
 const open = new Set([
   'GET /api/welcome',
   'GET /api/session',
   'POST /api/session',
   'DELETE /api/session',
+  'GET /api/password-links/:token',
+  'POST /api/password-links/:token',
   'GET /api/shared/:token',
   'POST /api/me/session',
 ]);
-const closed = () => routes().filter(({ method, path }) => !open.has(`${method} ${path}`));
+const closed = all.filter((route) => !open.has(nameOf(route)));
 
 describe('every route', () => {
   it('is known to these tests, and the open ones are still there', () => {
-    const all = routes().map(({ method, path }) => `${method} ${path}`);
-    expect(all.length).toBeGreaterThan(50);
-    for (const route of open) expect(all).toContain(route);
+    expect(all.length).toBeGreaterThan(80);
+    expect(
+      all
+        .filter(({ who }) => who === 'anybody')
+        .map(nameOf)
+        .sort(),
+    ).toEqual([...open].sort());
+  });
+
+  it('for leads is closed to an instructor', async () => {
+    await addPerson(lead, 'plain@first.example');
+    const instructor = client();
+    await instructor.signIn('plain@first.example');
+    for (const route of all.filter(({ who }) => who === 'lead')) {
+      const address = route.path.replace(/:\w+/g, 'x');
+      const { status } = await instructor.send(route.method, address, route.method === 'GET' ? undefined : {});
+      expect([nameOf(route), status]).toEqual([nameOf(route), 403]);
+    }
   });
 
   it('is closed to nobody in particular', async () => {
-    for (const { method, path } of closed()) {
+    for (const { method, path } of closed) {
       const { status } = await client().send(method, path.replace(/:\w+/g, 'x'), method === 'GET' ? undefined : {});
       expect([`${method} ${path}`, status]).toEqual([`${method} ${path}`, 401]);
     }
@@ -88,7 +102,7 @@ describe('every route', () => {
     const { driveId, share } = await sharedDrive(other.id);
     await lead.send('POST', `/api/learners/${other.id}/reviews`, { reviews: [reviewOf('theirs', 'tell.oil')] });
     const real: Readonly<Record<string, string>> = { learnerId: other.id, driveId, shareId: share.id };
-    for (const { method, path } of closed()) {
+    for (const { method, path } of closed) {
       const address = path.replace(/:(\w+)/g, (_, name: string) => real[name] ?? 'x');
       const { status, body } = await own.send(method, address, method === 'GET' ? undefined : {});
       const route = `${method} ${path}`;
@@ -103,7 +117,7 @@ describe('every route', () => {
   });
 
   it('of a learner is closed to an instructor: they have addresses of their own', async () => {
-    for (const { method, path } of closed().filter((route) => route.path.startsWith('/api/me'))) {
+    for (const { method, path } of closed.filter((route) => route.path.startsWith('/api/me'))) {
       const { status } = await lead.send(method, path.replace(/:\w+/g, 'x'), method === 'GET' ? undefined : {});
       expect([path, status]).toEqual([path, 401]);
     }
@@ -144,7 +158,7 @@ describe('a learner', () => {
     expect((await ada.send('GET', '/api/me')).status).toBe(401);
     const bo = await learner('Bo Learner');
     await lead.send('PUT', `/api/learners/${bo.id}/archived`);
-    expect((await bo.send('GET', '/api/me')).status).toBe(403);
+    expect((await bo.send('GET', '/api/me')).status).toBe(401);
     expect((await lead.send('POST', `/api/learners/${bo.id}/access`, { kind: 'code' })).status).toBe(409);
   });
 });

@@ -7,19 +7,14 @@ import type { Db } from '../db/database';
 import type { DriveDigest } from '../drives/digest';
 import { drivesOfLearner, getDrive } from '../drives/store';
 import { checksOf } from '../checks/store';
-import type { LearnerSession, LearnerWho } from '../http/context';
+import type { LearnerWho } from '../http/call';
 import { getLearner } from '../learners/store';
 import { sharedDebrief } from '../shares/store';
 import { newestStandards } from '../standards/store';
 
-/**
- * What a learner sees of themselves.
- * @throws 403 where the learner is archived
- */
-export async function me(db: Db, { schoolId, learnerId, csrfToken }: LearnerSession): Promise<MeView> {
+/** What a learner sees of themselves. */
+export async function me(db: Db, { schoolId, learnerId }: LearnerWho, csrfToken: string): Promise<MeView> {
   const learner = await getLearner(db, schoolId, learnerId);
-  if (learner.archivedAt)
-    throw createError(403, 'Your school has closed this sign-in. Ask your instructor.', { code: 'archived' });
   const [checks, standards, school, workOn] = await Promise.all([
     checksOf(db, schoolId),
     newestStandards(db, schoolId),

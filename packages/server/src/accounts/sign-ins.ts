@@ -1,0 +1,51 @@
+import type { SignInView } from '@jasperwren/contract/accounts';
+import { parse } from 'bowser';
+import createError from 'http-errors';
+import type { Db } from '../db/database';
+import type { Who } from '../http/call';
+
+/** Enough of a digest to tell one sign-in of an account from another. */
+const shortId = 16;
+
+/** Where an account is signed in, the latest use first. */
+export async function signInsOf(db: Db, { schoolId, accountId }: Who, ownId: string): Promise<readonly SignInView[]> {
+  const rows = await db
+    .selectFrom('sessions')
+    .select(['id', 'device', 'address', 'created_ms', 'seen_ms'])
+    .where('school_id', '=', schoolId)
+    .where('account_id', '=', accountId)
+    .where('expires_ms', '>', Date.now())
+    .orderBy('seen_ms', 'desc')
+    .execute();
+  return rows.map(({ id, device, address, created_ms, seen_ms }) => ({
+    id: id.slice(0, shortId),
+    device: deviceWords(device),
+    address,
+    createdAt: new Date(created_ms).toISOString(),
+    seenAt: new Date(seen_ms).toISOString(),
+    current: id === ownId,
+  }));
+}
+
+/**
+ * Ends one sign-in of one's own account.
+ * @throws 404 where there is none such
+ */
+export async function endOtherSignIn(db: Db, { schoolId, accountId }: Who, id: string): Promise<void> {
+  const rows = await db
+    .selectFrom('sessions')
+    .select('id')
+    .where('school_id', '=', schoolId)
+    .where('account_id', '=', accountId)
+    .execute();
+  const row = rows.find((one) => one.id.slice(0, shortId) === id);
+  if (!row) throw createError(404, 'This sign-in has ended already.', { code: 'no-sign-in' });
+  await db.deleteFrom('sessions').where('id', '=', row.id).execute();
+}
+
+/** Such as "Firefox on Linux". */
+function deviceWords(userAgent: string): string {
+  if (!userAgent) return 'Unknown device';
+  const { browser, os } = parse(userAgent);
+  return [browser.name ?? 'Another program', os.name && `on ${os.name}`].filter(Boolean).join(' ');
+}

@@ -1,0 +1,99 @@
+import type { SchoolInput, SchoolView } from '@jasperwren/contract/school';
+import createError from 'http-errors';
+import { sql } from 'kysely';
+import type { Db } from '../db/database';
+import { refuseStale } from '../http/stale';
+
+export async function getSchool(db: Db, schoolId: string): Promise<SchoolView> {
+  const row = await db.selectFrom('schools').selectAll().where('id', '=', schoolId).executeTakeFirstOrThrow();
+  return {
+    id: row.id,
+    name: row.name,
+    ...(row.place !== null && { place: row.place }),
+    timeZone: row.time_zone,
+    requireFactor: row.require_factor === 1,
+    ...(row.keep_months !== null && { keepMonths: row.keep_months }),
+    version: row.version,
+  };
+}
+
+/** Which day it is in the time zone of a school, `YYYY-MM-DD`. */
+export async function todayOf(db: Db, schoolId: string, now: Date): Promise<string> {
+  const { timeZone } = await getSchool(db, schoolId);
+  const parts = new Intl.DateTimeFormat('en', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' })
+    .formatToParts(now)
+    .map(({ type, value }) => [type, value] as const);
+  const { year, month, day } = Object.fromEntries(parts);
+  return `${year}-${month}-${day}`;
+}
+
+/** @throws 409 where somebody else has changed it since */
+export async function editSchool(db: Db, schoolId: string, input: SchoolInput): Promise<SchoolView> {
+  const now = await getSchool(db, schoolId);
+  refuseStale(input.version, now.version, 'the school', now);
+  await db
+    .updateTable('schools')
+    .set({
+      name: input.name,
+      place: input.place ?? null,
+      time_zone: input.timeZone,
+      require_factor: input.requireFactor ? 1 : 0,
+      keep_months: input.keepMonths ?? null,
+      version: now.version + 1,
+    })
+    .where('id', '=', schoolId)
+    .execute();
+  return getSchool(db, schoolId);
+}
+
+/**
+ * Every table that holds something of a school, in the order in which it can be taken out: what refers to something
+ * goes before it.
+ */
+export const schoolTables = [
+  'audit',
+  'estimates',
+  'erasures',
+  'recovery_codes',
+  'password_links',
+  'sessions',
+  'access_codes',
+  'shares',
+  'events',
+  'drives',
+  'sheets',
+  'reviews',
+  'lessons',
+  'school_figures',
+  'check_questions',
+  'vehicles',
+  'standard_drafts',
+  'retired_standards',
+  'learners',
+  'standards',
+  'accounts',
+] as const;
+
+/**
+ * Takes a school out, with everybody and everything in it.
+ * @throws 422 where the typed name is not the school's
+ */
+export async function closeSchool(db: Db, schoolId: string, typed: string): Promise<void> {
+  const { name } = await getSchool(db, schoolId);
+  refuseOtherName(typed, name);
+  // The trail lets go of its lines only for a school that is closed.
+  await db.updateTable('schools').set({ closed_at: new Date().toISOString() }).where('id', '=', schoolId).execute();
+  for (const table of schoolTables)
+    await sql`delete from ${sql.table(table)} where school_id = ${schoolId}`.execute(db);
+  await db.deleteFrom('schools').where('id', '=', schoolId).execute();
+}
+
+/** @throws 422 where what was typed is not the name */
+export function refuseOtherName(typed: string, name: string): void {
+  if (typed.trim() === name.trim()) return;
+  const message = `Write the name as it stands: ${name}`;
+  throw createError(422, 'The name is another. Nothing was changed.', {
+    code: 'invalid',
+    problems: [{ field: 'name', message }],
+  });
+}
