@@ -1,0 +1,98 @@
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { driveColumns, driveTable } from '@jasperwren/core/formats/drive-table';
+import escape from 'escape-html';
+import { strToU8, zipSync, type Zippable } from 'fflate';
+import type { Db } from '../db/database';
+import { drivesOfLearner, getDrive } from '../drives/store';
+import { toCsv } from '../http/csv';
+import { getLearner } from '../learners/store';
+import { sheetsOfLearner } from '../sheets/store';
+import { registry } from './registry';
+import { rowsAbout } from './rows';
+
+/** What is in a row that opens something: it belongs to nobody's eyes. */
+const secrets = new Set(['token_hash', 'code_hash', 'data']);
+
+/**
+ * Everything that is kept about a learner, as a zip: all rows as JSON, tables for a spreadsheet, and a page to read.
+ * Notes of the instructors are in it, private ones too: they are about the learner.
+ * @throws 404 where the school has no such learner
+ */
+export async function exportLearner(db: Db, schoolId: string, learnerId: string, now: Date): Promise<Uint8Array> {
+  const learner = await getLearner(db, schoolId, learnerId);
+  const [rows, drives, sheets] = await Promise.all([
+    rowsAbout(db, schoolId, learnerId),
+    drivesOfLearner(db, schoolId, learnerId),
+    sheetsOfLearner(db, schoolId, learnerId),
+  ]);
+  const files: Zippable = {};
+  const everything = Object.fromEntries(
+    [...rows].map(([table, found]) => [table, found.map((row) => readable(table, row))]),
+  );
+  files['everything.json'] = strToU8(JSON.stringify({ madeAt: now.toISOString(), ...everything }, undefined, 2));
+  for (const { id, startedAt } of drives) {
+    const { standard, events } = await getDrive(db, schoolId, id);
+    files[`drives/${startedAt.slice(0, 10)}-${id}.csv`] = strToU8(
+      toCsv(driveColumns, driveTable(standard, foldDrive(events))),
+    );
+  }
+  for (const table of ['lessons', 'reviews'] as const) {
+    const found = (everything[table] ?? []).map((row) =>
+      Object.fromEntries(Object.entries(row).map(([name, value]) => [name, cell(value)])),
+    );
+    files[`${table}.csv`] = strToU8(toCsv(Object.keys(registry[table]), found));
+  }
+  const own = Object.entries((everything['learners'] ?? [])[0] ?? {}).filter(([, value]) => value !== null);
+  files['index.html'] = strToU8(
+    page(`What is kept about ${learner.name}`, now, [
+      ['Person', own.map(([name, value]) => [name.replaceAll('_', ' '), cell(value)])],
+      [
+        'Drives',
+        drives.map(({ startedAt, standard, outcome, instructorName }) => [
+          startedAt.slice(0, 10),
+          `${standard.name}, version ${standard.version}: ${outcome}, with ${instructorName}`,
+        ]),
+      ],
+      [
+        'Real tests',
+        sheets.map(({ date, official, standard, notes }) => [
+          date,
+          [`${standard.name}: ${official}`, notes].filter(Boolean).join('. '),
+        ]),
+      ],
+      ['Rows by table', [...rows].map(([table, found]) => [table.replaceAll('_', ' '), String(found.length)])],
+    ]),
+  );
+  return zipSync(files);
+}
+
+/** A row with the JSON in it taken apart, and without what opens something. */
+function readable(table: keyof typeof registry, row: Readonly<Record<string, unknown>>): Record<string, unknown> {
+  return Object.fromEntries(
+    Object.entries(row)
+      .filter(([name]) => name in registry[table] && !secrets.has(name))
+      .map(([name, value]) => [name, name === 'body' || name === 'goals' || name === 'digest' ? taken(value) : value]),
+  );
+}
+
+const taken = (value: unknown): unknown => (typeof value === 'string' ? (JSON.parse(value) as unknown) : value);
+
+const cell = (value: unknown): string =>
+  typeof value === 'string' ? value : value === null || value === undefined ? '' : JSON.stringify(value);
+
+type Section = readonly [title: string, rows: readonly (readonly [name: string, value: string])[]];
+
+function page(title: string, now: Date, sections: readonly Section[]): string {
+  const body = sections.map(
+    ([name, rows]) => `<h2>${escape(name)}</h2>
+${rows.length === 0 ? '<p>Nothing.</p>' : `<dl>${rows.map(([key, value]) => `<dt>${escape(key)}</dt><dd>${escape(value)}</dd>`).join('')}</dl>`}`,
+  );
+  return `<!doctype html>
+<html lang="en"><meta charset="utf-8"><title>${escape(title)}</title>
+<style>body{font:16px/1.5 sans-serif;max-width:44rem;margin:2rem auto;padding:0 1rem}dt{font-weight:600}dd{margin:0 0 .5rem}</style>
+<h1>${escape(title)}</h1>
+<p>Made on ${now.toISOString().slice(0, 10)}. Everything in full is in everything.json; tables for a spreadsheet are beside it.</p>
+${body.join('\n')}
+</html>
+`;
+}
