@@ -1,0 +1,23 @@
+import type { MessagePort } from 'node:worker_threads';
+import type { SheetView } from '@jasperwren/contract/sheets';
+import type { Db } from '../db/database';
+import { chanceBefore, type BeforeTask } from '../readiness/before';
+import { refresh, type Refreshed, type RefreshTask } from '../readiness/refresh';
+
+/** What takes longer than a request may: it reads the database by a connection of its own and writes nothing. */
+export type Task =
+  | ({ readonly kind: 'refresh' } & RefreshTask & { readonly news: MessagePort })
+  | ({ readonly kind: 'chance-before' } & BeforeTask);
+
+/** What is told through the port of a task, `done` at the end. */
+export type News = Refreshed | { readonly kind: 'done' };
+
+/** Does a task. What comes of a refresh is told through its port, bit by bit. */
+export async function work(db: Db, task: Task): Promise<SheetView['before']> {
+  if (task.kind === 'chance-before') return chanceBefore(db, task);
+  const { news, schoolId, learnerId, now } = task;
+  const asked = { schoolId, now, ...(learnerId !== undefined && { learnerId }) };
+  for await (const bit of refresh(db, asked)) news.postMessage(bit satisfies News);
+  news.postMessage({ kind: 'done' } satisfies News);
+  return undefined;
+}

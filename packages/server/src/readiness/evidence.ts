@@ -1,0 +1,50 @@
+import type { SheetView } from '@jasperwren/contract/sheets';
+import type { Evidence } from '@jasperwren/core/readiness/evidence';
+import { evidenceOfSheet } from '@jasperwren/core/readiness/evidence';
+import type { Db } from '../db/database';
+import type { DriveDigest } from '../drives/digest';
+import { getStandard } from '../standards/store';
+
+/** What the ended drives of one learner say, oldest first. */
+export async function evidenceOfLearner(db: Db, schoolId: string, learnerId: string): Promise<readonly Evidence[]> {
+  const rows = await drivesOf(db, schoolId).where('learner_id', '=', learnerId).execute();
+  return rows.flatMap(toEvidence);
+}
+
+/** What the ended drives of every learner of a school say, by learner, oldest first. */
+export async function evidenceOfSchool(db: Db, schoolId: string): Promise<ReadonlyMap<string, readonly Evidence[]>> {
+  const byLearner = new Map<string, Evidence[]>();
+  for (const row of await drivesOf(db, schoolId).execute()) {
+    const others = byLearner.get(row.learner_id);
+    if (others) others.push(...toEvidence(row));
+    else byLearner.set(row.learner_id, toEvidence(row));
+  }
+  return byLearner;
+}
+
+/** What sheets of real tests say, in their order. */
+export const evidenceOfSheets = (
+  db: Db,
+  schoolId: string,
+  sheets: readonly SheetView[],
+): Promise<readonly Evidence[]> =>
+  Promise.all(
+    sheets.map(async ({ standard, entries, date }) =>
+      evidenceOfSheet(await getStandard(db, schoolId, standard.id, standard.version), entries, date),
+    ),
+  );
+
+function drivesOf(db: Db, schoolId: string) {
+  return db
+    .selectFrom('drives')
+    .select(['learner_id', 'account_id', 'started_at', 'digest'])
+    .where('school_id', '=', schoolId)
+    .orderBy('started_at');
+}
+
+type Row = Awaited<ReturnType<ReturnType<typeof drivesOf>['executeTakeFirstOrThrow']>>;
+
+function toEvidence({ digest, started_at, account_id }: Row): Evidence[] {
+  const { phase, evidence } = JSON.parse(digest) as DriveDigest;
+  return phase === 'ended' && evidence ? [{ ...evidence, at: started_at, marker: account_id }] : [];
+}

@@ -1,0 +1,22 @@
+import type { LearnerView } from '@jasperwren/contract/learners';
+import { testMoment } from '@jasperwren/core/checks/aim';
+import { bankOf } from '@jasperwren/core/checks/bank/bank';
+import { chanceOnTest } from '@jasperwren/core/checks/chance';
+import { memoryOf } from '@jasperwren/core/checks/memory';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { asOf } from '@jasperwren/core/readiness/estimate';
+import { checksOf, reviewsOf } from '../checks/store';
+import type { Db } from '../db/database';
+
+/** The chance that a learner's safety questions are right on the day of the test, or today; undefined where none are asked. */
+export async function chanceOfQuestions(
+  db: Db,
+  schoolId: string,
+  { id, testDate }: LearnerView,
+  standard: Standard,
+  now: Date,
+): Promise<number | undefined> {
+  const [{ questions }, reviews] = await Promise.all([checksOf(db, schoolId), reviewsOf(db, schoolId, id)]);
+  const test = testDate === undefined ? undefined : testMoment(testDate);
+  return chanceOnTest(standard, bankOf(questions), memoryOf(reviews), test && test > now ? test : asOf(now));
+}

@@ -1,0 +1,102 @@
+import { setImmediate } from 'node:timers/promises';
+import type { ReadinessRow } from '@jasperwren/contract/readiness';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { asOf, estimate } from '@jasperwren/core/readiness/estimate';
+import type { Db } from '../db/database';
+import { listLearners } from '../learners/store';
+import { sheetsOfLearner } from '../sheets/store';
+import { newestStandards } from '../standards/store';
+import { evidenceOfLearner, evidenceOfSchool, evidenceOfSheets } from './evidence';
+import { basisOfFigures, digestOf, figuresOf, fitSchool, toView, type KeptFigures } from './figures';
+import { chanceOfQuestions } from './questions';
+
+/** Changes with the way estimates are made: those of an older release are made again. */
+const estimateVersion = 1;
+
+/** What is to be worked out again: one learner at once, or a school with its figures. */
+export interface RefreshTask {
+  readonly schoolId: string;
+  readonly learnerId?: string;
+  /** RFC 3339. */
+  readonly now: string;
+}
+
+/** What an estimate about a learner is kept as. */
+export type KeptEstimate = Pick<ReadinessRow, 'word' | 'next' | 'reasons' | 'mean' | 'from' | 'to' | 'drives'>;
+
+/** What comes of it, bit by bit. */
+export type Refreshed =
+  | { readonly kind: 'figures'; readonly basis: string; readonly body: string }
+  | { readonly kind: 'pending'; readonly learners: number }
+  | { readonly kind: 'estimate'; readonly learnerId: string; readonly basis: string; readonly body: string };
+
+/**
+ * Works out what is out of date and nothing else: the figures of the school where its drives have changed, and the
+ * estimate of every learner about whom anything has changed that it rests on. It only reads.
+ */
+export async function* refresh(db: Db, { schoolId, learnerId, now }: RefreshTask): AsyncGenerator<Refreshed> {
+  const on = new Date(now);
+  let figures = await figuresOf(db, schoolId);
+  if (learnerId === undefined) {
+    const learners = [...(await evidenceOfSchool(db, schoolId)).values()];
+    const basis = basisOfFigures(learners);
+    if (figures.basis !== basis) {
+      figures = { school: fitSchool(learners), basis };
+      yield { kind: 'figures', basis, body: JSON.stringify(toView(figures.school)) };
+    }
+  }
+  const standards = new Map((await newestStandards(db, schoolId)).map((standard) => [standard.id, standard]));
+  // Whoever was archived or erased meanwhile is not among them.
+  const learners = (await listLearners(db, schoolId, false)).filter(
+    ({ id }) => learnerId === undefined || id === learnerId,
+  );
+  const kept = new Map(
+    (await db.selectFrom('estimates').select(['learner_id', 'basis']).where('school_id', '=', schoolId).execute()).map(
+      (row) => [row.learner_id, row.basis],
+    ),
+  );
+  const stale: Question[] = [];
+  for (const learner of learners) {
+    const question = await questionOf(db, schoolId, learner, standards.get(learner.standardId)!, figures, on);
+    if (kept.get(learner.id) !== question.basis) stale.push(question);
+    await setImmediate();
+  }
+  for (const [i, { learnerId: id, basis, ask }] of stale.entries()) {
+    yield { kind: 'pending', learners: stale.length - i };
+    const { judgement, chance, drives } = estimate(ask);
+    const { word, next, reasons } = judgement;
+    const { mean, from, to } = chance;
+    const body: KeptEstimate = { word, next, reasons, mean, from, to, drives };
+    yield { kind: 'estimate', learnerId: id, basis, body: JSON.stringify(body) };
+    await setImmediate();
+  }
+}
+
+interface Question {
+  readonly learnerId: string;
+  readonly basis: string;
+  readonly ask: Parameters<typeof estimate>[0];
+}
+
+async function questionOf(
+  db: Db,
+  schoolId: string,
+  learner: LearnerView,
+  standard: Standard,
+  { school, basis: fitted }: KeptFigures,
+  now: Date,
+): Promise<Question> {
+  const [drives, sheets, questions] = await Promise.all([
+    evidenceOfLearner(db, schoolId, learner.id),
+    sheetsOfLearner(db, schoolId, learner.id),
+    chanceOfQuestions(db, schoolId, learner, standard, now),
+  ]);
+  const evidence = [...drives, ...(await evidenceOfSheets(db, schoolId, sheets))];
+  const on = asOf(now);
+  return {
+    learnerId: learner.id,
+    basis: digestOf([estimateVersion, standard.id, standard.version, evidence, on, fitted, questions]),
+    ask: { standard, evidence, on, assumptions: school.assumptions, school, questions, seed: 1 },
+  };
+}
