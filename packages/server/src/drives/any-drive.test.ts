@@ -1,3 +1,4 @@
+import type { SessionView } from '@jasperwren/contract/accounts';
 import type { DriveSummary, DriveView, EventReceipt } from '@jasperwren/contract/drives';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { NewShare } from '@jasperwren/contract/shares';
@@ -15,10 +16,12 @@ import { startTwoSchools, type TestClient } from '../testing';
 let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
 let client: TestClient;
 let learnerId: string;
+let accountId: string;
 
 beforeAll(async () => {
   const started = await startTwoSchools();
   ({ server, first: client } = started);
+  accountId = (await client.send<SessionView>('GET', '/api/session')).body.account.id;
   learnerId = (
     await client.send<LearnerView>('POST', '/api/learners', {
       name: 'Any Learner',
@@ -31,7 +34,10 @@ afterAll(() => server.remove());
 
 /** A log of the learner, cut into batches as bad roads would: out of order, some of them sent again. */
 const anySending = anyLog
-  .map((log) => log.map((event): DriveEvent => (event.type === 'started' ? { ...event, learnerId } : event)))
+  // Who recorded an event is who sends it.
+  .map((log) =>
+    log.map((event): DriveEvent => ({ ...event, by: accountId, ...(event.type === 'started' && { learnerId }) })),
+  )
   .chain((log) =>
     fc.record({
       log: fc.constant(log),

@@ -1,0 +1,122 @@
+import type { EventBatch, EventReceipt } from '@jasperwren/contract/drives';
+import type { DriveEvent, StartedEvent } from '@jasperwren/core/drive/event';
+import { eventText, sameOnce } from '@jasperwren/core/drive/same-once';
+import createError from 'http-errors';
+import { sql } from 'kysely';
+import type { Db } from '../db/database';
+import type { Who } from '../http/call';
+import { getLearner } from '../learners/store';
+import { getStandard } from '../standards/store';
+import { digestOf, digestVersion } from './digest';
+import { refuseStrangers } from './may-mark';
+
+/** What became of a batch of events. */
+export interface Appended {
+  readonly receipt: EventReceipt;
+  readonly learnerId: string;
+  /** What was changed after the drive had ended, in words for the audit trail. */
+  readonly afterEnd?: string;
+}
+
+/**
+ * Takes events of one drive: each id once, all of them or none. A drive begins with the batch that holds its start.
+ * Who recorded an event is who sends it, whatever the event says. What follows from the log is worked out later.
+ * @throws 409 where the drive is unknown and its start not among the events, or where an event is known by its id and
+ *   says something else; 404 where the school does not have the learner or the standard; 403 where somebody else marks
+ */
+export async function appendEvents(
+  db: Db,
+  who: Who,
+  driveId: string,
+  { events: sent, clockMs }: Pick<EventBatch, 'events' | 'clockMs'>,
+): Promise<Appended> {
+  const { schoolId, accountId } = who;
+  const events = sent.map((event) => ({ ...event, by: accountId }));
+  const received_at = new Date().toISOString();
+  const drive = await db
+    .selectFrom('drives')
+    .select(['account_id', 'learner_id', 'digest'])
+    .where('school_id', '=', schoolId)
+    .where('id', '=', driveId)
+    .executeTakeFirst();
+  const started = drive ? undefined : await begin(db, who, driveId, events);
+  refuseConflicts(await knownAmong(db, schoolId, driveId, events), events);
+  const afterEnd = drive && (await refuseStrangers(db, who, driveId, drive, events));
+  // One statement takes a batch of any length.
+  await sql`insert into events (school_id, drive_id, id, account_id, body, received_at)
+    select ${schoolId}, ${driveId}, value ->> 'id', ${accountId}, value, ${received_at}
+    from json_each(${JSON.stringify(events)}) where true
+    on conflict (school_id, drive_id, id) do nothing`.execute(db);
+  const news = {
+    ...(drive && { digest_version: 0 }),
+    ...(clockMs !== undefined && { clock_ms: clockMs, clock_at: received_at }),
+  };
+  if (Object.keys(news).length > 0)
+    await db.updateTable('drives').set(news).where('school_id', '=', schoolId).where('id', '=', driveId).execute();
+  return {
+    receipt: { accepted: events.map(({ id }) => id) },
+    learnerId: drive?.learner_id ?? started!.learnerId,
+    ...(afterEnd && { afterEnd }),
+  };
+}
+
+/** Makes the row of a new drive; its first events are few, and what follows from them is there at once. */
+async function begin(db: Db, who: Who, driveId: string, events: readonly DriveEvent[]): Promise<StartedEvent> {
+  const started = events.find((event) => event.type === 'started');
+  if (!started) {
+    throw createError(409, 'The start of this drive has not arrived yet. Nothing was taken; send the start first.', {
+      code: 'no-start',
+    });
+  }
+  const standard = await getStandard(db, who.schoolId, started.standard.id, started.standard.version);
+  await getLearner(db, who.schoolId, started.learnerId);
+  await db
+    .insertInto('drives')
+    .values({
+      school_id: who.schoolId,
+      id: driveId,
+      learner_id: started.learnerId,
+      account_id: who.accountId,
+      standard_id: standard.id,
+      standard_version: standard.version,
+      started_at: new Date(started.wall).toISOString(),
+      digest: JSON.stringify(digestOf(standard, events)),
+      digest_version: digestVersion,
+    })
+    .execute();
+  return started;
+}
+
+async function knownAmong(
+  db: Db,
+  schoolId: string,
+  driveId: string,
+  events: readonly DriveEvent[],
+): Promise<readonly DriveEvent[]> {
+  const { rows } = await sql<{ body: string }>`select body from events
+    where school_id = ${schoolId} and drive_id = ${driveId}
+    and id in (select value from json_each(${JSON.stringify(events.map(({ id }) => id))}))`.execute(db);
+  return rows.map(({ body }) => JSON.parse(body) as DriveEvent);
+}
+
+/** @throws 409 where two events share an id and differ, with the id and where each of them is */
+function refuseConflicts(before: readonly DriveEvent[], events: readonly DriveEvent[]): void {
+  const known = sameOnce(before);
+  const here = new Map<string, number>();
+  events.forEach((event, i) => {
+    const earlier = here.get(event.id);
+    const other = earlier === undefined ? known.get(event.id) : events[earlier];
+    here.set(event.id, earlier ?? i);
+    // Another person may pass on what is known already.
+    if (!other || eventText(other) === eventText({ ...event, by: other.by })) return;
+    const place = earlier === undefined ? 'the drive already has' : `event ${earlier} of the batch has`;
+    throw createError(
+      409,
+      `Event ${i} of the batch has the id that ${place}, and says something else. Nothing was taken.`,
+      {
+        code: 'event-conflict',
+        problems: [{ field: `events.${i}.id`, message: `The id "${event.id}" stands for another event.` }],
+      },
+    );
+  });
+}

@@ -1,0 +1,95 @@
+import type { Keeper } from '../db/keeper';
+import { getStandard } from '../standards/store';
+import { digestOf, digestVersion, type DriveDigest } from './digest';
+import { eventsOf } from './store';
+
+/** Works out what follows from logs, after the events are on disk and acknowledged. */
+export interface Digests {
+  /** Has a drive summarised anew soon. */
+  readonly later: (schoolId: string, driveId: string) => void;
+  /** Waits until what was asked for so far is done. */
+  readonly settled: () => Promise<void>;
+}
+
+/**
+ * @param ended is told of a drive that has ended, or was changed since
+ * @param failed is told where a drive cannot be summarised; it keeps its former summary then
+ */
+export function digestsOf(
+  keeper: Keeper,
+  ended: (schoolId: string, learnerId: string) => void,
+  failed: (error: unknown) => void,
+): Digests {
+  const underWay = new Map<string, Promise<void>>();
+  const waiting = new Set<string>();
+  return {
+    later(schoolId, driveId) {
+      const key = `${schoolId} ${driveId}`;
+      if (waiting.has(key)) return;
+      waiting.add(key);
+      const before = underWay.get(key) ?? Promise.resolve();
+      const own: Promise<void> = before
+        .then(() => {
+          waiting.delete(key);
+          return refreshDigest(keeper, schoolId, driveId);
+        })
+        .then((done) => done?.phase === 'ended' && ended(schoolId, done.learnerId))
+        .then(() => undefined, failed)
+        .finally(() => {
+          if (underWay.get(key) === own) underWay.delete(key);
+        });
+      underWay.set(key, own);
+    },
+    settled: async () => void (await Promise.all(underWay.values())),
+  };
+}
+
+/** Works out again what follows from the log of drives that an older release kept, or that was not done in time. */
+export async function refreshDigests(keeper: Keeper): Promise<void> {
+  const old = await keeper.db
+    .selectFrom('drives')
+    .select(['school_id', 'id'])
+    .where('digest_version', '!=', digestVersion)
+    .execute();
+  for (const { school_id, id } of old) await refreshDigest(keeper, school_id, id);
+}
+
+/** Returns what is known of the drive now; undefined where it is not there any more. */
+async function refreshDigest(
+  { db, write }: Keeper,
+  schoolId: string,
+  driveId: string,
+): Promise<{ readonly learnerId: string; readonly phase: DriveDigest['phase'] } | undefined> {
+  const row = await db
+    .selectFrom('drives')
+    .select(['learner_id', 'standard_id', 'standard_version'])
+    .where('school_id', '=', schoolId)
+    .where('id', '=', driveId)
+    .executeTakeFirst();
+  // Erased meanwhile.
+  if (!row) return undefined;
+  const standard = await getStandard(db, schoolId, row.standard_id, row.standard_version);
+  const events = await eventsOf(db, schoolId, driveId);
+  const summary = digestOf(standard, events);
+  const digest = JSON.stringify(summary);
+  await write((trx) =>
+    trx
+      .updateTable('drives')
+      .set({ digest, digest_version: digestVersion })
+      .where('school_id', '=', schoolId)
+      .where('id', '=', driveId)
+      // Not where more has arrived since: that is summarised in its turn.
+      .where(
+        (eb) =>
+          eb
+            .selectFrom('events')
+            .select(eb.fn.countAll<number>().as('n'))
+            .where('school_id', '=', schoolId)
+            .where('drive_id', '=', driveId),
+        '=',
+        events.length,
+      )
+      .execute(),
+  );
+  return { learnerId: row.learner_id, phase: summary.phase };
+}
