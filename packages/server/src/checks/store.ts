@@ -11,7 +11,7 @@ import { shippedVehicles } from '@jasperwren/core/checks/vehicles';
 import createError from 'http-errors';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
-import type { Who } from '../http/context';
+import type { Who } from '../http/call';
 import { getLearner, listLearners } from '../learners/store';
 import { newestStandards } from '../standards/store';
 import { keepVersion, newestOf } from './versions';

@@ -1,6 +1,6 @@
 import type { KeptVersion } from '@jasperwren/contract/checks';
 import type { Db } from '../db/database';
-import type { Who } from '../http/context';
+import type { Who } from '../http/call';
 
 type Table = 'check_questions' | 'vehicles';
 
@@ -57,26 +57,24 @@ export async function keepVersion<T extends object>(
   shippedVersion: number,
   retired = false,
 ): Promise<T & { id: string; version: number }> {
-  return db.transaction().execute(async (trx) => {
-    const last = await trx
-      .selectFrom(table)
-      .select((eb) => eb.fn.max('version').as('version'))
-      .where('school_id', '=', schoolId)
-      .where('id', '=', id)
-      .executeTakeFirst();
-    const kept = { ...value, id, version: Math.max(shippedVersion, last?.version ?? 0) + 1 };
-    await trx
-      .insertInto(table)
-      .values({
-        school_id: schoolId,
-        id,
-        version: kept.version,
-        body: JSON.stringify(kept),
-        retired: retired ? 1 : 0,
-        account_id: accountId,
-        created_at: new Date().toISOString(),
-      })
-      .execute();
-    return kept;
-  });
+  const last = await db
+    .selectFrom(table)
+    .select((eb) => eb.fn.max('version').as('version'))
+    .where('school_id', '=', schoolId)
+    .where('id', '=', id)
+    .executeTakeFirst();
+  const kept = { ...value, id, version: Math.max(shippedVersion, last?.version ?? 0) + 1 };
+  await db
+    .insertInto(table)
+    .values({
+      school_id: schoolId,
+      id,
+      version: kept.version,
+      body: JSON.stringify(kept),
+      retired: retired ? 1 : 0,
+      account_id: accountId,
+      created_at: new Date().toISOString(),
+    })
+    .execute();
+  return kept;
 }

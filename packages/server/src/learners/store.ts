@@ -1,16 +1,19 @@
-import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
+import type { LearnerEdit, LearnerInput, LearnerView } from '@jasperwren/contract/learners';
 import createError from 'http-errors';
+import type { Updateable } from 'kysely';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
 import type { Tables } from '../db/schema';
 import type { DriveDigest } from '../drives/digest';
+import type { Who } from '../http/call';
+import { refuseStale } from '../http/stale';
 import { assertStandard } from '../standards/store';
 
 /** The learners of a school by name, or those it has archived. */
 export async function listLearners(db: Db, schoolId: string, archived: boolean): Promise<readonly LearnerView[]> {
   const rows = await selectLearners(db, schoolId)
-    .where('archived_at', archived ? 'is not' : 'is', null)
-    .orderBy('name')
+    .where('learners.archived_at', archived ? 'is not' : 'is', null)
+    .orderBy('learners.name')
     .execute();
   return rows.map(toView);
 }
@@ -25,8 +28,9 @@ export async function getLearner(db: Db, schoolId: string, id: string): Promise<
   return toView(row);
 }
 
-export async function addLearner(db: Db, schoolId: string, input: LearnerInput): Promise<LearnerView> {
+export async function addLearner(db: Db, { schoolId, accountId }: Who, input: LearnerInput): Promise<LearnerView> {
   await assertStandard(db, schoolId, input.standardId);
+  await assertInstructor(db, schoolId, input.instructorId);
   const id = newId();
   const now = new Date().toISOString();
   await db
@@ -35,6 +39,7 @@ export async function addLearner(db: Db, schoolId: string, input: LearnerInput):
       id,
       school_id: schoolId,
       ...toRow(input),
+      instructor_id: input.instructorId ?? accountId,
       vehicle_id: null,
       archived_at: null,
       created_at: now,
@@ -44,13 +49,24 @@ export async function addLearner(db: Db, schoolId: string, input: LearnerInput):
   return getLearner(db, schoolId, id);
 }
 
-export async function editLearner(db: Db, schoolId: string, id: string, input: LearnerInput): Promise<LearnerView> {
+/**
+ * Changes a learner.
+ * @throws 409 where somebody else has changed them since; 422 where the school lacks the standard or the instructor
+ */
+export async function editLearner(db: Db, { schoolId }: Who, id: string, input: LearnerEdit): Promise<LearnerView> {
+  const now = await getLearner(db, schoolId, id);
+  refuseStale(input.version, now.version, 'this learner', now);
   await assertStandard(db, schoolId, input.standardId);
-  return update(db, schoolId, id, toRow(input));
+  await assertInstructor(db, schoolId, input.instructorId);
+  return update(db, schoolId, id, {
+    ...toRow(input),
+    ...(input.instructorId !== undefined && { instructor_id: input.instructorId }),
+  });
 }
 
-/** Takes a learner off the list, or puts them back. Drives and history stay. */
-export function setArchived(db: Db, schoolId: string, id: string, archived: boolean): Promise<LearnerView> {
+/** Takes a learner off the list, or puts them back. Drives and history stay; sign-ins and invitations end. */
+export async function setArchived(db: Db, schoolId: string, id: string, archived: boolean): Promise<LearnerView> {
+  if (archived) await endAccess(db, schoolId, id);
   return update(db, schoolId, id, { archived_at: archived ? new Date().toISOString() : null });
 }
 
@@ -59,15 +75,36 @@ export function setVehicle(db: Db, schoolId: string, id: string, vehicleId: stri
   return update(db, schoolId, id, { vehicle_id: vehicleId ?? null });
 }
 
+/** @throws 422 where the school has no such account, or it was disabled */
+async function assertInstructor(db: Db, schoolId: string, id: string | undefined): Promise<void> {
+  if (id === undefined) return;
+  const row = await db
+    .selectFrom('accounts')
+    .select('id')
+    .where('school_id', '=', schoolId)
+    .where('id', '=', id)
+    .where('disabled_at', 'is', null)
+    .executeTakeFirst();
+  if (row) return;
+  const problems = [{ field: 'instructorId', message: 'Your school has no such instructor.' }];
+  throw createError(422, 'Your school has no such instructor. Nothing was saved.', { code: 'invalid', problems });
+}
+
+/** Ends every sign-in of a learner and every code that is still open. */
+export async function endAccess(db: Db, schoolId: string, learnerId: string): Promise<void> {
+  for (const table of ['sessions', 'access_codes'] as const)
+    await db.deleteFrom(table).where('school_id', '=', schoolId).where('learner_id', '=', learnerId).execute();
+}
+
 async function update(
   db: Db,
   schoolId: string,
   id: string,
-  changes: Partial<Tables['learners']>,
+  changes: Updateable<Tables['learners']>,
 ): Promise<LearnerView> {
   await db
     .updateTable('learners')
-    .set({ ...changes, updated_at: new Date().toISOString() })
+    .set((eb) => ({ ...changes, version: eb('version', '+', 1), updated_at: new Date().toISOString() }))
     .where('school_id', '=', schoolId)
     .where('id', '=', id)
     .execute();
@@ -93,8 +130,9 @@ function selectLearners(db: Db, schoolId: string) {
     )
     .selectFrom('learners')
     .leftJoin('driven', 'driven.learner_id', 'learners.id')
+    .leftJoin('accounts', 'accounts.id', 'learners.instructor_id')
     .selectAll('learners')
-    .select(['driven.drives', 'driven.last_id', 'driven.last_at', 'driven.digest'])
+    .select(['driven.drives', 'driven.last_id', 'driven.last_at', 'driven.digest', 'accounts.name as instructor_name'])
     .where('learners.school_id', '=', schoolId);
 }
 
@@ -126,6 +164,9 @@ function toView(row: LearnerRow): LearnerView {
     ...(row.notes && { notes: row.notes }),
     ...(row.vehicle_id && { vehicleId: row.vehicle_id }),
     ...(row.archived_at && { archivedAt: row.archived_at }),
+    ...(row.instructor_id && { instructorId: row.instructor_id }),
+    ...(row.instructor_name && { instructorName: row.instructor_name }),
+    version: row.version,
     drives: row.drives ?? 0,
     ...lastDriveOf(row),
   };

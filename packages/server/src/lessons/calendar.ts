@@ -20,6 +20,8 @@ export interface CalendarOf {
   readonly lessons: readonly CalendarLesson[];
 }
 
+/** RFC 5545, 3.3.11: within a text there is one kind of line end. */
+const plain = (text: string) => text.replace(/\r\n?/g, '\n');
 const numbers = (text: string) => text.split(/\D/).map(Number);
 /** Be there about 15 minutes early (common practice). */
 const earlyMin = 15;
@@ -31,27 +33,27 @@ const earlyMin = 15;
 export function lessonsCalendar({ learnerId, learnerName, testDate, testCentre, lessons }: CalendarOf): string {
   const events = lessons.map((lesson): EventAttributes => ({
     uid: `${lesson.id}@jasperwren`,
-    title: `Lesson: ${learnerName}`,
+    title: plain(`Lesson: ${learnerName}`),
     start: numbers(lesson.start) as DateArray,
     startInputType: 'local',
     startOutputType: 'local',
     duration: { minutes: lesson.minutes },
-    description: lesson.goals.map(({ name, seek }) => `${name}: ${seek}`).join('\n'),
+    description: plain(lesson.goals.map(({ name, seek }) => `${name}: ${seek}`).join('\n')),
     status: lesson.cancelled ? 'CANCELLED' : 'CONFIRMED',
     sequence: lesson.sequence,
     lastModified: Date.parse(lesson.updatedAt),
     productId: 'jasperwren/lessons',
-    calName: `Lessons with ${learnerName}`,
+    calName: plain(`Lessons with ${learnerName}`),
   }));
   const test: EventAttributes[] = testDate
     ? [
         {
           uid: `test-${learnerId}@jasperwren`,
-          title: `Driving test: ${learnerName}`,
+          title: plain(`Driving test: ${learnerName}`),
           start: numbers(testDate) as DateArray,
           duration: { days: 1 },
           description: `Be there ${earlyMin} min early.`,
-          ...(testCentre && { location: testCentre }),
+          ...(testCentre && { location: plain(testCentre) }),
           productId: 'jasperwren/lessons',
         },
       ]

@@ -25,8 +25,10 @@ beforeEach(async () => {
 
 const goal = { kind: 'area', code: 'junctions', name: 'Junctions', seek: 'stop lines, crossroads' };
 const lesson = (start: string, more: object = {}) => ({ start, minutes: 60, goals: [goal], ...more });
-const plan = (lessons: readonly object[], client = first) =>
-  client.send<LessonsView>('PUT', `/api/learners/${learnerId}/lessons`, { lessons });
+const plan = async (lessons: readonly object[], client = first) => {
+  const { version } = (await first.send<LessonsView>('GET', `/api/learners/${learnerId}/lessons`)).body;
+  return client.send<LessonsView>('PUT', `/api/learners/${learnerId}/lessons`, { lessons, version });
+};
 const calendar = async () => {
   const response = await fetch(`${server.address}/api/learners/${learnerId}/lessons.ics`, {
     headers: { cookie: first.cookie() },
@@ -42,7 +44,7 @@ async function another(name: string, lessons: readonly object[]) {
     transmission: 'manual',
     standardId: 'tally',
   });
-  return first.send<{ error: { message: string } }>('PUT', `/api/learners/${body.id}/lessons`, { lessons });
+  return first.send<{ error: { message: string } }>('PUT', `/api/learners/${body.id}/lessons`, { lessons, version: 0 });
 }
 
 describe('an hour of an instructor', () => {
@@ -105,6 +107,18 @@ describe('a plan', () => {
     expect((await first.send<LessonsView>('GET', `/api/learners/${learnerId}/lessons`)).body.lessons).toEqual([]);
   });
 
+  it('that is older than another’s bookings cancels none of them', async () => {
+    const { body: read } = await first.send<LessonsView>('GET', `/api/learners/${learnerId}/lessons`);
+    await plan([lesson('2099-06-05T09:00')]);
+    const stale = { lessons: [lesson('2099-06-06T09:00')], version: read.version };
+    expect(await first.send('PUT', `/api/learners/${learnerId}/lessons`, stale)).toMatchObject({
+      status: 409,
+      body: { error: { code: 'stale', current: { version: 1, lessons: [{ start: '2099-06-05T09:00' }] } } },
+    });
+    const { body } = await first.send<LessonsView>('GET', `/api/learners/${learnerId}/lessons`);
+    expect(body.lessons.map(({ start }) => start)).toEqual(['2099-06-05T09:00']);
+  });
+
   it('belongs to its school', async () => {
     expect((await plan([lesson('2099-06-01T09:00')], second)).status).toBe(404);
     expect((await second.send('GET', `/api/learners/${learnerId}/lessons.ics`)).status).toBe(404);
@@ -112,10 +126,12 @@ describe('a plan', () => {
 
   it('knows the hours of the instructor and what is taken in them', async () => {
     const hours = [{ weekday: 1, from: '09:00', to: '12:00' }];
-    expect((await first.send('PUT', '/api/free-hours', { hours })).status).toBe(204);
-    expect(
-      (await first.send('PUT', '/api/free-hours', { hours: [{ weekday: 8, from: '9', to: '12:00' }] })).status,
-    ).toBe(422);
+    const set = (of: readonly object[], version: number) =>
+      first.send('PUT', '/api/free-hours', { hours: of, version });
+    expect(await set(hours, 0)).toMatchObject({ status: 200, body: { hours, version: 1 } });
+    // A second device that still shows what was before.
+    expect(await set([], 0)).toMatchObject({ status: 409, body: { error: { code: 'stale', current: { hours } } } });
+    expect((await set([{ weekday: 8, from: '9', to: '12:00' }], 1)).status).toBe(422);
     await plan([lesson('2099-05-04T09:00')]);
     const { body: other } = await first.send<LearnerView>('POST', '/api/learners', {
       name: 'Bo',
@@ -123,7 +139,7 @@ describe('a plan', () => {
       standardId: 'tally',
     });
     const { body } = await first.send<LessonsView>('GET', `/api/learners/${other.id}/lessons`);
-    expect(body.hours).toEqual(hours);
+    expect(body.freeHours.hours).toEqual(hours);
     expect(body.taken).toContainEqual({ start: '2099-05-04T09:00', minutes: 60 });
   });
 });

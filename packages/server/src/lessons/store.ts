@@ -1,11 +1,12 @@
-import type { LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
+import type { FreeHoursList, FreeHoursView, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
 import { endOf, overlaps, type Booking } from '@jasperwren/core/readiness/booking';
 import type { FreeHours, LessonGoal } from '@jasperwren/core/readiness/plan';
 import createError from 'http-errors';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
 import type { Tables } from '../db/schema';
-import type { Who } from '../http/context';
+import type { Who } from '../http/call';
+import { refuseStale } from '../http/stale';
 import { getLearner } from '../learners/store';
 import type { CalendarOf } from './calendar';
 
@@ -14,8 +15,8 @@ import type { CalendarOf } from './calendar';
  * @throws 404 where the school has no such learner
  */
 export async function lessonsOf(db: Db, { schoolId, accountId }: Who, learnerId: string): Promise<LessonsView> {
-  await getLearner(db, schoolId, learnerId);
-  const [rows, taken, account] = await Promise.all([
+  const version = await planVersion(db, schoolId, learnerId);
+  const [rows, taken, freeHours] = await Promise.all([
     db
       .selectFrom('lessons')
       .innerJoin('accounts', 'accounts.id', 'lessons.account_id')
@@ -33,12 +34,7 @@ export async function lessonsOf(db: Db, { schoolId, accountId }: Who, learnerId:
       .where('learner_id', '!=', learnerId)
       .where('cancelled', '=', 0)
       .execute(),
-    db
-      .selectFrom('accounts')
-      .select('free_hours')
-      .where('school_id', '=', schoolId)
-      .where('id', '=', accountId)
-      .executeTakeFirst(),
+    freeHoursOf(db, { schoolId, accountId }),
   ]);
   return {
     lessons: rows.map(({ id, start, minutes, goals, name }) => ({
@@ -48,86 +44,124 @@ export async function lessonsOf(db: Db, { schoolId, accountId }: Who, learnerId:
       goals: JSON.parse(goals) as LessonGoal[],
       instructorName: name,
     })),
-    hours: JSON.parse(account?.free_hours ?? '[]') as FreeHours[],
+    version,
+    freeHours,
     taken,
   };
 }
 
-/** Says when an instructor gives lessons. */
-export async function setFreeHours(db: Db, { schoolId, accountId }: Who, hours: readonly FreeHours[]): Promise<void> {
-  await db
-    .updateTable('accounts')
-    .set({ free_hours: JSON.stringify(hours) })
+/** @throws 404 where the school has no such learner */
+async function planVersion(db: Db, schoolId: string, learnerId: string): Promise<number> {
+  await getLearner(db, schoolId, learnerId);
+  const row = await db
+    .selectFrom('learners')
+    .select('plan_version')
+    .where('school_id', '=', schoolId)
+    .where('id', '=', learnerId)
+    .executeTakeFirstOrThrow();
+  return row.plan_version;
+}
+
+/** When an instructor gives lessons. */
+export async function freeHoursOf(
+  db: Db,
+  { schoolId, accountId }: Pick<Who, 'schoolId' | 'accountId'>,
+): Promise<FreeHoursView> {
+  const row = await db
+    .selectFrom('accounts')
+    .select(['free_hours', 'hours_version'])
     .where('school_id', '=', schoolId)
     .where('id', '=', accountId)
+    .executeTakeFirstOrThrow();
+  return { hours: JSON.parse(row.free_hours ?? '[]') as FreeHours[], version: row.hours_version };
+}
+
+/**
+ * Says when an instructor gives lessons.
+ * @throws 409 where they were changed since, on another device
+ */
+export async function setFreeHours(db: Db, who: Who, { hours, version }: FreeHoursList): Promise<FreeHoursView> {
+  const now = await freeHoursOf(db, who);
+  refuseStale(version, now.version, 'these hours', now);
+  await db
+    .updateTable('accounts')
+    .set({ free_hours: JSON.stringify(hours), hours_version: now.version + 1 })
+    .where('school_id', '=', who.schoolId)
+    .where('id', '=', who.accountId)
     .execute();
+  return freeHoursOf(db, who);
 }
 
 /**
  * Makes the lessons of a learner those of a plan: new ones are booked, others moved or given other goals, and those
  * left out are cancelled; past ones stay. All of it or nothing.
- * @throws 404 where the school has no such learner or the learner no such lesson; 409 where the learner or the
- *   instructor would be in two places at once, with who has the hour
+ * @throws 404 where the school has no such learner or the learner no such lesson; 409 where the plan was changed since
+ *   it was read, or the learner or the instructor would be in two places at once, with who has the hour
  */
 export async function keepPlan(
   db: Db,
   who: Who,
   learnerId: string,
-  { lessons }: LessonPlan,
+  { lessons, version }: LessonPlan,
   today: string,
 ): Promise<void> {
   const { schoolId, accountId } = who;
-  await getLearner(db, schoolId, learnerId);
+  const now = await lessonsOf(db, who, learnerId);
+  refuseStale(version, now.version, 'this plan', now);
   const updated_at = new Date().toISOString();
-  await db.transaction().execute(async (trx) => {
-    const before = await trx
-      .selectFrom('lessons')
-      .selectAll()
-      .where('school_id', '=', schoolId)
-      .where('learner_id', '=', learnerId)
-      .where('cancelled', '=', 0)
-      .execute();
-    await refuseDoubleBooking(trx, who, learnerId, lessons, before, today);
-    for (const { id, start, minutes, goals } of lessons) {
-      const body = { start, minutes, goals: JSON.stringify(goals) };
-      const known = before.find((row) => row.id === id);
-      if (id !== undefined && !known)
-        throw createError(404, 'One of these lessons is not there any more. Load the plan again.', {
-          code: 'no-lesson',
-        });
-      if (!known) {
-        await trx
-          .insertInto('lessons')
-          .values({
-            school_id: schoolId,
-            id: newId(),
-            learner_id: learnerId,
-            account_id: accountId,
-            ...body,
-            cancelled: 0,
-            sequence: 0,
-            updated_at,
-          })
-          .execute();
-      } else if (known.start !== start || known.minutes !== minutes || known.goals !== body.goals) {
-        await trx
-          .updateTable('lessons')
-          .set({ ...body, sequence: known.sequence + 1, updated_at })
-          .where('school_id', '=', schoolId)
-          .where('id', '=', known.id)
-          .execute();
-      }
-    }
-    for (const row of before) {
-      if (row.start.slice(0, 10) < today || lessons.some(({ id }) => id === row.id)) continue;
-      await trx
+  const before = await db
+    .selectFrom('lessons')
+    .selectAll()
+    .where('school_id', '=', schoolId)
+    .where('learner_id', '=', learnerId)
+    .where('cancelled', '=', 0)
+    .execute();
+  await refuseDoubleBooking(db, who, learnerId, lessons, before, today);
+  for (const { id, start, minutes, goals } of lessons) {
+    const body = { start, minutes, goals: JSON.stringify(goals) };
+    const known = before.find((row) => row.id === id);
+    if (id !== undefined && !known)
+      throw createError(404, 'One of these lessons is not there any more. Load the plan again.', {
+        code: 'no-lesson',
+      });
+    if (!known) {
+      await db
+        .insertInto('lessons')
+        .values({
+          school_id: schoolId,
+          id: newId(),
+          learner_id: learnerId,
+          account_id: accountId,
+          ...body,
+          cancelled: 0,
+          sequence: 0,
+          updated_at,
+        })
+        .execute();
+    } else if (known.start !== start || known.minutes !== minutes || known.goals !== body.goals) {
+      await db
         .updateTable('lessons')
-        .set({ cancelled: 1, sequence: row.sequence + 1, updated_at })
+        .set({ ...body, sequence: known.sequence + 1, updated_at })
         .where('school_id', '=', schoolId)
-        .where('id', '=', row.id)
+        .where('id', '=', known.id)
         .execute();
     }
-  });
+  }
+  for (const row of before) {
+    if (row.start.slice(0, 10) < today || lessons.some(({ id }) => id === row.id)) continue;
+    await db
+      .updateTable('lessons')
+      .set({ cancelled: 1, sequence: row.sequence + 1, updated_at })
+      .where('school_id', '=', schoolId)
+      .where('id', '=', row.id)
+      .execute();
+  }
+  await db
+    .updateTable('learners')
+    .set({ plan_version: version + 1 })
+    .where('school_id', '=', schoolId)
+    .where('id', '=', learnerId)
+    .execute();
 }
 
 type LessonRow = Pick<Tables['lessons'], 'id' | 'start' | 'minutes' | 'account_id'>;

@@ -2,17 +2,14 @@ import type { NewShare, SharedDebrief, ShareView } from '@jasperwren/contract/sh
 import { forLearner, isFinal } from '@jasperwren/core/debrief/for-learner';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import createError from 'http-errors';
-import { createHash, randomBytes } from 'node:crypto';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
 import { drivesOfLearner, getDrive } from '../drives/store';
-import type { Who } from '../http/context';
+import type { Who } from '../http/call';
+import { digestOfSecret, newToken } from '../secrets';
 
 const dayMs = 24 * 60 * 60 * 1000;
-const tokenBytes = 24;
 const pastDrives = 6;
-
-const digestOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
 /**
  * Makes a link to a debrief that runs out by itself.
@@ -24,7 +21,7 @@ export async function addShare(db: Db, who: Who, driveId: string, days: number):
     throw createError(409, 'The verdict is not final yet. End the drive and settle what is open, then share it.', {
       code: 'not-final',
     });
-  const token = randomBytes(tokenBytes).toString('base64url');
+  const token = newToken();
   const now = Date.now();
   const share = {
     id: newId(),
@@ -35,7 +32,7 @@ export async function addShare(db: Db, who: Who, driveId: string, days: number):
     .insertInto('shares')
     .values({
       ...share,
-      token_hash: digestOf(token),
+      token_hash: digestOfSecret(token),
       school_id: who.schoolId,
       drive_id: driveId,
       account_id: who.accountId,
@@ -82,7 +79,7 @@ export async function readShare(db: Db, token: string): Promise<SharedDebrief> {
   const row = await db
     .selectFrom('shares')
     .select(['school_id', 'drive_id', 'expires_at'])
-    .where('token_hash', '=', digestOf(token))
+    .where('token_hash', '=', digestOfSecret(token))
     .where('revoked_at', 'is', null)
     .where('expires_at', '>', new Date().toISOString())
     .executeTakeFirst();

@@ -1,13 +1,13 @@
-import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
+import type { SheetEdit, SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import { judgeSheet, strangeEntries } from '@jasperwren/core/marking/sheet';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { verdictDetail } from '@jasperwren/core/marking/wording';
 import createError from 'http-errors';
 import { v7 as newId } from 'uuid';
 import type { Db } from '../db/database';
-import type { Who } from '../http/context';
+import type { Who } from '../http/call';
 import { getLearner } from '../learners/store';
-import { readinessBefore } from '../readiness/before';
+import { refuseStale } from '../http/stale';
 import { getStandard } from '../standards/store';
 
 type SheetBody = Pick<SheetView, 'centre' | 'official' | 'notes' | 'entries' | 'before'>;
@@ -19,9 +19,13 @@ export async function sheetsOfLearner(db: Db, schoolId: string, learnerId: strin
   return rows.map(toView);
 }
 
-/** The sheets of every learner of a school, oldest first. */
-export async function sheetsOfSchool(db: Db, schoolId: string): Promise<readonly SheetView[]> {
-  return (await selectSheets(db, schoolId).orderBy('date').execute()).map(toView);
+/** How the real tests of a school ended, and what was expected. */
+export async function testsOfSchool(
+  db: Db,
+  schoolId: string,
+): Promise<readonly Pick<SheetView, 'official' | 'before'>[]> {
+  const rows = await db.selectFrom('sheets').select('body').where('school_id', '=', schoolId).orderBy('date').execute();
+  return rows.map(({ body }) => JSON.parse(body) as SheetBody);
 }
 
 /** @throws 404 where the school has no such sheet, also when another has */
@@ -31,12 +35,17 @@ export async function getSheet(db: Db, schoolId: string, id: string): Promise<Sh
   return toView(row);
 }
 
-/** @throws 404 where the school has no such learner or standard; 422 where an entry is not of the standard */
+/**
+ * Keeps a sheet.
+ * @param before the chance of a pass as it was estimated before the test
+ * @throws 404 where the school has no such learner or standard; 422 where an entry is not of the standard
+ */
 export async function addSheet(
   db: Db,
   { schoolId, accountId }: Who,
   learnerId: string,
   input: SheetInput,
+  before: SheetView['before'],
 ): Promise<SheetView> {
   await getLearner(db, schoolId, learnerId);
   const id = newId();
@@ -47,16 +56,20 @@ export async function addSheet(
       id,
       learner_id: learnerId,
       account_id: accountId,
-      ...(await toRow(db, schoolId, input, await readinessBefore(db, schoolId, learnerId, input.date))),
+      ...(await toRow(db, schoolId, input, before)),
     })
     .execute();
   return getSheet(db, schoolId, id);
 }
 
-/** As `addSheet`, in place of what was typed before. */
-export async function editSheet(db: Db, schoolId: string, id: string, input: SheetInput): Promise<SheetView> {
-  const { before } = await getSheet(db, schoolId, id);
-  const row = await toRow(db, schoolId, input, before);
+/**
+ * As `addSheet`, in place of what was typed before.
+ * @throws 409 where somebody else has changed it since
+ */
+export async function editSheet(db: Db, schoolId: string, id: string, input: SheetEdit): Promise<SheetView> {
+  const now = await getSheet(db, schoolId, id);
+  refuseStale(input.version, now.version, 'this sheet', now);
+  const row = { ...(await toRow(db, schoolId, input, now.before)), version: now.version + 1 };
   await db.updateTable('sheets').set(row).where('school_id', '=', schoolId).where('id', '=', id).execute();
   return getSheet(db, schoolId, id);
 }
@@ -99,7 +112,14 @@ function selectSheets(db: Db, schoolId: string) {
         .onRef('standards.id', '=', 'sheets.standard_id')
         .onRef('standards.version', '=', 'sheets.standard_version'),
     )
-    .select(['sheets.id', 'sheets.learner_id', 'sheets.date', 'sheets.body', 'standards.body as standard'])
+    .select([
+      'sheets.id',
+      'sheets.learner_id',
+      'sheets.date',
+      'sheets.body',
+      'sheets.version',
+      'standards.body as standard',
+    ])
     .where('sheets.school_id', '=', schoolId);
 }
 
@@ -112,6 +132,7 @@ function toView(row: SheetRow): SheetView {
   return {
     id: row.id,
     learnerId: row.learner_id,
+    version: row.version,
     date: row.date,
     standard: { id: standard.id, version: standard.version, name: standard.name },
     outcome: verdict.outcome,

@@ -62,24 +62,22 @@ export async function dropDraft(db: Db, schoolId: string, id: string): Promise<v
  */
 export async function publishDraft(db: Db, schoolId: string, id: string): Promise<Standard> {
   assertOwn(id);
-  return db.transaction().execute(async (trx) => {
-    const row = await draftRow(trx, schoolId, id);
-    if (!row) throw createError(404, 'There is no draft to publish.', { code: 'no-draft' });
-    const standard = { ...(JSON.parse(row.body) as Standard), version: (await latestVersion(trx, schoolId, id)) + 1 };
-    refuse(contradictionsIn(standard), 'The draft contradicts itself. Nothing was published.');
-    await trx
-      .insertInto('standards')
-      .values({
-        school_id: schoolId,
-        id,
-        version: standard.version,
-        body: JSON.stringify(standard),
-        created_at: new Date().toISOString(),
-      })
-      .execute();
-    await trx.deleteFrom('standard_drafts').where('school_id', '=', schoolId).where('id', '=', id).execute();
-    return standard;
-  });
+  const row = await draftRow(db, schoolId, id);
+  if (!row) throw createError(404, 'There is no draft to publish.', { code: 'no-draft' });
+  const standard = { ...(JSON.parse(row.body) as Standard), version: (await latestVersion(db, schoolId, id)) + 1 };
+  refuse(contradictionsIn(standard), 'The draft contradicts itself. Nothing was published.');
+  await db
+    .insertInto('standards')
+    .values({
+      school_id: schoolId,
+      id,
+      version: standard.version,
+      body: JSON.stringify(standard),
+      created_at: new Date().toISOString(),
+    })
+    .execute();
+  await db.deleteFrom('standard_drafts').where('school_id', '=', schoolId).where('id', '=', id).execute();
+  return standard;
 }
 
 /**

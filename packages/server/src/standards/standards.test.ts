@@ -8,7 +8,7 @@ import { standardFile } from '@jasperwren/core/formats/standard-file';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { tally } from '@jasperwren/core/marking/templates/tally';
 import { templates } from '@jasperwren/core/marking/templates/templates';
-import { startTestServer, testClient, password, type TestClient } from '../testing';
+import { addPerson, startTestServer, testClient, type TestClient } from '../testing';
 
 let server: Awaited<ReturnType<typeof startTestServer>>;
 let lead: TestClient;
@@ -59,7 +59,7 @@ describe('the library of standards', () => {
 
   it('is edited by leads only, and every school has its own', async () => {
     const draft = await begin();
-    await lead.send('POST', '/api/accounts', { name: 'Ida', email: 'ida@first.example', role: 'instructor', password });
+    await addPerson(lead, 'ida@first.example');
     const instructor = testClient(server.address);
     await instructor.signIn('ida@first.example');
     const id = draft.standard.id;
@@ -204,9 +204,14 @@ describe('result sheets', () => {
     expect(body).toMatchObject({ official: 'fail', outcome: 'pass', agrees: false });
     const path = `/api/sheets/${body.id}`;
     const serious = [{ item: 'signs.lights', grade: 'serious', count: 1 }];
-    expect((await lead.send('PUT', path, { ...sheet, entries: serious })).body).toMatchObject({
+    expect((await lead.send('PUT', path, { ...sheet, entries: serious, version: 0 })).body).toMatchObject({
       outcome: 'fail',
       agrees: true,
+    });
+    // Somebody who still has the first version open writes nothing over.
+    expect(await lead.send('PUT', path, { ...sheet, version: 0 })).toMatchObject({
+      status: 409,
+      body: { error: { code: 'stale', current: { version: 1, entries: serious } } },
     });
     expect((await lead.send<SheetView[]>('GET', `/api/learners/${learner.id}/sheets`)).body).toHaveLength(1);
     expect((await other.send('GET', path)).status).toBe(404);
