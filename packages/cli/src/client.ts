@@ -30,7 +30,7 @@ async function request(
   const response = await fetch(address + path, {
     method,
     headers: { 'content-type': 'application/json', ...headers },
-    body: JSON.stringify(body),
+    ...(body !== undefined && { body: JSON.stringify(body) }),
   });
   if (!response.ok) throw new Error(`${method} ${path} was refused (${response.status}): ${await response.text()}`);
   return response;

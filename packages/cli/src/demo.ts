@@ -6,8 +6,11 @@ import type { Review } from '@jasperwren/core/checks/memory';
 import { houseDefault } from '@jasperwren/core/marking/provenance';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
+import type { PasswordLink } from '@jasperwren/contract/accounts';
+import type { SchoolView } from '@jasperwren/contract/school';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { readConfig } from '@jasperwren/server/config';
+import { createDatabase, hasDatabase } from '@jasperwren/server/db/database';
 import { serve } from '@jasperwren/server/serve';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
@@ -17,6 +20,7 @@ import { exitCodes, type Io } from './io';
 
 interface DemoSchool {
   readonly school: string;
+  readonly place: { readonly place: string; readonly timeZone: string };
   readonly password: string;
   readonly lead: { readonly name: string; readonly email: string };
   readonly instructors: readonly { readonly name: string; readonly email: string }[];
@@ -67,12 +71,9 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
   const read = <T>(name: string) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as T;
   const data = read<DemoSchool>('school.json');
   const learners = read<readonly DemoLearner[]>('learners.json');
-  const running = await serve(
-    { ...readConfig(process.env), host: '127.0.0.1', port: 0 },
-    folder,
-    {},
-    pino({ level: 'error' }),
-  );
+  const config = { ...readConfig(process.env), host: '127.0.0.1', port: 0, backupEveryH: 0 };
+  if (!hasDatabase(config.dataDir)) await createDatabase(config.dataDir);
+  const running = await serve(config, folder, { log: pino({ level: 'error' }), estimates: false });
   try {
     if (await running.db.selectFrom('schools').select('id').executeTakeFirst()) {
       io.out('There is data already; nothing was loaded.');
@@ -80,13 +81,20 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
     }
     await createSchool(running.db, data.school, { ...data.lead, password: data.password });
     const lead = await signedIn(running.address, data.lead.email, data.password);
-    for (const instructor of data.instructors)
-      await lead.send('POST', '/api/accounts', { ...instructor, role: 'instructor', password: data.password });
+    for (const instructor of data.instructors) {
+      const { link } = await lead.send<{ link: PasswordLink }>('POST', '/api/accounts', {
+        ...instructor,
+        role: 'instructor',
+      });
+      await lead.send('POST', `/api/password-links/${link.path.split('/').at(-1)}`, { password: data.password });
+    }
+    const { version } = await lead.send<SchoolView>('GET', '/api/school', undefined);
+    await lead.send('PUT', '/api/school', { name: data.school, ...data.place, requireFactor: false, version });
     await addStandard(lead, data.standard);
     for (const { email } of [data.lead, ...data.instructors])
       await (
         await signedIn(running.address, email, data.password)
-      ).send('PUT', '/api/free-hours', { hours: data.hours });
+      ).send('PUT', '/api/free-hours', { hours: data.hours, version: 0 });
     const drives = await addLearners(running.address, data, learners);
     io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
   } finally {

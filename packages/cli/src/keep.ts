@@ -1,34 +1,28 @@
 import { parseArgs } from 'node:util';
 import { check } from '@jasperwren/contract/check';
 import { AccountInput } from '@jasperwren/contract/accounts';
+import { refuseCommon } from '@jasperwren/server/accounts/password';
+import { recoverAccount } from '@jasperwren/server/accounts/recover';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { readConfig } from '@jasperwren/server/config';
 import { backUp, restore } from '@jasperwren/server/db/backup';
-import { openDatabase } from '@jasperwren/server/db/database';
-import { exitCodes, type Io } from './io';
+import { createDatabase, hasDatabase, openDatabase, type Db } from '@jasperwren/server/db/database';
+import { exitCodes, UsageError, type Io } from './io';
 
 /** `backup FILE`: writes a copy of the database, also while the server runs. */
-export function backupCommand(args: readonly string[], io: Io): number {
-  const [file] = args;
-  if (file === undefined) {
-    io.err('Name the file to write: jasperwren backup FILE');
-    return exitCodes.usage;
-  }
-  const { dataDir } = readConfig(process.env);
-  backUp(dataDir, file);
-  io.out(`The database of "${dataDir}" is copied to "${file}".`);
+export async function backupCommand([file]: readonly string[], io: Io): Promise<number> {
+  if (file === undefined) throw new UsageError('Name the file to write: jasperwren backup FILE');
+  const { dataDir, backupKey } = readConfig(process.env);
+  await backUp(dataDir, file, backupKey);
+  io.out(`The database of "${dataDir}" is copied to "${file}"${backupKey ? ', encrypted' : ''}, and was read back.`);
   return exitCodes.pass;
 }
 
 /** `restore FILE`: puts a copy in the place of the database; the server must be stopped. */
-export function restoreCommand(args: readonly string[], io: Io): number {
-  const [file] = args;
-  if (file === undefined) {
-    io.err('Name the file to restore: jasperwren restore FILE');
-    return exitCodes.usage;
-  }
-  const { dataDir } = readConfig(process.env);
-  const aside = restore(dataDir, file);
+export async function restoreCommand([file]: readonly string[], io: Io): Promise<number> {
+  if (file === undefined) throw new UsageError('Name the file to restore: jasperwren restore FILE');
+  const { dataDir, backupKey } = readConfig(process.env);
+  const aside = await restore(dataDir, file, backupKey);
   io.out(`"${file}" is the database of "${dataDir}" now.${aside ? ` What was there before is "${aside}".` : ''}`);
   return exitCodes.pass;
 }
@@ -52,12 +46,33 @@ export async function schoolCommand(args: readonly string[], io: Io): Promise<nu
     if (!checked.ok) for (const problem of checked.problems) io.err(`  ${problem.field}: ${problem.message}`);
     return exitCodes.usage;
   }
-  const db = await openDatabase(readConfig(process.env).dataDir);
+  const { password, email } = checked.value;
+  refuseCommon(password, [checked.value.name, email, name], 'password');
+  const { dataDir } = readConfig(process.env);
+  if (!hasDatabase(dataDir)) await createDatabase(dataDir);
+  await withDatabase(dataDir, (db) => createSchool(db, name, checked.value));
+  io.out(`The school "${name}" is made. ${checked.value.name} can sign in as ${email}.`);
+  return exitCodes.pass;
+}
+
+/** `recover ADDRESS`: lets a lead in again who is locked out. */
+export async function recoverCommand([email]: readonly string[], io: Io): Promise<number> {
+  if (email === undefined) throw new UsageError('Name the account by its e-mail address: jasperwren recover ADDRESS');
+  const { dataDir } = readConfig(process.env);
+  const { path, expiresAt } = await withDatabase(dataDir, (db) =>
+    db.transaction().execute((trx) => recoverAccount(trx, email)),
+  );
+  io.out(`${email} is a lead again, without a second factor. Until ${expiresAt} a new password can be`);
+  io.out('chosen at this address of the server:');
+  io.out(path);
+  return exitCodes.pass;
+}
+
+async function withDatabase<T>(dataDir: string, change: (db: Db) => Promise<T>): Promise<T> {
+  const db = await openDatabase(dataDir);
   try {
-    await createSchool(db, name, checked.value);
+    return await change(db);
   } finally {
     await db.destroy();
   }
-  io.out(`The school "${name}" is made. ${checked.value.name} can sign in as ${checked.value.email}.`);
-  return exitCodes.pass;
 }

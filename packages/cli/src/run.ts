@@ -8,6 +8,7 @@ const commands: ReadonlyMap<string, () => Promise<Command>> = new Map<string, ()
   ['readiness', async () => (await import('./readiness')).readinessCommand],
   ['backup', async () => (await import('./keep')).backupCommand],
   ['restore', async () => (await import('./keep')).restoreCommand],
+  ['recover', async () => (await import('./keep')).recoverCommand],
   ['school', async () => (await import('./keep')).schoolCommand],
   ['demo', async () => (await import('./demo')).demoCommand],
 ]);
@@ -19,6 +20,7 @@ jasperwren readiness FILE [--standard ID] [--on DATE] [--seed N] [--json]
 jasperwren backup FILE                           copies the database
 jasperwren restore FILE                          puts a copy in its place
 jasperwren school NAME --lead NAME --email ADDR  makes a school, password in JASPERWREN_PASSWORD
+jasperwren recover ADDRESS                       lets a lead in again who is locked out
 jasperwren demo [FOLDER]                         loads the demo data into an empty database`;
 
 /** Runs a command line and returns the exit code. */
