@@ -6,19 +6,26 @@ import RouteOutlined from '@mui/icons-material/AddRoadOutlined';
 import WbTwilightOutlined from '@mui/icons-material/WbTwilightOutlined';
 import type { SvgIconComponent } from '@mui/icons-material';
 import Button from '@mui/material/Button';
-import { useEffect, useSyncExternalStore } from 'react';
-import { Navigate, NavLink, Outlet, useLocation, useMatch } from 'react-router';
+import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
+import { Link, Navigate, NavLink, Outlet, useLocation, useMatch } from 'react-router';
 import { usePrefetchStandards } from '../drives/drives-api';
-import { startSending } from '../drives/log/sender';
+import { forgetErased } from '../drives/log/device-log';
+import { outbox } from '../outbox/outbox';
+import { forgetPerson } from '../session/leave';
 import { listenToTabs } from '../drives/log/tabs';
 import { usePrefetchLearners } from '../learners/learners-api';
 import { useSessionQuery } from '../session/session-api';
 import { SignedIn } from '../session/signed-in';
 import { Failed, Loading } from '../ui/states';
+import { schoolApi } from '../school/school-api';
+import { counted } from '../ui/format';
 import { apiError } from './api';
 import styles from './frame.module.css';
+import { useAppDispatch, useAppSelector } from './hooks';
 import { newVersion } from './offline';
 import { preloadDrivePages } from './preload';
+
+const FactorFirst = lazy(() => import('../session/FactorFirst'));
 
 /** The page that was asked for comes first. */
 const preloadAfterMs = 1500;
@@ -40,7 +47,21 @@ export function Frame() {
   const prefetchLearners = usePrefetchLearners('learners');
   const schoolId = session?.school.id;
   const newer = useSyncExternalStore(newVersion.subscribe, newVersion.waits);
-  useEffect(() => (schoolId ? startSending(schoolId) : undefined), [schoolId]);
+  const dispatch = useAppDispatch();
+  const accountId = session && !session.factorMissing ? session.account.id : undefined;
+  const signedOut = apiError(error)?.status === 401;
+  const refused = useAppSelector((state) => state.outbox.refused);
+  useEffect(() => (accountId ? outbox.start(accountId) : undefined), [accountId]);
+  useEffect(() => {
+    // Ended elsewhere, or run out: nothing of that person stays on the device.
+    if (signedOut) void forgetPerson(dispatch);
+  }, [signedOut, dispatch]);
+  useEffect(() => {
+    if (!accountId) return;
+    void dispatch(schoolApi.endpoints.erased.initiate(undefined, { subscribe: false, forceRefetch: true })).then(
+      ({ data }) => data && forgetErased(data.learners, data.drives).catch(() => undefined),
+    );
+  }, [accountId, dispatch]);
   useEffect(() => listenToTabs(), []);
   useEffect(() => {
     if (!schoolId) return;
@@ -54,13 +75,21 @@ export function Frame() {
   }, [schoolId, prefetchStandards, prefetchLearners]);
   if (isLoading) return <Loading what="your sign-in" />;
   if (!session) {
-    if (apiError(error)?.status === 401) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
+    if (signedOut) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
     return (
       <main className={styles.alone}>
         <Failed error={error} onRetry={() => void refetch()} />
       </main>
     );
   }
+  if (session.factorMissing)
+    return (
+      <SignedIn value={session}>
+        <Suspense fallback={<Loading what="your second factor" />}>
+          <FactorFirst />
+        </Suspense>
+      </SignedIn>
+    );
   if (onDesk) {
     return (
       <SignedIn value={session}>
@@ -90,6 +119,15 @@ export function Frame() {
               A newer version of Jasperwren is here.
               <Button variant="text" onClick={newVersion.take}>
                 Reload into it
+              </Button>
+            </p>
+          )}
+          {refused > 0 && (
+            <p className={styles.newer} role="status">
+              {counted(refused, 'entry was', 'entries were')} refused by the server and {refused === 1 ? 'is' : 'are'}{' '}
+              kept here.
+              <Button variant="text" component={Link} to="/account">
+                See why
               </Button>
             </p>
           )}

@@ -8,6 +8,8 @@ export interface ApiError {
   readonly code: string;
   readonly message: string;
   readonly problems?: readonly { readonly field: string; readonly message: string }[];
+  /** With the code `stale`: what stands now. */
+  readonly current?: unknown;
 }
 
 const unreachable: ApiError = {
@@ -51,7 +53,6 @@ export const api = createApi({
   baseQuery: query,
   tagTypes: [
     'Session',
-    'Accounts',
     'Learners',
     'Drives',
     'Standards',
@@ -61,9 +62,17 @@ export const api = createApi({
     'Reviews',
     'Me',
     'Lessons',
+    'SignIns',
+    'School',
+    'People',
+    'Audit',
+    'OutOfTime',
   ],
   endpoints: () => ({}),
 });
+
+/** The tag of a list of everybody’s; a tag with an id is of one learner. */
+export const everybodys = <T extends string>(type: T) => ({ type, id: 'everybody' }) as const;
 
 /** The error of a query or mutation as something to show. */
 export function apiError(error: unknown): ApiError | undefined {

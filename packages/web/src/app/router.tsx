@@ -13,6 +13,10 @@ export const router = createBrowserRouter([
         path: '/shared/:token',
         lazy: async () => ({ Component: (await import('../drives/debrief/SharedPage')).default }),
       },
+      {
+        path: '/password/:token',
+        lazy: async () => ({ Component: (await import('../session/PasswordPage')).default }),
+      },
       { path: '/sign-in', lazy: async () => ({ Component: (await import('../session/SignInPage')).default }) },
       {
         path: '/learn/sign-in',
@@ -128,6 +132,8 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../checks/cars/EditCarPage')).default }),
           })),
           { path: 'account', lazy: async () => ({ Component: (await import('../session/AccountPage')).default }) },
+          { path: 'school', lazy: async () => ({ Component: (await import('../school/SchoolPage')).default }) },
+          { path: 'school/audit', lazy: async () => ({ Component: (await import('../school/AuditPage')).default }) },
           { path: '*', Component: Nowhere },
         ],
       },

@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { deskReducer } from '../drives/desk/desk-slice';
 import { driveLogsReducer } from '../drives/log/drive-logs';
+import { outboxReducer } from '../outbox/outbox-slice';
 import { api } from './api';
 import { keepSettings, settingsReducer } from './settings';
 
@@ -10,6 +11,7 @@ export const store = configureStore({
     settings: settingsReducer,
     driveLogs: driveLogsReducer,
     desk: deskReducer,
+    outbox: outboxReducer,
   },
   middleware: (defaults) => defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
 });

@@ -14,6 +14,7 @@ import { Failed, Loading } from '../ui/states';
 import styles from './checks.module.css';
 import { useChecksQuery, useChooseVehicleMutation, useLearnerReviewsQuery } from './checks-api';
 import { DrillSession } from './drill/DrillSession';
+import { useSignedIn } from '../session/signed-in';
 import { useDrillSource } from './drill/source';
 import { Standing } from './drill/Standing';
 import { Access } from './Access';
@@ -45,6 +46,7 @@ interface Props {
 
 /** The safety questions of one learner, with the instructor beside: ask aloud, drill, choose the car, let in. */
 function LearnerChecks({ learner, checks, standard }: Props) {
+  const { account } = useSignedIn();
   const { data: known } = useLearnerReviewsQuery(learner.id);
   const [drilling, setDrilling] = useState(false);
   const [choose] = useChooseVehicleMutation();
@@ -55,8 +57,9 @@ function LearnerChecks({ learner, checks, standard }: Props) {
     standard,
     vehicleId: learner.vehicleId,
     testDate: learner.testDate,
-    url: `/api/learners/${learner.id}/reviews`,
+    url: `/learners/${learner.id}/reviews`,
     known,
+    owner: account.id,
   });
   if (!source) return <Loading what="the questions" />;
   if (drilling)

@@ -11,7 +11,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Review } from '@jasperwren/core/checks/memory';
 import type { CheckQuestion } from '@jasperwren/core/checks/question';
 import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
-import { api } from '../app/api';
+import { api, everybodys } from '../app/api';
 
 /** An id where something that exists is changed; none where it is new. */
 interface Kept<T> {
@@ -22,7 +22,10 @@ interface Kept<T> {
 const checksApi = api.injectEndpoints({
   endpoints: (build) => ({
     checks: build.query<ChecksView, void>({ query: () => '/checks', providesTags: ['Checks'] }),
-    board: build.query<BoardView, void>({ query: () => '/checks/board', providesTags: ['Checks', 'Reviews'] }),
+    board: build.query<BoardView, void>({
+      query: () => '/checks/board',
+      providesTags: ['Checks', everybodys('Reviews')],
+    }),
     keepQuestion: build.mutation<CheckQuestion, Kept<QuestionInput>>({
       query: ({ id, input }) =>
         id === undefined
@@ -47,7 +50,7 @@ const checksApi = api.injectEndpoints({
     }),
     learnerReviews: build.query<readonly Review[], string>({
       query: (id) => `/learners/${id}/reviews`,
-      providesTags: ['Reviews'],
+      providesTags: (_, __, id) => [{ type: 'Reviews', id }],
     }),
     chooseVehicle: build.mutation<LearnerView, { readonly id: string; readonly vehicleId: string | undefined }>({
       query: ({ id, vehicleId }) => ({ url: `/learners/${id}/vehicle`, method: 'PUT', body: { vehicleId } }),

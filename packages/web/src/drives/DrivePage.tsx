@@ -2,12 +2,14 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import type { AccountView } from '@jasperwren/contract/accounts';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useAppDispatch } from '../app/hooks';
 import { useLazyLearnerDrivesQuery, useLearnersQuery } from '../learners/learners-api';
+import { useAccountsQuery } from '../school/school-api';
 import { useSignedIn } from '../session/signed-in';
 import form from '../ui/form.module.css';
 import { firstName } from '../ui/format';
@@ -18,6 +20,8 @@ import { useStandardsQuery } from './drives-api';
 import { startDrive } from './log/append';
 import { pastDrives } from './log/open-drive';
 import { useUnfinishedHere } from './log/use-unfinished';
+
+type Colleague = Pick<AccountView, 'id' | 'name'>;
 
 /** Chooses who drives and by which standard, and starts the clock. */
 export default function DrivePage() {
@@ -86,6 +90,9 @@ function Choose({
   const [learner, setLearner] = useState(learners.find(({ id }) => id === first) ?? null);
   const [chosenStandard, setChosenStandard] = useState<string>();
   const [starting, setStarting] = useState(false);
+  const [helpers, setHelpers] = useState<readonly Colleague[]>([]);
+  const { data: accounts = [] } = useAccountsQuery();
+  const colleagues = accounts.filter(({ id }) => id !== account.id);
   const [asked, setAsked] = useState(false);
   const standard = standards.find(({ id }) => id === (chosenStandard ?? learner?.standardId)) ?? standards[0]!;
   const briefed = (standard.briefing?.length ?? 0) > 0;
@@ -107,6 +114,7 @@ function Choose({
         },
         account.id,
         briefing,
+        helpers.map(({ id }) => id),
       ),
     );
     void navigate(`/drive/${driveId}/desk`);
@@ -143,6 +151,19 @@ function Choose({
               </MenuItem>
             ))}
           </TextField>
+          {colleagues.length > 0 && (
+            <Autocomplete
+              multiple
+              options={colleagues}
+              value={[...helpers]}
+              onChange={(_, chosen) => setHelpers(chosen)}
+              getOptionLabel={({ name }) => name}
+              isOptionEqualToValue={(a, b) => a.id === b.id}
+              renderInput={(props) => (
+                <TextField {...props} label="Who else marks" helperText="They may mark from a device of their own." />
+              )}
+            />
+          )}
           <p>
             About {standard.length.totalMin.value} min
             {standard.length.independentMin && `, ${standard.length.independentMin.value} of them independent`}. The

@@ -1,16 +1,11 @@
 import 'fake-indexeddb/auto';
 import type { Review } from '@jasperwren/core/checks/memory';
-import {
-  countUnsentReviews,
-  forgetSentReviews,
-  keepReview,
-  keptReviews,
-  markReviewsSent,
-  unsentReviews,
-} from './review-log';
+import { deviceDb } from '../../app/device-db';
+import { entriesOf, takeOut } from '../../outbox/entries';
+import { forgetSentReviews, keepReview, keptReviews } from './review-log';
 
-const mine = '/api/me/reviews';
-const theirs = '/api/learners/b/reviews';
+const mine = '/me/reviews';
+const theirs = '/learners/b/reviews';
 const review = (id: string): Review => ({
   id,
   question: 'tell.oil',
@@ -21,49 +16,24 @@ const review = (id: string): Review => ({
 });
 const ids = (all: readonly Review[]) => all.map(({ id }) => id).sort();
 
-afterEach(async () => {
-  await markReviewsSent(['a', 'b', 'c', 'd']);
-  await forgetSentReviews();
+beforeEach(async () => {
+  await Promise.all(deviceDb.tables.map((table) => table.clear()));
 });
 
 describe('the answers on this device', () => {
-  it('are kept before they are sent, each once, and each for its learner', async () => {
-    for (const id of ['a', 'b', 'a']) await keepReview(mine, review(id));
-    await keepReview(theirs, review('c'));
+  it('are kept before they are sent, and each for its learner', async () => {
+    for (const id of ['a', 'b']) await keepReview('me', mine, review(id));
+    await keepReview('lead', theirs, review('c'));
     expect(ids(await keptReviews(mine))).toEqual(['a', 'b']);
-    expect(ids(await unsentReviews(theirs, 10))).toEqual(['c']);
-    expect(await countUnsentReviews()).toBe(3);
+    expect((await entriesOf('lead')).map(({ lane, id }) => [lane, id])).toEqual([[`reviews ${theirs}`, 'c']]);
   });
 
-  it('are sent in portions, and stay known once they are', async () => {
-    for (const id of ['a', 'b', 'c']) await keepReview(mine, review(id));
-    const first = await unsentReviews(mine, 2);
-    expect(first).toHaveLength(2);
-    await markReviewsSent(ids(first));
-    expect(await unsentReviews(mine, 10)).toHaveLength(1);
-    expect(await keptReviews(mine)).toHaveLength(3);
-  });
-
-  it('leave with the sign-out, save those that were not sent', async () => {
-    for (const id of ['a', 'b']) await keepReview(mine, review(id));
-    await markReviewsSent(['a']);
-    await forgetSentReviews();
-    expect(ids(await keptReviews(mine))).toEqual(['b']);
-  });
-});
-
-describe('where the device keeps nothing', () => {
-  it('they live as long as the page, and are sent all the same', async () => {
-    const put = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
-      throw new DOMException('Denied', 'SecurityError');
-    });
-    await keepReview(mine, review('d'));
-    put.mockRestore();
-    expect(ids(await unsentReviews(mine, 10))).toEqual(['d']);
-    await markReviewsSent(['d']);
-    expect(await unsentReviews(mine, 10)).toEqual([]);
-    expect(ids(await keptReviews(mine))).toEqual(['d']);
+  it('leave with the sign-out, save those of whom something waits', async () => {
+    await keepReview('me', mine, review('a'));
+    await keepReview('lead', theirs, review('c'));
+    await takeOut(['a']);
     await forgetSentReviews();
     expect(await keptReviews(mine)).toEqual([]);
+    expect(ids(await keptReviews(theirs))).toEqual(['c']);
   });
 });

@@ -36,9 +36,11 @@ interface Of {
   readonly standard: Standard;
   readonly vehicleId: string | undefined;
   readonly testDate: string | undefined;
-  /** Where answers go, such as `/api/me/reviews`. */
+  /** Where answers go, such as `/me/reviews`. */
   readonly url: string;
   readonly known: readonly Review[] | undefined;
+  /** Who is signed in: answers are sent in their name. */
+  readonly owner: string;
 }
 
 /** Puts together what a drill needs; undefined while the answers on this device are read. */
@@ -50,8 +52,9 @@ export function useDrillSource({
   testDate,
   url,
   known,
+  owner,
 }: Of): DrillSource | undefined {
-  const reviews = useReviews(url, known);
+  const reviews = useReviews(owner, url, known);
   const bank = useMemo(() => bankOf(checks.questions), [checks]);
   const memory = useMemo(() => memoryOf(reviews.all ?? []), [reviews.all]);
   if (!reviews.all) return undefined;

@@ -122,7 +122,7 @@ function standardLabel(standard: Standard): string {
 /** Where the marks are: on this device, and at the server or not yet. */
 function Saving({ driveId }: { readonly driveId: string }) {
   const waiting = useAppSelector((state) => state.driveLogs.open[driveId]?.unsent.length ?? 0);
-  const trouble = useAppSelector((state) => state.driveLogs.trouble);
+  const { unreachable, reason } = useAppSelector((state) => state.outbox);
   const leftMB = useAppSelector((state) => state.driveLogs.storageLeftMB);
   const storageFailed = useAppSelector((state) => state.driveLogs.storageFailed);
   if (storageFailed) {
@@ -133,7 +133,7 @@ function Saving({ driveId }: { readonly driveId: string }) {
     );
   }
   if (leftMB !== undefined) return <strong role="alert">{leftMB} MB left here: free some room soon</strong>;
-  if (trouble?.kind === 'refused') return <strong role="alert">{trouble.message}</strong>;
-  if (waiting > 0) return <span>{trouble ? `saved here, ${waiting} waiting to send` : `sending ${waiting}`}</span>;
+  if (reason !== undefined) return <strong role="alert">{reason}</strong>;
+  if (waiting > 0) return <span>{unreachable ? `saved here, ${waiting} waiting to send` : `sending ${waiting}`}</span>;
   return <span>all saved</span>;
 }

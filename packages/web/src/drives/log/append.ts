@@ -4,14 +4,19 @@ import type { AppDispatch, RootState } from '../../app/store';
 import { deviceId, keepDrive, keepUnsent, type DriveMeta } from './device-log';
 import { driveNowMs, makeClock, startClock } from './drive-clock';
 import { driveOpened, eventAdded, storageRefused } from './drive-logs';
-import { sendSoon } from './sender';
+import { outbox } from '../../outbox/outbox';
 import { askToPersist } from './storage-room';
 import { tellTabs } from './tabs';
 
 /** Opens a new drive on this device and writes its start, with or without a briefing. Returns the drive's id. */
-export function startDrive(input: Omit<DriveMeta, 'id'>, by: string, briefing: boolean) {
+export function startDrive(
+  input: Omit<DriveMeta, 'id' | 'owner'>,
+  by: string,
+  briefing: boolean,
+  helpers: readonly string[],
+) {
   return async (dispatch: AppDispatch): Promise<string> => {
-    const meta: DriveMeta = { ...input, id: newId() };
+    const meta: DriveMeta = { ...input, owner: by, id: newId() };
     askToPersist();
     makeClock(meta.id, briefing);
     dispatch(driveOpened({ meta, events: [], unsent: [] }));
@@ -21,7 +26,13 @@ export function startDrive(input: Omit<DriveMeta, 'id'>, by: string, briefing: b
     await dispatch(
       append(
         meta.id,
-        { type: 'started', learnerId: meta.learnerId, standard: { id, version }, ...(briefing && { briefing }) },
+        {
+          type: 'started',
+          learnerId: meta.learnerId,
+          standard: { id, version },
+          ...(briefing && { briefing }),
+          ...(helpers.length > 0 && { helpers }),
+        },
         by,
       ),
     );
@@ -58,7 +69,7 @@ export function append(driveId: string, body: EventBody, by: string) {
     } catch {
       dispatch(storageRefused());
     }
-    sendSoon();
+    outbox.soon();
     return event;
   };
 }

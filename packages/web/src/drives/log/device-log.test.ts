@@ -1,67 +1,109 @@
 import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/templates/tally';
+import { deviceDb } from '../../app/device-db';
+import { entriesOf, nextOf, takeOut } from '../../outbox/entries';
 import {
-  countUnsent,
-  drivesToSend,
+  forgetErased,
   forgetSentDrives,
   keepDrive,
   keepUnsent,
   keptDrives,
-  markSent,
   readDrive,
-  unsentEvents,
+  sentAmong,
   type DriveMeta,
 } from './device-log';
 
-const metaOf = (id: string, schoolId = 'ours'): DriveMeta => ({
+const metaOf = (id: string, owner = 'ada', learnerId = 'learner'): DriveMeta => ({
   id,
-  schoolId,
-  learnerId: 'learner',
+  schoolId: 'ours',
+  owner,
+  learnerId,
   learnerName: 'Ada',
   number: 1,
   standard: tally,
   past: [],
 });
-const eventsOf = (drive: string) =>
-  fullTest([{ type: 'pin' }]).map((event) => ({ ...event, id: `${drive}-${event.id}` }));
+const eventsOf = (drive: string, by = 'ada') =>
+  fullTest([{ type: 'pin' }]).map((event) => ({ ...event, by, id: `${drive}-${event.id}` }));
 
-async function markHere(drive: string, schoolId?: string) {
-  await keepDrive(metaOf(drive, schoolId), []);
-  for (const event of eventsOf(drive)) await keepUnsent(drive, event);
+async function markHere(drive: string, owner = 'ada', learnerId = 'learner') {
+  await keepDrive(metaOf(drive, owner, learnerId), []);
+  for (const event of eventsOf(drive, owner)) await keepUnsent(drive, event);
 }
+const waiting = async (drive: string, owner = 'ada') =>
+  (await nextOf(owner, `drive ${drive}`, 999)).map(({ id }) => id);
+
+beforeEach(async () => {
+  await Promise.all(deviceDb.tables.map((table) => table.clear()));
+});
 
 describe('the log of the device', () => {
   it('gives back what was marked, in the order of the device, until it is sent', async () => {
     await markHere('a');
-    const events = await unsentEvents('a', 3);
-    expect(events.map(({ seq }) => seq)).toEqual([0, 1, 2]);
-    await markSent(events.map(({ id }) => id));
-    expect(await unsentEvents('a', 99)).toHaveLength(eventsOf('a').length - 3);
-    const kept = await readDrive('a');
+    expect(await waiting('a')).toEqual(eventsOf('a').map(({ id }) => id));
+    const first = (await waiting('a')).slice(0, 3);
+    await takeOut(first);
+    expect(await waiting('a')).toHaveLength(eventsOf('a').length - 3);
+    expect(await sentAmong((await readDrive('ada', 'a'))!.events.map(({ id }) => id))).toEqual(first.sort());
+    const kept = await readDrive('ada', 'a');
     expect(kept?.events).toHaveLength(eventsOf('a').length);
+    expect(kept?.unsent).toHaveLength(eventsOf('a').length - 3);
     expect(kept?.meta.learnerName).toBe('Ada');
   });
 
   it('does not take for sent what waits here, when the server’s events are kept beside it', async () => {
     await markHere('b');
     await keepDrive(metaOf('b'), eventsOf('b').slice(0, 2));
-    expect(await unsentEvents('b', 99)).toHaveLength(eventsOf('b').length);
+    expect(await waiting('b')).toHaveLength(eventsOf('b').length);
   });
 
-  it('sends for one school only what is that school’s', async () => {
-    await markHere('theirs', 'another');
-    expect(await drivesToSend('ours')).not.toContain('theirs');
-    expect(await drivesToSend('another')).toEqual(['theirs']);
-    expect((await keptDrives('another')).map(({ meta }) => meta.id)).toEqual(['theirs']);
+  it('shows and sends nobody’s drives but those of whoever is signed in', async () => {
+    await markHere('theirs', 'bo');
+    expect(await readDrive('ada', 'theirs')).toBeUndefined();
+    expect(await keptDrives('ada')).toEqual([]);
+    expect(await entriesOf('ada')).toEqual([]);
+    expect((await keptDrives('bo')).map(({ meta }) => meta.id)).toEqual(['theirs']);
   });
 
-  it('forgets what the server has, and nothing else', async () => {
+  it('forgets what the server has, of everybody, and nothing else', async () => {
+    await markHere('theirs', 'bo');
     await keepDrive(metaOf('done'), eventsOf('done'));
-    const waiting = await countUnsent();
     await forgetSentDrives();
-    expect(await readDrive('done')).toBeUndefined();
-    expect(await readDrive('theirs')).toBeDefined();
-    expect(await countUnsent()).toBe(waiting);
+    expect(await readDrive('ada', 'done')).toBeUndefined();
+    expect(await readDrive('bo', 'theirs')).toBeDefined();
+    expect(await waiting('theirs', 'bo')).toHaveLength(eventsOf('theirs').length);
+  });
+
+  it('forgets a learner who was erased, with what still waited, and nobody else', async () => {
+    await markHere('gone', 'ada', 'erased');
+    await markHere('stays');
+    await deviceDb.reviews.add({ id: 'r', url: '/learners/erased/reviews', review: {} as never });
+    await forgetErased(['erased'], []);
+    expect(await readDrive('ada', 'gone')).toBeUndefined();
+    expect(await waiting('gone')).toEqual([]);
+    expect(await deviceDb.reviews.count()).toBe(0);
+    expect(JSON.stringify(await deviceDb.events.toArray())).not.toContain('gone');
+    expect(await waiting('stays')).toHaveLength(eventsOf('stays').length);
+  });
+});
+
+describe('the database of an older release', () => {
+  it('brings what was not sent into the outbox', async () => {
+    deviceDb.close();
+    await Dexie.delete('jasperwren');
+    const old = new Dexie('jasperwren');
+    old.version(1).stores({ drives: 'id', events: 'id, driveId, [driveId+sent], sent' });
+    const [start, ...rest] = eventsOf('old');
+    await old
+      .table('events')
+      .bulkAdd([
+        { id: start!.id, driveId: 'old', event: start, sent: 1 },
+        ...rest.map((event) => ({ id: event.id, driveId: 'old', event, sent: 0 })).reverse(),
+      ]);
+    old.close();
+    await deviceDb.open();
+    expect(await waiting('old')).toEqual(rest.map(({ id }) => id));
   });
 });

@@ -1,12 +1,15 @@
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import Dexie, { type EntityTable, type Table } from 'dexie';
+import { deviceDb, type KeptEvent } from '../../app/device-db';
+import { entriesOf, lanesInUse, putInLine, type Lane } from '../../outbox/entries';
 
 /** What this device knows of a drive besides its events. */
 export interface DriveMeta {
   readonly id: string;
   readonly schoolId: string;
+  /** The account that has it on this device. */
+  readonly owner: string;
   readonly learnerId: string;
   readonly learnerName: string;
   /** Which drive of this learner it is, from 1; 0 where the device does not know. */
@@ -16,92 +19,97 @@ export interface DriveMeta {
   readonly past: readonly ItemCounts[];
 }
 
-/** An event as the device keeps it: written before it is sent, and marked once the server has it on disk. */
-interface KeptEvent {
-  readonly id: string;
-  readonly driveId: string;
-  readonly event: DriveEvent;
-  readonly sent: 0 | 1;
-}
-
-type DeviceLog = Dexie & { drives: EntityTable<DriveMeta, 'id'>; events: Table<KeptEvent, string> };
-
-/** The log of this device: what was marked survives a reload, a closed tab and a dead server. */
-const deviceLog = new Dexie('jasperwren') as DeviceLog;
-deviceLog.version(1).stores({ drives: 'id', events: 'id, driveId, [driveId+sent], sent' });
-
 /** A drive and its events as this device has them. */
 export interface KeptDrive {
   readonly meta: DriveMeta;
-  readonly events: readonly KeptEvent[];
+  readonly events: readonly DriveEvent[];
+  /** Events of its owner that the server has not acknowledged. */
+  readonly unsent: readonly string[];
 }
 
-export async function readDrive(driveId: string): Promise<KeptDrive | undefined> {
-  const meta = await deviceLog.drives.get(driveId);
-  return meta && { meta, events: await deviceLog.events.where({ driveId }).toArray() };
+const laneOf = (driveId: string): Lane => `drive ${driveId}`;
+
+/** A drive that this person has on this device. */
+export async function readDrive(owner: string, driveId: string): Promise<KeptDrive | undefined> {
+  const meta = await deviceDb.drives.get(driveId);
+  return meta?.owner === owner ? keptDrive(meta) : undefined;
+}
+
+async function keptDrive(meta: DriveMeta): Promise<KeptDrive> {
+  const events = await deviceDb.events.where({ driveId: meta.id }).toArray();
+  const waiting = (await entriesOf(meta.owner)).filter(({ lane }) => lane === laneOf(meta.id));
+  return { meta, events: events.map(({ event }) => event), unsent: waiting.map(({ id }) => id) };
 }
 
 /** Keeps a drive with events the server has already, so that marking can go on here. */
 export async function keepDrive(meta: DriveMeta, sentEvents: readonly DriveEvent[]): Promise<void> {
-  await deviceLog.transaction('rw', deviceLog.drives, deviceLog.events, async () => {
-    await deviceLog.drives.put(meta);
-    const known = new Set(await deviceLog.events.where({ driveId: meta.id }).primaryKeys());
-    const fresh = sentEvents.filter((event) => !known.has(event.id));
-    await deviceLog.events.bulkPut(fresh.map((event) => ({ id: event.id, driveId: meta.id, event, sent: 1 })));
+  await deviceDb.transaction('rw', deviceDb.drives, deviceDb.events, async () => {
+    await deviceDb.drives.put(meta);
+    await deviceDb.events.bulkPut(sentEvents.map((event): KeptEvent => ({ id: event.id, driveId: meta.id, event })));
   });
 }
 
+/**
+ * Keeps an event and puts it in line to be sent: both, or, where storage is denied, in line for as long as the page
+ * lives.
+ * @throws where storage is denied
+ */
 export async function keepUnsent(driveId: string, event: DriveEvent): Promise<void> {
-  await deviceLog.events.put({ id: event.id, driveId, event, sent: 0 });
-}
-
-/** Events of a drive the server has not acknowledged, in the order of the device. */
-export async function unsentEvents(driveId: string, most: number): Promise<readonly DriveEvent[]> {
-  const kept = await deviceLog.events.where({ driveId, sent: 0 }).toArray();
-  return kept
-    .map(({ event }) => event)
-    .sort((a, b) => a.seq - b.seq)
-    .slice(0, most);
-}
-
-export async function markSent(ids: readonly string[]): Promise<void> {
-  await deviceLog.events
-    .where('id')
-    .anyOf([...ids])
-    .modify({ sent: 1 });
+  const entry = { id: event.id, owner: event.by, lane: laneOf(driveId), body: event };
+  try {
+    await deviceDb.transaction('rw', deviceDb.events, deviceDb.outbox, async () => {
+      await deviceDb.events.put({ id: event.id, driveId, event });
+      await deviceDb.outbox.add(entry);
+    });
+  } catch (error) {
+    await putInLine(entry);
+    throw error;
+  }
 }
 
 /** Which of these events the server has, whoever sent them: another tab of this device may have. */
 export async function sentAmong(ids: readonly string[]): Promise<readonly string[]> {
-  return (await deviceLog.events.bulkGet([...ids])).flatMap((kept) => (kept?.sent ? [kept.id] : []));
+  const [kept, waiting] = await Promise.all([
+    deviceDb.events.bulkGet([...ids]),
+    deviceDb.outbox
+      .where('id')
+      .anyOf([...ids])
+      .toArray(),
+  ]);
+  const inLine = new Set(waiting.map(({ id }) => id));
+  return kept.flatMap((one) => (one && !inLine.has(one.id) ? [one.id] : []));
 }
 
-/** The drives of a school that have events to send. */
-export async function drivesToSend(schoolId: string): Promise<readonly string[]> {
-  const waiting = new Set((await deviceLog.events.where({ sent: 0 }).toArray()).map((kept) => kept.driveId));
-  const metas = await deviceLog.drives.bulkGet([...waiting]);
-  return metas.flatMap((meta) => (meta?.schoolId === schoolId ? [meta.id] : []));
+/** Every drive of this person on this device, for the list of what is unfinished. */
+export async function keptDrives(owner: string): Promise<readonly KeptDrive[]> {
+  const metas = await deviceDb.drives.filter((meta) => meta.owner === owner).toArray();
+  return Promise.all(metas.map(keptDrive));
 }
 
-/** How many events on this device the server does not have. */
-export function countUnsent(): Promise<number> {
-  return deviceLog.events.where({ sent: 0 }).count();
-}
-
-/** Every drive on this device, for the list of what is unfinished. */
-export async function keptDrives(schoolId: string): Promise<readonly KeptDrive[]> {
-  const metas = await deviceLog.drives.filter((meta) => meta.schoolId === schoolId).toArray();
-  return Promise.all(
-    metas.map(async (meta) => ({ meta, events: await deviceLog.events.where({ driveId: meta.id }).toArray() })),
-  );
-}
-
-/** Takes off this device every drive the server has in full. */
+/** Takes off this device every drive that nothing waits of, whoever had it. */
 export async function forgetSentDrives(): Promise<void> {
-  const waiting = new Set((await deviceLog.events.where({ sent: 0 }).toArray()).map((kept) => kept.driveId));
-  const done = (await deviceLog.drives.toCollection().primaryKeys()).filter((id) => !waiting.has(id));
-  await deviceLog.events.where('driveId').anyOf(done).delete();
-  await deviceLog.drives.bulkDelete(done);
+  const lanes = await lanesInUse();
+  const all = await deviceDb.drives.toCollection().primaryKeys();
+  await forgetDrives(all.filter((id) => !lanes.has(laneOf(id))));
+}
+
+/** Takes drives off this device, of these learners or by their ids, with whatever waits of them. */
+export async function forgetErased(learners: readonly string[], driveIds: readonly string[]): Promise<void> {
+  const theirs = await deviceDb.drives.filter(({ learnerId }) => learners.includes(learnerId)).primaryKeys();
+  const ids = [...new Set([...theirs, ...driveIds])];
+  const lanes = new Set<string>(ids.map(laneOf));
+  const about = (text: string) => learners.some((id) => text.includes(id));
+  await forgetDrives(ids);
+  await deviceDb.outbox.filter(({ lane }) => lanes.has(lane) || about(lane)).delete();
+  await deviceDb.reviews.filter(({ url }) => about(url)).delete();
+}
+
+async function forgetDrives(ids: readonly string[]): Promise<void> {
+  await deviceDb.events
+    .where('driveId')
+    .anyOf([...ids])
+    .delete();
+  await deviceDb.drives.bulkDelete([...ids]);
 }
 
 const deviceKey = 'jasperwren.device';

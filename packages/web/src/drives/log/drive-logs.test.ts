@@ -2,18 +2,19 @@ import { fullTest } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/templates/tally';
 import type { DriveMeta } from './device-log';
 import {
+  allDrivesClosed,
   driveLogsReducer,
   driveOpened,
   eventAdded,
   eventsLearnt,
   eventsSent,
   storageRefused,
-  troubleChanged,
 } from './drive-logs';
 
 const meta: DriveMeta = {
   id: 'a',
   schoolId: 'ours',
+  owner: 'ada',
   learnerId: 'learner',
   learnerName: 'Ada',
   number: 1,
@@ -56,12 +57,9 @@ describe('the drives open on a page', () => {
     expect(driveLogsReducer(state, eventsLearnt({ driveId: 'b', events: [second!], onServer: true }))).toBe(state);
   });
 
-  it('remember trouble until it is over, and a storage that refused for good', () => {
-    const troubled = after(troubleChanged({ kind: 'unreachable' }), storageRefused());
-    expect(troubled.trouble).toEqual({ kind: 'unreachable' });
-    expect(driveLogsReducer(troubled, troubleChanged(undefined))).toMatchObject({
-      trouble: undefined,
-      storageFailed: true,
-    });
+  it('remember a storage that refused, and forget everything with a sign-out', () => {
+    const refused = after(opened, storageRefused());
+    expect(refused.storageFailed).toBe(true);
+    expect(driveLogsReducer(refused, allDrivesClosed())).toEqual({ open: {}, storageFailed: false });
   });
 });

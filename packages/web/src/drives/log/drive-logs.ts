@@ -2,9 +2,6 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { DriveMeta } from './device-log';
 
-/** How sending stands: nothing to say, no connection, or the server said no. */
-export type SendTrouble = { readonly kind: 'unreachable' } | { readonly kind: 'refused'; readonly message: string };
-
 /** A drive that is open on this page. */
 export interface OpenDrive {
   readonly meta: DriveMeta;
@@ -15,7 +12,6 @@ export interface OpenDrive {
 
 interface DriveLogs {
   readonly open: Readonly<Record<string, OpenDrive>>;
-  readonly trouble?: SendTrouble | undefined;
   /** This device's storage refused an event. */
   readonly storageFailed: boolean;
   /** Megabytes left on this device, once they are few. */
@@ -67,7 +63,8 @@ const slice = createSlice({
       const sent = new Set(payload.ids);
       return withDrive(state, { ...drive, unsent: drive.unsent.filter((id) => !sent.has(id)) });
     },
-    troubleChanged: (state, { payload }: PayloadAction<SendTrouble | undefined>) => ({ ...state, trouble: payload }),
+    /** Somebody has signed out: nothing of theirs stays in view. */
+    allDrivesClosed: () => initialState,
     roomMeasured: (state, { payload }: PayloadAction<number | undefined>) => ({ ...state, storageLeftMB: payload }),
     storageRefused: (state) => ({ ...state, storageFailed: true }),
   },
@@ -77,6 +74,6 @@ function withDrive(state: DriveLogs, drive: OpenDrive): DriveLogs {
   return { ...state, open: { ...state.open, [drive.meta.id]: drive } };
 }
 
-export const { driveOpened, eventsLearnt, eventAdded, eventsSent, troubleChanged, roomMeasured, storageRefused } =
+export const { driveOpened, eventsLearnt, eventAdded, eventsSent, allDrivesClosed, roomMeasured, storageRefused } =
   slice.actions;
 export const driveLogsReducer = slice.reducer;

@@ -39,19 +39,16 @@ function learn(dispatch: AppDispatch, driveId: string, events: readonly DriveEve
  * reached.
  * @returns why it cannot be opened, or undefined
  */
-export function openDrive(driveId: string, schoolId: string) {
+export function openDrive(driveId: string, schoolId: string, owner: string) {
   return async (dispatch: AppDispatch, getState: () => RootState): Promise<ApiError | undefined> => {
     if (getState().driveLogs.open[driveId]) {
       void dispatch(learnFromServer(driveId));
       return undefined;
     }
-    const kept = await readDrive(driveId).catch(() => undefined);
-    if (kept && kept.meta.schoolId === schoolId) {
-      const events = kept.events.map(({ event }) => event);
-      resumeClock(driveId, events);
-      dispatch(
-        driveOpened({ meta: kept.meta, events, unsent: kept.events.filter(({ sent }) => !sent).map(({ id }) => id) }),
-      );
+    const kept = await readDrive(owner, driveId).catch(() => undefined);
+    if (kept) {
+      resumeClock(driveId, kept.events);
+      dispatch(driveOpened(kept));
       void dispatch(learnFromServer(driveId));
       return undefined;
     }
@@ -61,6 +58,7 @@ export function openDrive(driveId: string, schoolId: string) {
     const meta: DriveMeta = {
       id: driveId,
       schoolId,
+      owner,
       learnerId: summary.learnerId,
       learnerName: summary.learnerName,
       standard,

@@ -21,19 +21,19 @@ type Opening =
 /** A drive by its id, opened from this device or the server. */
 export function useOpenDrive(driveId: string): Opening {
   const dispatch = useAppDispatch();
-  const { school } = useSignedIn();
+  const { school, account } = useSignedIn();
   const log = useAppSelector((state) => state.driveLogs.open[driveId]);
   const [error, setError] = useState<ApiError>();
   const [attempt, setAttempt] = useState(0);
   useEffect(() => {
     let gone = false;
-    void dispatch(openDrive(driveId, school.id)).then((failure) => {
+    void dispatch(openDrive(driveId, school.id, account.id)).then((failure) => {
       if (!gone) setError(failure);
     });
     return () => {
       gone = true;
     };
-  }, [dispatch, driveId, school.id, attempt]);
+  }, [dispatch, driveId, school.id, account.id, attempt]);
   if (log) return { state: 'open', log };
   return error ? { state: 'failed', error, retry: () => setAttempt((n) => n + 1) } : { state: 'loading' };
 }

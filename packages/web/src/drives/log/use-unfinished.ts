@@ -13,19 +13,20 @@ export interface UnfinishedHere {
 
 /** What this device still has to finish or to send. */
 export function useUnfinishedHere(): readonly UnfinishedHere[] {
-  const { school } = useSignedIn();
+  const { account } = useSignedIn();
   const open = useAppSelector((state) => state.driveLogs.open);
   const [unfinished, setUnfinished] = useState<readonly UnfinishedHere[]>([]);
   useEffect(() => {
     let gone = false;
-    keptDrives(school.id)
+    keptDrives(account.id)
       .then((drives) => {
         if (gone) return;
         setUnfinished(
-          drives.flatMap(({ meta, events }) => {
-            const unsent = events.filter(({ sent }) => !sent).length;
-            const ended = foldDrive(events.map(({ event }) => event)).phase === 'ended';
-            return ended && unsent === 0 ? [] : [{ id: meta.id, learnerName: meta.learnerName, unsent }];
+          drives.flatMap(({ meta, events, unsent }) => {
+            const ended = foldDrive(events).phase === 'ended';
+            return ended && unsent.length === 0
+              ? []
+              : [{ id: meta.id, learnerName: meta.learnerName, unsent: unsent.length }];
           }),
         );
       })
@@ -33,6 +34,6 @@ export function useUnfinishedHere(): readonly UnfinishedHere[] {
     return () => {
       gone = true;
     };
-  }, [school.id, open]);
+  }, [account.id, open]);
   return unfinished;
 }

@@ -1,0 +1,89 @@
+import Button from '@mui/material/Button';
+import { useCallback, useEffect, useState } from 'react';
+import { useAppSelector } from '../app/hooks';
+import { counted, longDate } from '../ui/format';
+import { Rows } from '../ui/Page';
+import { entriesOf, setAside, takeOut, type Entry, type Lane } from './entries';
+import { outbox } from './outbox';
+import styles from './outbox.module.css';
+
+const laneWords = (lane: Lane): string => {
+  if (lane.startsWith('drive ')) return 'Marks of a drive';
+  return lane.startsWith('reviews ') ? 'Answers to safety questions' : 'A setting';
+};
+
+/** What a person made on this device and the server does not have, with what it refused and why. */
+export function OutboxList({ person }: { readonly person: string }) {
+  const counts = useAppSelector((state) => state.outbox);
+  const [entries, setEntries] = useState<readonly Entry[]>([]);
+  const read = useCallback(async () => setEntries(await entriesOf(person)), [person]);
+  useEffect(() => {
+    let here = true;
+    void entriesOf(person).then((found) => here && setEntries(found));
+    return () => {
+      here = false;
+    };
+  }, [person, counts]);
+  const lanes = [...new Set(entries.map(({ lane }) => lane))];
+  const again = async (refused: readonly Entry[]) => {
+    for (const { id } of refused) await setAside(id, undefined);
+    outbox.soon();
+    await read();
+  };
+  const drop = async (refused: readonly Entry[]) => {
+    save(refused);
+    await takeOut(refused.map(({ id }) => id));
+    outbox.soon();
+    await read();
+  };
+  return (
+    <>
+      <p>
+        {counted(entries.length, 'entry is', 'entries are')} kept on this device
+        {counts.unreachable ? ' until the server can be reached.' : '.'}
+      </p>
+      <Rows>
+        {lanes.map((lane) => {
+          const all = entries.filter((entry) => entry.lane === lane);
+          const refused = all.filter((entry) => entry.refused);
+          const last = refused.at(-1)?.refused;
+          return (
+            <li key={lane} className={styles.lane}>
+              <span>
+                <b>{laneWords(lane)}</b>: {all.length}
+              </span>
+              <span>
+                {last
+                  ? `${counted(refused.length, 'was', 'were')} refused on ${longDate(last.at)}: ${last.message}`
+                  : 'Waiting to be sent.'}
+              </span>
+              {refused.length > 0 && (
+                <span className={styles.actions}>
+                  <Button variant="outlined" onClick={() => void again(refused)}>
+                    Send again
+                  </Button>
+                  <Button variant="text" onClick={() => void drop(refused)}>
+                    Save as a file and remove
+                  </Button>
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </Rows>
+      <Button variant="outlined" onClick={() => save(entries)}>
+        Save all as a file
+      </Button>
+    </>
+  );
+}
+
+/** Hands entries over as a file, so that nothing is lost that the server does not take. */
+function save(entries: readonly Entry[]): void {
+  const url = URL.createObjectURL(new Blob([JSON.stringify(entries, undefined, 2)], { type: 'application/json' }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = 'not-sent.json';
+  link.click();
+  URL.revokeObjectURL(url);
+}

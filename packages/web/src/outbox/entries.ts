@@ -1,0 +1,91 @@
+import { deviceDb } from '../app/device-db';
+
+/** Where an entry goes: the log of a drive, answers to an address, or a setting put to an address. */
+export type Lane = `drive ${string}` | `reviews ${string}` | `put ${string}`;
+
+/** Why the server did not take an entry. */
+export interface Refusal {
+  readonly status: number;
+  readonly message: string;
+  /** RFC 3339. */
+  readonly at: string;
+}
+
+/** Something that waits for the network: it goes to the server in the order in which it was made, each once. */
+export interface Entry {
+  /** Counts up; made by the database. */
+  readonly n?: number;
+  readonly id: string;
+  /** The account or the learner who made it: it is sent when they are signed in, and by nobody else. */
+  readonly owner: string;
+  readonly lane: Lane;
+  readonly body: unknown;
+  /** Set aside: the server said no, and the rest goes on without it. */
+  readonly refused?: Refusal;
+}
+
+/** Where storage is denied, entries live as long as the page and are sent all the same. */
+const held: Entry[] = [];
+
+/** Puts an entry in line. */
+export async function putInLine(entry: Entry): Promise<void> {
+  await deviceDb.outbox.add(entry).catch(() => void held.push(entry));
+}
+
+/** Puts a setting in line, in the place of one for the same address that still waits. */
+export async function putLatest(entry: Entry): Promise<void> {
+  const before = (await entriesOf(entry.owner)).filter(({ lane, refused }) => lane === entry.lane && !refused);
+  await takeOut(before.map(({ id }) => id));
+  await putInLine(entry);
+}
+
+/** Everything of a person, in its order. */
+export async function entriesOf(owner: string): Promise<readonly Entry[]> {
+  const stored = await deviceDb.outbox
+    .where({ owner })
+    .sortBy('n')
+    .catch(() => []);
+  return [...stored, ...held.filter((entry) => entry.owner === owner)];
+}
+
+/** The first of a lane that wait. */
+export async function nextOf(owner: string, lane: Lane, most: number): Promise<readonly Entry[]> {
+  return (await entriesOf(owner)).filter((entry) => entry.lane === lane && !entry.refused).slice(0, most);
+}
+
+/** Whose entries this device has: everybody's, by lane. */
+export async function lanesInUse(): Promise<ReadonlySet<Lane>> {
+  const stored = await deviceDb.outbox.toArray().catch(() => []);
+  return new Set([...stored, ...held].map(({ lane }) => lane));
+}
+
+/** Takes entries out: the server has them on disk, or their owner gave them up. */
+export async function takeOut(ids: readonly string[]): Promise<void> {
+  for (const id of ids) {
+    const at = held.findIndex((entry) => entry.id === id);
+    if (at >= 0) held.splice(at, 1);
+  }
+  await deviceDb.outbox
+    .where('id')
+    .anyOf([...ids])
+    .delete()
+    .catch(() => 0);
+}
+
+/** Sets an entry aside with the reason, or, without one, puts it back in line. */
+export async function setAside(id: string, refused: Refusal | undefined): Promise<void> {
+  const at = held.findIndex((entry) => entry.id === id);
+  if (at >= 0) held[at] = withRefusal(held[at]!, refused);
+  await deviceDb.outbox
+    .where('id')
+    .equals(id)
+    .modify((entry, ref) => {
+      ref.value = withRefusal(entry, refused);
+    })
+    .catch(() => 0);
+}
+
+function withRefusal(entry: Entry, refused: Refusal | undefined): Entry {
+  const { refused: before, ...rest } = entry;
+  return refused ? { ...rest, refused } : before ? rest : entry;
+}

@@ -1,0 +1,141 @@
+import type { AppDispatch } from '../app/store';
+import { entriesOf, nextOf, setAside, takeOut, type Entry, type Lane } from './entries';
+import { outboxCounted, reached } from './outbox-slice';
+
+const firstWaitMs = 1000;
+const longestWaitMs = 15_000;
+/** What is made in one go travels together, and the screen comes before the network. */
+const gatherMs = 200;
+/** Answers after which the same may be taken later: not reached, too busy, signed out, or a token that is older. */
+const passing = new Set([0, 401, 408, 429]);
+
+/** What became of some entries that were sent. */
+export type Sent =
+  | { readonly ok: true }
+  | { readonly ok: false; readonly status: number; readonly code: string; readonly message: string };
+
+/** How the entries of one kind of lane travel. */
+interface Carrier {
+  /** The most that fit in one request. */
+  readonly most: number;
+  /** @param to what follows the kind in the name of the lane */
+  readonly send: (to: string, bodies: readonly unknown[]) => Promise<Sent>;
+  /** Is told what the server has now. */
+  readonly arrived?: (to: string, ids: readonly string[]) => void;
+}
+
+type Carriers = Readonly<Record<'drive' | 'reviews' | 'put', Carrier>>;
+
+export interface Sender {
+  /** Sends what this person has in line, now and whenever there is something new or the network returns. */
+  readonly start: (owner: string) => () => void;
+  /** Sends as soon as the present request, if any, is done. */
+  readonly soon: () => void;
+}
+
+/** @param afterwards runs after each round, whatever came of it */
+export function makeSender(carriers: Carriers, dispatch: AppDispatch, afterwards: () => Promise<void>): Sender {
+  let owner: string | undefined;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let sending = false;
+  let again = false;
+  let waitMs = firstWaitMs;
+
+  function schedule(ms: number): void {
+    clearTimeout(timer);
+    timer = setTimeout(() => void round(), ms);
+  }
+
+  async function round(): Promise<void> {
+    const whose = owner;
+    if (whose === undefined || sending) return;
+    sending = true;
+    again = false;
+    let stopped = false;
+    try {
+      for (const lane of await lanesOf(whose)) stopped = (await sendLane(whose, lane)) || stopped;
+      await afterwards();
+      if (owner === whose) await count(whose, dispatch);
+    } finally {
+      sending = false;
+    }
+    dispatch(reached(!stopped));
+    if (stopped) {
+      schedule(waitMs);
+      waitMs = Math.min(longestWaitMs, waitMs * 2);
+    } else {
+      waitMs = firstWaitMs;
+      if (again) schedule(gatherMs);
+    }
+  }
+
+  /** Sends one lane in its order. Returns whether it has to be tried again later. */
+  async function sendLane(whose: string, lane: Lane): Promise<boolean> {
+    const [kind, to] = partsOf(lane);
+    const { most, send, arrived } = carriers[kind];
+    let size = most;
+    for (;;) {
+      if (owner !== whose) return false;
+      const entries = await nextOf(whose, lane, size);
+      if (entries.length === 0) return false;
+      const sent = await send(
+        to,
+        entries.map(({ body }) => body),
+      );
+      const ids = entries.map(({ id }) => id);
+      if (sent.ok) {
+        await takeOut(ids);
+        arrived?.(to, ids);
+        size = Math.min(most, size * 2);
+      } else if (passing.has(sent.status) || sent.status >= 500 || sent.code === 'forged') {
+        return true;
+      } else if (entries.length > 1) {
+        // Too large, or one of them is refused: halves tell which.
+        size = Math.ceil(entries.length / 2);
+      } else {
+        await setAside(ids[0]!, { status: sent.status, message: sent.message, at: new Date().toISOString() });
+      }
+    }
+  }
+
+  return {
+    start(forOwner) {
+      owner = forOwner;
+      waitMs = firstWaitMs;
+      const onOnline = () => {
+        waitMs = firstWaitMs;
+        schedule(gatherMs);
+      };
+      window.addEventListener('online', onOnline);
+      void count(forOwner, dispatch);
+      schedule(gatherMs);
+      return () => {
+        window.removeEventListener('online', onOnline);
+        clearTimeout(timer);
+        owner = undefined;
+      };
+    },
+    soon() {
+      if (sending) again = true;
+      else schedule(gatherMs);
+    },
+  };
+}
+
+const lanesOf = async (owner: string): Promise<readonly Lane[]> => [
+  ...new Set((await entriesOf(owner)).filter(({ refused }) => !refused).map(({ lane }) => lane)),
+];
+
+function partsOf(lane: Lane): [kind: keyof Carriers, to: string] {
+  const at = lane.indexOf(' ');
+  return [lane.slice(0, at) as keyof Carriers, lane.slice(at + 1)];
+}
+
+/** Tells the interface what is in line. */
+async function count(owner: string, dispatch: AppDispatch): Promise<void> {
+  const entries: readonly Entry[] = await entriesOf(owner);
+  const refused = entries.filter((entry) => entry.refused);
+  dispatch(
+    outboxCounted({ waiting: entries.length, refused: refused.length, reason: refused.at(-1)?.refused?.message }),
+  );
+}
