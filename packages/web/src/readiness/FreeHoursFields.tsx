@@ -3,17 +3,38 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
 import { useState } from 'react';
+import type { FreeHoursView } from '@jasperwren/contract/lessons';
+import { useSnackbar } from 'notistack';
+import { v7 as newId } from 'uuid';
 import { apiError } from '../app/api';
+import { putLatest } from '../outbox/entries';
+import { outbox } from '../outbox/outbox';
+import { useSignedIn } from '../session/signed-in';
+import { clashesOf, Conflict, staleOf } from '../ui/Conflict';
 import styles from './plan.module.css';
 import { useSetFreeHoursMutation } from './readiness-api';
 
 const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
 const usual: FreeHours = { weekday: 1, from: '09:00', to: '12:00' };
 
+const hourWords = ({ weekday, from, to }: FreeHours) => `${weekdays[weekday]} ${from} to ${to}`;
+
 /** When whoever is signed in gives lessons, week by week. */
-export function FreeHoursFields({ hours: kept }: { readonly hours: readonly FreeHours[] }) {
-  const [hours, setHours] = useState(kept);
-  const [save, { isLoading, error }] = useSetFreeHoursMutation();
+export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
+  const { account } = useSignedIn();
+  const [hours, setHours] = useState(kept.hours);
+  const [send, { isLoading, error }] = useSetFreeHoursMutation();
+  const [theirs, setTheirs] = useState<FreeHoursView>();
+  const { enqueueSnackbar } = useSnackbar();
+  const save = async (chosen: readonly FreeHours[], version: number) => {
+    const body = { hours: chosen.map((one) => ({ ...one })), version };
+    const { data, error: failed } = await send(body);
+    setTheirs(staleOf<FreeHoursView>(failed));
+    if (data || apiError(failed)?.status !== 0) return;
+    await putLatest({ id: newId(), owner: account.id, lane: 'put /free-hours', body });
+    outbox.soon();
+    enqueueSnackbar('Your hours are kept on this device and sent when the server can be reached.');
+  };
   const set = (at: number, change: Partial<FreeHours>) =>
     setHours(hours.map((one, i) => (i === at ? { ...one, ...change } : one)));
   return (
@@ -58,13 +79,29 @@ export function FreeHoursFields({ hours: kept }: { readonly hours: readonly Free
         </Button>
         <Button
           variant="outlined"
-          disabled={isLoading || hours === kept}
-          onClick={() => void save({ hours: hours.map((one) => ({ ...one })) })}
+          disabled={isLoading || hours === kept.hours}
+          onClick={() => void save(hours, kept.version)}
         >
           Keep my hours
         </Button>
       </div>
-      {error && <p role="alert">{apiError(error)?.problems?.[0]?.message ?? apiError(error)?.message}</p>}
+      {error !== undefined && !theirs && (
+        <p role="alert">{apiError(error)?.problems?.[0]?.message ?? apiError(error)?.message}</p>
+      )}
+      {theirs && (
+        <Conflict
+          what="your hours"
+          clashes={clashesOf(
+            { hours: 'Hours' },
+            { hours: kept.hours },
+            { hours },
+            { hours: theirs.hours },
+            (_, value) => (value as readonly FreeHours[]).map(hourWords).join('\n'),
+          )}
+          onMerge={(chosen) => void save(chosen.has('hours') ? theirs.hours : hours, theirs.version)}
+          onClose={() => setTheirs(undefined)}
+        />
+      )}
     </div>
   );
 }

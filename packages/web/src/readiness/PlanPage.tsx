@@ -11,17 +11,19 @@ import dayjs from 'dayjs';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { apiError } from '../app/api';
+import { useAppDispatch } from '../app/hooks';
 import { useStandardsQuery } from '../drives/drives-api';
 import { useLearnerQuery } from '../learners/learners-api';
 import { counted, firstName, fromToday, longDate, shortDate } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
+import { staleOf } from '../ui/Conflict';
 import { FreeHoursFields } from './FreeHoursFields';
 import { LessonList, type DraftLesson } from './LessonList';
 import { Perches } from './Perches';
 import styles from './plan.module.css';
 import { questionOf } from './question';
-import { useKeepLessonsMutation, useLessonsQuery, useReadinessInputQuery } from './readiness-api';
+import { useKeepLessonsMutation, useLessonsQuery, useReadinessInputQuery, showLessons } from './readiness-api';
 import { startWorker } from './use-readiness';
 
 /** Without a test date, this far ahead. */
@@ -66,9 +68,28 @@ function Plan({ learner, input, kept, standard }: Props) {
   const [minutes, setMinutes] = useState(60);
   const [perWeek, setPerWeek] = useState(2);
   const [keep, { isLoading, error }] = useKeepLessonsMutation();
+  const [booked, setBooked] = useState<number>();
+  const dispatch = useAppDispatch();
   const lessons = draft ?? standing;
-  const slots = freeSlots(kept.hours, dayjs(now).add(1, 'day').format('YYYY-MM-DD'), until, minutes, kept.taken);
+  const slots = freeSlots(
+    kept.freeHours.hours,
+    dayjs(now).add(1, 'day').format('YYYY-MM-DD'),
+    until,
+    minutes,
+    kept.taken,
+  );
   const name = firstName(learner.name);
+  /** Puts what others booked into this plan, and takes out what they cancelled. Returns how many are new in it. */
+  const bookedMeanwhile = (theirs: LessonsView): number => {
+    const known = new Set(kept.lessons.map(({ id }) => id));
+    const standing = new Set(theirs.lessons.map(({ id }) => id));
+    const fresh = theirs.lessons.filter(({ id, start }) => !known.has(id) && start.slice(0, 10) >= today);
+    setDraft([
+      ...lessons.filter(({ id }) => id === undefined || standing.has(id)),
+      ...fresh.map((lesson) => ({ ...lesson, key: lesson.id })),
+    ]);
+    return fresh.length;
+  };
   const propose = ({ changes, checks }: Readiness) => {
     const starts = spreadLessons(slots, perWeek);
     const clean = input.evidence.flatMap(({ cleanExercises }) => cleanExercises);
@@ -85,7 +106,7 @@ function Plan({ learner, input, kept, standard }: Props) {
   };
   const save = async () => {
     const past = kept.lessons.filter(({ start }) => start.slice(0, 10) < today);
-    const { data } = await keep({
+    const { data, error: failed } = await keep({
       learnerId: learner.id,
       plan: {
         lessons: [...past, ...lessons].map(({ id, start, minutes: long, goals }) => ({
@@ -94,9 +115,13 @@ function Plan({ learner, input, kept, standard }: Props) {
           minutes: long,
           goals: goals.map((goal) => ({ ...goal })),
         })),
+        version: kept.version,
       },
     });
+    const theirs = staleOf<LessonsView>(failed);
     if (data) setDraft(undefined);
+    if (data || theirs) setBooked(theirs && bookedMeanwhile(theirs));
+    if (theirs) void dispatch(showLessons(learner.id, theirs));
   };
   return (
     <Page
@@ -153,10 +178,16 @@ function Plan({ learner, input, kept, standard }: Props) {
               Propose lessons
             </Button>
           </div>
-          {error && <p role="alert">{apiError(error)?.message}</p>}
+          {booked !== undefined && (
+            <p role="alert">
+              Somebody else has changed these lessons meanwhile. {counted(booked, 'lesson', 'lessons')} of theirs{' '}
+              {booked === 1 ? 'is' : 'are'} in the plan below now. Look at it and book again.
+            </p>
+          )}
+          {error && booked === undefined && <p role="alert">{apiError(error)?.message}</p>}
           {lessons.length === 0 ? (
             <Empty>
-              {kept.hours.length === 0
+              {kept.freeHours.hours.length === 0
                 ? 'Say when you give lessons; then they can be proposed.'
                 : 'No lessons yet. Propose some, and change them until they fit.'}
             </Empty>
@@ -171,7 +202,7 @@ function Plan({ learner, input, kept, standard }: Props) {
             <Outlook worked={worked} today={today} until={until} ahead={ahead} name={name} />
           </Section>
           <Section title="When you give lessons">
-            <FreeHoursFields key={JSON.stringify(kept.hours)} hours={kept.hours} />
+            <FreeHoursFields key={kept.freeHours.version} kept={kept.freeHours} />
           </Section>
         </div>
       </div>

@@ -11,7 +11,7 @@ import { Empty, Failed, Loading } from '../ui/states';
 import { JudgementWord } from './JudgementWord';
 import { Perches } from './Perches';
 import styles from './readiness.module.css';
-import { useSchoolReadinessQuery } from './readiness-api';
+import { useSchoolReadiness } from './use-school-readiness';
 
 const ReliabilityChart = lazy(() => import('./ReliabilityChart'));
 /** A test this near is worth moving where the learner is not ready (house default). */
@@ -19,7 +19,7 @@ const soonDays = 28;
 
 /** All learners by judgement and date, whose test should move, who has how much to do, and how estimates have done. */
 export default function SchoolReadinessPage() {
-  const { data, error, refetch } = useSchoolReadinessQuery();
+  const { data, error, refetch } = useSchoolReadiness();
   return (
     <Page
       title="Who is ready"
@@ -33,7 +33,8 @@ export default function SchoolReadinessPage() {
   );
 }
 
-function School({ school: { rows, load, calibration, markers } }: { readonly school: SchoolReadiness }) {
+function School({ school: { rows, pending, load, calibration, markers } }: { readonly school: SchoolReadiness }) {
+  if (rows.length === 0 && pending > 0) return <Loading what="the estimates" />;
   if (rows.length === 0) return <Empty>Nobody is on the list yet.</Empty>;
   const sorted = [...rows].sort(
     (a, b) =>
@@ -62,6 +63,11 @@ function School({ school: { rows, load, calibration, markers } }: { readonly sch
         </Section>
       )}
       <Section title="Everybody">
+        {pending > 0 && (
+          <p role="status" className="muted">
+            What was driven or answered since is being worked in: {counted(pending, 'learner', 'learners')} to go.
+          </p>
+        )}
         <Rows>
           {sorted.map((row) => (
             <Row key={row.learnerId} row={row} />

@@ -1,16 +1,22 @@
-import type { FreeHoursList, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
+import type { FreeHoursList, FreeHoursView, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
 import type { ReadinessInput, SchoolReadiness } from '@jasperwren/contract/readiness';
-import { api } from '../app/api';
+import { api, everybodys } from '../app/api';
 
 const readinessApi = api.injectEndpoints({
   endpoints: (build) => ({
     readinessInput: build.query<ReadinessInput, string>({
       query: (learnerId) => `/learners/${learnerId}/readiness`,
-      providesTags: ['Drives', 'Reviews', 'Sheets', 'Checks', 'Learners'],
+      providesTags: (_, __, id) => [
+        { type: 'Drives', id },
+        { type: 'Reviews', id },
+        { type: 'Learners', id },
+        'Sheets',
+        'Checks',
+      ],
     }),
     schoolReadiness: build.query<SchoolReadiness, void>({
       query: () => '/readiness',
-      providesTags: ['Drives', 'Reviews', 'Sheets', 'Checks', 'Learners'],
+      providesTags: [everybodys('Drives'), everybodys('Reviews'), everybodys('Learners'), 'Sheets', 'Checks'],
     }),
     lessons: build.query<LessonsView, string>({
       query: (learnerId) => `/learners/${learnerId}/lessons`,
@@ -26,12 +32,16 @@ const readinessApi = api.injectEndpoints({
         );
       },
     }),
-    setFreeHours: build.mutation<void, FreeHoursList>({
+    setFreeHours: build.mutation<FreeHoursView, FreeHoursList>({
       query: (body) => ({ url: '/free-hours', method: 'PUT', body }),
-      invalidatesTags: ['Lessons'],
+      invalidatesTags: (kept) => (kept ? ['Lessons'] : []),
     }),
   }),
 });
+
+/** Has the pages show these lessons of a learner. */
+export const showLessons = (learnerId: string, lessons: LessonsView) =>
+  readinessApi.util.upsertQueryData('lessons', learnerId, lessons);
 
 export const {
   useReadinessInputQuery,

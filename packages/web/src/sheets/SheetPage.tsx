@@ -1,9 +1,13 @@
 import Button from '@mui/material/Button';
-import type { SheetView } from '@jasperwren/contract/sheets';
+import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { itemName } from '@jasperwren/core/marking/wording';
 import { useSnackbar } from 'notistack';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useLearnerQuery } from '../learners/learners-api';
 import { useStandardVersionQuery } from '../standards/standards-api';
+import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -21,23 +25,29 @@ export default function SheetPage() {
 
 function Sheet({ sheet }: { readonly sheet: SheetView }) {
   const navigate = useNavigate();
+  // What was read when the page was opened: what others save meanwhile does not slip in unseen.
+  const [{ version, ...begun }] = useState({ ...inputOf(sheet), version: sheet.version });
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const { data: standard, error } = useStandardVersionQuery(sheet.standard);
   const learner = useLearnerQuery(sheet.learnerId);
   const [edit] = useEditSheetMutation();
+  const [clash, setClash] = useState<{ readonly mine: SheetInput; readonly theirs: SheetView }>();
   const [drop] = useDropSheetMutation();
   const [add] = useAddSheetMutation();
   if (error) return <Failed error={error} />;
   if (!standard) return <Loading what="its standard" />;
   const back = `/learners/${sheet.learnerId}`;
-  const initial = {
-    standardId: sheet.standard.id,
-    standardVersion: sheet.standard.version,
-    date: sheet.date,
-    official: sheet.official,
-    entries: sheet.entries.map((entry) => ({ ...entry })),
-    ...(sheet.centre && { centre: sheet.centre }),
-    ...(sheet.notes && { notes: sheet.notes }),
+  const initial = inputOf(sheet);
+  const save = async (input: SheetInput, version: number) => {
+    const { data, error: failed } = await edit({ id: sheet.id, input: { ...input, version } });
+    const theirs = staleOf<SheetView>(failed);
+    setClash(theirs && { mine: input, theirs });
+    return { data, ...(!theirs && { error: failed }) };
+  };
+  const merge = async (chosen: ReadonlySet<keyof typeof labels>) => {
+    const { mine, theirs } = clash!;
+    const { data } = await save(mergedOf(labels, mine, inputOf(theirs), chosen), theirs.version);
+    if (data) void navigate(back);
   };
   const remove = async () => {
     const failed = (await drop(sheet.id)).error;
@@ -74,10 +84,58 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
         standards={[standard]}
         initial={initial}
         action="Save the correction"
-        onSave={(input) => edit({ id: sheet.id, input })}
+        onSave={(input) => save(input, version)}
         onSaved={() => void navigate(back)}
         onCancel={() => void navigate(back)}
       />
+      {clash && (
+        <Conflict
+          what="this sheet"
+          clashes={clashesOf<keyof typeof labels, Partial<SheetInput>>(
+            labels,
+            begun,
+            clash.mine,
+            inputOf(clash.theirs),
+            (field, value) => words(standard, field, value),
+          )}
+          onMerge={(chosen) => void merge(chosen)}
+          onClose={() => setClash(undefined)}
+        />
+      )}
     </Page>
   );
+}
+
+const labels = {
+  date: 'Date of the test',
+  centre: 'Test centre',
+  official: 'Official result',
+  entries: 'Counts',
+  notes: 'Notes',
+} as const;
+
+/** A sheet as its form has it. */
+function inputOf({ standard, date, official, entries, centre, notes }: SheetView): SheetInput {
+  return {
+    standardId: standard.id,
+    standardVersion: standard.version,
+    date,
+    official,
+    entries: entries.map((entry) => ({ ...entry })),
+    ...(centre && { centre }),
+    ...(notes && { notes }),
+  };
+}
+
+/** The words for what stands in a field. */
+function words(standard: Standard, field: keyof typeof labels, value: unknown): string {
+  if (field === 'entries')
+    return (value as SheetInput['entries'])
+      .map(
+        ({ item, grade, count }) =>
+          `${count} × ${itemName(standard, item)}, ${standard.grades.find(({ code }) => code === grade)?.name ?? grade}`,
+      )
+      .join('\n');
+  if (field === 'date') return longDate(String(value));
+  return typeof value === 'string' ? value : '';
 }

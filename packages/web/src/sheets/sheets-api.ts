@@ -1,4 +1,4 @@
-import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
+import type { SheetEdit, SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import { api } from '../app/api';
 
 const sheetsApi = api.injectEndpoints({
@@ -12,7 +12,7 @@ const sheetsApi = api.injectEndpoints({
       query: ({ learnerId, input }) => ({ url: `/learners/${learnerId}/sheets`, method: 'POST', body: input }),
       invalidatesTags: (sheet) => (sheet ? ['Sheets'] : []),
     }),
-    editSheet: build.mutation<SheetView, { readonly id: string; readonly input: SheetInput }>({
+    editSheet: build.mutation<SheetView, { readonly id: string; readonly input: SheetEdit }>({
       query: ({ id, input }) => ({ url: `/sheets/${id}`, method: 'PUT', body: input }),
       invalidatesTags: (sheet) => (sheet ? ['Sheets'] : []),
     }),

@@ -4,29 +4,33 @@ import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
 import dayjs from 'dayjs';
 import { useController, type Control, type FieldValues, type Path } from 'react-hook-form';
 
-interface Props<T extends FieldValues> {
-  readonly control: Control<T, unknown, T>;
-  readonly name: Path<T>;
+interface BoxProps {
   readonly label: string;
+  /** `YYYY-MM-DD`, or empty. */
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly onBlur?: () => void;
+  readonly problem?: string | undefined;
+  readonly small?: boolean;
 }
 
-/** A date of the calendar in a form, kept as `YYYY-MM-DD`. */
-export function DateField<T extends FieldValues>({ control, name, label }: Props<T>) {
-  const { field, fieldState } = useController({ control, name });
+/** A date of the calendar, typed or picked. */
+export function DateBox({ label, value, onChange, onBlur, problem, small = false }: BoxProps) {
   return (
     <LocalizationProvider dateAdapter={AdapterDayjs}>
       <DatePicker
         label={label}
         format="DD MMMM YYYY"
-        // The picker keeps a half-typed date; the form hears of it as something that is no date yet.
-        defaultValue={field.value ? dayjs(field.value) : null}
-        onChange={(date) => field.onChange(date ? date.format('YYYY-MM-DD') : '')}
+        // The picker keeps a half-typed date; its owner hears of it as something that is no date yet.
+        defaultValue={value ? dayjs(value) : null}
+        onChange={(date) => onChange(date ? date.format('YYYY-MM-DD') : '')}
         slotProps={{
           textField: {
-            fullWidth: true,
-            error: fieldState.invalid,
-            helperText: fieldState.error?.message,
-            onBlur: field.onBlur,
+            fullWidth: !small,
+            size: small ? 'small' : 'medium',
+            error: problem !== undefined,
+            helperText: problem,
+            ...(onBlur && { onBlur }),
             sx: {
               '& .MuiPickersOutlinedInput-root': { backgroundColor: 'background.paper' },
               '& .MuiPickersOutlinedInput-root:not(.Mui-error) .MuiPickersOutlinedInput-notchedOutline': {
@@ -38,5 +42,25 @@ export function DateField<T extends FieldValues>({ control, name, label }: Props
         }}
       />
     </LocalizationProvider>
+  );
+}
+
+interface Props<T extends FieldValues> {
+  readonly control: Control<T, unknown, T>;
+  readonly name: Path<T>;
+  readonly label: string;
+}
+
+/** A date of the calendar in a form, kept as `YYYY-MM-DD`. */
+export function DateField<T extends FieldValues>({ control, name, label }: Props<T>) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <DateBox
+      label={label}
+      value={field.value ?? ''}
+      onChange={field.onChange}
+      onBlur={field.onBlur}
+      problem={fieldState.invalid ? (fieldState.error?.message ?? '') : undefined}
+    />
   );
 }
