@@ -37,7 +37,7 @@ export default defineConfig({
             urlPattern: ({ url, request }) =>
               request.method === 'GET' &&
               /^\/api\/(session|learners|standards|drives|checks|me)(\/|$)/.test(url.pathname) &&
-              !/\/(news|record|marks\.csv|shares)$/.test(url.pathname),
+              !/\/(news|record|marks\.csv|shares|export\.zip|lessons\.ics)$/.test(url.pathname),
             handler: 'NetworkFirst',
             options: {
               cacheName: 'jasperwren-answers',
@@ -55,6 +55,6 @@ export default defineConfig({
       },
     }),
   ],
-  build: { manifest: true, sourcemap: true, chunkSizeWarningLimit: 1200 },
+  build: { manifest: true, sourcemap: false, chunkSizeWarningLimit: 1200 },
   server: { port: 5173, proxy: { '/api': { target: api } } },
 });

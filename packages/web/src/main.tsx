@@ -10,6 +10,11 @@ import { Theme } from './app/Theme';
 
 if (import.meta.env.PROD) workOffline();
 
+// A page that Back takes out of the browser's memory may be of somebody who has signed out since.
+window.addEventListener('pageshow', ({ persisted }) => {
+  if (persisted) window.location.reload();
+});
+
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>

@@ -1,12 +1,14 @@
 import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
 import QuizOutlined from '@mui/icons-material/QuizOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
+import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet, useOutletContext } from 'react-router';
 import { apiError } from '../app/api';
 import frame from '../app/frame.module.css';
 import type { MeView } from '@jasperwren/contract/checks';
 import { useDrillSource, type DrillSource } from '../checks/drill/source';
 import { Failed, Loading } from '../ui/states';
+import { outbox } from '../outbox/outbox';
 import { useMeQuery, useMyReviewsQuery } from './me-api';
 
 export interface Learning {
@@ -38,14 +40,16 @@ export function LearnFrame() {
 
 function LearnPages({ me }: { readonly me: MeView }) {
   const { data: known } = useMyReviewsQuery();
+  useEffect(() => outbox.start(me.learnerId), [me.learnerId]);
   const source = useDrillSource({
     name: me.firstName,
     checks: me,
     standard: me.standard,
     vehicleId: me.vehicleId,
     testDate: me.testDate,
-    url: '/api/me/reviews',
+    url: '/me/reviews',
     known,
+    owner: me.learnerId,
   });
   return (
     <div className={frame.frame}>

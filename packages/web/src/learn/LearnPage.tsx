@@ -1,14 +1,9 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import { api } from '../app/api';
-import { useAppDispatch } from '../app/hooks';
-import { forgetAnswers } from '../app/offline';
 import { DrillSession } from '../checks/drill/DrillSession';
 import { NumbersRound } from '../checks/drill/NumbersRound';
-import { forgetSentReviews } from '../checks/drill/review-log';
 import { Standing } from '../checks/drill/Standing';
-import { useSignOutMutation } from '../session/session-api';
+import { SignOut } from '../session/SignOut';
 import { counted, fromToday, longDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { useLearning } from './LearnFrame';
@@ -65,32 +60,9 @@ export default function LearnPage() {
           </Rows>
         </Section>
       )}
-      <SignOut unsent={unsent} />
+      <div className={styles.leave}>
+        <SignOut person={me.learnerId} to="/learn/sign-in" variant="text" />
+      </div>
     </Page>
-  );
-}
-
-function SignOut({ unsent }: { readonly unsent: number }) {
-  const navigate = useNavigate();
-  const dispatch = useAppDispatch();
-  const [signOut] = useSignOutMutation();
-  const [asked, setAsked] = useState(false);
-  const leave = async () => {
-    if ((await signOut()).error) return;
-    await Promise.all([forgetAnswers(), forgetSentReviews()]);
-    dispatch(api.util.resetApiState());
-    void navigate('/learn/sign-in', { replace: true });
-  };
-  return (
-    <div className={styles.leave}>
-      {asked && (
-        <p role="alert">
-          {counted(unsent, 'answer has', 'answers have')} not been sent. They are sent when you sign in here again.
-        </p>
-      )}
-      <Button variant="text" onClick={() => (unsent > 0 && !asked ? setAsked(true) : void leave())}>
-        {asked ? 'Sign out all the same' : 'Sign out'}
-      </Button>
-    </div>
   );
 }

@@ -3,7 +3,6 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { apiError } from '../app/api';
-import { forgetAnswers } from '../app/offline';
 import form from '../ui/form.module.css';
 import { Page } from '../ui/Page';
 import { useSignInByCodeMutation } from './me-api';
@@ -20,11 +19,9 @@ export default function LearnSignInPage() {
         className={form.form}
         onSubmit={(event) => {
           event.preventDefault();
-          void forgetAnswers()
-            .then(() => signIn({ code }))
-            .then(({ error: failed }) => {
-              if (!failed) void navigate('/learn', { replace: true });
-            });
+          void signIn({ code }).then(({ error: failed }) => {
+            if (!failed) void navigate('/learn', { replace: true });
+          });
         }}
       >
         <TextField

@@ -2,6 +2,7 @@ import type { CodeSignIn, MeView, MyDebrief } from '@jasperwren/contract/checks'
 import type { SharedDebrief } from '@jasperwren/contract/shares';
 import type { Review } from '@jasperwren/core/checks/memory';
 import { api, keepToken } from '../app/api';
+import { arrive } from '../session/leave';
 
 const meApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -21,6 +22,7 @@ const meApi = api.injectEndpoints({
         await queryFulfilled.then(
           async ({ data }) => {
             keepToken(data.csrfToken);
+            await arrive(data.learnerId, dispatch);
             dispatch(api.util.resetApiState());
             await dispatch(meApi.util.upsertQueryData('me', undefined, data));
           },

@@ -1,41 +1,105 @@
+import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
 import { useSnackbar } from 'notistack';
-import { useCallback } from 'react';
+import { useCallback, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { useStandardsQuery } from '../drives/drives-api';
+import { useAccountsQuery } from '../school/school-api';
+import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
+import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { LearnerForm } from './LearnerForm';
 import { useEditLearnerMutation, useLearnerQuery } from './learners-api';
+
+const labels = {
+  name: 'Name',
+  instructorId: 'Instructor',
+  transmission: 'Gearbox',
+  standardId: 'Marking standard',
+  testDate: 'Test date',
+  testCentre: 'Test centre',
+  email: 'E-mail',
+  phone: 'Phone',
+  notes: 'Notes',
+} as const;
+
+type Fields = Pick<LearnerView, keyof typeof labels>;
+
+/** What a form begins with, or what stands in one field by field. */
+function fieldsOf(learner: LearnerView): LearnerInput {
+  const fields = Object.keys(labels) as (keyof typeof labels)[];
+  return Object.fromEntries(
+    fields.flatMap((name) => (learner[name] ? [[name, learner[name]]] : [])),
+  ) as unknown as LearnerInput;
+}
 
 export default function EditLearnerPage() {
   const { learnerId = '' } = useParams();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
   const { data: learner, error, refetch } = useLearnerQuery(learnerId);
-  const [edit] = useEditLearnerMutation();
   const onSaved = useCallback(() => {
     enqueueSnackbar('Saved.');
     void navigate(`/learners/${learnerId}`, { replace: true });
   }, [enqueueSnackbar, navigate, learnerId]);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!learner) return <Loading what="the learner" />;
-  const { name, email, phone, transmission, standardId, testDate, testCentre, notes } = learner;
+  return <Edit learner={learner} onSaved={onSaved} />;
+}
+
+function Edit({ learner: first, onSaved }: { readonly learner: LearnerView; readonly onSaved: () => void }) {
+  // What was read when the page was opened: what others save meanwhile does not slip in unseen.
+  const [learner] = useState(first);
+  const [edit] = useEditLearnerMutation();
+  const [clash, setClash] = useState<{ readonly mine: LearnerInput; readonly theirs: LearnerView }>();
+  const [saved, setSaved] = useState<LearnerView>();
+  const words = useWords();
+  const save = async (input: LearnerInput, version: number) => {
+    const { data, error } = await edit({ id: learner.id, input: { ...input, version } });
+    const theirs = staleOf<LearnerView>(error);
+    setClash(theirs && { mine: input, theirs });
+    return { data, ...(!theirs && { error }) };
+  };
+  const merge = async (chosen: ReadonlySet<keyof typeof labels>) => {
+    const { mine, theirs } = clash!;
+    const { data } = await save(mergedOf(labels, mine, fieldsOf(theirs), chosen), theirs.version);
+    if (data) setSaved(data);
+  };
   return (
-    <Page title={`Edit ${name}`}>
+    <Page title={`Edit ${learner.name}`}>
       <LearnerForm
-        initial={{
-          name,
-          transmission,
-          standardId,
-          ...(email && { email }),
-          ...(phone && { phone }),
-          ...(testDate && { testDate }),
-          ...(testCentre && { testCentre }),
-          ...(notes && { notes }),
-        }}
+        initial={fieldsOf(learner)}
         action="Save"
-        onSave={(input) => edit({ id: learnerId, input })}
+        onSave={(input) => save(input, learner.version)}
         onSaved={onSaved}
+        saved={saved}
       />
+      {clash && (
+        <Conflict
+          what="this learner"
+          clashes={clashesOf<keyof typeof labels, Partial<Fields>>(
+            labels,
+            fieldsOf(learner),
+            clash.mine,
+            fieldsOf(clash.theirs),
+            words,
+          )}
+          onMerge={(chosen) => void merge(chosen)}
+          onClose={() => setClash(undefined)}
+        />
+      )}
     </Page>
   );
+}
+
+/** The words for what stands in a field. */
+function useWords(): (field: keyof typeof labels, value: unknown) => string {
+  const { data: standards = [] } = useStandardsQuery();
+  const { data: accounts = [] } = useAccountsQuery();
+  return (field, value) => {
+    if (typeof value !== 'string') return '';
+    if (field === 'standardId') return standards.find(({ id }) => id === value)?.name ?? value;
+    if (field === 'instructorId') return accounts.find(({ id }) => id === value)?.name ?? value;
+    return field === 'testDate' && value ? longDate(value) : value;
+  };
 }

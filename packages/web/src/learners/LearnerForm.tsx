@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
 import type { ApiError } from '../app/api';
 import { useStandardsQuery } from '../drives/drives-api';
+import { useAccountsQuery } from '../school/school-api';
 import { DateField } from '../ui/DateField';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
@@ -19,6 +20,8 @@ interface Props {
     input: LearnerInput,
   ) => Promise<{ readonly data?: LearnerView | undefined; readonly error?: unknown }>;
   readonly onSaved: (learner: LearnerView) => void;
+  /** Saved by another way than this form's button. */
+  readonly saved?: LearnerView | undefined;
 }
 
 /** The particulars of a learner, to add or to edit. */
@@ -35,6 +38,7 @@ function Fields({
   action,
   onSave,
   onSaved,
+  saved: savedElsewhere,
 }: Props & { readonly standards: readonly { readonly id: string; readonly name: string }[] }) {
   const navigate = useNavigate();
   const [failure, setFailure] = useState<ApiError>();
@@ -47,12 +51,15 @@ function Fields({
     testDate: '',
     testCentre: '',
     notes: '',
+    instructorId: '',
     ...initial,
   });
   const { control } = checked;
   // Read here, since the form tells only those who ask while drawing.
   const { isDirty, isSubmitting } = checked.formState;
-  const [saved, setSaved] = useState<LearnerView>();
+  const [savedHere, setSaved] = useState<LearnerView>();
+  const saved = savedElsewhere ?? savedHere;
+  const { data: accounts = [] } = useAccountsQuery();
   const blocker = useBlocker(() => isDirty && !saved);
   const submit = checked.handleSubmit(async (values) => {
     const { data, error } = await onSave(values);
@@ -79,6 +86,13 @@ function Fields({
           ))}
         </Field>
       </div>
+      <Field control={control} name="instructorId" label="Instructor" select>
+        {accounts.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </Field>
       <div className={form.pair}>
         <DateField control={control} name="testDate" label="Test date" />
         <Field control={control} name="testCentre" label="Test centre" />

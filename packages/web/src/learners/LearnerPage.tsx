@@ -2,7 +2,6 @@ import Button from '@mui/material/Button';
 import EmojiFlagsOutlined from '@mui/icons-material/EmojiFlagsOutlined';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { SheetView } from '@jasperwren/contract/sheets';
-import { useSnackbar } from 'notistack';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStandardsQuery } from '../drives/drives-api';
@@ -11,8 +10,9 @@ import { firstName, helpGiven, fromToday, longDate, shortDate, wholeMinutes } fr
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import { useArchiveLearnerMutation, useLearnerDrivesQuery, useLearnerQuery } from './learners-api';
+import { useLearnerDrivesQuery, useLearnerQuery } from './learners-api';
 import styles from './learners.module.css';
+import { MoreMenu } from './MoreMenu';
 
 const AreaChart = lazy(() => import('../charts/AreaChart'));
 
@@ -33,10 +33,7 @@ export default function LearnerPage() {
       }
       actions={
         <>
-          <Archive id={learner.id} name={learner.name} archived={learner.archivedAt !== undefined} />
-          <Button variant="outlined" component={Link} to={`/learners/${learner.id}/sheet`}>
-            Enter a real test
-          </Button>
+          <MoreMenu learner={learner} />
           <Button variant="outlined" component={Link} to={`/learners/${learner.id}/readiness`}>
             Ready?
           </Button>
@@ -57,6 +54,7 @@ export default function LearnerPage() {
       <p className={`${styles.facts} muted`}>
         <span>{learner.transmission === 'manual' ? 'Manual gearbox' : 'Automatic gearbox'}</span>
         {standard && <span>{standard.name} standard</span>}
+        {learner.instructorName && <span>Taught by {learner.instructorName}</span>}
         {learner.phone && <span>{learner.phone}</span>}
         {learner.email && <span>{learner.email}</span>}
         {learner.archivedAt && <span>Archived {shortDate(learner.archivedAt)}</span>}
@@ -146,35 +144,5 @@ function SheetRow({ sheet }: { readonly sheet: SheetView }) {
       </span>
       <span className="muted">external</span>
     </li>
-  );
-}
-
-function Archive({ id, name, archived }: { readonly id: string; readonly name: string; readonly archived: boolean }) {
-  const [archive, { isLoading }] = useArchiveLearnerMutation();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
-  const set = async (to: boolean) => {
-    const { error } = await archive({ id, archived: to });
-    if (error) {
-      enqueueSnackbar('It could not be changed. Try again when the server can be reached.');
-      return;
-    }
-    enqueueSnackbar(to ? `${name} is archived; every drive is kept.` : `${name} is back on the list.`, {
-      action: (key) => (
-        <Button
-          color="inherit"
-          onClick={() => {
-            closeSnackbar(key);
-            void archive({ id, archived: !to });
-          }}
-        >
-          Undo
-        </Button>
-      ),
-    });
-  };
-  return (
-    <Button variant="text" disabled={isLoading} onClick={() => void set(!archived)}>
-      {archived ? 'Put back on the list' : 'Archive'}
-    </Button>
   );
 }

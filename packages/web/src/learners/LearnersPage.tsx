@@ -9,7 +9,7 @@ import { Page, Rows } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { JudgementWord } from '../readiness/JudgementWord';
-import { useSchoolReadinessQuery } from '../readiness/readiness-api';
+import { useSchoolReadiness } from '../readiness/use-school-readiness';
 import { useLearnersQuery } from './learners-api';
 import styles from './learners.module.css';
 
@@ -19,7 +19,7 @@ export default function LearnersPage() {
   const [params] = useSearchParams();
   const archived = params.get('archived') === '1';
   const { data: learners, error, refetch } = useLearnersQuery({ archived });
-  const { data: ready } = useSchoolReadinessQuery();
+  const { data: ready } = useSchoolReadiness();
   const [search, setSearch] = useState('');
   const shown = useMemo(
     () => learners?.filter(({ name }) => name.toLowerCase().includes(search.trim().toLowerCase())),

@@ -2,6 +2,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import { useSnackbar } from 'notistack';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
+import { useSignedIn } from '../session/signed-in';
 import { Page } from '../ui/Page';
 import { LearnerForm } from './LearnerForm';
 import { useAddLearnerMutation } from './learners-api';
@@ -10,6 +11,7 @@ export default function NewLearnerPage() {
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
   const [add] = useAddLearnerMutation();
+  const { account } = useSignedIn();
   const onSaved = useCallback(
     ({ id, name }: LearnerView) => {
       enqueueSnackbar(`${name} is on the list.`);
@@ -19,7 +21,7 @@ export default function NewLearnerPage() {
   );
   return (
     <Page title="A new learner">
-      <LearnerForm initial={{}} action="Add the learner" onSave={add} onSaved={onSaved} />
+      <LearnerForm initial={{ instructorId: account.id }} action="Add the learner" onSave={add} onSaved={onSaved} />
     </Page>
   );
 }

@@ -1,25 +1,28 @@
 import type { DriveSummary } from '@jasperwren/contract/drives';
-import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
-import { api } from '../app/api';
+import type { LearnerEdit, LearnerInput, LearnerView } from '@jasperwren/contract/learners';
+import { api, everybodys } from '../app/api';
 
 export const learnersApi = api.injectEndpoints({
   endpoints: (build) => ({
     learners: build.query<readonly LearnerView[], { readonly archived: boolean }>({
       query: ({ archived }) => `/learners${archived ? '?archived=1' : ''}`,
-      providesTags: ['Learners'],
+      providesTags: [everybodys('Learners')],
     }),
-    learner: build.query<LearnerView, string>({ query: (id) => `/learners/${id}`, providesTags: ['Learners'] }),
+    learner: build.query<LearnerView, string>({
+      query: (id) => `/learners/${id}`,
+      providesTags: (_, __, id) => [{ type: 'Learners', id }],
+    }),
     learnerDrives: build.query<readonly DriveSummary[], string>({
       query: (id) => `/learners/${id}/drives`,
-      providesTags: ['Drives'],
+      providesTags: (_, __, id) => [{ type: 'Drives', id }],
     }),
     addLearner: build.mutation<LearnerView, LearnerInput>({
       query: (body) => ({ url: '/learners', method: 'POST', body }),
       invalidatesTags: ['Learners'],
     }),
-    editLearner: build.mutation<LearnerView, { readonly id: string; readonly input: LearnerInput }>({
+    editLearner: build.mutation<LearnerView, { readonly id: string; readonly input: LearnerEdit }>({
       query: ({ id, input }) => ({ url: `/learners/${id}`, method: 'PUT', body: input }),
-      invalidatesTags: ['Learners'],
+      invalidatesTags: (learner) => (learner ? ['Learners'] : []),
     }),
     archiveLearner: build.mutation<LearnerView, { readonly id: string; readonly archived: boolean }>({
       query: ({ id, archived }) => ({ url: `/learners/${id}/archived`, method: archived ? 'PUT' : 'DELETE' }),

@@ -4,30 +4,41 @@ import { SignInRequest } from '@jasperwren/contract/accounts';
 import { useEffect, useState } from 'react';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import type { ApiError } from '../app/api';
-import { forgetAnswers } from '../app/offline';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 import { useSessionQuery, useSignInMutation, useWelcomeQuery } from './session-api';
+import { finishLeaving, lastPerson } from './leave';
 import styles from './sign-in.module.css';
 
 export default function SignInPage() {
   const navigate = useNavigate();
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
+  const [before] = useState(lastPerson);
+  const goOn = (person: string) => (before === undefined || before === person ? from : '/');
   const { data: session } = useSessionQuery();
   const { data: welcome } = useWelcomeQuery();
   const [signIn, { isLoading }] = useSignInMutation();
   const [error, setError] = useState<ApiError>();
-  const checked = useCheckedForm(SignInRequest, { email: '', password: '' });
+  const [needsCode, setNeedsCode] = useState(false);
+  const checked = useCheckedForm(SignInRequest, { email: '', password: '', code: '' });
   useEffect(() => {
     document.title = 'Sign in · Jasperwren';
+    // A sign-out without a network reaches the server as soon as there is one.
+    const tell = () => void finishLeaving();
+    window.addEventListener('online', tell);
+    return () => window.removeEventListener('online', tell);
   }, []);
-  if (session) return <Navigate to={from} replace />;
+  if (session) return <Navigate to={goOn(session.account.id)} replace />;
   const submit = checked.handleSubmit(async (values) => {
-    await forgetAnswers();
     const { data, error: refused } = await signIn(values);
-    if (data) void navigate(from, { replace: true });
-    else setError(showProblems(checked, refused));
+    if (data) {
+      void navigate(goOn(data.account.id), { replace: true });
+      return;
+    }
+    const shown = showProblems(checked, refused);
+    setError(shown);
+    if (shown?.code === 'needs-code') setNeedsCode(true);
   });
   return (
     <main className={styles.page}>
@@ -45,6 +56,16 @@ export default function SignInPage() {
           type="password"
           autoComplete="current-password"
         />
+        {needsCode && (
+          <Field
+            control={checked.control}
+            name="code"
+            label="Six digits"
+            autoComplete="one-time-code"
+            autoFocus
+            helperText="From your authenticator app. Without it, write one of your recovery codes."
+          />
+        )}
         {error && (
           <p role="alert" className={form.error}>
             {error.message}

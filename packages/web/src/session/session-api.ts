@@ -1,19 +1,40 @@
 import type {
-  AccountInput,
-  AccountView,
+  FactorProof,
+  FactorSecret,
+  NewPassword,
   PasswordChange,
+  PasswordLinkView,
+  PasswordProof,
+  RecoveryCodes,
   SessionView,
   SignInRequest,
+  SignInView,
   WelcomeView,
 } from '@jasperwren/contract/accounts';
-import { api, keepToken } from '../app/api';
+import { api, keepToken, type ApiError } from '../app/api';
+import { arrive, finishLeaving, isLeaving } from './leave';
+
+const signedOut: ApiError = { status: 401, code: 'not-signed-in', message: 'Nobody is signed in.' };
 
 const sessionApi = api.injectEndpoints({
   endpoints: (build) => ({
     session: build.query<SessionView, void>({
-      query: () => '/session',
+      async queryFn(_, __, ___, fetch) {
+        // Whoever signed out here is not signed in, whatever the server still thinks.
+        if (isLeaving() && !(await finishLeaving())) return { error: signedOut };
+        const { data, error } = await fetch('/session');
+        return data ? { data: data as SessionView } : { error: error as ApiError };
+      },
       providesTags: ['Session'],
-      onQueryStarted: keepNewToken,
+      onQueryStarted: async (_, { dispatch, queryFulfilled }) => {
+        await queryFulfilled.then(
+          async ({ data }) => {
+            keepToken(data.csrfToken);
+            await arrive(data.account.id, dispatch);
+          },
+          () => undefined,
+        );
+      },
     }),
     welcome: build.query<WelcomeView, void>({ query: () => '/welcome' }),
     signIn: build.mutation<SessionView, SignInRequest>({
@@ -22,41 +43,54 @@ const sessionApi = api.injectEndpoints({
         try {
           const { data } = await queryFulfilled;
           keepToken(data.csrfToken);
+          await arrive(data.account.id, dispatch);
           await dispatch(sessionApi.util.upsertQueryData('session', undefined, data));
         } catch {
           // The form shows why.
         }
       },
     }),
-    signOut: build.mutation<void, void>({ query: () => ({ url: '/session', method: 'DELETE' }) }),
     changePassword: build.mutation<void, PasswordChange>({
       query: (body) => ({ url: '/session/password', method: 'PUT', body }),
+      invalidatesTags: ['SignIns'],
     }),
-    accounts: build.query<readonly AccountView[], void>({ query: () => '/accounts', providesTags: ['Accounts'] }),
-    addAccount: build.mutation<AccountView, AccountInput>({
-      query: (body) => ({ url: '/accounts', method: 'POST', body }),
-      invalidatesTags: ['Accounts'],
+    passwordLink: build.query<PasswordLinkView, string>({ query: (token) => `/password-links/${token}` }),
+    choosePassword: build.mutation<void, { readonly token: string; readonly body: NewPassword }>({
+      query: ({ token, body }) => ({ url: `/password-links/${token}`, method: 'POST', body }),
+    }),
+    signIns: build.query<readonly SignInView[], void>({ query: () => '/sign-ins', providesTags: ['SignIns'] }),
+    endSignIn: build.mutation<void, string>({
+      query: (id) => ({ url: `/sign-ins/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['SignIns'],
+    }),
+    endOtherSignIns: build.mutation<void, void>({
+      query: () => ({ url: '/sign-ins', method: 'DELETE' }),
+      invalidatesTags: ['SignIns'],
+    }),
+    beginFactor: build.mutation<FactorSecret, PasswordProof>({
+      query: (body) => ({ url: '/session/factor', method: 'POST', body }),
+    }),
+    confirmFactor: build.mutation<RecoveryCodes, FactorProof>({
+      query: (body) => ({ url: '/session/factor', method: 'PUT', body }),
+    }),
+    dropFactor: build.mutation<void, PasswordProof>({
+      query: (body) => ({ url: '/session/factor/off', method: 'POST', body }),
+      invalidatesTags: ['Session'],
     }),
   }),
 });
-
-async function keepNewToken(
-  _: void,
-  { queryFulfilled }: { queryFulfilled: Promise<{ data: SessionView }> },
-): Promise<void> {
-  try {
-    keepToken((await queryFulfilled).data.csrfToken);
-  } catch {
-    // Nobody is signed in.
-  }
-}
 
 export const {
   useSessionQuery,
   useWelcomeQuery,
   useSignInMutation,
-  useSignOutMutation,
   useChangePasswordMutation,
-  useAccountsQuery,
-  useAddAccountMutation,
+  usePasswordLinkQuery,
+  useChoosePasswordMutation,
+  useSignInsQuery,
+  useEndSignInMutation,
+  useEndOtherSignInsMutation,
+  useBeginFactorMutation,
+  useConfirmFactorMutation,
+  useDropFactorMutation,
 } = sessionApi;

@@ -10,7 +10,7 @@ import { counted, fromToday, longDate, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { JudgementWord } from '../readiness/JudgementWord';
-import { useSchoolReadinessQuery } from '../readiness/readiness-api';
+import { useSchoolReadiness } from '../readiness/use-school-readiness';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './today.module.css';
@@ -21,7 +21,7 @@ const forgottenAfterDays = 14;
 
 /** Where the day stands: what is unfinished, whose test comes, what was driven last. */
 export default function TodayPage() {
-  const { data: ready } = useSchoolReadinessQuery();
+  const { data: ready } = useSchoolReadiness();
   const { data: learners, error, refetch } = useLearnersQuery({ archived: false });
   const { data: drives, error: drivesError, refetch: refetchDrives } = useLatestDrivesQuery();
   const here = useUnfinishedHere();

@@ -1,0 +1,80 @@
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useSignedIn } from '../session/signed-in';
+import { EraseLearner } from './EraseLearner';
+import { useArchiveLearnerMutation } from './learners-api';
+
+/** What is seldom done with a learner. */
+export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
+  const { account } = useSignedIn();
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  const [erasing, setErasing] = useState(false);
+  const setArchived = useArchive(learner);
+  const archived = learner.archivedAt !== undefined;
+  const close = () => setAnchor(undefined);
+  return (
+    <>
+      <Button variant="text" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        More
+      </Button>
+      <Menu open={anchor !== undefined} onClose={close} {...(anchor && { anchorEl: anchor })}>
+        <MenuItem component={Link} to={`/learners/${learner.id}/sheet`}>
+          Enter a real test
+        </MenuItem>
+        <MenuItem component="a" href={`/api/learners/${learner.id}/export.zip`} download onClick={close}>
+          Save everything about {learner.name}
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            close();
+            void setArchived(!archived);
+          }}
+        >
+          {archived ? 'Put back on the list' : 'Archive'}
+        </MenuItem>
+        {account.role === 'lead' && (
+          <MenuItem
+            onClick={() => {
+              close();
+              setErasing(true);
+            }}
+          >
+            Erase …
+          </MenuItem>
+        )}
+      </Menu>
+      {erasing && <EraseLearner id={learner.id} name={learner.name} onClose={() => setErasing(false)} />}
+    </>
+  );
+}
+
+/** Archives a learner or puts them back, with a way to take that back. */
+function useArchive({ id, name }: LearnerView): (to: boolean) => Promise<void> {
+  const [archive] = useArchiveLearnerMutation();
+  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
+  return async (to) => {
+    const { error } = await archive({ id, archived: to });
+    if (error) {
+      enqueueSnackbar('It could not be changed. Try again when the server can be reached.');
+      return;
+    }
+    enqueueSnackbar(to ? `${name} is archived; every drive is kept.` : `${name} is back on the list.`, {
+      action: (key) => (
+        <Button
+          color="inherit"
+          onClick={() => {
+            closeSnackbar(key);
+            void archive({ id, archived: !to });
+          }}
+        >
+          Undo
+        </Button>
+      ),
+    });
+  };
+}

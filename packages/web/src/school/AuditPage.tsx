@@ -1,0 +1,154 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { AuditLine } from '@jasperwren/contract/audit';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useLearnersQuery } from '../learners/learners-api';
+import { DateBox } from '../ui/DateField';
+import { Page } from '../ui/Page';
+import { Empty, Failed, Loading } from '../ui/states';
+import { deedOf, deedWords, doerOf } from './audit-words';
+import { auditQuery, useAuditQuery, usePeopleQuery, type AuditFilter } from './school-api';
+import styles from './school.module.css';
+
+/** An id that says nothing to anybody. */
+const madeUp = /[0-9a-f]{8}-[0-9a-f]{4}-/;
+
+const deeds = Object.entries(deedWords).sort(([, a], [, b]) => a.localeCompare(b));
+
+/** Who did what, when, and from where; for leads. */
+export default function AuditPage() {
+  const [filter, setFilter] = useState<AuditFilter>({});
+  // Each page begins where the one before ended.
+  const [pages, setPages] = useState<readonly (string | undefined)[]>([undefined]);
+  const narrow = (change: AuditFilter) => {
+    setFilter({ ...filter, ...change });
+    setPages([undefined]);
+  };
+  return (
+    <Page
+      title="Who did what"
+      over={<Link to="/school">The school</Link>}
+      sub="Kept for a year at least. Nobody can change a line."
+      actions={
+        <Button variant="outlined" component="a" href={`/api/audit.csv?${auditQuery(filter)}`} download>
+          Save as a table
+        </Button>
+      }
+    >
+      <Filters filter={filter} onChange={narrow} />
+      {pages.map((before, i) => (
+        <Lines
+          key={JSON.stringify([filter, before])}
+          filter={before === undefined ? filter : { ...filter, before }}
+          onMore={i === pages.length - 1 ? (next) => setPages([...pages, String(next)]) : undefined}
+        />
+      ))}
+    </Page>
+  );
+}
+
+function Filters({
+  filter,
+  onChange,
+}: {
+  readonly filter: AuditFilter;
+  readonly onChange: (change: AuditFilter) => void;
+}) {
+  const { data: people = [] } = usePeopleQuery();
+  const { data: learners = [] } = useLearnersQuery({ archived: false });
+  const choices: readonly (readonly [keyof AuditFilter, string, readonly (readonly [string, string])[]])[] = [
+    ['account', 'Who', people.map(({ id, name }) => [id, name])],
+    ['learner', 'About', learners.map(({ id, name }) => [id, name])],
+    ['action', 'What', deeds],
+  ];
+  return (
+    <div className={styles.filters}>
+      {choices.map(([name, label, options]) => (
+        <TextField
+          key={name}
+          select
+          size="small"
+          sx={{ minWidth: 176 }}
+          label={label}
+          value={filter[name] ?? ''}
+          onChange={(event) => onChange({ [name]: event.target.value })}
+        >
+          <MenuItem value="">Everything</MenuItem>
+          {options.map(([value, words]) => (
+            <MenuItem key={value} value={value}>
+              {words}
+            </MenuItem>
+          ))}
+        </TextField>
+      ))}
+      {(['from', 'to'] as const).map((name) => (
+        <DateBox
+          key={name}
+          small
+          label={name === 'from' ? 'From' : 'Up to'}
+          value={filter[name] ?? ''}
+          // A half-typed date narrows nothing yet.
+          onChange={(day) => (day === '' || dayjs(day).isValid()) && onChange({ [name]: day })}
+        />
+      ))}
+    </div>
+  );
+}
+
+function Lines({
+  filter,
+  onMore,
+}: {
+  readonly filter: AuditFilter;
+  readonly onMore: ((next: number) => void) | undefined;
+}) {
+  const { data: page, error, refetch } = useAuditQuery(filter);
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!page) return <Loading what="the trail" />;
+  if (page.lines.length === 0) return <Empty>Nothing like this has been done. Take a filter away to see more.</Empty>;
+  return (
+    <>
+      <table className={styles.lines}>
+        <thead>
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">Who did what</th>
+            <th scope="col">About</th>
+            <th scope="col">From</th>
+          </tr>
+        </thead>
+        <tbody>
+          {page.lines.map((line) => (
+            <Line key={line.id} line={line} />
+          ))}
+        </tbody>
+      </table>
+      {onMore && page.next !== undefined && (
+        <Button variant="outlined" onClick={() => onMore(page.next!)}>
+          Show earlier ones
+        </Button>
+      )}
+    </>
+  );
+}
+
+function Line({ line }: { readonly line: AuditLine }) {
+  const { at, learner, subject, subjectName, detail, address } = line;
+  return (
+    <tr>
+      <td>{dayjs(at).format('D MMM YYYY, HH:mm')}</td>
+      <td>
+        <b>{doerOf(line)}</b> {deedOf(line)}
+        {detail && <span className="muted"> ({detail})</span>}
+      </td>
+      <td>
+        {learner ? learner.name ? <Link to={`/learners/${learner.id}`}>{learner.name}</Link> : 'a learner, erased' : ''}
+        {subjectName ?? (!learner && subject && !madeUp.test(subject) && <span className="muted">{subject}</span>)}
+      </td>
+      <td className="muted">{address ?? 'the command line'}</td>
+    </tr>
+  );
+}

@@ -1,0 +1,50 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import { AccountEdit, type PersonView } from '@jasperwren/contract/accounts';
+import { Field } from '../ui/Field';
+import form from '../ui/form.module.css';
+import { showProblems, useCheckedForm } from '../ui/use-checked-form';
+import { useEditAccountMutation } from './school-api';
+
+/** Changes the name and the role of somebody. */
+export function EditPerson({ person, onClose }: { readonly person: PersonView; readonly onClose: () => void }) {
+  const [edit] = useEditAccountMutation();
+  const checked = useCheckedForm<AccountEdit>(AccountEdit, { name: person.name, role: person.role });
+  const submit = checked.handleSubmit(async (body) => {
+    const { error } = await edit({ id: person.id, body });
+    if (!error) {
+      onClose();
+      return;
+    }
+    const shown = showProblems(checked, error);
+    if (shown) checked.setError('role', { message: shown.message });
+  });
+  return (
+    <Dialog open onClose={onClose} maxWidth="xs" fullWidth aria-labelledby="edit-person">
+      <form onSubmit={(event) => void submit(event)} noValidate>
+        <DialogTitle id="edit-person">{person.name}</DialogTitle>
+        <DialogContent>
+          <div className={form.form}>
+            <Field control={checked.control} name="name" label="Name" autoComplete="off" />
+            <Field control={checked.control} name="role" label="Role" select>
+              <MenuItem value="instructor">Instructor</MenuItem>
+              <MenuItem value="lead">Lead</MenuItem>
+            </Field>
+          </div>
+        </DialogContent>
+        <DialogActions>
+          <Button variant="text" onClick={onClose}>
+            Cancel
+          </Button>
+          <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
+            Save
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,52 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import type { PasswordLink } from '@jasperwren/contract/accounts';
+import { useSnackbar } from 'notistack';
+import { longDate } from '../ui/format';
+import styles from './school.module.css';
+
+export interface LinkFor {
+  readonly name: string;
+  readonly email: string;
+  readonly link: PasswordLink;
+}
+
+/** A link that somebody is to get: it is shown once, and works once. */
+export function LinkToSend({
+  link: { name, email, link },
+  onClose,
+}: {
+  readonly link: LinkFor;
+  readonly onClose: () => void;
+}) {
+  const { enqueueSnackbar } = useSnackbar();
+  const address = `${window.location.origin}${link.path}`;
+  const copy = () =>
+    navigator.clipboard.writeText(address).then(
+      () => enqueueSnackbar('The link is copied.'),
+      () => enqueueSnackbar('It could not be copied. Mark the link and copy it by hand.'),
+    );
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="link">
+      <DialogTitle id="link">A link for {name}</DialogTitle>
+      <DialogContent>
+        <p>
+          Send it to {email}. By it {name} chooses a password, once, until {longDate(link.expiresAt)}. It is shown only
+          now; whoever has it can use it.
+        </p>
+        <p className={styles.link}>{address}</p>
+      </DialogContent>
+      <DialogActions>
+        <Button variant="text" onClick={onClose}>
+          Done
+        </Button>
+        <Button variant="contained" onClick={() => void copy()}>
+          Copy the link
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,53 @@
+import Button from '@mui/material/Button';
+import type { PersonView } from '@jasperwren/contract/accounts';
+import { useState } from 'react';
+import { useSignedIn } from '../session/signed-in';
+import { counted, longDate } from '../ui/format';
+import { Rows } from '../ui/Page';
+import { InviteForm } from './InviteForm';
+import { LinkToSend, type LinkFor } from './LinkToSend';
+import { PersonMenu } from './PersonMenu';
+import styles from './school.module.css';
+
+/** Everybody with an account, also who has left, with what can be done for each. */
+export function People({ people }: { readonly people: readonly PersonView[] }) {
+  const { account } = useSignedIn();
+  const [inviting, setInviting] = useState(false);
+  const [link, setLink] = useState<LinkFor>();
+  return (
+    <>
+      <Rows>
+        {people.map((person) => (
+          <li key={person.id} className={styles.person} data-left={person.disabledAt !== undefined}>
+            <span>
+              <b>{person.name}</b> {person.id === account.id && '· you'}
+              <br />
+              <span className="muted">{person.email}</span>
+            </span>
+            <span>{person.role === 'lead' ? 'Lead' : 'Instructor'}</span>
+            <span className="muted">{standing(person)}</span>
+            <span className="muted">
+              {counted(person.learners, 'learner', 'learners')}, {counted(person.lessons, 'lesson', 'lessons')} to come
+            </span>
+            <PersonMenu person={person} people={people} onLink={setLink} />
+          </li>
+        ))}
+      </Rows>
+      {inviting ? (
+        <InviteForm onLink={setLink} onDone={() => setInviting(false)} />
+      ) : (
+        <Button variant="outlined" onClick={() => setInviting(true)}>
+          Invite somebody
+        </Button>
+      )}
+      {link && <LinkToSend link={link} onClose={() => setLink(undefined)} />}
+    </>
+  );
+}
+
+function standing({ disabledAt, joined, secondFactor, seenAt }: PersonView): string {
+  if (disabledAt) return `Left on ${longDate(disabledAt)}`;
+  if (!joined) return 'Invited, no password yet';
+  const seen = seenAt ? `Last here ${longDate(seenAt)}` : 'Not signed in';
+  return secondFactor ? `${seen}, second factor on` : seen;
+}

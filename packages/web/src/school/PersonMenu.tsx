@@ -1,0 +1,98 @@
+import IconButton from '@mui/material/IconButton';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import MoreHoriz from '@mui/icons-material/MoreHoriz';
+import type { PersonView } from '@jasperwren/contract/accounts';
+import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import { apiError } from '../app/api';
+import { EditPerson } from './EditPerson';
+import { HandOverDialog } from './HandOverDialog';
+import type { LinkFor } from './LinkToSend';
+import {
+  useRemoveFactorMutation,
+  useSendPasswordLinkMutation,
+  useSetDisabledMutation,
+  useSignOutAccountMutation,
+} from './school-api';
+
+interface Props {
+  readonly person: PersonView;
+  readonly people: readonly PersonView[];
+  readonly onLink: (link: LinkFor) => void;
+}
+
+/** What a lead can do for one of the people. */
+export function PersonMenu({ person, people, onLink }: Props) {
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  const [dialog, setDialog] = useState<'edit' | 'hand-over'>();
+  const { enqueueSnackbar } = useSnackbar();
+  const [setDisabled] = useSetDisabledMutation();
+  const [sendLink] = useSendPasswordLinkMutation();
+  const [signOut] = useSignOutAccountMutation();
+  const [removeFactor] = useRemoveFactorMutation();
+  const { id, name, email, disabledAt } = person;
+  const left = disabledAt !== undefined;
+  const tell = (error: unknown, words: string) => enqueueSnackbar(error ? apiError(error)?.message : words);
+  const choices: readonly (readonly [words: string, shown: boolean, act: () => void])[] = [
+    ['Change name or role …', true, () => setDialog('edit')],
+    ['Hand learners and lessons over …', person.learners + person.lessons > 0, () => setDialog('hand-over')],
+    [
+      person.joined ? 'A link for a new password' : 'The invitation once more',
+      !left,
+      () =>
+        void sendLink(id).then(({ data, error }) => {
+          if (data) onLink({ name, email, link: data });
+          else tell(error, '');
+        }),
+    ],
+    [
+      'Sign out everywhere',
+      person.seenAt !== undefined,
+      () => void signOut(id).then(({ error }) => tell(error, `${name} is signed out everywhere.`)),
+    ],
+    [
+      'Take the second factor off',
+      person.secondFactor,
+      () => void removeFactor(id).then(({ error }) => tell(error, `${name} signs in by the password alone now.`)),
+    ],
+    [
+      left ? 'Let in again' : 'Let in no more',
+      true,
+      () =>
+        void setDisabled({ id, disabled: !left }).then(({ error }) =>
+          tell(error, left ? `${name} can sign in again.` : `${name} is signed out and cannot sign in any more.`),
+        ),
+    ],
+  ];
+  return (
+    <>
+      <IconButton
+        aria-label={`More about ${name}`}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        <MoreHoriz />
+      </IconButton>
+      <Menu open={anchor !== undefined} onClose={() => setAnchor(undefined)} {...(anchor && { anchorEl: anchor })}>
+        {choices
+          .filter(([, shown]) => shown)
+          .map(([words, , act]) => (
+            <MenuItem
+              key={words}
+              onClick={() => {
+                setAnchor(undefined);
+                act();
+              }}
+            >
+              {words}
+            </MenuItem>
+          ))}
+      </Menu>
+      {dialog === 'edit' && <EditPerson person={person} onClose={() => setDialog(undefined)} />}
+      {dialog === 'hand-over' && (
+        <HandOverDialog person={person} people={people} onClose={() => setDialog(undefined)} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+import Button from '@mui/material/Button';
+import { Link } from 'react-router';
+import { useSignedIn } from '../session/signed-in';
+import { Page, Section } from '../ui/Page';
+import { Failed, Loading } from '../ui/states';
+import { CloseSchool } from './CloseSchool';
+import { OutOfTimeList } from './OutOfTimeList';
+import { People } from './People';
+import { usePeopleQuery, useSchoolQuery } from './school-api';
+import { SchoolForm } from './SchoolForm';
+
+/** What a lead sees to: who works here, what the school is called, how long learners are kept. */
+export default function SchoolPage() {
+  const { account } = useSignedIn();
+  const { data: school, error, refetch } = useSchoolQuery();
+  const people = usePeopleQuery(undefined, { skip: account.role !== 'lead' });
+  if (account.role !== 'lead')
+    return (
+      <Page title="The school">
+        <p>Only a lead of the school can change this. Ask one of them.</p>
+      </Page>
+    );
+  const failed = error ?? people.error;
+  if (failed)
+    return (
+      <Failed
+        error={failed}
+        onRetry={() => {
+          void refetch();
+          void people.refetch();
+        }}
+      />
+    );
+  if (!school || !people.data) return <Loading what="the school" />;
+  return (
+    <Page
+      title={school.name}
+      sub={school.place}
+      actions={
+        <Button variant="outlined" component={Link} to="/school/audit">
+          Who did what
+        </Button>
+      }
+    >
+      <Section title="People">
+        <People people={people.data} />
+      </Section>
+      <Section title="About the school">
+        <SchoolForm key={school.version} school={school} />
+      </Section>
+      <Section title="Learners kept too long">
+        <OutOfTimeList keepMonths={school.keepMonths} />
+      </Section>
+      <Section title="Close the school">
+        <CloseSchool name={school.name} />
+      </Section>
+    </Page>
+  );
+}

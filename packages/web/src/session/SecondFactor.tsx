@@ -1,0 +1,150 @@
+import Button from '@mui/material/Button';
+import { FactorProof, PasswordProof, type FactorSecret } from '@jasperwren/contract/accounts';
+import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import { api } from '../app/api';
+import { useAppDispatch } from '../app/hooks';
+import { Field } from '../ui/Field';
+import form from '../ui/form.module.css';
+import { showProblems, useCheckedForm } from '../ui/use-checked-form';
+import styles from './account.module.css';
+import { useBeginFactorMutation, useConfirmFactorMutation, useDropFactorMutation } from './session-api';
+
+/** The second factor of whoever is signed in: six digits from an app, asked for at every sign-in. */
+export function SecondFactor({ on }: { readonly on: boolean }) {
+  const [asked, setAsked] = useState(false);
+  const [secret, setSecret] = useState<FactorSecret>();
+  const [codes, setCodes] = useState<readonly string[]>();
+  const [begin] = useBeginFactorMutation();
+  const [drop] = useDropFactorMutation();
+  const { enqueueSnackbar } = useSnackbar();
+  if (codes) return <Recovery codes={codes} />;
+  if (secret) return <Confirm secret={secret} onConfirmed={setCodes} onCancel={() => setSecret(undefined)} />;
+  const prove = async (values: PasswordProof) => {
+    if (on) {
+      const { error } = await drop(values);
+      if (!error) {
+        setAsked(false);
+        enqueueSnackbar('The second factor is off. Your password alone lets you in.');
+      }
+      return error;
+    }
+    const { data, error } = await begin(values);
+    if (data) setSecret(data);
+    return error;
+  };
+  return (
+    <>
+      <p>
+        {on
+          ? 'On. At sign-in you are asked for six digits from your authenticator app as well.'
+          : 'Off. With it, somebody who knows your password still cannot sign in: six digits from an authenticator app are asked for as well.'}
+      </p>
+      {asked ? (
+        <Prove action={on ? 'Turn it off' : 'Go on'} onProve={prove} onCancel={() => setAsked(false)} />
+      ) : (
+        <Button variant="outlined" onClick={() => setAsked(true)}>
+          {on ? 'Turn it off' : 'Set it up'}
+        </Button>
+      )}
+    </>
+  );
+}
+
+interface ProveProps {
+  readonly action: string;
+  readonly onProve: (values: PasswordProof) => Promise<unknown>;
+  readonly onCancel: () => void;
+}
+
+function Prove({ action, onProve, onCancel }: ProveProps) {
+  const checked = useCheckedForm(PasswordProof, { password: '' });
+  const submit = checked.handleSubmit(async (values) => {
+    const shown = showProblems(checked, await onProve(values));
+    if (shown) checked.setError('password', { message: shown.message });
+  });
+  return (
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Show that it is you">
+      <Field
+        control={checked.control}
+        name="password"
+        label="Your password"
+        type="password"
+        autoComplete="current-password"
+      />
+      <div className={form.actions}>
+        <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
+          {action}
+        </Button>
+        <Button variant="text" onClick={onCancel}>
+          Cancel
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+interface ConfirmProps {
+  readonly secret: FactorSecret;
+  readonly onConfirmed: (codes: readonly string[]) => void;
+  readonly onCancel: () => void;
+}
+
+function Confirm({ secret, onConfirmed, onCancel }: ConfirmProps) {
+  const [confirm] = useConfirmFactorMutation();
+  const checked = useCheckedForm(FactorProof, { code: '' });
+  const submit = checked.handleSubmit(async (values) => {
+    const { data, error } = await confirm(values);
+    if (data) onConfirmed(data.codes);
+    else {
+      const shown = showProblems(checked, error);
+      if (shown) checked.setError('code', { message: shown.message });
+    }
+  });
+  return (
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Second factor">
+      <p>Read this picture with your authenticator app, or type the key. Then write the six digits it shows.</p>
+      <img
+        className={styles.code}
+        src={`data:image/svg+xml;utf8,${encodeURIComponent(secret.picture)}`}
+        alt="Code for the authenticator app"
+      />
+      <p className={styles.secret}>{secret.secret.match(/.{1,4}/g)?.join(' ')}</p>
+      <Field
+        control={checked.control}
+        name="code"
+        label="Six digits"
+        autoComplete="one-time-code"
+        slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 7 } }}
+      />
+      <div className={form.actions}>
+        <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
+          Turn it on
+        </Button>
+        <Button variant="text" onClick={onCancel}>
+          Cancel
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function Recovery({ codes }: { readonly codes: readonly string[] }) {
+  const dispatch = useAppDispatch();
+  return (
+    <section aria-label="Recovery codes">
+      <p>
+        <b>The second factor is on.</b> Should you lose the device, each of these codes lets you in once. They are shown
+        only now: print them, or keep them where you keep passwords.
+      </p>
+      <ul className={styles.codes}>
+        {codes.map((code) => (
+          <li key={code}>{code}</li>
+        ))}
+      </ul>
+      <Button variant="contained" onClick={() => dispatch(api.util.invalidateTags(['Session']))}>
+        I have them
+      </Button>
+    </section>
+  );
+}

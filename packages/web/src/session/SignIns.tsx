@@ -1,0 +1,52 @@
+import Button from '@mui/material/Button';
+import { useSnackbar } from 'notistack';
+import { longDate } from '../ui/format';
+import { Rows } from '../ui/Page';
+import { Failed, Loading } from '../ui/states';
+import styles from './account.module.css';
+import { useEndOtherSignInsMutation, useEndSignInMutation, useSignInsQuery } from './session-api';
+
+/** Where whoever is signed in is signed in, with a way to end each. */
+export function SignIns() {
+  const { data: signIns, error, refetch } = useSignInsQuery();
+  const [end] = useEndSignInMutation();
+  const [endOthers] = useEndOtherSignInsMutation();
+  const { enqueueSnackbar } = useSnackbar();
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!signIns) return <Loading what="your sign-ins" />;
+  const tell = (failed: unknown, words: string) =>
+    enqueueSnackbar(failed ? 'It could not be ended. Try again when the server can be reached.' : words);
+  return (
+    <>
+      <Rows>
+        {signIns.map(({ id, device, address, createdAt, seenAt, current }) => (
+          <li key={id} className={styles.signIn}>
+            <span>
+              <b>{device}</b> {current && '· this one'}
+            </span>
+            <span className="muted">
+              {address}, since {longDate(createdAt)}, last used {longDate(seenAt)}
+            </span>
+            {!current && (
+              <Button
+                variant="text"
+                aria-label={`Sign out ${device}`}
+                onClick={() => void end(id).then((done) => tell(done.error, `${device} is signed out.`))}
+              >
+                Sign out
+              </Button>
+            )}
+          </li>
+        ))}
+      </Rows>
+      {signIns.length > 1 && (
+        <Button
+          variant="outlined"
+          onClick={() => void endOthers().then((done) => tell(done.error, 'Every other device is signed out.'))}
+        >
+          Sign out everywhere else
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,87 @@
+import { api, csrfHeader, keepToken } from '../app/api';
+import { forgetAnswers } from '../app/offline';
+import type { AppDispatch } from '../app/store';
+import { forgetSentReviews } from '../checks/drill/review-log';
+import { allDrivesClosed } from '../drives/log/drive-logs';
+import { forgetSentDrives } from '../drives/log/device-log';
+
+/** A sign-out that the server has not heard of yet: with the token it will ask for. */
+const leavingKey = 'jasperwren.leaving';
+/** Who was signed in last on this device. */
+const personKey = 'jasperwren.person';
+
+const read = (key: string): string | null => {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+};
+const write = (key: string, value: string | undefined): void => {
+  try {
+    if (value === undefined) localStorage.removeItem(key);
+    else localStorage.setItem(key, value);
+  } catch {
+    // Storage denied: it holds as long as the page.
+  }
+};
+
+/**
+ * Signs out, also where the server cannot be reached: then it hears of it as soon as it can, and nobody is signed in
+ * here meanwhile. What was not sent stays, for the one who made it.
+ */
+export async function leave(dispatch: AppDispatch): Promise<void> {
+  write(leavingKey, csrfHeader()['x-csrf-token'] ?? '');
+  await finishLeaving();
+  await forgetPerson(dispatch);
+}
+
+/** Whether somebody has signed out here whom the server still takes for signed in. */
+export const isLeaving = (): boolean => read(leavingKey) !== null;
+
+/** Tells the server of a sign-out that it has not heard of. Returns whether there is none left to tell. */
+export async function finishLeaving(): Promise<boolean> {
+  const token = read(leavingKey);
+  if (token === null) return true;
+  let answer = await askToEnd(token);
+  // The page did not know the token of this sign-in, or knew an older one.
+  for (const address of ['/api/session', '/api/me'])
+    if (answer?.status === 403) answer = await askToEnd(await tokenAt(address));
+  if (!answer || answer.status >= 500) return false;
+  write(leavingKey, undefined);
+  return true;
+}
+
+const askToEnd = (token: string) =>
+  fetch('/api/session', { method: 'DELETE', headers: { 'x-csrf-token': token } }).catch(() => undefined);
+
+/** The token of whoever is signed in, as an address tells it; empty where nobody is. */
+async function tokenAt(address: string): Promise<string> {
+  const answer = await fetch(address).catch(() => undefined);
+  return answer?.ok ? ((await answer.json()) as { readonly csrfToken: string }).csrfToken : '';
+}
+
+/** Takes off this device what belongs to whoever was signed in; what waits to be sent stays for them. */
+export async function forgetPerson(dispatch: AppDispatch): Promise<void> {
+  keepToken('');
+  dispatch(api.util.resetApiState());
+  await clearDevice(dispatch);
+}
+
+async function clearDevice(dispatch: AppDispatch): Promise<void> {
+  dispatch(allDrivesClosed());
+  await Promise.all(
+    [forgetSentDrives(), forgetSentReviews(), forgetAnswers()].map((one) => one.catch(() => undefined)),
+  );
+}
+
+/** Who was signed in last on this device: the only one who is taken back to the page they were on. */
+export const lastPerson = (): string | undefined => read(personKey) ?? undefined;
+
+/** Makes way for somebody who has just signed in: nothing of another person is left to be seen. */
+export async function arrive(person: string, dispatch: AppDispatch): Promise<void> {
+  write(leavingKey, undefined);
+  const before = read(personKey);
+  if (before !== null && before !== person) await clearDevice(dispatch);
+  write(personKey, person);
+}
