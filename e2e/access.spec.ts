@@ -109,6 +109,8 @@ for (const colorScheme of ['light', 'dark'] as const) {
       ['/learners/ready', 'Everybody'],
       [`${learner}/readiness`, 'What would change it'],
       [`${learner}/plan`, 'What to expect'],
+      ['/school', 'People'],
+      ['/school/audit', 'Who did what'],
       ['/checks', 'Forgotten most'],
       ['/checks/questions/hand.behind-left', 'Key points'],
       ['/checks/questions/new', 'Key points'],

@@ -1,5 +1,5 @@
 import type { Browser } from '@playwright/test';
-import { addLearner, endDrive, expect, press, signIn, test } from './fixtures';
+import { addLearner, addPerson, endDrive, expect, press, signIn, test } from './fixtures';
 
 const observer = 'Una Observer';
 
@@ -18,15 +18,11 @@ test('two devices mark one drive: both logs merge, who marked what is kept, and 
 }) => {
   await signIn(page, school);
   const email = `una-${school.email}`;
-  await page.getByRole('link', { name: 'Account' }).click();
-  await page.getByRole('button', { name: 'Add an instructor' }).click();
-  await page.getByLabel('Name').fill(observer);
-  await page.getByLabel('E-mail').fill(email);
-  await page.getByLabel('First password').fill('three grey kettles');
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByText(`${observer} can sign in now.`).waitFor();
+  await addPerson(page, observer, email);
   await addLearner(page, 'Bram Learner');
   await page.getByRole('link', { name: /^Drive with/ }).click();
+  await page.getByLabel('Who else marks').fill('Una');
+  await page.getByRole('option', { name: observer }).click();
   await page.getByRole('button', { name: 'Start the drive' }).click();
   await page.getByRole('timer').waitFor();
   await page.getByText('all saved').waitFor();

@@ -1,4 +1,5 @@
-import { expect, test as base, type Page } from '@playwright/test';
+import type { PasswordLink, SessionView } from '@jasperwren/contract/accounts';
+import { expect, test as base, type Browser, type Page } from '@playwright/test';
 import { makeServer, password, runCli, type TestServer } from './server';
 
 interface School {
@@ -49,6 +50,22 @@ export async function signInByForm(page: Page, { email }: Account): Promise<void
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('navigation', { name: 'Main' }).waitFor();
+}
+
+/** Has the lead who is signed in on a page invite somebody, who chooses the usual password. */
+export async function addPerson(page: Page, name: string, email: string, role = 'instructor'): Promise<void> {
+  const { csrfToken } = (await (await page.request.get('/api/session')).json()) as SessionView;
+  const headers = { 'x-csrf-token': csrfToken };
+  const invited = await page.request.post('/api/accounts', { headers, data: { name, email, role } });
+  const { link } = (await invited.json()) as { link: PasswordLink };
+  const address = link.path.replace('/password/', '/api/password-links/');
+  expect((await page.request.post(address, { headers, data: { password } })).status()).toBe(204);
+}
+
+/** A page of a device of its own. */
+export async function newDevice(browser: Browser, baseURL: string | undefined) {
+  const context = await browser.newContext(baseURL ? { baseURL } : {});
+  return { page: await context.newPage(), context };
 }
 
 /** Opens the application signed in; the form has tests of its own. */

@@ -49,8 +49,12 @@ test.describe('on a phone', () => {
     await device.getByRole('button', { name: 'I did not know it' }).click();
     await device.getByRole('button', { name: 'Stop here' }).click();
     await expect(device.getByText('3 answers are kept on this device until the server can be reached.')).toBeVisible();
+    const sent = device.waitForResponse(
+      (answer) => answer.url().endsWith('/api/me/reviews') && answer.request().method() === 'POST',
+    );
     await context.setOffline(false);
     await device.reload();
+    expect((await sent).ok()).toBe(true);
     await expect(device.getByText(/are kept on this device/)).toHaveCount(0);
     await page.goto('/checks');
     await expect(page.getByRole('listitem').filter({ hasText: 'Tilda Learner' })).toContainText('18 of 21 not seen');

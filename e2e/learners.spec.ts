@@ -29,7 +29,8 @@ test('a learner is edited, archived, and brought back', async ({ page, school })
   await page.getByLabel('Name').fill('Dana Renamed');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Dana Renamed' })).toBeVisible();
-  await page.getByRole('button', { name: 'Archive' }).click();
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Archive' }).click();
   await expect(page.getByText('Dana Renamed is archived; every drive is kept.')).toBeVisible();
   await page.getByRole('link', { name: 'Learners' }).click();
   await expect(page.getByText('Nobody is on the list yet.')).toBeVisible();

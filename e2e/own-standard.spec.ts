@@ -1,4 +1,5 @@
 import {
+  addPerson,
   beginStandard,
   endDrive,
   expect,
@@ -100,15 +101,8 @@ test('a standard that learners are waiting for is not retired, and an instructor
   await page.goto('/standards/strikes');
   await page.getByRole('button', { name: 'Retire' }).click();
   await expect(page.getByText('One learner is still to be tested under it.')).toBeVisible();
-  await page.goto('/account');
-  await page.getByRole('button', { name: 'Add an instructor' }).click();
   const email = `reader-${Date.now()}@reading.example`;
-  const form = page.getByRole('form', { name: 'Add an instructor' });
-  await form.getByLabel('Name').fill('Rea Reader');
-  await form.getByLabel('E-mail').fill(email);
-  await form.getByLabel('First password').fill('three grey kettles');
-  await form.getByRole('button', { name: 'Add' }).click();
-  await expect(page.getByText('Rea Reader can sign in now.')).toBeVisible();
+  await addPerson(page, 'Rea Reader', email);
   const context = await browser.newContext(baseURL ? { baseURL } : {});
   const reader = await context.newPage();
   await signIn(reader, { email });

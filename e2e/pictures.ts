@@ -28,13 +28,24 @@ async function take(page: Page, name: string): Promise<void> {
 async function standards(page: Page): Promise<void> {
   await page.goto('/standards');
   await page.getByRole('link', { name: 'Tarnavel board test' }).waitFor();
-  await take(page, 'standards');
   await page.getByRole('link', { name: 'Tarnavel board test' }).click();
   await page.getByRole('heading', { name: 'What fails you' }).waitFor();
   await take(page, 'standard');
   await page.getByRole('link', { name: 'Edit' }).click();
   await page.getByRole('listitem', { name: 'Limit Driving faults' }).waitFor();
   await take(page, 'standard-editor');
+}
+
+async function people(page: Page): Promise<void> {
+  await page.goto('/school');
+  await page.getByText('Mirrin Adcastel').waitFor();
+  await take(page, 'people');
+}
+
+/** Waits until the server has worked out every estimate. */
+async function estimated(page: Page): Promise<void> {
+  for (let pending = 1; pending > 0;)
+    ({ pending } = (await (await page.request.get('/api/readiness')).json()) as { pending: number });
 }
 
 async function readiness(page: Page): Promise<void> {
@@ -88,6 +99,8 @@ async function passOver(page: Page): Promise<void> {
 
 async function pictures(browser: Browser, address: string): Promise<void> {
   const page = await signedIn(browser, address, 'light');
+  await estimated(page);
+  await people(page);
   await standards(page);
   await checks(page);
   await readiness(page);

@@ -26,6 +26,9 @@ export async function makeServer(env: Record<string, string> = {}): Promise<Test
   let running: ChildProcess | undefined;
 
   async function start(): Promise<void> {
+    // A server does not begin a database: the first school does.
+    if (!existsSync(join(dataDir, 'jasperwren.sqlite')))
+      runCli(dataDir, 'school', 'Nobody’s School', '--lead', 'Nobody', '--email', 'nobody@nowhere.example');
     const child = spawn(process.execPath, ['packages/server/dist/main.js'], {
       env: { ...process.env, JASPERWREN_PORT: String(port), JASPERWREN_DATA: dataDir, JASPERWREN_LOG: 'error', ...env },
       stdio: ['ignore', 'pipe', 'inherit'],

@@ -26,28 +26,6 @@ test('signing out closes every page', async ({ page, school }) => {
   await expect(page).toHaveURL(/sign-in/);
 });
 
-test('a lead adds an instructor, who can sign in and cannot add others', async ({ page, school, browser, baseURL }) => {
-  await signInByForm(page, school);
-  await page.getByRole('link', { name: 'Account' }).click();
-  await page.getByRole('button', { name: 'Add an instructor' }).click();
-  const form = page.getByRole('form', { name: 'Add an instructor' });
-  await form.getByLabel('Name').fill('Bo Tester');
-  await form.getByLabel('E-mail').fill(`bo@${school.name}.example`);
-  await form.getByLabel('First password').fill('short');
-  await form.getByRole('button', { name: 'Add' }).click();
-  await expect(form.getByText('Use 12 characters or more.')).toBeVisible();
-  await form.getByLabel('First password').fill('three grey kettles');
-  await form.getByRole('button', { name: 'Add' }).click();
-  await expect(page.getByText('Bo Tester can sign in now.')).toBeVisible();
-  const context = await browser.newContext(baseURL ? { baseURL } : {});
-  const bo = await context.newPage();
-  await signInByForm(bo, { email: `bo@${school.name}.example` });
-  await bo.getByRole('link', { name: 'Account' }).click();
-  await expect(bo.getByRole('heading', { name: 'Bo Tester' })).toBeVisible();
-  await expect(bo.getByRole('button', { name: 'Add an instructor' })).toHaveCount(0);
-  await context.close();
-});
-
 test('sign-in details are on the page in demo mode only', async ({ page }) => {
   await page.goto('/sign-in');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();

@@ -175,7 +175,8 @@ test('the adviser proposes with a reason, keeps the answers, and leaves the grad
 test('the sheet of a real test is typed in, judged anew, and kept with the difference', async ({ page, school }) => {
   await signIn(page, school);
   await addLearner(page, 'Willa Learner');
-  await page.getByRole('link', { name: 'Enter a real test' }).click();
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Enter a real test' }).click();
   await page.getByRole('spinbutton', { name: 'Day' }).click();
   await page.keyboard.type('04052026');
   await page.getByLabel('Test centre').fill('Quay Street');
