@@ -25,7 +25,7 @@ module.exports = {
       'server-below-web',
       'server imports contract and core',
       '^packages/server/src',
-      '^packages/(core|contract|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|timers/promises)$',
+      '^packages/(core|contract|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|zlib|worker_threads|timers/promises)$',
     ),
     only(
       'web-on-contract',
