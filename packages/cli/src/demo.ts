@@ -1,13 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { DraftView } from '@jasperwren/contract/standards';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Review } from '@jasperwren/core/checks/memory';
 import { houseDefault } from '@jasperwren/core/marking/provenance';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
-import type { PasswordLink } from '@jasperwren/contract/accounts';
-import type { SchoolView } from '@jasperwren/contract/school';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { readConfig } from '@jasperwren/server/config';
 import { createDatabase, hasDatabase } from '@jasperwren/server/db/database';
@@ -52,7 +49,7 @@ interface DemoDrill {
 interface DemoLearner {
   readonly name: string;
   readonly instructor: string;
-  readonly transmission: string;
+  readonly transmission: LearnerView['transmission'];
   readonly testInDays?: number;
   readonly testCentre?: string;
   readonly notes: string;
@@ -82,19 +79,16 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
     await createSchool(running.db, data.school, { ...data.lead, password: data.password });
     const lead = await signedIn(running.address, data.lead.email, data.password);
     for (const instructor of data.instructors) {
-      const { link } = await lead.send<{ link: PasswordLink }>('POST', '/api/accounts', {
-        ...instructor,
-        role: 'instructor',
-      });
-      await lead.send('POST', `/api/password-links/${link.path.split('/').at(-1)}`, { password: data.password });
+      const { link } = await lead.call('invite', { body: { ...instructor, role: 'instructor' } });
+      await lead.call('choosePassword', { token: link.path.split('/').at(-1)!, body: { password: data.password } });
     }
-    const { version } = await lead.send<SchoolView>('GET', '/api/school', undefined);
-    await lead.send('PUT', '/api/school', { name: data.school, ...data.place, requireFactor: false, version });
+    const { version } = await lead.call('school', {});
+    await lead.call('editSchool', { body: { name: data.school, ...data.place, requireFactor: false, version } });
     await addStandard(lead, data.standard);
     for (const { email } of [data.lead, ...data.instructors])
       await (
         await signedIn(running.address, email, data.password)
-      ).send('PUT', '/api/free-hours', { hours: data.hours, version: 0 });
+      ).call('setFreeHours', { body: { hours: data.hours, version: 0 } });
     const drives = await addLearners(running.address, data, learners);
     io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
   } finally {
@@ -108,7 +102,7 @@ type Client = Awaited<ReturnType<typeof signedIn>>;
 /** Makes a standard from a shipped one and publishes its versions one after the other. */
 async function addStandard(lead: Client, { from, name, summary, versions }: DemoSchool['standard']): Promise<void> {
   const fromVersion = findTemplate(from)!.version;
-  let draft = await lead.send<DraftView>('POST', '/api/standards', { fromId: from, fromVersion, name });
+  let draft = await lead.call('beginStandard', { body: { fromId: from, fromVersion, name } });
   const { id } = draft.standard;
   for (const allowed of versions) {
     const limits = draft.standard.limits.map((limit) => {
@@ -117,11 +111,11 @@ async function addStandard(lead: Client, { from, name, summary, versions }: Demo
         ? limit
         : { ...limit, allowed: houseDefault(value, 'The board asks for it.') };
     });
-    draft = await lead.send<DraftView>('PUT', `/api/standards/${id}/draft`, {
-      standard: { ...draft.standard, summary, limits },
-      savedAt: draft.savedAt,
+    draft = await lead.call('saveDraft', {
+      id,
+      body: { standard: { ...draft.standard, summary, limits }, savedAt: draft.savedAt },
     });
-    await lead.send('POST', `/api/standards/${id}/publish`, {});
+    await lead.call('publishStandard', { id });
     draft = { ...draft, savedAt: '' };
   }
 }
@@ -134,31 +128,36 @@ async function addLearners(address: string, data: DemoSchool, learners: readonly
   for (const learner of learners) {
     const client = instructors.get(learner.instructor) ?? (await signedIn(address, learner.instructor, data.password));
     instructors.set(learner.instructor, client);
-    const { id } = await client.send<LearnerView>('POST', '/api/learners', {
-      name: learner.name,
-      transmission: learner.transmission,
-      standardId: standard.id,
-      testDate: learner.testInDays === undefined ? undefined : isoDay(today, learner.testInDays),
-      testCentre: learner.testCentre,
-      notes: learner.notes,
+    const { id } = await client.call('addLearner', {
+      body: {
+        name: learner.name,
+        transmission: learner.transmission,
+        standardId: standard.id,
+        ...(learner.testInDays !== undefined && { testDate: isoDay(today, learner.testInDays) }),
+        ...(learner.testCentre !== undefined && { testCentre: learner.testCentre }),
+        notes: learner.notes,
+      },
     });
     for (const drive of learner.drives) {
       const driveId = newId();
       const events = eventsOfDemoDrive(drive, driveId, id, client.accountId, standard, today);
-      await client.send('POST', `/api/drives/${driveId}/events`, { events });
+      await client.call('sendEvents', { driveId, body: { events } });
       drives += 1;
     }
-    if (learner.car) await client.send('PUT', `/api/learners/${id}/vehicle`, { vehicleId: learner.car });
+    if (learner.car) await client.call('chooseVehicle', { learnerId: id, body: { vehicleId: learner.car } });
     for (const session of learner.drill ?? [])
-      await client.send('POST', `/api/learners/${id}/reviews`, { reviews: reviewsOfDemoDrill(session, today) });
+      await client.call('addReviews', { learnerId: id, body: { reviews: reviewsOfDemoDrill(session, today) } });
     for (const { daysAgo, centre, official, counts } of learner.sheets ?? []) {
-      await client.send('POST', `/api/learners/${id}/sheets`, {
-        standardId: standard.id,
-        standardVersion: standard.version,
-        date: isoDay(today, -daysAgo),
-        centre,
-        official,
-        entries: entriesOfDemoSheet(counts, standard),
+      await client.call('addSheet', {
+        learnerId: id,
+        body: {
+          standardId: standard.id,
+          standardVersion: standard.version,
+          date: isoDay(today, -daysAgo),
+          centre,
+          official,
+          entries: entriesOfDemoSheet(counts, standard),
+        },
       });
     }
   }

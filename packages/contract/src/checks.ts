@@ -70,7 +70,7 @@ class ReviewInput implements Review {
   @IsRFC3339() @IsMoment() at!: string;
   @IsIn(ratings) rating!: Rating;
   @IsIn(reviewModes) mode!: string;
-  @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(80, { each: true }) missed!: string[];
+  @IsArray() @ArrayMaxSize(20) @IsString({ each: true }) @MaxLength(80, { each: true }) missed!: readonly string[];
 }
 
 /** Answers given in a drill; each id is taken once. */
@@ -80,14 +80,14 @@ export class ReviewBatch {
   @ArrayMaxSize(mostReviewsInABatch)
   @ValidateNested({ each: true })
   @Type(() => ReviewInput)
-  reviews!: ReviewInput[];
+  reviews!: readonly ReviewInput[];
 }
 
 class KeyPointInput implements KeyPoint {
   @IsShortCode() code!: string;
   @IsWords(400, 'Write the key point.') text!: string;
   @IsBoolean() critical!: boolean;
-  @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @MaxLength(400, { each: true }) says!: string[];
+  @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @MaxLength(400, { each: true }) says!: readonly string[];
 }
 
 /** A question as a school writes or edits it. */
@@ -101,10 +101,10 @@ export class QuestionInput implements Omit<CheckQuestion, 'id' | 'version'> {
   @ArrayMaxSize(12, { message: 'At most 12 key points.' })
   @ValidateNested({ each: true })
   @Type(() => KeyPointInput)
-  points!: KeyPointInput[];
+  points!: readonly KeyPointInput[];
 
-  @MayBeMissing() @IsArray() @IsIn(controlCodes, { each: true }) controls?: ControlCode[];
-  @MayBeMissing() @IsArray() @IsString({ each: true }) steps?: string[];
+  @MayBeMissing() @IsArray() @IsIn(controlCodes, { each: true }) controls?: readonly ControlCode[];
+  @MayBeMissing() @IsArray() @IsString({ each: true }) steps?: readonly string[];
   @MayBeMissing() @IsShortCode() sign?: string;
   @MayBeMissing() @IsShortCode() handSignal?: string;
 }

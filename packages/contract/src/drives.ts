@@ -13,7 +13,7 @@ import { MayBeMissing } from './optional';
 
 /** Events of one drive, in the order of the device, as the drive record has them. The first batch holds the start. */
 export class EventBatch {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(mostEventsInABatch) events!: DriveEvent[];
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(mostEventsInABatch) events!: readonly DriveEvent[];
 
   /** The drive's clock as the batch leaves the device, in milliseconds: by it other devices set theirs. */
   @MayBeMissing() @IsInt() @Min(0) clockMs?: number;

@@ -45,7 +45,7 @@ class FreeHoursInput implements FreeHours {
 
 /** When an instructor gives lessons, week by week. */
 export class FreeHoursList {
-  @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => FreeHoursInput) hours!: FreeHoursInput[];
+  @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => FreeHoursInput) hours!: readonly FreeHoursInput[];
 
   /** The version that was changed: a later one is not written over. */
   @IsInt() @Min(0) version!: number;
@@ -71,12 +71,12 @@ class LessonInput implements PlannedLesson {
   @Matches(/^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d$/, needsDayAndTime)
   start!: string;
   @IsInt() @Min(15, { message: 'A lesson lasts 15 min at least.' }) @Max(480) minutes!: number;
-  @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => GoalInput) goals!: GoalInput[];
+  @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => GoalInput) goals!: readonly GoalInput[];
 }
 
 /** The lessons of a learner as they are to be: those that are left out are cancelled. */
 export class LessonPlan {
-  @IsArray() @ArrayMaxSize(120) @ValidateNested({ each: true }) @Type(() => LessonInput) lessons!: LessonInput[];
+  @IsArray() @ArrayMaxSize(120) @ValidateNested({ each: true }) @Type(() => LessonInput) lessons!: readonly LessonInput[];
 
   /** The version of the plan that was changed: lessons booked meanwhile are not cancelled by an older one. */
   @IsInt() @Min(0) version!: number;

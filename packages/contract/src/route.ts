@@ -1,23 +1,23 @@
-import type { InputClass } from './check';
-
 /** Who may call a route: anybody, whoever is signed in of the school, its leads, or a learner who is signed in. */
 export type Access = 'anybody' | 'staff' | 'lead' | 'learner';
 
 /** What a school keeps, by subject: routes say which of it they read and which they change. */
-export type Topic =
-  | 'accounts'
-  | 'audit'
-  | 'checks'
-  | 'drives'
-  | 'learners'
-  | 'lessons'
-  | 'readiness'
-  | 'reviews'
-  | 'school'
-  | 'shares'
-  | 'sheets'
-  | 'signIns'
-  | 'standards';
+export const topics = [
+  'accounts',
+  'audit',
+  'checks',
+  'drives',
+  'learners',
+  'lessons',
+  'readiness',
+  'reviews',
+  'school',
+  'shares',
+  'sheets',
+  'signIns',
+  'standards',
+] as const;
+export type Topic = (typeof topics)[number];
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
@@ -30,78 +30,100 @@ type NamesIn<Path extends string> = Path extends `${string}:${infer Rest}`
 /** The parameters of a path such as `/api/learners/:learnerId`. */
 type ParamsOf<Path extends string> = Readonly<Record<NamesIn<Path>, string>>;
 
-/** One way of calling the server. */
+/** One way of calling the server. What is sent with it is checked by its entry in `bodies.ts`. */
 export interface Route<
+  Verb extends Method = Method,
   Path extends string = string,
   Who extends Access = Access,
-  Body extends object = object,
   Query extends string = string,
+  Body = unknown,
   Answer = unknown,
 > {
-  readonly method: Method;
+  readonly method: Verb;
   readonly path: Path;
   readonly who: Who;
-  /** What the body is checked against; missing where there is none. */
-  readonly body?: InputClass<Body>;
   /** Names of the query that may be given. */
   readonly query: readonly Query[];
-  /** What the answer follows from, besides the person and the day: it is the same while none of that changes. */
+  /** What the answer follows from, besides the person and the day. */
   readonly reads: readonly Topic[];
+  /** Whether the answer follows from more than that, so that none is kept for a second asking. */
+  readonly live: boolean;
   /** What of the school a call changes. */
   readonly changes: readonly Topic[];
+  /** Whether it is open to somebody who has to set up a second factor first. */
+  readonly beforeFactor: boolean;
+  /** Whether it goes ahead of what still has to follow from earlier changes. */
+  readonly ahead: boolean;
   readonly status: 200 | 201 | 204;
   /** Whether the answer is sent as a file with a name. */
   readonly file: boolean;
+  /** For the type alone. */
+  readonly body?: Body;
   /** For the type alone. */
   readonly answer?: Answer;
 }
 
 /** Everything a route says in its path and its query. */
 export type InputOf<R> =
-  R extends Route<infer Path, Access, never, infer Query, unknown>
+  R extends Route<Method, infer Path, Access, infer Query>
     ? ParamsOf<Path> & Readonly<Partial<Record<Query, string>>>
     : never;
-export type BodyOf<R> = R extends Route<string, Access, infer Body, string, unknown> ? Body : never;
+export type BodyOf<R> = R extends { readonly body?: infer Body } ? Exclude<Body, undefined> : never;
 export type AnswerOf<R> = R extends { readonly answer?: infer Answer } ? Answer : never;
 export type AccessOf<R> = R extends { readonly who: infer Who extends Access } ? Who : never;
 
-interface More<Body extends object, Query extends string> {
-  readonly body?: InputClass<Body>;
+type Given<T> = { readonly [K in keyof T]: T[K] | (string extends T[K] ? number : never) };
+
+/** What a caller gives: what the address needs, and what is sent. */
+export type ArgOf<R> = Given<InputOf<R>> & ([BodyOf<R>] extends [never] ? unknown : { readonly body: BodyOf<R> });
+
+/**
+ * The address of a call, with its parameters and those of its query that are given.
+ * @throws Error where a parameter is missing
+ */
+export function addressOf({ path, query }: Pick<Route, 'path' | 'query'>, input: object = {}): string {
+  const given = input as Readonly<Record<string, string | number | undefined>>;
+  const address = path.replace(/:(\w+)/g, (_, name: string) => {
+    if (given[name] === undefined) throw new Error(`The address ${path} needs "${name}".`);
+    return encodeURIComponent(given[name]);
+  });
+  const asked = query.flatMap((name) => (given[name] ? [`${name}=${encodeURIComponent(given[name])}`] : []));
+  return asked.length > 0 ? `${address}?${asked.join('&')}` : address;
+}
+
+interface More<Query extends string> {
   readonly query?: readonly Query[];
   readonly reads?: readonly Topic[];
+  readonly live?: boolean;
   readonly changes?: readonly Topic[];
+  readonly beforeFactor?: boolean;
+  readonly ahead?: boolean;
 }
 
 const way =
-  (method: Method) =>
-  <
-    const Path extends string,
-    const Who extends Access,
-    Body extends object = never,
-    const Query extends string = never,
-  >(
+  <const Verb extends Method>(method: Verb) =>
+  <const Path extends string, const Who extends Access, const Query extends string = never>(
     path: Path,
     who: Who,
-    { body, query = [], reads = [], changes = [] }: More<Body, Query> = {},
+    { query = [], reads = [], live = false, changes = [], beforeFactor = false, ahead = false }: More<Query> = {},
   ) => {
-    const route = <Answer>(status: 200 | 201 | 204, file = false): Route<Path, Who, Body, Query, Answer> => ({
-      method,
-      path,
-      who,
-      ...(body && { body }),
-      query,
-      reads,
-      changes,
-      status,
-      file,
+    const ways = { method, path, who, query, reads, live, changes, beforeFactor, ahead };
+    const ends = <Body>() => ({
+      /** Says what is answered. */
+      answers: <Answer>(status: 200 | 201 = 200): Route<Verb, Path, Who, Query, Body, Answer> => ({
+        ...ways,
+        status,
+        file: false,
+      }),
+      /** A file is answered. */
+      file: (): Route<Verb, Path, Who, Query, Body, FileAnswer> => ({ ...ways, status: 200, file: true }),
+      /** Nothing is answered but that it is done. */
+      done: (): Route<Verb, Path, Who, Query, Body, void> => ({ ...ways, status: 204, file: false }),
     });
     return {
-      /** Says what is answered. */
-      answers: <Answer>(status: 200 | 201 = 200) => route<Answer>(status),
-      /** A file is answered. */
-      file: () => route<FileAnswer>(200, true),
-      /** Nothing is answered but that it is done. */
-      done: () => route<void>(204),
+      ...ends<never>(),
+      /** Says what is sent. */
+      takes: <Body extends object>() => ends<Body>(),
     };
   };
 

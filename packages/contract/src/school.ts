@@ -60,7 +60,7 @@ export class TypedName {
 
 /** Learners to be erased, as the preview showed them. */
 export class OutOfTimeIds {
-  @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) @MaxLength(80, { each: true }) learnerIds!: string[];
+  @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) @MaxLength(80, { each: true }) learnerIds!: readonly string[];
 }
 
 /** A learner whom the rule of the school would erase now. */

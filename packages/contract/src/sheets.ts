@@ -61,7 +61,7 @@ export class SheetInput {
   @ArrayMaxSize(400)
   @ValidateNested({ each: true })
   @Type(() => SheetEntryInput)
-  entries!: SheetEntryInput[];
+  entries!: readonly SheetEntryInput[];
 }
 
 /** A sheet as it is to be, with the version that was changed: a later one is not written over. */

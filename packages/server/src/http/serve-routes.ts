@@ -1,3 +1,4 @@
+import { bodyClassOf } from '@jasperwren/contract/bodies';
 import { check } from '@jasperwren/contract/check';
 import type { FileAnswer, Route } from '@jasperwren/contract/route';
 import { routeNames, routeOf, writes, type RouteName } from '@jasperwren/contract/routes';
@@ -36,13 +37,13 @@ export function serveRoutes(handlers: Handlers, around: Around): Router {
     const handle = handlers[name] as unknown as AnyHandler | undefined;
     if (!handle) throw new Error(`The route "${name}" has no handler.`);
     router.register(route.path, [route.method], async (ctx) => {
-      const who = admit(ctx, route, name);
-      const body = bodyOf(ctx, route);
-      if (name !== 'sendEvents') await around.settled();
+      const who = admit(ctx, route);
+      const body = bodyOf(ctx, name);
+      if (!route.ahead) await around.settled();
       const input = inputOf(ctx, route);
       const call = callOf(ctx, name, route, who, input, around);
       const work = () => handle(call, input, body);
-      if (route.reads.length > 0 && who && 'accountId' in who) return answer(ctx, route, who, work);
+      if (route.reads.length > 0 && !route.live && who && 'accountId' in who) return answer(ctx, route, who, work);
       const answered = await work();
       ctx.status = route.status;
       if (route.file) {
@@ -56,11 +57,8 @@ export function serveRoutes(handlers: Handlers, around: Around): Router {
   return router;
 }
 
-/** What is still open to somebody who has to set up a second factor first. */
-const withoutFactor = new Set<RouteName>(['session', 'signOut', 'beginFactor', 'confirmFactor', 'welcome']);
-
 /** @throws 401 where nobody is signed in; 403 where it is somebody else's */
-function admit(ctx: RouterContext, { who }: Route, name: RouteName): Who | LearnerWho | undefined {
+function admit(ctx: RouterContext, { who, beforeFactor }: Route): Who | LearnerWho | undefined {
   if (who === 'anybody') return undefined;
   const staff = staffOf(ctx);
   const learner = learnerOf(ctx);
@@ -76,7 +74,7 @@ function admit(ctx: RouterContext, { who }: Route, name: RouteName): Who | Learn
     throw createError(401, 'Nobody is signed in, or the sign-in has run out. Sign in and try again.', {
       code: 'not-signed-in',
     });
-  if (staff.factorMissing && !withoutFactor.has(name))
+  if (staff.factorMissing && !beforeFactor)
     throw createError(403, 'Your school requires a second factor. Set it up first.', { code: 'factor-missing' });
   if (who === 'lead' && staff.role !== 'lead')
     throw createError(403, 'Only the lead of the school can do this.', { code: 'not-allowed' });
@@ -84,9 +82,10 @@ function admit(ctx: RouterContext, { who }: Route, name: RouteName): Who | Learn
 }
 
 /** @throws 422 with every field that is wrong */
-function bodyOf(ctx: RouterContext, { body }: Route): unknown {
-  if (!body) return undefined;
-  const checked = check(body, (ctx.request as { body?: unknown }).body);
+function bodyOf(ctx: RouterContext, name: RouteName): unknown {
+  const type = bodyClassOf(name);
+  if (!type) return undefined;
+  const checked = check(type, (ctx.request as { body?: unknown }).body);
   if (checked.ok) return checked.value;
   throw createError(422, 'Some fields are not right. Nothing was saved.', {
     code: 'invalid',

@@ -1,0 +1,65 @@
+import type { InputClass } from './check';
+import type { BodyOf } from './route';
+import type { RouteName, Routes } from './routes';
+import {
+  AccountEdit,
+  FactorProof,
+  HandOver,
+  Invitation,
+  NewPassword,
+  PasswordChange,
+  PasswordProof,
+  SignInRequest,
+} from './accounts';
+import { AccessRequest, CodeSignIn, QuestionInput, ReviewBatch, VehicleChoice, VehicleInput } from './checks';
+import { EventBatch } from './drives';
+import { LearnerEdit, LearnerInput } from './learners';
+import { FreeHoursList, LessonPlan } from './lessons';
+import { OutOfTimeIds, SchoolInput, TypedName } from './school';
+import { ShareInput } from './shares';
+import { SheetEdit, SheetInput } from './sheets';
+import { DraftInput, ImportInput, NewStandard } from './standards';
+
+/** The routes that take something. */
+type Taking = { [N in RouteName]: [BodyOf<Routes[N]>] extends [never] ? never : N }[RouteName];
+
+/** What a body is checked against, by the route that takes it. */
+export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } = {
+  signIn: SignInRequest,
+  changePassword: PasswordChange,
+  choosePassword: NewPassword,
+  beginFactor: PasswordProof,
+  confirmFactor: FactorProof,
+  dropFactor: PasswordProof,
+  editSchool: SchoolInput,
+  closeSchool: TypedName,
+  invite: Invitation,
+  editAccount: AccountEdit,
+  handOver: HandOver,
+  addLearner: LearnerInput,
+  editLearner: LearnerEdit,
+  eraseLearner: TypedName,
+  eraseOutOfTime: OutOfTimeIds,
+  beginStandard: NewStandard,
+  importStandard: ImportInput,
+  saveDraft: DraftInput,
+  sendEvents: EventBatch,
+  share: ShareInput,
+  addSheet: SheetInput,
+  editSheet: SheetEdit,
+  setFreeHours: FreeHoursList,
+  keepLessons: LessonPlan,
+  addQuestion: QuestionInput,
+  editQuestion: QuestionInput,
+  addVehicle: VehicleInput,
+  editVehicle: VehicleInput,
+  addReviews: ReviewBatch,
+  chooseVehicle: VehicleChoice,
+  letIn: AccessRequest,
+  learnerSignIn: CodeSignIn,
+  addMyReviews: ReviewBatch,
+};
+
+/** The class a route's body is checked against; missing where it takes none. */
+export const bodyClassOf = (name: RouteName): InputClass<object> | undefined =>
+  (bodies as Partial<Record<RouteName, InputClass<object>>>)[name];
