@@ -41,6 +41,29 @@ module.exports = {
       to: { path: '^packages/cli' },
     },
     {
+      name: 'web-base-is-the-ground',
+      comment: 'in web: shell -> feature -> ui, charts -> base',
+      severity: 'error',
+      from: { path: '^packages/web/src/(base|workers)/' },
+      to: { path: '^packages/web/src/(?!base/|workers/)' },
+    },
+    {
+      name: 'web-ui-knows-no-feature',
+      severity: 'error',
+      from: { path: '^packages/web/src/(ui|charts)/' },
+      to: { path: '^packages/web/src/(?!base/|ui/|charts/)' },
+    },
+    {
+      name: 'web-feature-by-its-public-file',
+      comment: 'a feature sees of another what its public.ts shows, and nothing of the shell',
+      severity: 'error',
+      from: { path: '^packages/web/src/(?!shell/|base/|ui/|charts/|workers/)([^/]+)/' },
+      to: {
+        path: '^packages/web/src/(?!base/|ui/|charts/|workers/)[^/]+/',
+        pathNot: ['^packages/web/src/$1/', '^packages/web/src/(?!shell/)[^/]+/public\\.ts$'],
+      },
+    },
+    {
       name: 'no-testing-in-product',
       severity: 'error',
       from: { path: '^packages/[^/]+/src', pathNot: '\\.test\\.tsx?$|/testing' },

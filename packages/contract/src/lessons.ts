@@ -45,7 +45,11 @@ class FreeHoursInput implements FreeHours {
 
 /** When an instructor gives lessons, week by week. */
 export class FreeHoursList {
-  @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => FreeHoursInput) hours!: readonly FreeHoursInput[];
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => FreeHoursInput)
+  hours!: readonly FreeHoursInput[];
 
   /** The version that was changed: a later one is not written over. */
   @IsInt() @Min(0) version!: number;
@@ -76,7 +80,11 @@ class LessonInput implements PlannedLesson {
 
 /** The lessons of a learner as they are to be: those that are left out are cancelled. */
 export class LessonPlan {
-  @IsArray() @ArrayMaxSize(120) @ValidateNested({ each: true }) @Type(() => LessonInput) lessons!: readonly LessonInput[];
+  @IsArray()
+  @ArrayMaxSize(120)
+  @ValidateNested({ each: true })
+  @Type(() => LessonInput)
+  lessons!: readonly LessonInput[];
 
   /** The version of the plan that was changed: lessons booked meanwhile are not cancelled by an older one. */
   @IsInt() @Min(0) version!: number;

@@ -3,10 +3,10 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
-import { workOffline } from './app/offline';
-import { router } from './app/router';
-import { store } from './app/store';
-import { Theme } from './app/Theme';
+import { workOffline } from './base/offline';
+import { router } from './shell/router';
+import { store } from './base/store';
+import { Theme } from './base/Theme';
 
 if (import.meta.env.PROD) workOffline();
 

@@ -2,8 +2,8 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { GradeSign, Standard } from '@jasperwren/core/marking/standard';
 import { useMemo } from 'react';
-import { useThemeName } from '../app/Theme';
-import { tokens, type TokenName } from '../app/tokens';
+import { useThemeName } from '../base/Theme';
+import { tokens, type TokenName } from '../base/tokens';
 import { areaFigure } from './area-figure';
 import Chart from './Chart';
 

@@ -1,8 +1,8 @@
 import Plotly from 'plotly.js-basic-dist-min';
 import type { Config, Data, Layout } from 'plotly.js';
 import { useEffect, useMemo, useRef } from 'react';
-import { useThemeName } from '../app/Theme';
-import { fonts, tokens } from '../app/tokens';
+import { useThemeName } from '../base/Theme';
+import { fonts, tokens } from '../base/tokens';
 
 interface Props {
   readonly data: Data[];

@@ -1,21 +1,21 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { AccessKind } from '@jasperwren/contract/checks';
 import dayjs from 'dayjs';
 import { useSnackbar } from 'notistack';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 import { longDate } from '../ui/format';
 import styles from './checks.module.css';
-import { useEndAccessMutation, useLetInMutation } from './checks-api';
 
 /** Lets a learner drill alone: by a code read out now, or an invitation to send. */
 export function Access({ learnerId, name }: { readonly learnerId: string; readonly name: string }) {
-  const [letIn, { data: code, error, isLoading, originalArgs }] = useLetInMutation();
-  const [end] = useEndAccessMutation();
+  const [letIn, { data: code, error, isLoading, originalArgs }] = api.useLetInMutation();
+  const [end] = api.useEndAccessMutation();
   const { enqueueSnackbar } = useSnackbar();
-  const make = (kind: AccessKind) => void letIn({ id: learnerId, kind });
+  const make = (kind: AccessKind) => void letIn({ learnerId, body: { kind } });
   const close = async () => {
-    const { error: failed } = await end(learnerId);
+    const { error: failed } = await end({ learnerId });
     enqueueSnackbar(failed ? 'It could not be ended. Try again.' : `${name} is signed out everywhere.`);
   };
   return (
@@ -35,13 +35,13 @@ export function Access({ learnerId, name }: { readonly learnerId: string; readon
         </Button>
       </div>
       {error && <p role="alert">{apiError(error)?.message}</p>}
-      {code && originalArgs?.kind === 'code' && (
+      {code && originalArgs?.body.kind === 'code' && (
         <p role="status">
           <b className={styles.code}>{code.code}</b> at {window.location.host}/learn, until{' '}
           {dayjs(code.expiresAt).format('HH:mm')}.
         </p>
       )}
-      {code && originalArgs?.kind === 'invitation' && (
+      {code && originalArgs?.body.kind === 'invitation' && (
         <TextField
           label={`Works once, until ${longDate(code.expiresAt)}`}
           value={`${window.location.origin}${code.path}`}

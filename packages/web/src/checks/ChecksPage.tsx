@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import type { BoardRow, BoardView } from '@jasperwren/contract/checks';
 import { percent } from '@jasperwren/core/marking/wording';
@@ -7,13 +8,12 @@ import { fromToday, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './checks.module.css';
-import { useBoardQuery } from './checks-api';
 
 const ForgottenChart = lazy(() => import('./ForgottenChart'));
 
 /** The board: who is due, who will know it on the day, and what the school forgets. */
 export default function ChecksPage() {
-  const { data, error, refetch } = useBoardQuery();
+  const { data, error, refetch } = api.useBoardQuery();
   return (
     <Page
       title="Checks"

@@ -1,8 +1,8 @@
 import type { ForgottenQuestion } from '@jasperwren/contract/checks';
 import { percent } from '@jasperwren/core/marking/wording';
 import { useMemo } from 'react';
-import { useThemeName } from '../app/Theme';
-import { tokens } from '../app/tokens';
+import { useThemeName } from '../base/Theme';
+import { tokens } from '../base/tokens';
 import Chart from '../charts/Chart';
 
 const rowPx = 30;

@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -6,15 +7,13 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useStandardsQuery } from '../drives/drives-api';
-import { useLearnerQuery } from '../learners/learners-api';
 import { firstName } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import styles from './checks.module.css';
-import { useChecksQuery, useChooseVehicleMutation, useLearnerReviewsQuery } from './checks-api';
 import { DrillSession } from './drill/DrillSession';
-import { useSignedIn } from '../session/signed-in';
+import { laneOfReviews } from '../base/device/lanes';
+import { useSignedIn } from '../base/signed-in';
 import { useDrillSource } from './drill/source';
 import { Standing } from './drill/Standing';
 import { Access } from './Access';
@@ -22,9 +21,9 @@ import { OralWith } from './oral/OralWith';
 
 export default function LearnerChecksPage() {
   const { learnerId = '' } = useParams();
-  const learner = useLearnerQuery(learnerId);
-  const checks = useChecksQuery();
-  const standards = useStandardsQuery();
+  const learner = api.useLearnerQuery({ learnerId });
+  const checks = api.useChecksQuery();
+  const standards = api.useStandardsQuery();
   const error = learner.error ?? checks.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void learner.refetch()} />;
   const standard = standards.data?.find(({ id }) => id === learner.data?.standardId);
@@ -47,9 +46,9 @@ interface Props {
 /** The safety questions of one learner, with the instructor beside: ask aloud, drill, choose the car, let in. */
 function LearnerChecks({ learner, checks, standard }: Props) {
   const { account } = useSignedIn();
-  const { data: known } = useLearnerReviewsQuery(learner.id);
+  const { data: known } = api.useReviewsQuery({ learnerId: learner.id });
   const [drilling, setDrilling] = useState(false);
-  const [choose] = useChooseVehicleMutation();
+  const [choose] = api.useChooseVehicleMutation();
   const name = firstName(learner.name);
   const source = useDrillSource({
     name,
@@ -57,7 +56,7 @@ function LearnerChecks({ learner, checks, standard }: Props) {
     standard,
     vehicleId: learner.vehicleId,
     testDate: learner.testDate,
-    url: `/learners/${learner.id}/reviews`,
+    lane: laneOfReviews(learner.id),
     known,
     owner: account.id,
   });
@@ -92,7 +91,10 @@ function LearnerChecks({ learner, checks, standard }: Props) {
                 label="Car"
                 value={source.vehicle?.id ?? ''}
                 onChange={(event) =>
-                  void choose({ id: learner.id, vehicleId: event.target.value === '' ? undefined : event.target.value })
+                  void choose({
+                    learnerId: learner.id,
+                    body: event.target.value === '' ? {} : { vehicleId: event.target.value },
+                  })
                 }
                 helperText="Answers are given in the words of this car."
                 fullWidth

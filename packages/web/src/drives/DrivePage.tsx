@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -7,16 +8,13 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useAppDispatch } from '../app/hooks';
-import { useLazyLearnerDrivesQuery, useLearnersQuery } from '../learners/learners-api';
-import { useAccountsQuery } from '../school/school-api';
-import { useSignedIn } from '../session/signed-in';
+import { useAppDispatch } from '../base/hooks';
+import { useSignedIn } from '../base/signed-in';
 import form from '../ui/form.module.css';
 import { firstName } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './drive-page.module.css';
-import { useStandardsQuery } from './drives-api';
 import { startDrive } from './log/append';
 import { pastDrives } from './log/open-drive';
 import { useUnfinishedHere } from './log/use-unfinished';
@@ -26,8 +24,8 @@ type Colleague = Pick<AccountView, 'id' | 'name'>;
 /** Chooses who drives and by which standard, and starts the clock. */
 export default function DrivePage() {
   const [params] = useSearchParams();
-  const { data: learners, error, refetch } = useLearnersQuery({ archived: false });
-  const { data: standards, error: standardsError, refetch: refetchStandards } = useStandardsQuery();
+  const { data: learners, error, refetch } = api.useLearnersQuery();
+  const { data: standards, error: standardsError, refetch: refetchStandards } = api.useStandardsQuery();
   const unfinished = useUnfinishedHere();
   const failed = error ?? standardsError;
   return (
@@ -86,12 +84,12 @@ function Choose({
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const { account, school } = useSignedIn();
-  const [fetchDrives] = useLazyLearnerDrivesQuery();
+  const [fetchDrives] = api.useLazyLearnerDrivesQuery();
   const [learner, setLearner] = useState(learners.find(({ id }) => id === first) ?? null);
   const [chosenStandard, setChosenStandard] = useState<string>();
   const [starting, setStarting] = useState(false);
   const [helpers, setHelpers] = useState<readonly Colleague[]>([]);
-  const { data: accounts = [] } = useAccountsQuery();
+  const { data: accounts = [] } = api.useAccountsQuery();
   const colleagues = accounts.filter(({ id }) => id !== account.id);
   const [asked, setAsked] = useState(false);
   const standard = standards.find(({ id }) => id === (chosenStandard ?? learner?.standardId)) ?? standards[0]!;
@@ -101,7 +99,7 @@ function Choose({
     if (!learner) return;
     setStarting(true);
     // What is likely now rests on earlier drives; without a connection the usual faults stand in.
-    const past = (await fetchDrives(learner.id, true)).data ?? [];
+    const past = (await fetchDrives({ learnerId: learner.id }, true)).data ?? [];
     const driveId = await dispatch(
       startDrive(
         {

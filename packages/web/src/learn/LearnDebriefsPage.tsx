@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import { Link } from 'react-router';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { longDate } from '../ui/format';
@@ -5,11 +6,10 @@ import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './learn.module.css';
-import { useMyDebriefsQuery } from './me-api';
 
 /** The debriefs an instructor has shared. */
 export default function LearnDebriefsPage() {
-  const { data, error, refetch } = useMyDebriefsQuery();
+  const { data, error, refetch } = api.useMyDebriefsQuery();
   return (
     <Page title="Debriefs">
       {error && <Failed error={error} onRetry={() => void refetch()} />}

@@ -1,12 +1,10 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { DrillSession } from '../checks/drill/DrillSession';
-import { NumbersRound } from '../checks/drill/NumbersRound';
-import { Standing } from '../checks/drill/Standing';
-import { SignOut } from '../session/SignOut';
+import { DrillSession, NumbersRound, Standing } from '../checks/public';
+import { SignOut } from '../session/public';
 import { counted, fromToday, longDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
-import { useLearning } from './LearnFrame';
+import { useLearning } from './learning';
 import styles from './learn.module.css';
 
 /** Where a learner stands, and the ten minutes of today. */

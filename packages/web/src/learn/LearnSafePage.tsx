@@ -1,4 +1,4 @@
-import { SafeMoments } from '../checks/safe/SafeMoments';
+import { SafeMoments } from '../checks/public';
 import { Page } from '../ui/Page';
 
 export default function LearnSafePage() {

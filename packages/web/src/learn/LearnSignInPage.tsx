@@ -1,25 +1,25 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 import form from '../ui/form.module.css';
 import { Page } from '../ui/Page';
-import { useSignInByCodeMutation } from './me-api';
 
 /** A learner comes in by a code of the instructor; the one in the address is already written there. */
 export default function LearnSignInPage() {
   const [params] = useSearchParams();
   const navigate = useNavigate();
   const [code, setCode] = useState(params.get('code') ?? '');
-  const [signIn, { isLoading, error }] = useSignInByCodeMutation();
+  const [signIn, { isLoading, error }] = api.useLearnerSignInMutation();
   return (
     <Page title="Your drill" sub="Your instructor gives you a code. It works once and keeps you signed in here.">
       <form
         className={form.form}
         onSubmit={(event) => {
           event.preventDefault();
-          void signIn({ code }).then(({ error: failed }) => {
+          void signIn({ body: { code } }).then(({ error: failed }) => {
             if (!failed) void navigate('/learn', { replace: true });
           });
         }}

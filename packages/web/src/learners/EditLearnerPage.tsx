@@ -1,15 +1,13 @@
+import { api } from '../base/api';
 import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
 import { useSnackbar } from 'notistack';
 import { useCallback, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useStandardsQuery } from '../drives/drives-api';
-import { useAccountsQuery } from '../school/school-api';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { LearnerForm } from './LearnerForm';
-import { useEditLearnerMutation, useLearnerQuery } from './learners-api';
 
 const labels = {
   name: 'Name',
@@ -37,7 +35,7 @@ export default function EditLearnerPage() {
   const { learnerId = '' } = useParams();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
-  const { data: learner, error, refetch } = useLearnerQuery(learnerId);
+  const { data: learner, error, refetch } = api.useLearnerQuery({ learnerId });
   const onSaved = useCallback(() => {
     enqueueSnackbar('Saved.');
     void navigate(`/learners/${learnerId}`, { replace: true });
@@ -50,12 +48,12 @@ export default function EditLearnerPage() {
 function Edit({ learner: first, onSaved }: { readonly learner: LearnerView; readonly onSaved: () => void }) {
   // What was read when the page was opened: what others save meanwhile does not slip in unseen.
   const [learner] = useState(first);
-  const [edit] = useEditLearnerMutation();
+  const [edit] = api.useEditLearnerMutation();
   const [clash, setClash] = useState<{ readonly mine: LearnerInput; readonly theirs: LearnerView }>();
   const [saved, setSaved] = useState<LearnerView>();
   const words = useWords();
   const save = async (input: LearnerInput, version: number) => {
-    const { data, error } = await edit({ id: learner.id, input: { ...input, version } });
+    const { data, error } = await edit({ learnerId: learner.id, body: { ...input, version } });
     const theirs = staleOf<LearnerView>(error);
     setClash(theirs && { mine: input, theirs });
     return { data, ...(!theirs && { error }) };
@@ -94,8 +92,8 @@ function Edit({ learner: first, onSaved }: { readonly learner: LearnerView; read
 
 /** The words for what stands in a field. */
 function useWords(): (field: keyof typeof labels, value: unknown) => string {
-  const { data: standards = [] } = useStandardsQuery();
-  const { data: accounts = [] } = useAccountsQuery();
+  const { data: standards = [] } = api.useStandardsQuery();
+  const { data: accounts = [] } = api.useAccountsQuery();
   return (field, value) => {
     if (typeof value !== 'string') return '';
     if (field === 'standardId') return standards.find(({ id }) => id === value)?.name ?? value;

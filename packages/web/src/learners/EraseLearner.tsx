@@ -1,17 +1,20 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import { routes } from '@jasperwren/contract/routes';
 import type { ErasureReceipt } from '@jasperwren/contract/school';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api } from '../app/api';
-import { useAppDispatch } from '../app/hooks';
-import { forgetErased } from '../drives/log/device-log';
-import { useEraseLearnerMutation } from '../school/school-api';
+import { useAppDispatch } from '../base/hooks';
+import { forgetErased } from '../base/device/forget';
 import { counted } from '../ui/format';
 import { TypedNameDialog } from '../ui/TypedNameDialog';
+
+// The page of the learner stays until the receipt was read.
+api.enhanceEndpoints({ endpoints: { eraseLearner: { invalidatesTags: [] } } });
 
 interface Props {
   readonly id: string;
@@ -21,19 +24,19 @@ interface Props {
 
 /** Erases a learner who asks for it, once their name was typed; then shows the receipt. */
 export function EraseLearner({ id, name, onClose }: Props) {
-  const [erase, { isLoading, error }] = useEraseLearnerMutation();
+  const [erase, { isLoading, error }] = api.useEraseLearnerMutation();
   const [receipt, setReceipt] = useState<ErasureReceipt>();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const go = async (typed: string) => {
-    const { data } = await erase({ id, name: typed });
+    const { data } = await erase({ learnerId: id, body: { name: typed } });
     if (!data) return;
     await forgetErased([id], []).catch(() => undefined);
     setReceipt(data);
   };
   const leave = () => {
     void navigate('/learners', { replace: true });
-    dispatch(api.util.invalidateTags(['Learners', 'Drives', 'Lessons', 'Sheets', 'Reviews']));
+    dispatch(api.util.invalidateTags([...routes.eraseLearner.changes]));
   };
   if (receipt)
     return (

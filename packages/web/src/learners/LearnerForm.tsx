@@ -1,11 +1,10 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { LearnerInput, type LearnerView } from '@jasperwren/contract/learners';
 import { useEffect, useState } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
-import type { ApiError } from '../app/api';
-import { useStandardsQuery } from '../drives/drives-api';
-import { useAccountsQuery } from '../school/school-api';
+import type { ApiError } from '../base/client';
 import { DateField } from '../ui/DateField';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
@@ -26,7 +25,7 @@ interface Props {
 
 /** The particulars of a learner, to add or to edit. */
 export function LearnerForm({ initial, ...props }: Props) {
-  const { data: standards, error, refetch } = useStandardsQuery();
+  const { data: standards, error, refetch } = api.useStandardsQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!standards) return <Loading what="the standards" />;
   return <Fields initial={{ standardId: standards[0]?.id ?? '', ...initial }} standards={standards} {...props} />;
@@ -59,7 +58,7 @@ function Fields({
   const { isDirty, isSubmitting } = checked.formState;
   const [savedHere, setSaved] = useState<LearnerView>();
   const saved = savedElsewhere ?? savedHere;
-  const { data: accounts = [] } = useAccountsQuery();
+  const { data: accounts = [] } = api.useAccountsQuery();
   const blocker = useBlocker(() => isDirty && !saved);
   const submit = checked.handleSubmit(async (values) => {
     const { data, error } = await onSave(values);

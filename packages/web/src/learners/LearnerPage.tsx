@@ -1,16 +1,14 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import EmojiFlagsOutlined from '@mui/icons-material/EmojiFlagsOutlined';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { SheetView } from '@jasperwren/contract/sheets';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
-import { useStandardsQuery } from '../drives/drives-api';
-import { useLearnerSheetsQuery } from '../sheets/sheets-api';
 import { firstName, helpGiven, fromToday, longDate, shortDate, wholeMinutes } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import { useLearnerDrivesQuery, useLearnerQuery } from './learners-api';
 import styles from './learners.module.css';
 import { MoreMenu } from './MoreMenu';
 
@@ -18,8 +16,8 @@ const AreaChart = lazy(() => import('../charts/AreaChart'));
 
 export default function LearnerPage() {
   const { learnerId = '' } = useParams();
-  const { data: learner, error, refetch } = useLearnerQuery(learnerId);
-  const { data: standards } = useStandardsQuery();
+  const { data: learner, error, refetch } = api.useLearnerQuery({ learnerId });
+  const { data: standards } = api.useStandardsQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!learner) return <Loading what="the learner" />;
   const standard = standards?.find(({ id }) => id === learner.standardId);
@@ -67,9 +65,9 @@ export default function LearnerPage() {
 
 /** Drives and real tests in one list, the latest first. */
 function History({ learnerId, name }: { readonly learnerId: string; readonly name: string }) {
-  const { data: drives, error, refetch } = useLearnerDrivesQuery(learnerId);
-  const { data: standards } = useStandardsQuery();
-  const sheets = useLearnerSheetsQuery(learnerId);
+  const { data: drives, error, refetch } = api.useLearnerDrivesQuery({ learnerId });
+  const { data: standards } = api.useStandardsQuery();
+  const sheets = api.useSheetsQuery({ learnerId });
   const failure = error ?? sheets.error;
   if (failure) return <Failed error={failure} onRetry={() => void refetch()} />;
   if (!drives || !standards || !sheets.data) return <Loading what="the drives" />;

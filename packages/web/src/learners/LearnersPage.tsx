@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { LearnerView } from '@jasperwren/contract/learners';
@@ -8,9 +9,7 @@ import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
-import { JudgementWord } from '../readiness/JudgementWord';
-import { useSchoolReadiness } from '../readiness/use-school-readiness';
-import { useLearnersQuery } from './learners-api';
+import { JudgementWord, useSchoolReadiness } from '../readiness/public';
 import styles from './learners.module.css';
 
 const searchFrom = 6;
@@ -18,7 +17,7 @@ const searchFrom = 6;
 export default function LearnersPage() {
   const [params] = useSearchParams();
   const archived = params.get('archived') === '1';
-  const { data: learners, error, refetch } = useLearnersQuery({ archived });
+  const { data: learners, error, refetch } = api.useLearnersQuery(archived ? { archived: '1' } : {});
   const { data: ready } = useSchoolReadiness();
   const [search, setSearch] = useState('');
   const shown = useMemo(

@@ -1,3 +1,4 @@
+import { addressFor, api } from '../base/api';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -5,9 +6,8 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useSignedIn } from '../session/signed-in';
+import { useSignedIn } from '../base/signed-in';
 import { EraseLearner } from './EraseLearner';
-import { useArchiveLearnerMutation } from './learners-api';
 
 /** What is seldom done with a learner. */
 export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
@@ -26,7 +26,7 @@ export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
         <MenuItem component={Link} to={`/learners/${learner.id}/sheet`}>
           Enter a real test
         </MenuItem>
-        <MenuItem component="a" href={`/api/learners/${learner.id}/export.zip`} download onClick={close}>
+        <MenuItem component="a" href={addressFor('exportLearner', { learnerId: learner.id })} download onClick={close}>
           Save everything about {learner.name}
         </MenuItem>
         <MenuItem
@@ -55,10 +55,11 @@ export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
 
 /** Archives a learner or puts them back, with a way to take that back. */
 function useArchive({ id, name }: LearnerView): (to: boolean) => Promise<void> {
-  const [archive] = useArchiveLearnerMutation();
+  const [archive] = api.useArchiveLearnerMutation();
+  const [unarchive] = api.useUnarchiveLearnerMutation();
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   return async (to) => {
-    const { error } = await archive({ id, archived: to });
+    const { error } = await (to ? archive : unarchive)({ learnerId: id });
     if (error) {
       enqueueSnackbar('It could not be changed. Try again when the server can be reached.');
       return;
@@ -69,7 +70,7 @@ function useArchive({ id, name }: LearnerView): (to: boolean) => Promise<void> {
           color="inherit"
           onClick={() => {
             closeSnackbar(key);
-            void archive({ id, archived: !to });
+            void (to ? unarchive : archive)({ learnerId: id });
           }}
         >
           Undo

@@ -1,16 +1,16 @@
+import { api } from '../base/api';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { useSnackbar } from 'notistack';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
-import { useSignedIn } from '../session/signed-in';
+import { useSignedIn } from '../base/signed-in';
 import { Page } from '../ui/Page';
 import { LearnerForm } from './LearnerForm';
-import { useAddLearnerMutation } from './learners-api';
 
 export default function NewLearnerPage() {
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
-  const [add] = useAddLearnerMutation();
+  const [add] = api.useAddLearnerMutation();
   const { account } = useSignedIn();
   const onSaved = useCallback(
     ({ id, name }: LearnerView) => {
@@ -21,7 +21,12 @@ export default function NewLearnerPage() {
   );
   return (
     <Page title="A new learner">
-      <LearnerForm initial={{ instructorId: account.id }} action="Add the learner" onSave={add} onSaved={onSaved} />
+      <LearnerForm
+        initial={{ instructorId: account.id }}
+        action="Add the learner"
+        onSave={(body) => add({ body })}
+        onSaved={onSaved}
+      />
     </Page>
   );
 }

@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -6,13 +7,12 @@ import { useState } from 'react';
 import type { FreeHoursView } from '@jasperwren/contract/lessons';
 import { useSnackbar } from 'notistack';
 import { v7 as newId } from 'uuid';
-import { apiError } from '../app/api';
-import { putLatest } from '../outbox/entries';
-import { outbox } from '../outbox/outbox';
-import { useSignedIn } from '../session/signed-in';
+import { apiError } from '../base/client';
+import { putLatest } from '../base/outbox/entries';
+import { laneOfHours } from '../base/device/lanes';
+import { useSignedIn } from '../base/signed-in';
 import { clashesOf, Conflict, staleOf } from '../ui/Conflict';
 import styles from './plan.module.css';
-import { useSetFreeHoursMutation } from './readiness-api';
 
 const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
 const usual: FreeHours = { weekday: 1, from: '09:00', to: '12:00' };
@@ -23,16 +23,15 @@ const hourWords = ({ weekday, from, to }: FreeHours) => `${weekdays[weekday]} ${
 export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
   const { account } = useSignedIn();
   const [hours, setHours] = useState(kept.hours);
-  const [send, { isLoading, error }] = useSetFreeHoursMutation();
+  const [send, { isLoading, error }] = api.useSetFreeHoursMutation();
   const [theirs, setTheirs] = useState<FreeHoursView>();
   const { enqueueSnackbar } = useSnackbar();
   const save = async (chosen: readonly FreeHours[], version: number) => {
     const body = { hours: chosen.map((one) => ({ ...one })), version };
-    const { data, error: failed } = await send(body);
+    const { data, error: failed } = await send({ body });
     setTheirs(staleOf<FreeHoursView>(failed));
     if (data || apiError(failed)?.status !== 0) return;
-    await putLatest({ id: newId(), owner: account.id, lane: 'put /free-hours', body });
-    outbox.soon();
+    await putLatest({ id: newId(), owner: account.id, lane: laneOfHours(account.id), body });
     enqueueSnackbar('Your hours are kept on this device and sent when the server can be reached.');
   };
   const set = (at: number, change: Partial<FreeHours>) =>

@@ -2,8 +2,8 @@ import type { RealResult } from '@jasperwren/contract/readiness';
 import type { HistoryPoint } from '@jasperwren/core/readiness/estimate';
 import dayjs from 'dayjs';
 import { useMemo } from 'react';
-import { useThemeName } from '../app/Theme';
-import { tokens } from '../app/tokens';
+import { useThemeName } from '../base/Theme';
+import { tokens } from '../base/tokens';
 import Chart from '../charts/Chart';
 
 interface Props {

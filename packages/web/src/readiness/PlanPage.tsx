@@ -1,3 +1,5 @@
+import { addressFor, api } from '../base/api';
+import { showLessons } from './lessons';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -10,10 +12,8 @@ import { freeSlots, planLessons, spreadLessons, type Expected } from '@jasperwre
 import dayjs from 'dayjs';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { apiError } from '../app/api';
-import { useAppDispatch } from '../app/hooks';
-import { useStandardsQuery } from '../drives/drives-api';
-import { useLearnerQuery } from '../learners/learners-api';
+import { apiError } from '../base/client';
+import { useAppDispatch } from '../base/hooks';
 import { counted, firstName, fromToday, longDate, shortDate } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -23,7 +23,6 @@ import { LessonList, type DraftLesson } from './LessonList';
 import { Perches } from './Perches';
 import styles from './plan.module.css';
 import { questionOf } from './question';
-import { useKeepLessonsMutation, useLessonsQuery, useReadinessInputQuery, showLessons } from './readiness-api';
 import { startWorker } from './use-readiness';
 
 /** Without a test date, this far ahead. */
@@ -33,10 +32,10 @@ const perWeekChoices = [1, 2, 3, 4, 5];
 
 export default function PlanPage() {
   const { learnerId = '' } = useParams();
-  const learner = useLearnerQuery(learnerId);
-  const input = useReadinessInputQuery(learnerId);
-  const lessons = useLessonsQuery(learnerId);
-  const standards = useStandardsQuery();
+  const learner = api.useLearnerQuery({ learnerId });
+  const input = api.useReadinessQuery({ learnerId });
+  const lessons = api.useLessonsQuery({ learnerId });
+  const standards = api.useStandardsQuery();
   const error = learner.error ?? input.error ?? lessons.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void lessons.refetch()} />;
   const standard = standards.data?.find(({ id }) => id === learner.data?.standardId);
@@ -67,7 +66,7 @@ function Plan({ learner, input, kept, standard }: Props) {
   const [draft, setDraft] = useState<readonly DraftLesson[]>();
   const [minutes, setMinutes] = useState(60);
   const [perWeek, setPerWeek] = useState(2);
-  const [keep, { isLoading, error }] = useKeepLessonsMutation();
+  const [keep, { isLoading, error }] = api.useKeepLessonsMutation();
   const [booked, setBooked] = useState<number>();
   const dispatch = useAppDispatch();
   const lessons = draft ?? standing;
@@ -108,7 +107,7 @@ function Plan({ learner, input, kept, standard }: Props) {
     const past = kept.lessons.filter(({ start }) => start.slice(0, 10) < today);
     const { data, error: failed } = await keep({
       learnerId: learner.id,
-      plan: {
+      body: {
         lessons: [...past, ...lessons].map(({ id, start, minutes: long, goals }) => ({
           ...(id && { id }),
           start,
@@ -131,7 +130,7 @@ function Plan({ learner, input, kept, standard }: Props) {
       actions={
         <>
           {standing.length > 0 && (
-            <Button variant="outlined" component="a" href={`/api/learners/${learner.id}/lessons.ics`} download>
+            <Button variant="outlined" component="a" href={addressFor('calendar', { learnerId: learner.id })} download>
               Calendar file
             </Button>
           )}

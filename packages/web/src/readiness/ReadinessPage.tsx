@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import CheckRounded from '@mui/icons-material/CheckRounded';
 import RadioButtonUncheckedRounded from '@mui/icons-material/RadioButtonUncheckedRounded';
 import Button from '@mui/material/Button';
@@ -10,8 +11,6 @@ import type { Readiness } from '@jasperwren/core/readiness/estimate';
 import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/core/readiness/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useStandardsQuery } from '../drives/drives-api';
-import { useLearnerQuery } from '../learners/learners-api';
 import { firstName, fromToday, longDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -21,16 +20,15 @@ import { JudgementWord } from './JudgementWord';
 import { Perches } from './Perches';
 import styles from './readiness.module.css';
 import { questionOf } from './question';
-import { useReadinessInputQuery } from './readiness-api';
 import { useReadiness } from './use-readiness';
 
 const HistoryChart = lazy(() => import('./HistoryChart'));
 
 export default function ReadinessPage() {
   const { learnerId = '' } = useParams();
-  const learner = useLearnerQuery(learnerId);
-  const input = useReadinessInputQuery(learnerId);
-  const standards = useStandardsQuery();
+  const learner = api.useLearnerQuery({ learnerId });
+  const input = api.useReadinessQuery({ learnerId });
+  const standards = api.useStandardsQuery();
   const error = learner.error ?? input.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void input.refetch()} />;
   if (!learner.data || !input.data || !standards.data) return <Loading what="what was driven" />;

@@ -1,8 +1,8 @@
 import { percent } from '@jasperwren/core/marking/wording';
 import type { ReliabilityBin } from '@jasperwren/core/readiness/calibration';
 import { useMemo } from 'react';
-import { useThemeName } from '../app/Theme';
-import { tokens } from '../app/tokens';
+import { useThemeName } from '../base/Theme';
+import { tokens } from '../base/tokens';
 import Chart from '../charts/Chart';
 
 /** What was said against what came: on the line, estimates were true. */

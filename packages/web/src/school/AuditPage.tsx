@@ -1,20 +1,22 @@
+import { addressFor, api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { AuditLine } from '@jasperwren/contract/audit';
+import type { AuditLine, auditFilters } from '@jasperwren/contract/audit';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useLearnersQuery } from '../learners/learners-api';
 import { DateBox } from '../ui/DateField';
 import { Page } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import { deedOf, deedWords, doerOf } from './audit-words';
-import { auditQuery, useAuditQuery, usePeopleQuery, type AuditFilter } from './school-api';
 import styles from './school.module.css';
 
 /** An id that says nothing to anybody. */
 const madeUp = /[0-9a-f]{8}-[0-9a-f]{4}-/;
+
+/** How the trail is narrowed. */
+type AuditFilter = Readonly<Partial<Record<(typeof auditFilters)[number], string>>>;
 
 const deeds = Object.entries(deedWords).sort(([, a], [, b]) => a.localeCompare(b));
 
@@ -33,7 +35,7 @@ export default function AuditPage() {
       over={<Link to="/school">The school</Link>}
       sub="Kept for a year at least. Nobody can change a line."
       actions={
-        <Button variant="outlined" component="a" href={`/api/audit.csv?${auditQuery(filter)}`} download>
+        <Button variant="outlined" component="a" href={addressFor('auditTable', filter)} download>
           Save as a table
         </Button>
       }
@@ -57,8 +59,8 @@ function Filters({
   readonly filter: AuditFilter;
   readonly onChange: (change: AuditFilter) => void;
 }) {
-  const { data: people = [] } = usePeopleQuery();
-  const { data: learners = [] } = useLearnersQuery({ archived: false });
+  const { data: people = [] } = api.usePeopleQuery();
+  const { data: learners = [] } = api.useLearnersQuery();
   const choices: readonly (readonly [keyof AuditFilter, string, readonly (readonly [string, string])[]])[] = [
     ['account', 'Who', people.map(({ id, name }) => [id, name])],
     ['learner', 'About', learners.map(({ id, name }) => [id, name])],
@@ -105,7 +107,7 @@ function Lines({
   readonly filter: AuditFilter;
   readonly onMore: ((next: number) => void) | undefined;
 }) {
-  const { data: page, error, refetch } = useAuditQuery(filter);
+  const { data: page, error, refetch } = api.useAuditQuery(filter);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!page) return <Loading what="the trail" />;
   if (page.lines.length === 0) return <Empty>Nothing like this has been done. Take a filter away to see more.</Empty>;

@@ -1,19 +1,19 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useAppDispatch } from '../app/hooks';
-import { leave } from '../session/leave';
+import { useAppDispatch } from '../base/hooks';
+import { leave } from '../session/public';
 import { TypedNameDialog } from '../ui/TypedNameDialog';
-import { useCloseSchoolMutation } from './school-api';
 
 /** Takes the whole school out, once its name was typed. */
 export function CloseSchool({ name }: { readonly name: string }) {
   const [asking, setAsking] = useState(false);
-  const [close, { isLoading, error }] = useCloseSchoolMutation();
+  const [close, { isLoading, error }] = api.useCloseSchoolMutation();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const go = async (typed: string) => {
-    if ((await close({ name: typed })).error) return;
+    if ((await close({ body: { name: typed } })).error) return;
     await leave(dispatch);
     void navigate('/sign-in', { replace: true });
   };

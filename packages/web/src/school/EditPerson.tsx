@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -8,14 +9,13 @@ import { AccountEdit, type PersonView } from '@jasperwren/contract/accounts';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
-import { useEditAccountMutation } from './school-api';
 
 /** Changes the name and the role of somebody. */
 export function EditPerson({ person, onClose }: { readonly person: PersonView; readonly onClose: () => void }) {
-  const [edit] = useEditAccountMutation();
+  const [edit] = api.useEditAccountMutation();
   const checked = useCheckedForm<AccountEdit>(AccountEdit, { name: person.name, role: person.role });
   const submit = checked.handleSubmit(async (body) => {
-    const { error } = await edit({ id: person.id, body });
+    const { error } = await edit({ accountId: person.id, body });
     if (!error) {
       onClose();
       return;

@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -8,9 +9,8 @@ import TextField from '@mui/material/TextField';
 import type { PersonView } from '@jasperwren/contract/accounts';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 import { counted } from '../ui/format';
-import { useHandOverMutation } from './school-api';
 
 interface Props {
   readonly person: PersonView;
@@ -22,10 +22,10 @@ interface Props {
 export function HandOverDialog({ person, people, onClose }: Props) {
   const others = people.filter(({ id, disabledAt }) => id !== person.id && !disabledAt);
   const [to, setTo] = useState('');
-  const [handOver, { isLoading, error }] = useHandOverMutation();
+  const [handOver, { isLoading, error }] = api.useHandOverMutation();
   const { enqueueSnackbar } = useSnackbar();
   const go = async () => {
-    const { data } = await handOver({ id: person.id, toAccountId: to });
+    const { data } = await handOver({ accountId: person.id, body: { toAccountId: to } });
     if (!data) return;
     const name = others.find(({ id }) => id === to)?.name;
     enqueueSnackbar(

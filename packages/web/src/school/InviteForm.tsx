@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { Invitation } from '@jasperwren/contract/accounts';
@@ -5,7 +6,6 @@ import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 import type { LinkFor } from './LinkToSend';
-import { useInviteMutation } from './school-api';
 
 /** Invites somebody to work in the school: they get a link and choose their password themselves. */
 export function InviteForm({
@@ -15,10 +15,10 @@ export function InviteForm({
   readonly onLink: (link: LinkFor) => void;
   readonly onDone: () => void;
 }) {
-  const [invite, { isLoading }] = useInviteMutation();
+  const [invite, { isLoading }] = api.useInviteMutation();
   const checked = useCheckedForm<Invitation>(Invitation, { name: '', email: '', role: 'instructor' });
   const submit = checked.handleSubmit(async (values) => {
-    const { data, error } = await invite(values);
+    const { data, error } = await invite({ body: values });
     if (data) {
       onLink(data);
       onDone();

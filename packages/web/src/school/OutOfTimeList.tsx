@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -5,16 +6,15 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 import { counted, longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
-import { useEraseOutOfTimeMutation, useOutOfTimeQuery } from './school-api';
 
 /** Archived learners whom the rule of the school would erase, before it does. */
 export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | undefined }) {
-  const { data: learners, error, refetch } = useOutOfTimeQuery();
-  const [erase, { isLoading }] = useEraseOutOfTimeMutation();
+  const { data: learners, error, refetch } = api.useOutOfTimeQuery();
+  const [erase, { isLoading }] = api.useEraseOutOfTimeMutation();
   const [asking, setAsking] = useState(false);
   const { enqueueSnackbar } = useSnackbar();
   if (keepMonths === undefined)
@@ -23,7 +23,7 @@ export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | un
   if (!learners) return <Loading what="the learners" />;
   if (learners.length === 0) return <p>No archived learner is older than {counted(keepMonths, 'month', 'months')}.</p>;
   const go = async () => {
-    const { data, error: failed } = await erase(learners.map(({ learnerId }) => learnerId));
+    const { data, error: failed } = await erase({ body: { learnerIds: learners.map(({ learnerId }) => learnerId) } });
     setAsking(false);
     enqueueSnackbar(
       data ? `${counted(data.length, 'learner is', 'learners are')} erased.` : (apiError(failed)?.message ?? ''),

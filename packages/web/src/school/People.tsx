@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import type { PersonView } from '@jasperwren/contract/accounts';
 import { useState } from 'react';
-import { useSignedIn } from '../session/signed-in';
+import { useSignedIn } from '../base/signed-in';
 import { counted, longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { InviteForm } from './InviteForm';

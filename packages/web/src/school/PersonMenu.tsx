@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -5,16 +6,10 @@ import MoreHoriz from '@mui/icons-material/MoreHoriz';
 import type { PersonView } from '@jasperwren/contract/accounts';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 import { EditPerson } from './EditPerson';
 import { HandOverDialog } from './HandOverDialog';
 import type { LinkFor } from './LinkToSend';
-import {
-  useRemoveFactorMutation,
-  useSendPasswordLinkMutation,
-  useSetDisabledMutation,
-  useSignOutAccountMutation,
-} from './school-api';
 
 interface Props {
   readonly person: PersonView;
@@ -27,10 +22,11 @@ export function PersonMenu({ person, people, onLink }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement>();
   const [dialog, setDialog] = useState<'edit' | 'hand-over'>();
   const { enqueueSnackbar } = useSnackbar();
-  const [setDisabled] = useSetDisabledMutation();
-  const [sendLink] = useSendPasswordLinkMutation();
-  const [signOut] = useSignOutAccountMutation();
-  const [removeFactor] = useRemoveFactorMutation();
+  const [disable] = api.useDisableAccountMutation();
+  const [enable] = api.useEnableAccountMutation();
+  const [sendLink] = api.useSendPasswordLinkMutation();
+  const [signOut] = api.useSignOutAccountMutation();
+  const [removeFactor] = api.useRemoveFactorMutation();
   const { id, name, email, disabledAt } = person;
   const left = disabledAt !== undefined;
   const tell = (error: unknown, words: string) => enqueueSnackbar(error ? apiError(error)?.message : words);
@@ -41,7 +37,7 @@ export function PersonMenu({ person, people, onLink }: Props) {
       person.joined ? 'A link for a new password' : 'The invitation once more',
       !left,
       () =>
-        void sendLink(id).then(({ data, error }) => {
+        void sendLink({ accountId: id }).then(({ data, error }) => {
           if (data) onLink({ name, email, link: data });
           else tell(error, '');
         }),
@@ -49,18 +45,21 @@ export function PersonMenu({ person, people, onLink }: Props) {
     [
       'Sign out everywhere',
       person.seenAt !== undefined,
-      () => void signOut(id).then(({ error }) => tell(error, `${name} is signed out everywhere.`)),
+      () => void signOut({ accountId: id }).then(({ error }) => tell(error, `${name} is signed out everywhere.`)),
     ],
     [
       'Take the second factor off',
       person.secondFactor,
-      () => void removeFactor(id).then(({ error }) => tell(error, `${name} signs in by the password alone now.`)),
+      () =>
+        void removeFactor({ accountId: id }).then(({ error }) =>
+          tell(error, `${name} signs in by the password alone now.`),
+        ),
     ],
     [
       left ? 'Let in again' : 'Let in no more',
       true,
       () =>
-        void setDisabled({ id, disabled: !left }).then(({ error }) =>
+        void (left ? enable : disable)({ accountId: id }).then(({ error }) =>
           tell(error, left ? `${name} can sign in again.` : `${name} is signed out and cannot sign in any more.`),
         ),
     ],

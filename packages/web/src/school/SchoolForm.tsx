@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -7,12 +8,11 @@ import { SchoolInput, type SchoolView } from '@jasperwren/contract/school';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { useController } from 'react-hook-form';
-import type { ApiError } from '../app/api';
+import type { ApiError } from '../base/client';
 import { clashesOf, Conflict, mergedOf, plainWords, staleOf } from '../ui/Conflict';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
-import { useEditSchoolMutation } from './school-api';
 
 const labels = {
   name: 'Name',
@@ -28,7 +28,7 @@ const words = (field: keyof typeof labels, value: unknown): string =>
 
 /** What a school says of itself. */
 export function SchoolForm({ school }: { readonly school: SchoolView }) {
-  const [edit] = useEditSchoolMutation();
+  const [edit] = api.useEditSchoolMutation();
   const [failure, setFailure] = useState<ApiError>();
   const [clash, setClash] = useState<{ readonly mine: SchoolInput; readonly theirs: SchoolView }>();
   const { enqueueSnackbar } = useSnackbar();
@@ -46,7 +46,7 @@ export function SchoolForm({ school }: { readonly school: SchoolView }) {
   const factor = useController({ control, name: 'requireFactor' });
   const months = useController({ control, name: 'keepMonths' });
   const save = async (input: SchoolInput) => {
-    const { data, error } = await edit(input);
+    const { data, error } = await edit({ body: input });
     const theirs = staleOf<SchoolView>(error);
     setClash(theirs && { mine: input, theirs });
     if (data) enqueueSnackbar('Saved.');

@@ -1,19 +1,19 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
-import { useSignedIn } from '../session/signed-in';
+import { useSignedIn } from '../base/signed-in';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { CloseSchool } from './CloseSchool';
 import { OutOfTimeList } from './OutOfTimeList';
 import { People } from './People';
-import { usePeopleQuery, useSchoolQuery } from './school-api';
 import { SchoolForm } from './SchoolForm';
 
 /** What a lead sees to: who works here, what the school is called, how long learners are kept. */
 export default function SchoolPage() {
   const { account } = useSignedIn();
-  const { data: school, error, refetch } = useSchoolQuery();
-  const people = usePeopleQuery(undefined, { skip: account.role !== 'lead' });
+  const { data: school, error, refetch } = api.useSchoolQuery();
+  const people = api.usePeopleQuery(undefined, { skip: account.role !== 'lead' });
   if (account.role !== 'lead')
     return (
       <Page title="The school">

@@ -5,14 +5,14 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Switch from '@mui/material/Switch';
 import { Link } from 'react-router';
-import { useAppDispatch, useAppSelector } from '../app/hooks';
-import { settingsChanged, type Settings } from '../app/settings';
-import { OutboxList } from '../outbox/OutboxList';
+import { useAppDispatch, useAppSelector } from '../base/hooks';
+import { settingsChanged, type Settings } from '../base/settings';
+import { OutboxList } from './OutboxList';
 import { Page, Section } from '../ui/Page';
 import styles from './account.module.css';
 import { PasswordForm } from './PasswordForm';
 import { SecondFactor } from './SecondFactor';
-import { useSignedIn } from './signed-in';
+import { useSignedIn } from '../base/signed-in';
 import { SignIns } from './SignIns';
 import { SignOut } from './SignOut';
 

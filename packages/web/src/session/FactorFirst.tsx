@@ -1,6 +1,6 @@
 import { Page, Section } from '../ui/Page';
 import { SecondFactor } from './SecondFactor';
-import { useSignedIn } from './signed-in';
+import { useSignedIn } from '../base/signed-in';
 import { SignOut } from './SignOut';
 
 /** Nothing else is open until the second factor, which the school requires, is set up. */

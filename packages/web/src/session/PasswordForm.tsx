@@ -1,18 +1,18 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { PasswordChange } from '@jasperwren/contract/accounts';
 import { useSnackbar } from 'notistack';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
-import { useChangePasswordMutation } from './session-api';
 
 /** Changes the password of whoever is signed in. */
 export function PasswordForm() {
-  const [change, { isLoading }] = useChangePasswordMutation();
+  const [change, { isLoading }] = api.useChangePasswordMutation();
   const { enqueueSnackbar } = useSnackbar();
   const checked = useCheckedForm(PasswordChange, { current: '', next: '' });
   const submit = checked.handleSubmit(async (values) => {
-    const { error } = await change(values);
+    const { error } = await change({ body: values });
     if (!error) {
       enqueueSnackbar('Your password is changed. Other devices are signed out.');
       checked.reset();

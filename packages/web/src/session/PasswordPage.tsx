@@ -1,22 +1,22 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { NewPassword } from '@jasperwren/contract/accounts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { apiError } from '../app/api';
-import { useAppDispatch } from '../app/hooks';
+import { apiError } from '../base/client';
+import { useAppDispatch } from '../base/hooks';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 import { leave } from './leave';
-import { useChoosePasswordMutation, usePasswordLinkQuery } from './session-api';
 
 /** Somebody who was invited, or has forgotten their password, chooses one. */
 export default function PasswordPage() {
   const { token = '' } = useParams();
-  const { data: owner, error, refetch } = usePasswordLinkQuery(token);
-  const [choose] = useChoosePasswordMutation();
+  const { data: owner, error, refetch } = api.usePasswordLinkQuery({ token });
+  const [choose] = api.useChoosePasswordMutation();
   const [chosen, setChosen] = useState(false);
   const checked = useCheckedForm(NewPassword, { password: '' });
   const dispatch = useAppDispatch();

@@ -1,35 +1,38 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { FactorProof, PasswordProof, type FactorSecret } from '@jasperwren/contract/accounts';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
-import { api } from '../app/api';
-import { useAppDispatch } from '../app/hooks';
+import { useAppDispatch } from '../base/hooks';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 import styles from './account.module.css';
-import { useBeginFactorMutation, useConfirmFactorMutation, useDropFactorMutation } from './session-api';
+import { routes } from '@jasperwren/contract/routes';
+
+// The codes are read before anything else.
+api.enhanceEndpoints({ endpoints: { confirmFactor: { invalidatesTags: [] } } });
 
 /** The second factor of whoever is signed in: six digits from an app, asked for at every sign-in. */
 export function SecondFactor({ on }: { readonly on: boolean }) {
   const [asked, setAsked] = useState(false);
   const [secret, setSecret] = useState<FactorSecret>();
   const [codes, setCodes] = useState<readonly string[]>();
-  const [begin] = useBeginFactorMutation();
-  const [drop] = useDropFactorMutation();
+  const [begin] = api.useBeginFactorMutation();
+  const [drop] = api.useDropFactorMutation();
   const { enqueueSnackbar } = useSnackbar();
   if (codes) return <Recovery codes={codes} />;
   if (secret) return <Confirm secret={secret} onConfirmed={setCodes} onCancel={() => setSecret(undefined)} />;
   const prove = async (values: PasswordProof) => {
     if (on) {
-      const { error } = await drop(values);
+      const { error } = await drop({ body: values });
       if (!error) {
         setAsked(false);
         enqueueSnackbar('The second factor is off. Your password alone lets you in.');
       }
       return error;
     }
-    const { data, error } = await begin(values);
+    const { data, error } = await begin({ body: values });
     if (data) setSecret(data);
     return error;
   };
@@ -91,10 +94,10 @@ interface ConfirmProps {
 }
 
 function Confirm({ secret, onConfirmed, onCancel }: ConfirmProps) {
-  const [confirm] = useConfirmFactorMutation();
+  const [confirm] = api.useConfirmFactorMutation();
   const checked = useCheckedForm(FactorProof, { code: '' });
   const submit = checked.handleSubmit(async (values) => {
-    const { data, error } = await confirm(values);
+    const { data, error } = await confirm({ body: values });
     if (data) onConfirmed(data.codes);
     else {
       const shown = showProblems(checked, error);
@@ -142,7 +145,7 @@ function Recovery({ codes }: { readonly codes: readonly string[] }) {
           <li key={code}>{code}</li>
         ))}
       </ul>
-      <Button variant="contained" onClick={() => dispatch(api.util.invalidateTags(['Session']))}>
+      <Button variant="contained" onClick={() => dispatch(api.util.invalidateTags([...routes.confirmFactor.changes]))}>
         I have them
       </Button>
     </section>

@@ -1,13 +1,13 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { SignInRequest } from '@jasperwren/contract/accounts';
 import { useEffect, useState } from 'react';
 import { Navigate, useLocation, useNavigate } from 'react-router';
-import type { ApiError } from '../app/api';
+import type { ApiError } from '../base/client';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
-import { useSessionQuery, useSignInMutation, useWelcomeQuery } from './session-api';
 import { finishLeaving, lastPerson } from './leave';
 import styles from './sign-in.module.css';
 
@@ -16,9 +16,9 @@ export default function SignInPage() {
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
   const [before] = useState(lastPerson);
   const goOn = (person: string) => (before === undefined || before === person ? from : '/');
-  const { data: session } = useSessionQuery();
-  const { data: welcome } = useWelcomeQuery();
-  const [signIn, { isLoading }] = useSignInMutation();
+  const { data: session } = api.useSessionQuery();
+  const { data: welcome } = api.useWelcomeQuery();
+  const [signIn, { isLoading }] = api.useSignInMutation();
   const [error, setError] = useState<ApiError>();
   const [needsCode, setNeedsCode] = useState(false);
   const checked = useCheckedForm(SignInRequest, { email: '', password: '', code: '' });
@@ -31,7 +31,7 @@ export default function SignInPage() {
   }, []);
   if (session) return <Navigate to={goOn(session.account.id)} replace />;
   const submit = checked.handleSubmit(async (values) => {
-    const { data, error: refused } = await signIn(values);
+    const { data, error: refused } = await signIn({ body: values });
     if (data) {
       void navigate(goOn(data.account.id), { replace: true });
       return;

@@ -1,16 +1,16 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { useSnackbar } from 'notistack';
 import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import styles from './account.module.css';
-import { useEndOtherSignInsMutation, useEndSignInMutation, useSignInsQuery } from './session-api';
 
 /** Where whoever is signed in is signed in, with a way to end each. */
 export function SignIns() {
-  const { data: signIns, error, refetch } = useSignInsQuery();
-  const [end] = useEndSignInMutation();
-  const [endOthers] = useEndOtherSignInsMutation();
+  const { data: signIns, error, refetch } = api.useSignInsQuery();
+  const [end] = api.useEndSignInMutation();
+  const [endOthers] = api.useEndOtherSignInsMutation();
   const { enqueueSnackbar } = useSnackbar();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!signIns) return <Loading what="your sign-ins" />;
@@ -31,7 +31,7 @@ export function SignIns() {
               <Button
                 variant="text"
                 aria-label={`Sign out ${device}`}
-                onClick={() => void end(id).then((done) => tell(done.error, `${device} is signed out.`))}
+                onClick={() => void end({ signInId: id }).then((done) => tell(done.error, `${device} is signed out.`))}
               >
                 Sign out
               </Button>

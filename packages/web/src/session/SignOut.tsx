@@ -5,8 +5,8 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useAppDispatch } from '../app/hooks';
-import { entriesOf } from '../outbox/entries';
+import { useAppDispatch } from '../base/hooks';
+import { entriesOf } from '../base/outbox/entries';
 import { counted } from '../ui/format';
 import { leave } from './leave';
 

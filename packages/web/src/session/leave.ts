@@ -1,9 +1,10 @@
-import { api, csrfHeader, keepToken } from '../app/api';
-import { forgetAnswers } from '../app/offline';
-import type { AppDispatch } from '../app/store';
-import { forgetSentReviews } from '../checks/drill/review-log';
-import { allDrivesClosed } from '../drives/log/drive-logs';
-import { forgetSentDrives } from '../drives/log/device-log';
+import { routes } from '@jasperwren/contract/routes';
+import { api } from '../base/api';
+import { csrfHeader, keepToken } from '../base/client';
+import { forgetSent } from '../base/device/forget';
+import { forgetAnswers } from '../base/offline';
+import type { AppDispatch } from '../base/store';
+import { personLeft } from '../base/person';
 
 /** A sign-out that the server has not heard of yet: with the token it will ask for. */
 const leavingKey = 'jasperwren.leaving';
@@ -45,15 +46,17 @@ export async function finishLeaving(): Promise<boolean> {
   if (token === null) return true;
   let answer = await askToEnd(token);
   // The page did not know the token of this sign-in, or knew an older one.
-  for (const address of ['/api/session', '/api/me'])
-    if (answer?.status === 403) answer = await askToEnd(await tokenAt(address));
+  for (const { path } of [routes.session, routes.me])
+    if (answer?.status === 403) answer = await askToEnd(await tokenAt(path));
   if (!answer || answer.status >= 500) return false;
   write(leavingKey, undefined);
   return true;
 }
 
 const askToEnd = (token: string) =>
-  fetch('/api/session', { method: 'DELETE', headers: { 'x-csrf-token': token } }).catch(() => undefined);
+  fetch(routes.signOut.path, { method: routes.signOut.method, headers: { 'x-csrf-token': token } }).catch(
+    () => undefined,
+  );
 
 /** The token of whoever is signed in, as an address tells it; empty where nobody is. */
 async function tokenAt(address: string): Promise<string> {
@@ -69,10 +72,8 @@ export async function forgetPerson(dispatch: AppDispatch): Promise<void> {
 }
 
 async function clearDevice(dispatch: AppDispatch): Promise<void> {
-  dispatch(allDrivesClosed());
-  await Promise.all(
-    [forgetSentDrives(), forgetSentReviews(), forgetAnswers()].map((one) => one.catch(() => undefined)),
-  );
+  dispatch(personLeft());
+  await Promise.all([forgetSent(), forgetAnswers()].map((one) => one.catch(() => undefined)));
 }
 
 /** Who was signed in last on this device: the only one who is taken back to the page they were on. */

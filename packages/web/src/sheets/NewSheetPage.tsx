@@ -1,20 +1,18 @@
+import { api } from '../base/api';
 import type { SheetView } from '@jasperwren/contract/sheets';
 import { useSnackbar } from 'notistack';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useStandardsQuery } from '../drives/drives-api';
-import { useLearnerQuery } from '../learners/learners-api';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { SheetForm } from './SheetForm';
-import { useAddSheetMutation } from './sheets-api';
 
 export default function NewSheetPage() {
   const { learnerId = '' } = useParams();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
-  const learner = useLearnerQuery(learnerId);
-  const standards = useStandardsQuery();
-  const [add] = useAddSheetMutation();
+  const learner = api.useLearnerQuery({ learnerId });
+  const standards = api.useStandardsQuery();
+  const [add] = api.useAddSheetMutation();
   const error = learner.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void learner.refetch()} />;
   if (!learner.data || !standards.data) return <Loading what="the learner" />;
@@ -30,7 +28,7 @@ export default function NewSheetPage() {
         standards={standards.data}
         initial={{ standardId, ...(testCentre && { centre: testCentre }) }}
         action="Put it on record"
-        onSave={(input) => add({ learnerId, input })}
+        onSave={(input) => add({ learnerId, body: input })}
         onSaved={onSaved}
         onCancel={() => void navigate(back)}
       />

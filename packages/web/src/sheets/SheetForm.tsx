@@ -8,7 +8,7 @@ import type { Standard } from '@jasperwren/core/marking/standard';
 import { verdictSentence } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { useWatch, useController, type Control } from 'react-hook-form';
-import type { ApiError } from '../app/api';
+import type { ApiError } from '../base/client';
 import { DateField } from '../ui/DateField';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';

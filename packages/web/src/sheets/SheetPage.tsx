@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import type { Standard } from '@jasperwren/core/marking/standard';
@@ -5,19 +6,16 @@ import { itemName } from '@jasperwren/core/marking/wording';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useLearnerQuery } from '../learners/learners-api';
-import { useStandardVersionQuery } from '../standards/standards-api';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { SheetForm } from './SheetForm';
-import { useAddSheetMutation, useDropSheetMutation, useEditSheetMutation, useSheetQuery } from './sheets-api';
 
 /** A sheet on record, to be read and corrected under the version of the standard it was entered under. */
 export default function SheetPage() {
   const { sheetId = '' } = useParams();
-  const { data: sheet, error, refetch } = useSheetQuery(sheetId);
+  const { data: sheet, error, refetch } = api.useSheetQuery({ sheetId });
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!sheet) return <Loading what="the sheet" />;
   return <Sheet sheet={sheet} />;
@@ -28,18 +26,18 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   // What was read when the page was opened: what others save meanwhile does not slip in unseen.
   const [{ version, ...begun }] = useState({ ...inputOf(sheet), version: sheet.version });
   const { enqueueSnackbar, closeSnackbar } = useSnackbar();
-  const { data: standard, error } = useStandardVersionQuery(sheet.standard);
-  const learner = useLearnerQuery(sheet.learnerId);
-  const [edit] = useEditSheetMutation();
+  const { data: standard, error } = api.useStandardVersionQuery(sheet.standard);
+  const learner = api.useLearnerQuery({ learnerId: sheet.learnerId });
+  const [edit] = api.useEditSheetMutation();
   const [clash, setClash] = useState<{ readonly mine: SheetInput; readonly theirs: SheetView }>();
-  const [drop] = useDropSheetMutation();
-  const [add] = useAddSheetMutation();
+  const [drop] = api.useDropSheetMutation();
+  const [add] = api.useAddSheetMutation();
   if (error) return <Failed error={error} />;
   if (!standard) return <Loading what="its standard" />;
   const back = `/learners/${sheet.learnerId}`;
   const initial = inputOf(sheet);
   const save = async (input: SheetInput, version: number) => {
-    const { data, error: failed } = await edit({ id: sheet.id, input: { ...input, version } });
+    const { data, error: failed } = await edit({ sheetId: sheet.id, body: { ...input, version } });
     const theirs = staleOf<SheetView>(failed);
     setClash(theirs && { mine: input, theirs });
     return { data, ...(!theirs && { error: failed }) };
@@ -50,7 +48,7 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
     if (data) void navigate(back);
   };
   const remove = async () => {
-    const failed = (await drop(sheet.id)).error;
+    const failed = (await drop({ sheetId: sheet.id })).error;
     if (failed) {
       enqueueSnackbar('It could not be taken off the record. Try again when the server can be reached.');
       return;
@@ -62,7 +60,7 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
           color="inherit"
           onClick={() => {
             closeSnackbar(key);
-            void add({ learnerId: sheet.learnerId, input: initial });
+            void add({ learnerId: sheet.learnerId, body: initial });
           }}
         >
           Undo

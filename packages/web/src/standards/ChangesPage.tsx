@@ -1,15 +1,15 @@
+import { api } from '../base/api';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { Differences } from './Differences';
-import { useStandardVersionQuery } from './standards-api';
 
 /** What changed from one version of a standard to another. */
 export default function ChangesPage() {
   const { standardId: id = '' } = useParams();
   const [search] = useSearchParams();
-  const before = useStandardVersionQuery({ id, version: Number(search.get('from')) || 1 });
-  const after = useStandardVersionQuery({ id, version: Number(search.get('to')) || 1 });
+  const before = api.useStandardVersionQuery({ id, version: Number(search.get('from')) || 1 });
+  const after = api.useStandardVersionQuery({ id, version: Number(search.get('to')) || 1 });
   const error = before.error ?? after.error;
   if (error) return <Failed error={error} />;
   if (!before.data || !after.data) return <Loading what="both versions" />;

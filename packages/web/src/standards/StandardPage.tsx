@@ -1,3 +1,4 @@
+import { addressFor, api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -8,18 +9,12 @@ import type { StandardView } from '@jasperwren/contract/standards';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { apiError } from '../app/api';
-import { useSignedIn } from '../session/signed-in';
+import { apiError } from '../base/client';
+import { useSignedIn } from '../base/signed-in';
 import { longDate } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { ReadView } from './ReadView';
-import {
-  useBeginStandardMutation,
-  useRetireMutation,
-  useStandardVersionQuery,
-  useStandardViewQuery,
-} from './standards-api';
 import styles from './standards.module.css';
 
 /** One version of a standard to read; the latest unless the address says otherwise. */
@@ -27,9 +22,9 @@ export default function StandardPage() {
   const { standardId = '' } = useParams();
   const [search] = useSearchParams();
   const asked = Number(search.get('version')) || undefined;
-  const view = useStandardViewQuery(standardId);
+  const view = api.useStandardQuery({ id: standardId });
   const latest = view.data?.standard.version;
-  const older = useStandardVersionQuery(
+  const older = api.useStandardVersionQuery(
     { id: standardId, version: asked ?? 0 },
     { skip: asked === undefined || asked === latest },
   );
@@ -101,12 +96,13 @@ function Versions({ view, shown }: { readonly view: StandardView; readonly shown
 function Actions({ view, version }: { readonly view: StandardView; readonly version: number }) {
   const { account } = useSignedIn();
   const { enqueueSnackbar } = useSnackbar();
-  const [retire] = useRetireMutation();
+  const [retire] = api.useRetireStandardMutation();
+  const [takeBack] = api.useUnretireStandardMutation();
   const [copying, setCopying] = useState(false);
   const { id, name } = view.standard;
   const retired = view.retiredAt !== undefined;
   const setRetired = async () => {
-    const { error } = await retire({ id, retired: !retired });
+    const { error } = await (retired ? takeBack : retire)({ id });
     enqueueSnackbar(
       error
         ? (apiError(error)?.message ?? '')
@@ -117,7 +113,7 @@ function Actions({ view, version }: { readonly view: StandardView; readonly vers
   };
   return (
     <>
-      <Button variant="text" component="a" href={`/api/standards/${id}/versions/${version}/file`} download>
+      <Button variant="text" component="a" href={addressFor('standardFile', { id, version })} download>
         Save as a file
       </Button>
       {account.role === 'lead' && (
@@ -154,9 +150,9 @@ function CopyDialog({
   const navigate = useNavigate();
   const [name, setName] = useState(suggested);
   const [problem, setProblem] = useState<string>();
-  const [begin, { isLoading }] = useBeginStandardMutation();
+  const [begin, { isLoading }] = api.useBeginStandardMutation();
   const submit = async () => {
-    const { data, error } = await begin({ fromId: from.id, fromVersion: from.version, name });
+    const { data, error } = await begin({ body: { fromId: from.id, fromVersion: from.version, name } });
     if (data) void navigate(`/standards/${data.standard.id}/edit`);
     else setProblem(apiError(error)?.problems?.[0]?.message ?? apiError(error)?.message);
   };

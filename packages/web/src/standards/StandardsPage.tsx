@@ -1,22 +1,22 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import type { StandardSummary } from '@jasperwren/contract/standards';
 import { fileText } from '@jasperwren/core/formats/file-text';
 import { capital } from '@jasperwren/core/marking/wording';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { apiError, type ApiError } from '../app/api';
-import { useSignedIn } from '../session/signed-in';
+import { apiError, type ApiError } from '../base/client';
+import { useSignedIn } from '../base/signed-in';
 import { counted, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import { useImportStandardMutation, useLibraryQuery } from './standards-api';
 import styles from './standards.module.css';
 
 /** The library: what the school made itself, and what comes with the product. */
 export default function StandardsPage() {
   const { account } = useSignedIn();
   const [failure, setFailure] = useState<ImportFailure>();
-  const { data: library, error, refetch } = useLibraryQuery();
+  const { data: library, error, refetch } = api.useLibraryQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!library) return <Loading what="the standards" />;
   const own = library.filter(({ template }) => !template);
@@ -84,7 +84,7 @@ interface ImportFailure {
 function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | undefined) => void }) {
   const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
-  const [bringIn, { isLoading }] = useImportStandardMutation();
+  const [bringIn, { isLoading }] = api.useImportStandardMutation();
   const read = async (file: File) => {
     onFailure(undefined);
     const text = fileText(new Uint8Array(await file.arrayBuffer()));
@@ -93,7 +93,7 @@ function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | u
         file: file.name,
         error: { status: 422, code: 'encoding', message: capital(`${text.problems[0]!.cause}.`) },
       });
-    const { data, error } = await bringIn(text.value);
+    const { data, error } = await bringIn({ body: { source: text.value } });
     if (data) void navigate(`/standards/${data.standard.id}/edit`);
     else onFailure({ file: file.name, error: apiError(error)! });
   };

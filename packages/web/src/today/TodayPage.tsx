@@ -1,16 +1,14 @@
+import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
-import { useLatestDrivesQuery } from '../drives/drives-api';
-import { useUnfinishedHere } from '../drives/log/use-unfinished';
-import { useLearnersQuery } from '../learners/learners-api';
+import { useUnfinishedHere } from '../drives/public';
 import { counted, fromToday, longDate, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
-import { JudgementWord } from '../readiness/JudgementWord';
-import { useSchoolReadiness } from '../readiness/use-school-readiness';
+import { JudgementWord, useSchoolReadiness } from '../readiness/public';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './today.module.css';
@@ -22,8 +20,8 @@ const forgottenAfterDays = 14;
 /** Where the day stands: what is unfinished, whose test comes, what was driven last. */
 export default function TodayPage() {
   const { data: ready } = useSchoolReadiness();
-  const { data: learners, error, refetch } = useLearnersQuery({ archived: false });
-  const { data: drives, error: drivesError, refetch: refetchDrives } = useLatestDrivesQuery();
+  const { data: learners, error, refetch } = api.useLearnersQuery();
+  const { data: drives, error: drivesError, refetch: refetchDrives } = api.useDrivesQuery();
   const here = useUnfinishedHere();
   const title = dayjs().format('dddd, D MMMM');
   const failed = error ?? drivesError;

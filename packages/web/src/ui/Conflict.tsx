@@ -5,7 +5,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Radio from '@mui/material/Radio';
 import { useState } from 'react';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 import styles from './conflict.module.css';
 
 /** One field that two people have changed differently. */

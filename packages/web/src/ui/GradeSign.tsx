@@ -1,5 +1,5 @@
 import type { GradeSign as Sign } from '@jasperwren/core/marking/standard';
-import type { TokenName } from '../app/tokens';
+import type { TokenName } from '../base/tokens';
 
 type Shape = Sign | 'pin';
 

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 import form from './form.module.css';
 
 interface Props {

@@ -5,7 +5,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { useId, useState, type ReactNode } from 'react';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 
 interface Props {
   readonly title: string;

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import type { ReactNode } from 'react';
-import { apiError } from '../app/api';
+import { apiError } from '../base/client';
 import styles from './states.module.css';
 
 /** Something is on its way. */

@@ -8,7 +8,7 @@ import {
   type Resolver,
   type UseFormReturn,
 } from 'react-hook-form';
-import { apiError, type ApiError } from '../app/api';
+import { apiError, type ApiError } from '../base/client';
 
 /** A form checked by a class of the contract, the same that the server checks by. */
 export function useCheckedForm<T extends FieldValues>(

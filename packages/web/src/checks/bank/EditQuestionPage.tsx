@@ -1,3 +1,4 @@
+import { api } from '../../base/api';
 import AddRounded from '@mui/icons-material/AddRounded';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -21,7 +22,6 @@ import { Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
 import { useUnsaved } from '../../ui/use-unsaved';
 import styles from '../checks.module.css';
-import { useChecksQuery, useKeepQuestionMutation } from '../checks-api';
 import { kindNames } from './QuestionsPage';
 
 const blank: CheckQuestion = {
@@ -35,7 +35,7 @@ const blank: CheckQuestion = {
 
 export default function EditQuestionPage() {
   const { questionId } = useParams();
-  const { data, error, refetch } = useChecksQuery();
+  const { data, error, refetch } = api.useChecksQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!data) return <Loading what="the question" />;
   const own = data.questions.find((one) => one.question.id === questionId)?.question;
@@ -48,7 +48,9 @@ function Editor({ question: initial, isNew }: { readonly question: CheckQuestion
   const navigate = useNavigate();
   const [question, setQuestion] = useState(initial);
   const [tried, setTried] = useState(false);
-  const [keep, { isLoading, error }] = useKeepQuestionMutation();
+  const [add, adding] = api.useAddQuestionMutation();
+  const [edit, editing] = api.useEditQuestionMutation();
+  const { isLoading, error } = isNew ? adding : editing;
   const problems = problemsOf(question);
   const { blocker, letGo } = useUnsaved(question !== initial);
   const set = (change: Partial<CheckQuestion>) => setQuestion({ ...question, ...change });
@@ -68,7 +70,7 @@ function Editor({ question: initial, isNew }: { readonly question: CheckQuestion
       ...(sign && { sign }),
       ...(handSignal && { handSignal }),
     };
-    const { data } = await keep({ id: isNew ? undefined : id, input });
+    const { data } = await (isNew ? add({ body: input }) : edit({ questionId: id, body: input }));
     if (!data) return;
     letGo();
     void navigate(`/checks/questions/${data.id}`, { replace: true });

@@ -1,3 +1,4 @@
+import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import { bankOf, shippedQuestions } from '@jasperwren/core/checks/bank/bank';
 import { signs } from '@jasperwren/core/checks/bank/signs';
@@ -5,12 +6,10 @@ import { standardsAsking } from '@jasperwren/core/checks/question';
 import { inCar } from '@jasperwren/core/checks/vehicle';
 import dayjs from 'dayjs';
 import { Link, useParams } from 'react-router';
-import { useStandardsQuery } from '../../drives/drives-api';
 import { joinWords } from '@jasperwren/core/marking/wording';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import styles from '../checks.module.css';
-import { useChecksQuery, useQuestionVersionsQuery, useRetireQuestionMutation } from '../checks-api';
 import { HandPicture } from '../drawings/HandPicture';
 import { SignPicture } from '../drawings/SignPicture';
 import { vehiclesOf } from '../drill/source';
@@ -19,10 +18,11 @@ import { kindNames } from './QuestionsPage';
 /** One question to read: its key points, how it goes in each car, who asks it, and its versions. */
 export default function QuestionPage() {
   const { questionId = '' } = useParams();
-  const { data, error, refetch } = useChecksQuery();
-  const { data: standards } = useStandardsQuery();
-  const { data: versions } = useQuestionVersionsQuery(questionId);
-  const [retire] = useRetireQuestionMutation();
+  const { data, error, refetch } = api.useChecksQuery();
+  const { data: standards } = api.useStandardsQuery();
+  const { data: versions } = api.useQuestionVersionsQuery({ questionId });
+  const [retire] = api.useRetireQuestionMutation();
+  const [takeBack] = api.useUnretireQuestionMutation();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!data) return <Loading what="the question" />;
   const own = data.questions.find((one) => one.question.id === questionId);
@@ -50,7 +50,7 @@ export default function QuestionPage() {
       }
       actions={
         <>
-          <Button variant="text" onClick={() => void retire({ id: questionId, retired: !retired })}>
+          <Button variant="text" onClick={() => void (retired ? takeBack : retire)({ questionId })}>
             {retired ? 'Put it back' : 'Take it out of use'}
           </Button>
           <Button variant="contained" component={Link} to={`/checks/questions/${questionId}/edit`}>

@@ -1,3 +1,4 @@
+import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -9,7 +10,6 @@ import { Link } from 'react-router';
 import { Page, Rows } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import styles from '../checks.module.css';
-import { useChecksQuery } from '../checks-api';
 import { SignPicture } from '../drawings/SignPicture';
 
 export const kindNames: Readonly<Record<QuestionKind, string>> = {
@@ -22,7 +22,7 @@ export const kindNames: Readonly<Record<QuestionKind, string>> = {
 
 /** The whole bank: what ships, what the school changed, and its own. */
 export default function QuestionsPage() {
-  const { data, error, refetch } = useChecksQuery();
+  const { data, error, refetch } = api.useChecksQuery();
   const [kind, setKind] = useState<QuestionKind>('tell');
   const [search, setSearch] = useState('');
   const bank = data && bankOf(data.questions);

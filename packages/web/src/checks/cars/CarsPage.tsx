@@ -1,3 +1,4 @@
+import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import { controlCodes, controlNames, describeControl, type ControlCode } from '@jasperwren/core/checks/vehicle';
 import { useState } from 'react';
@@ -5,14 +6,13 @@ import { Link } from 'react-router';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import styles from '../checks.module.css';
-import { useChecksQuery } from '../checks-api';
 import { Schematic } from '../drawings/Schematic';
 import { vehiclesOf } from '../drill/source';
 import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
 
 /** The cars, and where everything is in each. */
 export default function CarsPage() {
-  const { data, error, refetch } = useChecksQuery();
+  const { data, error, refetch } = api.useChecksQuery();
   return (
     <Page
       title="Cars"

@@ -1,3 +1,4 @@
+import { api } from '../../base/api';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { VehicleInput } from '@jasperwren/contract/checks';
@@ -22,13 +23,12 @@ import { Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
 import { useUnsaved } from '../../ui/use-unsaved';
 import styles from '../checks.module.css';
-import { useChecksQuery, useKeepVehicleMutation } from '../checks-api';
 import { Schematic } from '../drawings/Schematic';
 import { vehiclesOf } from '../drill/source';
 
 export default function EditCarPage() {
   const { vehicleId } = useParams();
-  const { data, error, refetch } = useChecksQuery();
+  const { data, error, refetch } = api.useChecksQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!data) return <Loading what="the car" />;
   const vehicle =
@@ -44,7 +44,9 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
   const [vehicle, setVehicle] = useState(initial);
   const [at, setAt] = useState<ControlCode>('headlights');
   const [tried, setTried] = useState(false);
-  const [keep, { isLoading, error }] = useKeepVehicleMutation();
+  const [add, adding] = api.useAddVehicleMutation();
+  const [edit, editing] = api.useEditVehicleMutation();
+  const { isLoading, error } = isNew ? adding : editing;
   const { blocker, letGo } = useUnsaved(vehicle !== initial);
   const problems = problemsOfVehicle(vehicle);
   const set = (change: Partial<VehicleProfile>) => setVehicle({ ...vehicle, ...change });
@@ -60,7 +62,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
       transmission,
       controls: structuredClone<VehicleInput['controls']>(controls),
     };
-    const { data } = await keep({ id: isNew ? undefined : vehicle.id, input });
+    const { data } = await (isNew ? add({ body: input }) : edit({ vehicleId: vehicle.id, body: input }));
     if (!data) return;
     letGo();
     void navigate('/checks/cars', { replace: true });

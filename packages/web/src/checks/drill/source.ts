@@ -7,6 +7,7 @@ import { findVehicle, shippedVehicles } from '@jasperwren/core/checks/vehicles';
 import type { ChecksView } from '@jasperwren/contract/checks';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useMemo } from 'react';
+import type { Lane } from '../../base/device/lanes';
 import { useReviews, type Reviews } from './use-reviews';
 import type { Review } from '@jasperwren/core/checks/memory';
 
@@ -36,8 +37,8 @@ interface Of {
   readonly standard: Standard;
   readonly vehicleId: string | undefined;
   readonly testDate: string | undefined;
-  /** Where answers go, such as `/me/reviews`. */
-  readonly url: string;
+  /** Where answers go. */
+  readonly lane: Lane;
   readonly known: readonly Review[] | undefined;
   /** Who is signed in: answers are sent in their name. */
   readonly owner: string;
@@ -50,11 +51,11 @@ export function useDrillSource({
   standard,
   vehicleId,
   testDate,
-  url,
+  lane,
   known,
   owner,
 }: Of): DrillSource | undefined {
-  const reviews = useReviews(owner, url, known);
+  const reviews = useReviews(owner, lane, known);
   const bank = useMemo(() => bankOf(checks.questions), [checks]);
   const memory = useMemo(() => memoryOf(reviews.all ?? []), [reviews.all]);
   if (!reviews.all) return undefined;

@@ -5,7 +5,7 @@ import { counted } from '../../ui/format';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ReasonForm } from '../desk/ReasonForm';
-import type { DriveMeta } from '../log/device-log';
+import type { DriveMeta } from '../../base/device/device-db';
 import styles from './briefing.module.css';
 import { StepRow } from './StepRow';
 import { useBriefing } from './use-briefing';

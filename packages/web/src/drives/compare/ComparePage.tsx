@@ -1,3 +1,4 @@
+import { api } from '../../base/api';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { rulesOf } from '@jasperwren/core/marking/rules';
@@ -19,7 +20,6 @@ import { GradeSign } from '../../ui/GradeSign';
 import { OutcomeWord } from '../../ui/OutcomeWord';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
-import { useStandardsQuery } from '../drives-api';
 import type { OpenDrive } from '../log/drive-logs';
 import { useJudgedDrive, useOpenDrive } from '../log/use-drive';
 import styles from './compare.module.css';
@@ -28,7 +28,7 @@ import styles from './compare.module.css';
 export default function ComparePage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
-  const { data: standards, error, refetch } = useStandardsQuery();
+  const { data: standards, error, refetch } = api.useStandardsQuery();
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (opening.state === 'loading' || !standards) return <Loading what="the drive and the standards" />;

@@ -1,14 +1,14 @@
+import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { ShareView } from '@jasperwren/contract/shares';
 import { useState } from 'react';
-import { apiError } from '../../app/api';
+import { apiError } from '../../base/client';
 import { longDate } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import styles from './debrief.module.css';
-import { useAddShareMutation, useRevokeShareMutation, useSharesQuery } from './shares-api';
 
 const lengths = [7, 14, 30, 90];
 
@@ -21,8 +21,8 @@ interface Props {
 
 /** Links by which the learner reads this page and nothing else, until they run out or are taken back. */
 export function ShareLinks({ driveId, name, waiting }: Props) {
-  const { data: shares, error, refetch } = useSharesQuery(driveId);
-  const [add, adding] = useAddShareMutation();
+  const { data: shares, error, refetch } = api.useSharesQuery({ driveId });
+  const [add, adding] = api.useShareMutation();
   const [days, setDays] = useState(14);
   const address = adding.data && `${window.location.origin}${adding.data.path}`;
   return (
@@ -46,7 +46,11 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
               </MenuItem>
             ))}
           </TextField>
-          <Button variant="outlined" disabled={waiting || adding.isLoading} onClick={() => void add({ driveId, days })}>
+          <Button
+            variant="outlined"
+            disabled={waiting || adding.isLoading}
+            onClick={() => void add({ driveId, body: { days } })}
+          >
             Make a link
           </Button>
           {waiting && <span role="status">The drive is still being sent; the link can be made then.</span>}
@@ -81,7 +85,7 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
 }
 
 function LinkRow({ share, driveId }: { readonly share: ShareView; readonly driveId: string }) {
-  const [revoke, { isLoading }] = useRevokeShareMutation();
+  const [revoke, { isLoading }] = api.useRevokeShareMutation();
   const over = share.revokedAt !== undefined || share.expiresAt < new Date().toISOString();
   return (
     <li className={styles.link}>
@@ -92,7 +96,7 @@ function LinkRow({ share, driveId }: { readonly share: ShareView; readonly drive
           : `${over ? 'ran out' : 'holds until'} ${longDate(share.expiresAt)}`}
       </span>
       {!over && (
-        <Button variant="text" disabled={isLoading} onClick={() => void revoke({ driveId, id: share.id })}>
+        <Button variant="text" disabled={isLoading} onClick={() => void revoke({ driveId, shareId: share.id })}>
           Take it back
         </Button>
       )}

@@ -1,14 +1,14 @@
+import { api } from '../../base/api';
 import { useParams } from 'react-router';
-import { apiError } from '../../app/api';
+import { apiError } from '../../base/client';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import { SharedView } from './SharedView';
-import { useSharedQuery } from './shares-api';
 
 /** What a learner sees by the link. */
 export default function SharedPage() {
   const { token = '' } = useParams();
-  const { data, error, refetch } = useSharedQuery(token);
+  const { data, error, refetch } = api.useSharedDebriefQuery({ token });
   if (apiError(error)?.status === 404) {
     return (
       <Page title="This link does not lead anywhere any more">

@@ -2,7 +2,7 @@ import { standingMarks, type Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Category, GradeSign as Sign, Standard } from '@jasperwren/core/marking/standard';
 import { memo, useMemo } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './desk.module.css';
 import { categoryChosen, stepBack } from './desk-slice';

@@ -2,9 +2,9 @@ import { currentSpan, drivenMs, exerciseRuns, sectionMs } from '@jasperwren/core
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { secondsWords } from '@jasperwren/core/marking/wording';
-import { useAppSelector } from '../../app/hooks';
+import { useAppSelector } from '../../base/hooks';
 import { clockTime, counted } from '../../ui/format';
-import type { DriveMeta } from '../log/device-log';
+import type { DriveMeta } from '../../base/device/device-db';
 import styles from './desk.module.css';
 import { limitOf } from './ExercisePanel';
 import { Key } from './Key';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { useAppSelector } from '../../app/hooks';
+import { useAppSelector } from '../../base/hooks';
 import styles from './desk.module.css';
 
 /** The key that does what it stands on, shown so that it is learnt by use. */

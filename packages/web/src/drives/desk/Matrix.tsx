@@ -3,7 +3,7 @@ import type { LikelyItem } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Item, Standard } from '@jasperwren/core/marking/standard';
 import { memo } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/hooks';
+import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { clockTime, times } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './desk.module.css';

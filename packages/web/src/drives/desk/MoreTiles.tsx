@@ -4,7 +4,7 @@ import { roadStepKinds, type StepKind } from '@jasperwren/core/drive/event';
 import { askedOn } from '@jasperwren/core/marking/asked';
 import { isChosen } from '@jasperwren/core/marking/options';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { useAppSelector } from '../../app/hooks';
+import { useAppSelector } from '../../base/hooks';
 import styles from './desk.module.css';
 import { Key } from './Key';
 import type { DeskActions } from './use-desk';

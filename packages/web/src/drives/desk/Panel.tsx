@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useEffect, useRef, type ReactNode } from 'react';
-import { useAppDispatch } from '../../app/hooks';
+import { useAppDispatch } from '../../base/hooks';
 import styles from './desk.module.css';
 import { stepBack } from './desk-slice';
 

@@ -1,3 +1,4 @@
+import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import { bankOf } from '@jasperwren/core/checks/bank/bank';
 import { drawQuestion } from '@jasperwren/core/checks/oral';
@@ -6,10 +7,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
-import { useChecksQuery } from '../../checks/checks-api';
-import { vehiclesOf } from '../../checks/drill/source';
-import { OralMarking } from '../../checks/oral/OralMarking';
-import { useLearnersQuery } from '../../learners/learners-api';
+import { vehiclesOf, OralMarking } from '../../checks/public';
 import { Rows } from '../../ui/Page';
 import { AnswerButtons } from '../AnswerButtons';
 import styles from './desk.module.css';
@@ -25,8 +23,8 @@ interface Props {
 /** The questions of the standard, with their tries and what they cost: judged at once, or drawn and ticked. */
 export function QuestionsPanel({ standard, drive, actions }: Props) {
   const [drawn, setDrawn] = useState<{ readonly item: string; readonly id: string; readonly before: number }>();
-  const { data: checks = { questions: [], vehicles: [] } } = useChecksQuery();
-  const { data: learners } = useLearnersQuery({ archived: false });
+  const { data: checks = { questions: [], vehicles: [] } } = api.useChecksQuery();
+  const { data: learners } = api.useLearnersQuery();
   const bank = bankOf(checks.questions);
   const vehicleId = learners?.find(({ id }) => id === drive.learnerId)?.vehicleId;
   const all = askedOn(standard, drive);

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { useAppDispatch } from '../../app/hooks';
+import { useAppDispatch } from '../../base/hooks';
 import { clockTime } from '../../ui/format';
 import { Rows } from '../../ui/Page';
 import { DoubleRow } from '../DoubleRow';

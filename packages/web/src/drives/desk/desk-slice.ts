@@ -1,5 +1,6 @@
 import type { Counter } from '@jasperwren/core/drive/counter';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { addSlice } from '../../base/store';
 
 /** What the middle of the desk shows instead of the matrix. */
 export type DeskPanel =
@@ -87,3 +88,9 @@ export const {
 export const shownCategory = (desk: Desk): string | undefined => desk.category ?? desk.lingering;
 
 export const deskReducer = slice.reducer;
+addSlice(slice);
+declare module '../../base/store' {
+  interface Slices {
+    readonly desk: Desk;
+  }
+}

@@ -14,7 +14,8 @@ let nowMs = 0;
 const makeStore = () => configureStore({ reducer: { desk: deskReducer } });
 let store: ReturnType<typeof makeStore>;
 
-jest.mock('../../app/store', () => ({
+jest.mock('../../base/store', () => ({
+  addSlice: () => undefined,
   store: { getState: () => store.getState() },
 }));
 jest.mock('../log/drive-clock', () => ({ driveNowMs: () => nowMs }));

@@ -4,8 +4,8 @@ import type { DriveEvent, EventBody, ExerciseStepKind, Familiarity, StepKind } f
 import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import { isChosen } from '@jasperwren/core/marking/options';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import type { AppDispatch } from '../../app/store';
-import { store } from '../../app/store';
+import type { AppDispatch } from '../../base/store';
+import { store } from '../../base/store';
 import { clockTime } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
 import { counterChanged, done, panelOpened, stepBack } from './desk-slice';

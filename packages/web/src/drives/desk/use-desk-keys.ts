@@ -2,8 +2,8 @@ import type { ExerciseStepKind } from '@jasperwren/core/drive/event';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useEffect } from 'react';
-import { useAppDispatch, useAppSelector } from '../../app/hooks';
-import { store } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../base/hooks';
+import { store } from '../../base/store';
 import { categoryChosen, itemChosen, panelOpened, said, stepBack } from './desk-slice';
 import type { DeskActions } from './use-desk';
 

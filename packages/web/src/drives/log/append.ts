@@ -1,10 +1,10 @@
 import type { DriveEvent, EventBody } from '@jasperwren/core/drive/event';
 import { v7 as newId } from 'uuid';
-import type { AppDispatch, RootState } from '../../app/store';
-import { deviceId, keepDrive, keepUnsent, type DriveMeta } from './device-log';
+import type { AppDispatch, RootState } from '../../base/store';
+import type { DriveMeta } from '../../base/device/device-db';
+import { deviceId, keepDrive, keepUnsent } from './device-log';
 import { driveNowMs, makeClock, startClock } from './drive-clock';
 import { driveOpened, eventAdded, storageRefused } from './drive-logs';
-import { outbox } from '../../outbox/outbox';
 import { askToPersist } from './storage-room';
 import { tellTabs } from './tabs';
 
@@ -69,7 +69,6 @@ export function append(driveId: string, body: EventBody, by: string) {
     } catch {
       dispatch(storageRefused());
     }
-    outbox.soon();
     return event;
   };
 }

@@ -2,18 +2,11 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/templates/tally';
-import { deviceDb } from '../../app/device-db';
-import { entriesOf, nextOf, takeOut } from '../../outbox/entries';
-import {
-  forgetErased,
-  forgetSentDrives,
-  keepDrive,
-  keepUnsent,
-  keptDrives,
-  readDrive,
-  sentAmong,
-  type DriveMeta,
-} from './device-log';
+import { deviceDb, type DriveMeta } from '../../base/device/device-db';
+import { entriesOf, nextOf, takeOut } from '../../base/outbox/entries';
+import { forgetErased, forgetSent } from '../../base/device/forget';
+import { laneOfDrive, laneOfReviews } from '../../base/device/lanes';
+import { keepDrive, keepUnsent, keptDrives, readDrive, sentAmong } from './device-log';
 
 const metaOf = (id: string, owner = 'ada', learnerId = 'learner'): DriveMeta => ({
   id,
@@ -33,7 +26,7 @@ async function markHere(drive: string, owner = 'ada', learnerId = 'learner') {
   for (const event of eventsOf(drive, owner)) await keepUnsent(drive, event);
 }
 const waiting = async (drive: string, owner = 'ada') =>
-  (await nextOf(owner, `drive ${drive}`, 999)).map(({ id }) => id);
+  (await nextOf(owner, laneOfDrive(drive), 999)).map(({ id }) => id);
 
 beforeEach(async () => {
   await Promise.all(deviceDb.tables.map((table) => table.clear()));
@@ -70,7 +63,7 @@ describe('the log of the device', () => {
   it('forgets what the server has, of everybody, and nothing else', async () => {
     await markHere('theirs', 'bo');
     await keepDrive(metaOf('done'), eventsOf('done'));
-    await forgetSentDrives();
+    await forgetSent();
     expect(await readDrive('ada', 'done')).toBeUndefined();
     expect(await readDrive('bo', 'theirs')).toBeDefined();
     expect(await waiting('theirs', 'bo')).toHaveLength(eventsOf('theirs').length);
@@ -79,7 +72,7 @@ describe('the log of the device', () => {
   it('forgets a learner who was erased, with what still waited, and nobody else', async () => {
     await markHere('gone', 'ada', 'erased');
     await markHere('stays');
-    await deviceDb.reviews.add({ id: 'r', url: '/learners/erased/reviews', review: {} as never });
+    await deviceDb.reviews.add({ id: 'r', lane: laneOfReviews('erased'), review: {} as never });
     await forgetErased(['erased'], []);
     expect(await readDrive('ada', 'gone')).toBeUndefined();
     expect(await waiting('gone')).toEqual([]);

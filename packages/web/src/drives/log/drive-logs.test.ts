@@ -1,15 +1,8 @@
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/templates/tally';
-import type { DriveMeta } from './device-log';
-import {
-  allDrivesClosed,
-  driveLogsReducer,
-  driveOpened,
-  eventAdded,
-  eventsLearnt,
-  eventsSent,
-  storageRefused,
-} from './drive-logs';
+import type { DriveMeta } from '../../base/device/device-db';
+import { personLeft } from '../../base/person';
+import { driveLogsReducer, driveOpened, eventAdded, eventsLearnt, eventsSent, storageRefused } from './drive-logs';
 
 const meta: DriveMeta = {
   id: 'a',
@@ -60,6 +53,6 @@ describe('the drives open on a page', () => {
   it('remember a storage that refused, and forget everything with a sign-out', () => {
     const refused = after(opened, storageRefused());
     expect(refused.storageFailed).toBe(true);
-    expect(driveLogsReducer(refused, allDrivesClosed())).toEqual({ open: {}, storageFailed: false });
+    expect(driveLogsReducer(refused, personLeft())).toEqual({ open: {}, storageFailed: false });
   });
 });

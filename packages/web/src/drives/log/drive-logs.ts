@@ -1,6 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
-import type { DriveMeta } from './device-log';
+import type { DriveMeta } from '../../base/device/device-db';
+import { personLeft } from '../../base/person';
+import { addSlice } from '../../base/store';
 
 /** A drive that is open on this page. */
 export interface OpenDrive {
@@ -63,17 +65,21 @@ const slice = createSlice({
       const sent = new Set(payload.ids);
       return withDrive(state, { ...drive, unsent: drive.unsent.filter((id) => !sent.has(id)) });
     },
-    /** Somebody has signed out: nothing of theirs stays in view. */
-    allDrivesClosed: () => initialState,
     roomMeasured: (state, { payload }: PayloadAction<number | undefined>) => ({ ...state, storageLeftMB: payload }),
     storageRefused: (state) => ({ ...state, storageFailed: true }),
   },
+  extraReducers: (build) => build.addCase(personLeft, () => initialState),
 });
 
 function withDrive(state: DriveLogs, drive: OpenDrive): DriveLogs {
   return { ...state, open: { ...state.open, [drive.meta.id]: drive } };
 }
 
-export const { driveOpened, eventsLearnt, eventAdded, eventsSent, allDrivesClosed, roomMeasured, storageRefused } =
-  slice.actions;
+export const { driveOpened, eventsLearnt, eventAdded, eventsSent, roomMeasured, storageRefused } = slice.actions;
 export const driveLogsReducer = slice.reducer;
+addSlice(slice);
+declare module '../../base/store' {
+  interface Slices {
+    readonly driveLogs: DriveLogs;
+  }
+}

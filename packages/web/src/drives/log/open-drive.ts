@@ -1,9 +1,9 @@
+import { api } from '../../base/api';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
-import { apiError, type ApiError } from '../../app/api';
-import type { AppDispatch, RootState } from '../../app/store';
-import { learnersApi } from '../../learners/learners-api';
-import { drivesApi } from '../drives-api';
-import { keepDrive, readDrive, type DriveMeta } from './device-log';
+import { apiError, type ApiError } from '../../base/client';
+import type { AppDispatch, RootState } from '../../base/store';
+import type { DriveMeta } from '../../base/device/device-db';
+import { keepDrive, readDrive } from './device-log';
 import { adoptClock, resumeClock } from './drive-clock';
 import { driveOpened, eventsLearnt } from './drive-logs';
 
@@ -11,7 +11,7 @@ import { driveOpened, eventsLearnt } from './drive-logs';
 export const pastDrives = 6;
 
 const fetchDrive = (driveId: string) =>
-  drivesApi.endpoints.drive.initiate(driveId, { forceRefetch: true, subscribe: false });
+  api.endpoints.drive.initiate({ driveId }, { forceRefetch: true, subscribe: false });
 
 /** Learns what other devices, or this one before, have sent of a drive that is open on this page. */
 export function learnFromServer(driveId: string) {
@@ -19,7 +19,10 @@ export function learnFromServer(driveId: string) {
     const drive = getState().driveLogs.open[driveId];
     if (!drive) return;
     const known = drive.events.length - drive.unsent.length;
-    const news = drivesApi.endpoints.driveNews.initiate({ driveId, known }, { forceRefetch: true, subscribe: false });
+    const news = api.endpoints.driveNews.initiate(
+      { driveId, known: String(known) },
+      { forceRefetch: true, subscribe: false },
+    );
     const { data } = await dispatch(news);
     if (!data) return;
     learn(dispatch, driveId, data.events, data.clockMs);
@@ -75,7 +78,7 @@ export function openDrive(driveId: string, schoolId: string, owner: string) {
 /** Which drive of the learner this is, and what was marked in the ones before; nothing where the server is away. */
 function standingOf(learnerId: string, driveId: string) {
   return async (dispatch: AppDispatch): Promise<Pick<DriveMeta, 'number' | 'past'>> => {
-    const list = learnersApi.endpoints.learnerDrives.initiate(learnerId, { forceRefetch: true, subscribe: false });
+    const list = api.endpoints.learnerDrives.initiate({ learnerId }, { forceRefetch: true, subscribe: false });
     const { data = [] } = await dispatch(list);
     const place = data.findIndex(({ id }) => id === driveId);
     const before = place < 0 ? [] : data.slice(Math.max(0, place - pastDrives), place);

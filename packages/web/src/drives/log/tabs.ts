@@ -1,5 +1,5 @@
 import type { DriveEvent } from '@jasperwren/core/drive/event';
-import { store } from '../../app/store';
+import { store } from '../../base/store';
 import { adoptClock } from './drive-clock';
 import { eventsLearnt } from './drive-logs';
 

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useAppDispatch } from '../../app/hooks';
+import { useAppDispatch } from '../../base/hooks';
 import { learnFromServer } from './open-drive';
 
 const everyMs = 4000;

@@ -1,4 +1,4 @@
-import { useSignedIn } from '../../session/signed-in';
+import { useSignedIn } from '../../base/signed-in';
 
 /** Names the people who recorded something, "you" for whoever is signed in. */
 export function usePeople(): (accountId: string) => string {

@@ -1,7 +1,7 @@
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { useEffect, useState } from 'react';
-import { useAppSelector } from '../../app/hooks';
-import { useSignedIn } from '../../session/signed-in';
+import { useAppSelector } from '../../base/hooks';
+import { useSignedIn } from '../../base/signed-in';
 import { keptDrives } from './device-log';
 
 /** A drive on this device that has not ended, or whose events the server does not all have. */

@@ -8,7 +8,7 @@ import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
-import { useSignedIn } from '../../session/signed-in';
+import { useSignedIn } from '../../base/signed-in';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';

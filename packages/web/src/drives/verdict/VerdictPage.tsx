@@ -9,6 +9,7 @@ import { withOptions } from '@jasperwren/core/marking/options';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { verdictSentence } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
+import { addressFor } from '../../base/api';
 import { Link, Navigate, useParams } from 'react-router';
 import { counted, firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
 import { Page, Rows, Section } from '../../ui/Page';
@@ -75,10 +76,10 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           </Button>
           {log.unsent.length === 0 && (
             <>
-              <Button variant="text" component="a" href={`/api/drives/${meta.id}/marks.csv`} download>
+              <Button variant="text" component="a" href={addressFor('driveTable', { driveId: meta.id })} download>
                 Save as CSV
               </Button>
-              <Button variant="text" component="a" href={`/api/drives/${meta.id}/record`} download>
+              <Button variant="text" component="a" href={addressFor('driveRecord', { driveId: meta.id })} download>
                 Save the record
               </Button>
             </>

@@ -1,3 +1,4 @@
+import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -8,19 +9,12 @@ import { contradictionsIn } from '@jasperwren/core/marking/check';
 import { useSnackbar } from 'notistack';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useBlocker, useNavigate, useParams } from 'react-router';
-import { apiError, type ApiError } from '../../app/api';
+import { apiError, type ApiError } from '../../base/client';
 import { counted } from '../../ui/format';
 import { Page, Section } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
 import { Differences } from '../Differences';
-import {
-  useDraftQuery,
-  useDropDraftMutation,
-  usePublishMutation,
-  useSaveDraftMutation,
-  useStandardVersionQuery,
-} from '../standards-api';
 import { CategoryFields } from './CategoryFields';
 import type { Change } from './change';
 import styles from './editor.module.css';
@@ -32,7 +26,7 @@ import { GradeFields, OptionFields } from './OptionFields';
 /** The draft of a standard of the school's own. */
 export default function EditStandardPage() {
   const { standardId = '' } = useParams();
-  const { data, error, refetch } = useDraftQuery(standardId);
+  const { data, error, refetch } = api.useDraftQuery({ id: standardId });
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!data) return <Loading what="the draft" />;
   return <Editor key={standardId} id={standardId} opened={data} />;
@@ -45,16 +39,16 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
   const [kept, setKept] = useState(opened);
   const [failure, setFailure] = useState<ApiError>();
   const [publishing, setPublishing] = useState(false);
-  const [save, saving] = useSaveDraftMutation();
-  const [publish, publication] = usePublishMutation();
-  const [drop] = useDropDraftMutation();
+  const [save, saving] = api.useSaveDraftMutation();
+  const [publish, publication] = api.usePublishStandardMutation();
+  const [drop] = api.useDropDraftMutation();
   const problems = useMemo(() => contradictionsIn(draft), [draft]);
   const change = useCallback((by: Change) => setDraft((is) => by(is)), []);
   const dirty = draft !== kept.standard;
   const blocker = useBlocker(({ nextLocation }) => dirty && !nextLocation.pathname.endsWith(`/standards/${id}`));
 
   const keep = async (): Promise<boolean> => {
-    const { data, error } = await save({ id, input: { standard: draft, savedAt: kept.savedAt } });
+    const { data, error } = await save({ id, body: { standard: draft, savedAt: kept.savedAt } });
     setFailure(apiError(error));
     if (!data) return false;
     setKept({ ...data, standard: draft });
@@ -63,7 +57,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
   };
   const goPublic = async () => {
     if ((dirty || kept.savedAt === '') && !(await keep())) return setPublishing(false);
-    const { data, error } = await publish(id);
+    const { data, error } = await publish({ id });
     setPublishing(false);
     setFailure(apiError(error));
     if (!data) return;
@@ -71,7 +65,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
     void navigate(`/standards/${id}`);
   };
   const forget = async () => {
-    await drop(id);
+    await drop({ id });
     setKept({ ...kept, standard: draft });
     void navigate('/standards');
   };
@@ -171,7 +165,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
 /** What the draft changes, against the version before or the standard it was made from. */
 function Changes({ draft }: { readonly draft: DraftView['standard'] }) {
   const from = draft.version > 1 ? { id: draft.id, version: draft.version - 1 } : draft.basedOn;
-  const { data, error } = useStandardVersionQuery(from ?? { id: '', version: 0 }, { skip: !from });
+  const { data, error } = api.useStandardVersionQuery(from ?? { id: '', version: 0 }, { skip: !from });
   if (!from) return null;
   if (error) return <Failed error={error} />;
   if (!data) return <Loading what="the version before" />;

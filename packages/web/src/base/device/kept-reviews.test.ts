@@ -1,11 +1,13 @@
 import 'fake-indexeddb/auto';
 import type { Review } from '@jasperwren/core/checks/memory';
-import { deviceDb } from '../../app/device-db';
-import { entriesOf, takeOut } from '../../outbox/entries';
-import { forgetSentReviews, keepReview, keptReviews } from './review-log';
+import { deviceDb } from './device-db';
+import { entriesOf, takeOut } from '../outbox/entries';
+import { forgetSent } from './forget';
+import { keepReview, keptReviews } from './kept-reviews';
+import { laneOfOwnReviews, laneOfReviews } from './lanes';
 
-const mine = '/me/reviews';
-const theirs = '/learners/b/reviews';
+const mine = laneOfOwnReviews('a');
+const theirs = laneOfReviews('b');
 const review = (id: string): Review => ({
   id,
   question: 'tell.oil',
@@ -25,14 +27,14 @@ describe('the answers on this device', () => {
     for (const id of ['a', 'b']) await keepReview('me', mine, review(id));
     await keepReview('lead', theirs, review('c'));
     expect(ids(await keptReviews(mine))).toEqual(['a', 'b']);
-    expect((await entriesOf('lead')).map(({ lane, id }) => [lane, id])).toEqual([[`reviews ${theirs}`, 'c']]);
+    expect((await entriesOf('lead')).map(({ lane, id }) => [lane, id])).toEqual([[theirs, 'c']]);
   });
 
   it('leave with the sign-out, save those of whom something waits', async () => {
     await keepReview('me', mine, review('a'));
     await keepReview('lead', theirs, review('c'));
     await takeOut(['a']);
-    await forgetSentReviews();
+    await forgetSent();
     expect(await keptReviews(mine)).toEqual([]);
     expect(ids(await keptReviews(theirs))).toEqual(['c']);
   });

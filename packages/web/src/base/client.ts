@@ -1,5 +1,5 @@
 import type { ErrorBody } from '@jasperwren/contract/errors';
-import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
+import { fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 
 /** What went wrong with a request, in the server's words or ours. */
 export interface ApiError {
@@ -31,14 +31,16 @@ export function csrfHeader(): Readonly<Record<string, string>> {
 }
 
 const rawQuery = fetchBaseQuery({
-  baseUrl: '/api',
   prepareHeaders: (headers) => {
     for (const [name, value] of Object.entries(csrfHeader())) headers.set(name, value);
     return headers;
   },
 });
 
-const query: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, api, extra) => {
+export type Query = BaseQueryFn<FetchArgs, unknown, ApiError>;
+
+/** Asks the server; every failure has the one shape. */
+export const query: Query = async (args, api, extra) => {
   const { data, error } = await rawQuery(args, api, extra);
   if (!error) return { data };
   const body = error.data as Partial<ErrorBody> | undefined;
@@ -47,32 +49,6 @@ const query: BaseQueryFn<string | FetchArgs, unknown, ApiError> = async (args, a
   if (!body?.error) return { error: { ...unreachable, status: error.status >= 500 ? 0 : error.status } };
   return { error: { status: error.status, ...body.error } };
 };
-
-/** All requests of the application; features add their endpoints. */
-export const api = createApi({
-  baseQuery: query,
-  tagTypes: [
-    'Session',
-    'Learners',
-    'Drives',
-    'Standards',
-    'Sheets',
-    'Shares',
-    'Checks',
-    'Reviews',
-    'Me',
-    'Lessons',
-    'SignIns',
-    'School',
-    'People',
-    'Audit',
-    'OutOfTime',
-  ],
-  endpoints: () => ({}),
-});
-
-/** The tag of a list of everybody’s; a tag with an id is of one learner. */
-export const everybodys = <T extends string>(type: T) => ({ type, id: 'everybody' }) as const;
 
 /** The error of a query or mutation as something to show. */
 export function apiError(error: unknown): ApiError | undefined {

@@ -1,20 +1,17 @@
+import { api } from '../base/api';
 import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
 import QuizOutlined from '@mui/icons-material/QuizOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet, useOutletContext } from 'react-router';
-import { apiError } from '../app/api';
-import frame from '../app/frame.module.css';
+import { apiError } from '../base/client';
+import frame from './frame.module.css';
+import type { Learning } from '../learn/learning';
 import type { MeView } from '@jasperwren/contract/checks';
-import { useDrillSource, type DrillSource } from '../checks/drill/source';
+import { useDrillSource } from '../checks/public';
 import { Failed, Loading } from '../ui/states';
-import { outbox } from '../outbox/outbox';
-import { useMeQuery, useMyReviewsQuery } from './me-api';
-
-export interface Learning {
-  readonly me: MeView;
-  readonly source: DrillSource;
-}
+import { outbox } from './outbox';
+import { laneOfOwnReviews } from '../base/device/lanes';
 
 const places = [
   ['/learn', 'Drill', QuizOutlined],
@@ -24,7 +21,7 @@ const places = [
 
 /** The pages of a learner: their own drill, what was shared with them, and nothing of the school. */
 export function LearnFrame() {
-  const { data: me, error, refetch } = useMeQuery();
+  const { data: me, error, refetch } = api.useMeQuery();
   if (!me) {
     if ([401, 403].includes(apiError(error)?.status ?? 0)) return <Navigate to="/learn/sign-in" replace />;
     if (error)
@@ -39,7 +36,7 @@ export function LearnFrame() {
 }
 
 function LearnPages({ me }: { readonly me: MeView }) {
-  const { data: known } = useMyReviewsQuery();
+  const { data: known } = api.useMyReviewsQuery();
   useEffect(() => outbox.start(me.learnerId), [me.learnerId]);
   const source = useDrillSource({
     name: me.firstName,
@@ -47,7 +44,7 @@ function LearnPages({ me }: { readonly me: MeView }) {
     standard: me.standard,
     vehicleId: me.vehicleId,
     testDate: me.testDate,
-    url: '/me/reviews',
+    lane: laneOfOwnReviews(me.learnerId),
     known,
     owner: me.learnerId,
   });
@@ -68,6 +65,3 @@ function LearnPages({ me }: { readonly me: MeView }) {
     </div>
   );
 }
-
-/** What every page of a learner works with. */
-export const useLearning = () => useOutletContext<Learning>();

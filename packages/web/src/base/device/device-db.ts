@@ -1,8 +1,25 @@
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { Review } from '@jasperwren/core/checks/memory';
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { DriveMeta } from '../drives/log/device-log';
+import type { ItemCounts } from '@jasperwren/core/marking/likely';
+import type { Standard } from '@jasperwren/core/marking/standard';
 import type { Entry } from '../outbox/entries';
+import { laneOfDrive, type Lane } from './lanes';
+
+/** What this device knows of a drive besides its events. */
+export interface DriveMeta {
+  readonly id: string;
+  readonly schoolId: string;
+  /** The account that has it on this device. */
+  readonly owner: string;
+  readonly learnerId: string;
+  readonly learnerName: string;
+  /** Which drive of this learner it is, from 1; 0 where the device does not know. */
+  readonly number: number;
+  readonly standard: Standard;
+  /** Marks by item in this learner's earlier drives, oldest first. */
+  readonly past: readonly ItemCounts[];
+}
 
 /** An event as the device keeps it; whether it still has to be sent the outbox says. */
 export interface KeptEvent {
@@ -11,10 +28,10 @@ export interface KeptEvent {
   readonly event: DriveEvent;
 }
 
-/** An answer of a drill; `url` says whose it is. */
+/** An answer of a drill; its lane says whose it is. */
 export interface KeptReview {
   readonly id: string;
-  readonly url: string;
+  readonly lane: Lane;
   readonly review: Review;
 }
 
@@ -30,7 +47,7 @@ export const deviceDb = new Dexie('jasperwren') as DeviceDb;
 deviceDb.version(1).stores({ drives: 'id', events: 'id, driveId, [driveId+sent], sent' });
 deviceDb
   .version(2)
-  .stores({ drives: 'id', events: 'id, driveId', reviews: 'id, url', outbox: '++n, &id, owner, [owner+lane]' })
+  .stores({ drives: 'id', events: 'id, driveId', reviews: 'id, lane', outbox: '++n, &id, owner, [owner+lane]' })
   .upgrade(async (change) => {
     // Until now an event said itself whether it was sent.
     const unsent = (await change.table('events').toArray()) as (KeptEvent & { readonly sent?: 0 | 1 })[];
@@ -38,6 +55,6 @@ deviceDb
     await change
       .table('outbox')
       .bulkAdd(
-        waiting.map(({ id, driveId, event }) => ({ id, owner: event.by, lane: `drive ${driveId}`, body: event })),
+        waiting.map(({ id, driveId, event }) => ({ id, owner: event.by, lane: laneOfDrive(driveId), body: event })),
       );
   });

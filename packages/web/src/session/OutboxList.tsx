@@ -1,16 +1,19 @@
 import Button from '@mui/material/Button';
 import { useCallback, useEffect, useState } from 'react';
-import { useAppSelector } from '../app/hooks';
+import { useAppSelector } from '../base/hooks';
 import { counted, longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
-import { entriesOf, setAside, takeOut, type Entry, type Lane } from './entries';
-import { outbox } from './outbox';
+import { partsOf, type Lane, type RouteOfLane } from '../base/device/lanes';
+import { entriesOf, sendSoon, setAside, takeOut, type Entry } from '../base/outbox/entries';
 import styles from './outbox.module.css';
 
-const laneWords = (lane: Lane): string => {
-  if (lane.startsWith('drive ')) return 'Marks of a drive';
-  return lane.startsWith('reviews ') ? 'Answers to safety questions' : 'A setting';
+const wordsOf: Readonly<Record<RouteOfLane, string>> = {
+  sendEvents: 'Marks of a drive',
+  addReviews: 'Answers to safety questions',
+  addMyReviews: 'Answers to safety questions',
+  setFreeHours: 'The hours in which you give lessons',
 };
+const laneWords = (lane: Lane): string => wordsOf[partsOf(lane)[0]];
 
 /** What a person made on this device and the server does not have, with what it refused and why. */
 export function OutboxList({ person }: { readonly person: string }) {
@@ -27,13 +30,13 @@ export function OutboxList({ person }: { readonly person: string }) {
   const lanes = [...new Set(entries.map(({ lane }) => lane))];
   const again = async (refused: readonly Entry[]) => {
     for (const { id } of refused) await setAside(id, undefined);
-    outbox.soon();
+    sendSoon();
     await read();
   };
   const drop = async (refused: readonly Entry[]) => {
     save(refused);
     await takeOut(refused.map(({ id }) => id));
-    outbox.soon();
+    sendSoon();
     await read();
   };
   return (

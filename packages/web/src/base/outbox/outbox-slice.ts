@@ -13,7 +13,7 @@ interface Outbox {
 
 const initialState: Outbox = { waiting: 0, refused: 0, unreachable: false };
 
-const slice = createSlice({
+export const outboxSlice = createSlice({
   name: 'outbox',
   initialState,
   reducers: {
@@ -25,5 +25,4 @@ const slice = createSlice({
   },
 });
 
-export const { outboxCounted, reached } = slice.actions;
-export const outboxReducer = slice.reducer;
+export const { outboxCounted, reached } = outboxSlice.actions;

@@ -20,7 +20,7 @@ function load(): Settings {
   }
 }
 
-const slice = createSlice({
+export const settingsSlice = createSlice({
   name: 'settings',
   initialState: load,
   reducers: {
@@ -28,8 +28,7 @@ const slice = createSlice({
   },
 });
 
-export const { settingsChanged } = slice.actions;
-export const settingsReducer = slice.reducer;
+export const { settingsChanged } = settingsSlice.actions;
 
 /** Keeps the settings on the device; without storage they last as long as the page. */
 export function keepSettings(settings: Settings): void {

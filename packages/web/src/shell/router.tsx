@@ -2,6 +2,7 @@ import { createBrowserRouter, Link, useRouteError } from 'react-router';
 import { Loading } from '../ui/states';
 import { Page } from '../ui/Page';
 import { Frame } from './Frame';
+import '../session/session';
 
 /** The pages by address; each arrives when it is needed. */
 export const router = createBrowserRouter([
@@ -24,7 +25,7 @@ export const router = createBrowserRouter([
       },
       {
         path: '/learn',
-        lazy: async () => ({ Component: (await import('../learn/LearnFrame')).LearnFrame }),
+        lazy: async () => ({ Component: (await import('./LearnFrame')).LearnFrame }),
         children: [
           { index: true, lazy: async () => ({ Component: (await import('../learn/LearnPage')).default }) },
           { path: 'safe', lazy: async () => ({ Component: (await import('../learn/LearnSafePage')).default }) },

@@ -1,7 +1,5 @@
-import { deviceDb } from '../app/device-db';
-
-/** Where an entry goes: the log of a drive, answers to an address, or a setting put to an address. */
-export type Lane = `drive ${string}` | `reviews ${string}` | `put ${string}`;
+import { deviceDb } from '../device/device-db';
+import type { Lane } from '../device/lanes';
 
 /** Why the server did not take an entry. */
 export interface Refusal {
@@ -27,9 +25,21 @@ export interface Entry {
 /** Where storage is denied, entries live as long as the page and are sent all the same. */
 const held: Entry[] = [];
 
+/** Is told that something waits to be sent. */
+let send: () => void = () => undefined;
+
+/** Has this called whenever something waits to be sent. */
+export function onWaiting(listener: () => void): void {
+  send = listener;
+}
+
+/** Asks for what waits to be sent soon. */
+export const sendSoon = (): void => send();
+
 /** Puts an entry in line. */
 export async function putInLine(entry: Entry): Promise<void> {
   await deviceDb.outbox.add(entry).catch(() => void held.push(entry));
+  sendSoon();
 }
 
 /** Puts a setting in line, in the place of one for the same address that still waits. */

@@ -1,10 +1,12 @@
 import 'fake-indexeddb/auto';
-import { deviceDb } from '../app/device-db';
-import { entriesOf, putInLine, putLatest, type Lane } from './entries';
+import { deviceDb } from '../device/device-db';
+import type { Lane, RouteOfLane } from '../device/lanes';
+import { entriesOf, putInLine, putLatest, sendSoon } from './entries';
 import { makeSender, type Sent } from './sender';
 
 interface Request {
-  readonly to: string;
+  readonly route: RouteOfLane;
+  readonly of: string;
   readonly bodies: readonly unknown[];
 }
 
@@ -17,16 +19,20 @@ let answer: (request: Request) => Sent;
 
 const carrier = (most: number) => ({
   most,
-  send: (to: string, bodies: readonly unknown[]) => {
-    const request = { to, bodies };
-    requests.push(request);
-    return Promise.resolve(answer(request));
-  },
+  argOf: (of: string, bodies: readonly unknown[]) => ({ of, bodies }),
   arrived: (_: string, ids: readonly string[]) => void arrived.push(...ids),
 });
+const send = (route: RouteOfLane, arg: object) => {
+  const request = { route, ...(arg as Omit<Request, 'route'>) };
+  requests.push(request);
+  return Promise.resolve(answer(request));
+};
 const dispatch = ((action: { type: string }) => actions.push(action)) as never;
-const sender = makeSender({ drive: carrier(200), reviews: carrier(100), put: carrier(1) }, dispatch, () =>
-  Promise.resolve(),
+const sender = makeSender(
+  { sendEvents: carrier(200), addReviews: carrier(100), addMyReviews: carrier(100), setFreeHours: carrier(1) },
+  send,
+  dispatch,
+  () => Promise.resolve(),
 );
 
 async function line(owner: string, lane: Lane, ...ids: readonly string[]): Promise<void> {
@@ -55,7 +61,7 @@ afterEach(() => stop());
 describe('the outbox', () => {
   it('sends each lane in its order, in portions, and each entry once', async () => {
     const ids = Array.from({ length: 450 }, (_, i) => `e${i}`);
-    await line('ada', 'drive a', ...ids);
+    await line('ada', 'sendEvents a', ...ids);
     stop = sender.start('ada');
     await until(async () => (await left()).length === 0);
     expect(requests.map(({ bodies }) => bodies.length)).toEqual([200, 200, 50]);
@@ -64,7 +70,7 @@ describe('the outbox', () => {
   });
 
   it('tries again when the server cannot be reached, and loses nothing', async () => {
-    await line('ada', 'reviews /me/reviews', 'a', 'b');
+    await line('ada', 'addMyReviews a', 'a', 'b');
     answer = () => refused(0, 'unreachable');
     stop = sender.start('ada');
     await until(() => last('outbox/reached') === false);
@@ -75,7 +81,7 @@ describe('the outbox', () => {
   });
 
   it.each([401, 429, 503])('keeps its order after an answer %s', async (status) => {
-    await line('ada', 'drive a', 'one', 'two');
+    await line('ada', 'sendEvents a', 'one', 'two');
     answer = () => refused(status);
     stop = sender.start('ada');
     await until(() => last('outbox/reached') === false);
@@ -86,8 +92,8 @@ describe('the outbox', () => {
   });
 
   it('sets a refused entry aside with the reason, and sends the rest and the other lanes', async () => {
-    await line('ada', 'drive a', 'one', 'bad', 'three', 'four');
-    await line('ada', 'drive b', 'welcome');
+    await line('ada', 'sendEvents a', 'one', 'bad', 'three', 'four');
+    await line('ada', 'sendEvents b', 'welcome');
     answer = ({ bodies }) => (bodies.includes('bad') ? refused(422, 'invalid', 'An event is not right.') : ok);
     stop = sender.start('ada');
     await until(async () => (await left()).length === 1 && last('outbox/reached') === true);
@@ -97,14 +103,14 @@ describe('the outbox', () => {
     expect(last('outbox/outboxCounted')).toEqual({ waiting: 1, refused: 1, reason: 'An event is not right.' });
     // It is not tried again by itself.
     requests.length = 0;
-    sender.soon();
-    await line('ada', 'drive c', 'later');
+    sendSoon();
+    await line('ada', 'sendEvents c', 'later');
     await until(() => arrived.includes('later'));
     expect(requests.every(({ bodies }) => !bodies.includes('bad'))).toBe(true);
   });
 
   it('splits what is too large', async () => {
-    await line('ada', 'drive a', 'one', 'two', 'three');
+    await line('ada', 'sendEvents a', 'one', 'two', 'three');
     answer = ({ bodies }) => (bodies.length > 1 ? refused(413, 'too-large') : ok);
     stop = sender.start('ada');
     await until(async () => (await left()).length === 0);
@@ -112,8 +118,8 @@ describe('the outbox', () => {
   });
 
   it('sends nobody’s entries but those of whoever is signed in, and keeps the others’', async () => {
-    await line('bo', 'drive b', 'theirs');
-    await line('ada', 'drive b', 'own');
+    await line('bo', 'sendEvents b', 'theirs');
+    await line('ada', 'sendEvents b', 'own');
     stop = sender.start('ada');
     await until(() => arrived.length > 0);
     expect(arrived).toEqual(['own']);
@@ -121,10 +127,10 @@ describe('the outbox', () => {
   });
 
   it('puts a setting in the place of an older one that still waits', async () => {
-    for (const id of ['first', 'second']) await putLatest({ id, owner: 'ada', lane: 'put /free-hours', body: id });
+    for (const id of ['first', 'second']) await putLatest({ id, owner: 'ada', lane: 'setFreeHours ada', body: id });
     stop = sender.start('ada');
     await until(() => arrived.length > 0);
-    expect(requests).toEqual([{ to: '/free-hours', bodies: ['second'] }]);
+    expect(requests).toEqual([{ route: 'setFreeHours', of: 'ada', bodies: ['second'] }]);
   });
 });
 
@@ -133,7 +139,7 @@ describe('where the device keeps nothing', () => {
     const add = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
       throw new DOMException('Denied', 'SecurityError');
     });
-    await line('ada', 'reviews /me/reviews', 'held');
+    await line('ada', 'addMyReviews a', 'held');
     add.mockRestore();
     expect(await deviceDb.outbox.count()).toBe(0);
     expect(await left()).toEqual(['held']);

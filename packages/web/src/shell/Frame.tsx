@@ -1,3 +1,4 @@
+import { api } from '../base/api';
 import AccountCircleOutlined from '@mui/icons-material/AccountCircleOutlined';
 import BalanceOutlined from '@mui/icons-material/BalanceOutlined';
 import FactCheckOutlined from '@mui/icons-material/FactCheckOutlined';
@@ -8,21 +9,17 @@ import type { SvgIconComponent } from '@mui/icons-material';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useMatch } from 'react-router';
-import { usePrefetchStandards } from '../drives/drives-api';
-import { forgetErased } from '../drives/log/device-log';
-import { outbox } from '../outbox/outbox';
+import { forgetErased } from '../base/device/forget';
+import { outbox } from './outbox';
 import { forgetPerson } from '../session/leave';
 import { listenToTabs } from '../drives/log/tabs';
-import { usePrefetchLearners } from '../learners/learners-api';
-import { useSessionQuery } from '../session/session-api';
-import { SignedIn } from '../session/signed-in';
+import { SignedIn } from '../base/signed-in';
 import { Failed, Loading } from '../ui/states';
-import { schoolApi } from '../school/school-api';
 import { counted } from '../ui/format';
-import { apiError } from './api';
+import { apiError } from '../base/client';
 import styles from './frame.module.css';
-import { useAppDispatch, useAppSelector } from './hooks';
-import { newVersion } from './offline';
+import { useAppDispatch, useAppSelector } from '../base/hooks';
+import { newVersion } from '../base/offline';
 import { preloadDrivePages } from './preload';
 
 const FactorFirst = lazy(() => import('../session/FactorFirst'));
@@ -40,11 +37,11 @@ const places: readonly (readonly [path: string, name: string, Icon: SvgIconCompo
 
 /** Sees to it that somebody is signed in; outside the desk, with the rail beside. */
 export function Frame() {
-  const { data: session, error, isLoading, refetch } = useSessionQuery();
+  const { data: session, error, isLoading, refetch } = api.useSessionQuery();
   const onDesk = useMatch('/drive/:driveId/desk');
   const { pathname } = useLocation();
-  const prefetchStandards = usePrefetchStandards('standards');
-  const prefetchLearners = usePrefetchLearners('learners');
+  const prefetchStandards = api.usePrefetch('standards');
+  const prefetchLearners = api.usePrefetch('learners');
   const schoolId = session?.school.id;
   const newer = useSyncExternalStore(newVersion.subscribe, newVersion.waits);
   const dispatch = useAppDispatch();
@@ -58,7 +55,7 @@ export function Frame() {
   }, [signedOut, dispatch]);
   useEffect(() => {
     if (!accountId) return;
-    void dispatch(schoolApi.endpoints.erased.initiate(undefined, { subscribe: false, forceRefetch: true })).then(
+    void dispatch(api.endpoints.erased.initiate(undefined, { subscribe: false, forceRefetch: true })).then(
       ({ data }) => data && forgetErased(data.learners, data.drives).catch(() => undefined),
     );
   }, [accountId, dispatch]);
@@ -69,7 +66,7 @@ export function Frame() {
       preloadDrivePages();
       // What a drive needs is there when the network is not.
       prefetchStandards();
-      prefetchLearners({ archived: false });
+      prefetchLearners();
     }, preloadAfterMs);
     return () => clearTimeout(timer);
   }, [schoolId, prefetchStandards, prefetchLearners]);

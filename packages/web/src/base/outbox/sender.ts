@@ -1,5 +1,6 @@
-import type { AppDispatch } from '../app/store';
-import { entriesOf, nextOf, setAside, takeOut, type Entry, type Lane } from './entries';
+import type { Dispatch } from '@reduxjs/toolkit';
+import { partsOf, type Lane, type RouteOfLane } from '../device/lanes';
+import { entriesOf, nextOf, onWaiting, setAside, takeOut, type Entry } from './entries';
 import { outboxCounted, reached } from './outbox-slice';
 
 const firstWaitMs = 1000;
@@ -14,27 +15,33 @@ export type Sent =
   | { readonly ok: true }
   | { readonly ok: false; readonly status: number; readonly code: string; readonly message: string };
 
-/** How the entries of one kind of lane travel. */
-interface Carrier {
+/** How the entries of the lanes of one route travel. */
+export interface Carrier {
   /** The most that fit in one request. */
   readonly most: number;
-  /** @param to what follows the kind in the name of the lane */
-  readonly send: (to: string, bodies: readonly unknown[]) => Promise<Sent>;
+  /** What the route is given. `of` says whose the lane is. */
+  readonly argOf: (of: string, bodies: readonly unknown[]) => object;
   /** Is told what the server has now. */
-  readonly arrived?: (to: string, ids: readonly string[]) => void;
+  readonly arrived?: (of: string, ids: readonly string[]) => void;
 }
 
-type Carriers = Readonly<Record<'drive' | 'reviews' | 'put', Carrier>>;
+export type Carriers = Readonly<Record<RouteOfLane, Carrier>>;
 
 export interface Sender {
   /** Sends what this person has in line, now and whenever there is something new or the network returns. */
   readonly start: (owner: string) => () => void;
-  /** Sends as soon as the present request, if any, is done. */
-  readonly soon: () => void;
 }
 
-/** @param afterwards runs after each round, whatever came of it */
-export function makeSender(carriers: Carriers, dispatch: AppDispatch, afterwards: () => Promise<void>): Sender {
+/**
+ * @param send calls a route
+ * @param afterwards runs after each round, whatever came of it
+ */
+export function makeSender(
+  carriers: Carriers,
+  send: (route: RouteOfLane, arg: object) => Promise<Sent>,
+  dispatch: Dispatch,
+  afterwards: () => Promise<void>,
+): Sender {
   let owner: string | undefined;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending = false;
@@ -44,6 +51,11 @@ export function makeSender(carriers: Carriers, dispatch: AppDispatch, afterwards
   function schedule(ms: number): void {
     clearTimeout(timer);
     timer = setTimeout(() => void round(), ms);
+  }
+
+  function soon(): void {
+    if (sending) again = true;
+    else schedule(gatherMs);
   }
 
   async function round(): Promise<void> {
@@ -71,21 +83,22 @@ export function makeSender(carriers: Carriers, dispatch: AppDispatch, afterwards
 
   /** Sends one lane in its order. Returns whether it has to be tried again later. */
   async function sendLane(whose: string, lane: Lane): Promise<boolean> {
-    const [kind, to] = partsOf(lane);
-    const { most, send, arrived } = carriers[kind];
+    const [route, of] = partsOf(lane);
+    const { most, argOf, arrived } = carriers[route];
     let size = most;
     for (;;) {
       if (owner !== whose) return false;
       const entries = await nextOf(whose, lane, size);
       if (entries.length === 0) return false;
-      const sent = await send(
-        to,
+      const arg = argOf(
+        of,
         entries.map(({ body }) => body),
       );
+      const sent = await send(route, arg);
       const ids = entries.map(({ id }) => id);
       if (sent.ok) {
         await takeOut(ids);
-        arrived?.(to, ids);
+        arrived?.(of, ids);
         size = Math.min(most, size * 2);
       } else if (passing.has(sent.status) || sent.status >= 500 || sent.code === 'forged') {
         return true;
@@ -100,6 +113,7 @@ export function makeSender(carriers: Carriers, dispatch: AppDispatch, afterwards
 
   return {
     start(forOwner) {
+      onWaiting(soon);
       owner = forOwner;
       waitMs = firstWaitMs;
       const onOnline = () => {
@@ -112,12 +126,9 @@ export function makeSender(carriers: Carriers, dispatch: AppDispatch, afterwards
       return () => {
         window.removeEventListener('online', onOnline);
         clearTimeout(timer);
+        onWaiting(() => undefined);
         owner = undefined;
       };
-    },
-    soon() {
-      if (sending) again = true;
-      else schedule(gatherMs);
     },
   };
 }
@@ -126,13 +137,8 @@ const lanesOf = async (owner: string): Promise<readonly Lane[]> => [
   ...new Set((await entriesOf(owner)).filter(({ refused }) => !refused).map(({ lane }) => lane)),
 ];
 
-function partsOf(lane: Lane): [kind: keyof Carriers, to: string] {
-  const at = lane.indexOf(' ');
-  return [lane.slice(0, at) as keyof Carriers, lane.slice(at + 1)];
-}
-
 /** Tells the interface what is in line. */
-async function count(owner: string, dispatch: AppDispatch): Promise<void> {
+async function count(owner: string, dispatch: Dispatch): Promise<void> {
   const entries: readonly Entry[] = await entriesOf(owner);
   const refused = entries.filter((entry) => entry.refused);
   dispatch(

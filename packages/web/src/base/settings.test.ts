@@ -18,8 +18,8 @@ const useStorage = (value: unknown) =>
 /** The settings as a page finds them that is opened now. */
 async function opened() {
   jest.resetModules();
-  const { keepSettings, settingsChanged, settingsReducer } = await import('./settings');
-  const store = configureStore({ reducer: { settings: settingsReducer } });
+  const { keepSettings, settingsChanged, settingsSlice } = await import('./settings');
+  const store = configureStore({ reducer: { settings: settingsSlice.reducer } });
   const now = (): Settings => store.getState().settings;
   return {
     now,

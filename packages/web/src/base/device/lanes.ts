@@ -1,0 +1,16 @@
+/** The route by which something kept here goes to the server, and whose it is. Each lane keeps its order. */
+export type Lane =
+  `sendEvents ${string}` | `addReviews ${string}` | `addMyReviews ${string}` | `setFreeHours ${string}`;
+
+export const laneOfDrive = (driveId: string): Lane => `sendEvents ${driveId}`;
+export const laneOfReviews = (learnerId: string): Lane => `addReviews ${learnerId}`;
+/** A learner who is signed in sends their own. */
+export const laneOfOwnReviews = (learnerId: string): Lane => `addMyReviews ${learnerId}`;
+export const laneOfHours = (accountId: string): Lane => `setFreeHours ${accountId}`;
+
+/** The route of a lane, and whose it is. */
+export function partsOf(lane: Lane): readonly [route: RouteOfLane, of: string] {
+  const at = lane.indexOf(' ');
+  return [lane.slice(0, at) as RouteOfLane, lane.slice(at + 1)];
+}
+export type RouteOfLane = Lane extends `${infer Route} ${string}` ? Route : never;

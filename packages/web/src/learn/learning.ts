@@ -1,0 +1,11 @@
+import type { MeView } from '@jasperwren/contract/checks';
+import { useOutletContext } from 'react-router';
+import type { DrillSource } from '../checks/public';
+
+/** What every page of a learner works with. */
+export interface Learning {
+  readonly me: MeView;
+  readonly source: DrillSource;
+}
+
+export const useLearning = () => useOutletContext<Learning>();
