@@ -41,6 +41,13 @@ module.exports = {
       to: { path: '^packages/cli' },
     },
     {
+      name: 'stores-know-no-http',
+      comment: 'in the server: app -> http, handlers -> stores -> db',
+      severity: 'error',
+      from: { path: '^packages/server/src/[^/]+/', pathNot: 'handlers\\.ts$|\\.test\\.ts$|^packages/server/src/http/' },
+      to: { path: '^packages/server/src/http/|node_modules/(koa|http-errors)' },
+    },
+    {
       name: 'web-base-is-the-ground',
       comment: 'in web: shell -> feature -> ui, charts -> base',
       severity: 'error',

@@ -19,6 +19,7 @@ import { createDatabase, databaseFile } from '../packages/server/src/db/database
 import { openKeeper } from '../packages/server/src/db/keeper';
 import { appendEvents } from '../packages/server/src/drives/append';
 import { serve } from '../packages/server/src/serve';
+import { callNow } from '../packages/server/src/call';
 import { createSchool } from '../packages/server/src/accounts/store';
 
 const learners = 200;
@@ -53,7 +54,7 @@ try {
 async function measureAppending(dataDir: string): Promise<void> {
   await createDatabase(dataDir);
   const keeper = await openKeeper(dataDir);
-  const schoolId = await createSchool(keeper.writing, 'Bench', { name: 'Lead', email, password });
+  const schoolId = await createSchool(callNow(keeper.writing), 'Bench', { name: 'Lead', email, password });
   const account = await keeper.db.selectFrom('accounts').select('id').executeTakeFirstOrThrow();
   const who = { schoolId, accountId: account.id, role: 'lead' } as const;
   const learnerId = 'learner';
@@ -70,7 +71,8 @@ async function measureAppending(dataDir: string): Promise<void> {
     })
     .execute();
   const drives = Array.from({ length: atOnce }, (_, i) => `drive-${i}`);
-  for (const id of drives) await keeper.write((db) => appendEvents(db, who, id, { events: [startOf(learnerId, id)] }));
+  for (const id of drives)
+    await keeper.write((db) => appendEvents({ ...callNow(db), who }, id, { events: [startOf(learnerId, id)] }));
 
   const raw = new Libsql(join(dataDir, databaseFile));
   for (const pragma of ['journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON']) raw.pragma(pragma);
@@ -96,7 +98,7 @@ async function measureAppending(dataDir: string): Promise<void> {
     await Promise.all(
       drives.map(async (drive) => {
         for (const { events } of ours.filter((one) => one.drive === drive))
-          await keeper.write((db) => appendEvents(db, who, drive, { events }));
+          await keeper.write((db) => appendEvents({ ...callNow(db), who }, drive, { events }));
       }),
     );
     oursMs.push(performance.now() - begun);

@@ -6,6 +6,7 @@ import { houseDefault } from '@jasperwren/core/marking/provenance';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
 import { createSchool } from '@jasperwren/server/accounts/store';
+import { callNow } from '@jasperwren/server/call';
 import { readConfig } from '@jasperwren/server/config';
 import { createDatabase, hasDatabase } from '@jasperwren/server/db/database';
 import { serve } from '@jasperwren/server/serve';
@@ -76,7 +77,7 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
       io.out('There is data already; nothing was loaded.');
       return exitCodes.pass;
     }
-    await createSchool(running.db, data.school, { ...data.lead, password: data.password });
+    await createSchool(callNow(running.db), data.school, { ...data.lead, password: data.password });
     const lead = await signedIn(running.address, data.lead.email, data.password);
     for (const instructor of data.instructors) {
       const { link } = await lead.call('invite', { body: { ...instructor, role: 'instructor' } });

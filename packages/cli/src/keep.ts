@@ -3,6 +3,7 @@ import { check } from '@jasperwren/contract/check';
 import { AccountInput } from '@jasperwren/contract/accounts';
 import { refuseCommon } from '@jasperwren/server/accounts/password';
 import { recoverAccount } from '@jasperwren/server/accounts/recover';
+import { callNow } from '@jasperwren/server/call';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { readConfig } from '@jasperwren/server/config';
 import { backUp, restore } from '@jasperwren/server/db/backup';
@@ -50,7 +51,7 @@ export async function schoolCommand(args: readonly string[], io: Io): Promise<nu
   refuseCommon(password, [checked.value.name, email, name], 'password');
   const { dataDir } = readConfig(process.env);
   if (!hasDatabase(dataDir)) await createDatabase(dataDir);
-  await withDatabase(dataDir, (db) => createSchool(db, name, checked.value));
+  await withDatabase(dataDir, (db) => createSchool(callNow(db), name, checked.value));
   io.out(`The school "${name}" is made. ${checked.value.name} can sign in as ${email}.`);
   return exitCodes.pass;
 }
@@ -60,7 +61,7 @@ export async function recoverCommand([email]: readonly string[], io: Io): Promis
   if (email === undefined) throw new UsageError('Name the account by its e-mail address: jasperwren recover ADDRESS');
   const { dataDir } = readConfig(process.env);
   const { path, expiresAt } = await withDatabase(dataDir, (db) =>
-    db.transaction().execute((trx) => recoverAccount(trx, email)),
+    db.transaction().execute((trx) => recoverAccount(callNow(trx), email)),
   );
   io.out(`${email} is a lead again, without a second factor. Until ${expiresAt} a new password can be`);
   io.out('chosen at this address of the server:');

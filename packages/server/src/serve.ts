@@ -12,6 +12,7 @@ import { changesOf } from './http/answers';
 import { dropOldSessions } from './http/session';
 import { jobsOf, onThisThread, threads } from './jobs/jobs';
 import { eraseAgain } from './personal/erase';
+import { callNow } from './call';
 import { addTemplatesEverywhere } from './standards/store';
 
 export interface Running {
@@ -57,7 +58,7 @@ export async function serve(
   });
   const back = await eraseAgain(keeper, config.dataDir);
   if (back > 0) log.warn({ learners: back }, 'learners who had been erased had come back with a restore; erased again');
-  await keeper.write((db) => addTemplatesEverywhere(db));
+  await keeper.write((db) => addTemplatesEverywhere(callNow(db)));
   await keeper.write((db) => dropOldSessions(db));
   await refreshDigests(keeper);
   const failed = (what: string) => (error: unknown) => log.error({ err: error }, what);

@@ -1,3 +1,4 @@
+import { callNow } from './call';
 import type { AccountView, PasswordLink, Role, SessionView } from '@jasperwren/contract/accounts';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -35,7 +36,11 @@ export async function startTestServer(
   const schools = await running.db.selectFrom('schools').select('id').execute();
   if (schools.length === 0) {
     for (const name of ['first', 'second']) {
-      await createSchool(running.db, name, { name: `Lead of ${name}`, email: `lead@${name}.example`, password });
+      await createSchool(callNow(running.db), name, {
+        name: `Lead of ${name}`,
+        email: `lead@${name}.example`,
+        password,
+      });
     }
   }
   const remove = async () => {

@@ -1,7 +1,7 @@
 import { randomBytes, scrypt as scryptCallback, timingSafeEqual, type ScryptOptions } from 'node:crypto';
 import { promisify } from 'node:util';
 import { Semaphore } from 'async-mutex';
-import createError from 'http-errors';
+import { invalid, unavailable } from '../refusal';
 import zxcvbn from 'zxcvbn';
 
 const scrypt = promisify<string, Buffer, number, ScryptOptions, Buffer>(scryptCallback);
@@ -36,10 +36,10 @@ const atOnce = new Semaphore(2);
 const mostInLine = 40;
 let inLine = 0;
 
-/** @throws 503 where too many wait */
+/** @throws unavailable where too many wait */
 async function derive(password: string, salt: Buffer, { N, r, p }: typeof cost, bytes: number): Promise<Buffer> {
   if (inLine >= mostInLine)
-    throw createError(503, 'Very many are signing in just now. Try again in a moment.', { code: 'busy', expose: true });
+    throw unavailable('Very many are signing in just now. Try again in a moment.', { code: 'busy' });
   inLine += 1;
   try {
     return await atOnce.runExclusive(() =>
@@ -59,13 +59,13 @@ const fewestGuesses = 1e8;
  * Says no to a password that is on the lists of common ones, made of few words or keys, or of what is known of the
  * person.
  * @param known names and addresses that others know
- * @throws 422 with the reason, at `field`
+ * @throws invalid with the reason, at `field`
  */
 export function refuseCommon(password: string, known: readonly string[], field: string): void {
   const { guesses, feedback } = zxcvbn(password.slice(0, longestChecked), [...known]);
   if (guesses >= fewestGuesses) return;
   const message = `This password is easily guessed. ${feedback.warning ? `${feedback.warning}. ` : ''}Use a few words that do not belong together.`;
-  throw createError(422, `${message} Nothing was changed.`, { code: 'invalid', problems: [{ field, message }] });
+  throw invalid(`${message} Nothing was changed.`, { problems: [{ field, message }] });
 }
 
 let nobodysHash: Promise<string> | undefined;

@@ -1,4 +1,4 @@
-import createError from 'http-errors';
+import { conflict } from '../refusal';
 import type { HandlersOf } from '../http/call';
 import { todayOf } from '../school/store';
 import { makePasswordLink } from './password-links';
@@ -20,36 +20,35 @@ type Names =
 
 /** The people of a school, for its leads. */
 export const peopleHandlers: HandlersOf<Names> = {
-  accounts: ({ db, who }) => listAccounts(db, who.schoolId),
-  people: async ({ db, who, now }) => peopleOf(db, who.schoolId, await todayOf(db, who.schoolId, now)),
-  invite: ({ write, who }, _, body) =>
-    write(async (db) => {
-      const account = await addAccount(db, who.schoolId, body);
-      return { ...account, link: await makePasswordLink(db, who.schoolId, account.id) };
+  accounts: (call) => listAccounts(call),
+  people: async (call) => peopleOf(call, await todayOf(call)),
+  invite: ({ write }, _, body) =>
+    write(async (trx) => {
+      const account = await addAccount(trx, body);
+      return { ...account, link: await makePasswordLink(trx, account.id) };
     }),
-  editAccount: ({ write, who }, { accountId }, body) =>
-    write((db) => editAccount(db, who.schoolId, accountId, body), { detail: body.role }),
-  disableAccount: ({ write, who }, { accountId }) => write((db) => setDisabled(db, who.schoolId, accountId, true)),
-  enableAccount: ({ write, who }, { accountId }) => write((db) => setDisabled(db, who.schoolId, accountId, false)),
-  handOver: ({ write, who, now }, { accountId }, { toAccountId }) =>
-    write(async (db) => handOver(db, who.schoolId, accountId, toAccountId, await todayOf(db, who.schoolId, now)), {
+  editAccount: ({ write }, { accountId }, body) =>
+    write((trx) => editAccount(trx, accountId, body), { detail: body.role }),
+  disableAccount: ({ write }, { accountId }) => write((trx) => setDisabled(trx, accountId, true)),
+  enableAccount: ({ write }, { accountId }) => write((trx) => setDisabled(trx, accountId, false)),
+  handOver: ({ write }, { accountId }, { toAccountId }) =>
+    write(async (trx) => handOver(trx, accountId, toAccountId, await todayOf(trx)), {
       detail: toAccountId,
     }),
-  sendPasswordLink: ({ write, who }, { accountId }) =>
-    write(async (db) => {
-      const { disabledAt } = await getAccount(db, who.schoolId, accountId);
-      if (disabledAt !== null)
-        throw createError(409, 'This account is disabled. Enable it first.', { code: 'disabled' });
-      return makePasswordLink(db, who.schoolId, accountId);
+  sendPasswordLink: ({ write }, { accountId }) =>
+    write(async (trx) => {
+      const { disabledAt } = await getAccount(trx, accountId);
+      if (disabledAt !== null) throw conflict('This account is disabled. Enable it first.', { code: 'disabled' });
+      return makePasswordLink(trx, accountId);
     }),
-  signOutAccount: ({ write, who }, { accountId }) =>
-    write(async (db) => {
-      await getAccount(db, who.schoolId, accountId);
-      await endSignIns(db, who.schoolId, accountId);
+  signOutAccount: ({ write }, { accountId }) =>
+    write(async (trx) => {
+      await getAccount(trx, accountId);
+      await endSignIns(trx, accountId);
     }),
-  removeFactor: ({ write, who }, { accountId }) =>
-    write(async (db) => {
-      await getAccount(db, who.schoolId, accountId);
-      await turnOff(db, accountId);
+  removeFactor: ({ write }, { accountId }) =>
+    write(async (trx) => {
+      await getAccount(trx, accountId);
+      await turnOff(trx, accountId);
     }),
 };

@@ -1,12 +1,12 @@
+import type { InSchool } from '../call';
 import type { AccountEdit, AccountView, HandedOver, PersonView } from '@jasperwren/contract/accounts';
 import { overlaps } from '@jasperwren/core/readiness/booking';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
+import { conflict } from '../refusal';
 import { dropPasswordLinks } from './password-links';
 import { endSignIns, getAccount } from './store';
 
 /** Everybody with an account of the school, also who has left, with what hangs on them. */
-export async function peopleOf(db: Db, schoolId: string, today: string): Promise<readonly PersonView[]> {
+export async function peopleOf({ db, who: { schoolId } }: InSchool, today: string): Promise<readonly PersonView[]> {
   const count = (rows: readonly { id: string | null; n: number }[], id: string) =>
     Number(rows.find((row) => row.id === id)?.n ?? 0);
   const [accounts, seen, learners, lessons] = await Promise.all([
@@ -52,11 +52,15 @@ export async function peopleOf(db: Db, schoolId: string, today: string): Promise
 
 /**
  * Changes the name or the role of an account.
- * @throws 404 where the school has none such; 409 where nobody would be its lead any more
+ * @throws missing where the school has none such; conflict where nobody would be its lead any more
  */
-export async function editAccount(db: Db, schoolId: string, id: string, input: AccountEdit): Promise<AccountView> {
-  const { email } = await getAccount(db, schoolId, id);
-  if (input.role !== 'lead') await refuseLastLead(db, schoolId, id);
+export async function editAccount(call: InSchool, id: string, input: AccountEdit): Promise<AccountView> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const { email } = await getAccount(call, id);
+  if (input.role !== 'lead') await refuseLastLead(call, id);
   const { name, role } = input;
   await db.updateTable('accounts').set({ name, role }).where('school_id', '=', schoolId).where('id', '=', id).execute();
   return { id, email, name, role };
@@ -64,25 +68,30 @@ export async function editAccount(db: Db, schoolId: string, id: string, input: A
 
 /**
  * Lets somebody in no more, or again. What they did stays, under their name.
- * @throws 404 where the school has none such; 409 where nobody would be its lead any more
+ * @throws missing where the school has none such; conflict where nobody would be its lead any more
  */
-export async function setDisabled(db: Db, schoolId: string, id: string, disabled: boolean): Promise<void> {
-  await getAccount(db, schoolId, id);
+export async function setDisabled(call: InSchool, id: string, disabled: boolean): Promise<void> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
+  await getAccount(call, id);
   if (disabled) {
-    await refuseLastLead(db, schoolId, id);
-    await endSignIns(db, schoolId, id);
-    await dropPasswordLinks(db, id);
+    await refuseLastLead(call, id);
+    await endSignIns(call, id);
+    await dropPasswordLinks(call, id);
   }
   await db
     .updateTable('accounts')
-    .set({ disabled_at: disabled ? new Date().toISOString() : null })
+    .set({ disabled_at: disabled ? now.toISOString() : null })
     .where('school_id', '=', schoolId)
     .where('id', '=', id)
     .execute();
 }
 
-/** @throws 409 where no other account that can sign in is a lead */
-async function refuseLastLead(db: Db, schoolId: string, id: string): Promise<void> {
+/** @throws conflict where no other account that can sign in is a lead */
+async function refuseLastLead({ db, who: { schoolId } }: InSchool, id: string): Promise<void> {
   const other = await db
     .selectFrom('accounts')
     .select('id')
@@ -93,27 +102,26 @@ async function refuseLastLead(db: Db, schoolId: string, id: string): Promise<voi
     .where('id', '!=', id)
     .executeTakeFirst();
   if (!other)
-    throw createError(409, 'The school would have no lead any more. Make somebody else a lead first.', {
+    throw conflict('The school would have no lead any more. Make somebody else a lead first.', {
       code: 'last-lead',
     });
 }
 
 /**
  * Gives the learners of an account and its lessons to come to another.
- * @throws 404 where the school lacks one of them; 409 where it is one and the same, the other has left, or has lessons
+ * @throws missing where the school lacks one of them; conflict where it is one and the same, the other has left, or has lessons
  *   at the same time, with who has the hour
  */
-export async function handOver(
-  db: Db,
-  schoolId: string,
-  fromId: string,
-  toId: string,
-  today: string,
-): Promise<HandedOver> {
-  await getAccount(db, schoolId, fromId);
-  const to = await getAccount(db, schoolId, toId);
+export async function handOver(call: InSchool, fromId: string, toId: string, today: string): Promise<HandedOver> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
+  await getAccount(call, fromId);
+  const to = await getAccount(call, toId);
   if (fromId === toId || to.disabledAt !== null)
-    throw createError(409, 'Choose somebody else of the school, who has not left.', { code: 'not-them' });
+    throw conflict('Choose somebody else of the school, who has not left.', { code: 'not-them' });
   const lessons = db
     .selectFrom('lessons')
     .innerJoin('learners', 'learners.id', 'lessons.learner_id')
@@ -130,11 +138,11 @@ export async function handOver(
       : [];
   });
   if (twice.length > 0)
-    throw createError(409, `${twice.join(' ')} Nothing was handed over; move these lessons first.`, {
+    throw conflict(`${twice.join(' ')} Nothing was handed over; move these lessons first.`, {
       code: 'double-booked',
       problems: twice.map((message) => ({ field: 'toAccountId', message })),
     });
-  const updated_at = new Date().toISOString();
+  const updated_at = now.toISOString();
   for (const { id, sequence } of coming)
     await db
       .updateTable('lessons')

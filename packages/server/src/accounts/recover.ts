@@ -1,6 +1,6 @@
 import type { PasswordLink } from '@jasperwren/contract/accounts';
 import { addDeed } from '../audit/store';
-import type { Db } from '../db/database';
+import type { Anybody } from '../call';
 import { makePasswordLink } from './password-links';
 import { turnOff } from './second-factor';
 import { endSignIns, findByEmail } from './store';
@@ -10,13 +10,15 @@ import { endSignIns, findByEmail } from './store';
  * school has locked itself out.
  * @throws Error where there is no such account
  */
-export async function recoverAccount(db: Db, email: string): Promise<PasswordLink> {
-  const account = await findByEmail(db, email);
+export async function recoverAccount(call: Anybody, email: string): Promise<PasswordLink> {
+  const { db, now } = call;
+  const account = await findByEmail(call, email);
   if (!account) throw new Error(`There is no account with the address "${email}".`);
   const { id, school_id: schoolId } = account;
   await db.updateTable('accounts').set({ role: 'lead', disabled_at: null }).where('id', '=', id).execute();
-  await turnOff(db, id);
-  await endSignIns(db, schoolId, id);
-  await addDeed(db, { schoolId, at: new Date(), action: 'recoverAccount', subject: id });
-  return makePasswordLink(db, schoolId, id);
+  const own = { ...call, who: { schoolId } };
+  await turnOff(call, id);
+  await endSignIns(own, id);
+  await addDeed(db, { schoolId, at: now, action: 'recoverAccount', subject: id });
+  return makePasswordLink(own, id);
 }

@@ -1,7 +1,7 @@
 import type { FactorSecret } from '@jasperwren/contract/accounts';
 import { authenticator as plain } from 'otplib';
 import { toString as drawCode } from 'qrcode';
-import type { Db } from '../db/database';
+import type { Anybody, InSchool } from '../call';
 import { digestOfCode, newCode } from '../secrets';
 
 /** Codes of half a minute (RFC 6238, 5.2), one before and one after included: clocks differ. */
@@ -18,22 +18,26 @@ export async function newSecret(email: string): Promise<FactorSecret> {
 }
 
 /** In which half-minute an app showed a code; undefined where it shows none such about now. */
-export function stepOf(secret: string, code: string, nowMs = Date.now()): number | undefined {
+export function stepOf(secret: string, code: string, now: Date): number | undefined {
   const digits = code.replace(/\s/g, '');
   if (!/^\d{6}$/.test(digits)) return undefined;
+  const nowMs = now.getTime();
   const delta = authenticator.clone({ epoch: nowMs }).checkDelta(digits, secret);
   return delta === null ? undefined : Math.floor(nowMs / stepMs) + delta;
 }
 
 /** Turns the factor on that was being set up. Returns recovery codes, which are known at this moment only. */
 export async function turnOn(
-  db: Db,
-  schoolId: string,
+  call: InSchool,
   accountId: string,
   secret: string,
   step: number,
 ): Promise<readonly string[]> {
-  await turnOff(db, accountId);
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  await turnOff(call, accountId);
   await db
     .updateTable('accounts')
     .set({ factor_secret: secret, factor_step: step })
@@ -48,11 +52,11 @@ export async function turnOn(
 }
 
 /** Keeps a secret until it is shown that an app has it. */
-export async function keepPending(db: Db, accountId: string, secret: string): Promise<void> {
+export async function keepPending({ db }: Anybody, accountId: string, secret: string): Promise<void> {
   await db.updateTable('accounts').set({ factor_pending: secret }).where('id', '=', accountId).execute();
 }
 
-export async function turnOff(db: Db, accountId: string): Promise<void> {
+export async function turnOff({ db }: Anybody, accountId: string): Promise<void> {
   await db
     .updateTable('accounts')
     .set({ factor_secret: null, factor_pending: null })
@@ -62,8 +66,13 @@ export async function turnOff(db: Db, accountId: string): Promise<void> {
 }
 
 /** Whether a code lets in: one of the app that was not taken yet, or a recovery code, which is used up. */
-export async function takeCode(db: Db, accountId: string, secret: string, code: string): Promise<boolean> {
-  const step = stepOf(secret, code);
+export async function takeCode(
+  { db, now }: Anybody,
+  accountId: string,
+  secret: string,
+  code: string,
+): Promise<boolean> {
+  const step = stepOf(secret, code, now);
   if (step !== undefined) {
     const { numUpdatedRows } = await db
       .updateTable('accounts')

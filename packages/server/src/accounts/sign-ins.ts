@@ -1,20 +1,22 @@
+import type { Call } from '../call';
 import type { SignInView } from '@jasperwren/contract/accounts';
 import { parse } from 'bowser';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
-import type { Who } from '../http/call';
+import { missing } from '../refusal';
 
 /** Enough of a digest to tell one sign-in of an account from another. */
 const shortId = 16;
 
 /** Where an account is signed in, the latest use first. */
-export async function signInsOf(db: Db, { schoolId, accountId }: Who, ownId: string): Promise<readonly SignInView[]> {
+export async function signInsOf(
+  { db, who: { schoolId, accountId }, now }: Call,
+  ownId: string,
+): Promise<readonly SignInView[]> {
   const rows = await db
     .selectFrom('sessions')
     .select(['id', 'device', 'address', 'created_ms', 'seen_ms'])
     .where('school_id', '=', schoolId)
     .where('account_id', '=', accountId)
-    .where('expires_ms', '>', Date.now())
+    .where('expires_ms', '>', now.getTime())
     .orderBy('seen_ms', 'desc')
     .execute();
   return rows.map(({ id, device, address, created_ms, seen_ms }) => ({
@@ -29,9 +31,9 @@ export async function signInsOf(db: Db, { schoolId, accountId }: Who, ownId: str
 
 /**
  * Ends one sign-in of one's own account.
- * @throws 404 where there is none such
+ * @throws missing where there is none such
  */
-export async function endOtherSignIn(db: Db, { schoolId, accountId }: Who, id: string): Promise<void> {
+export async function endOtherSignIn({ db, who: { schoolId, accountId } }: Call, id: string): Promise<void> {
   const rows = await db
     .selectFrom('sessions')
     .select('id')
@@ -39,7 +41,7 @@ export async function endOtherSignIn(db: Db, { schoolId, accountId }: Who, id: s
     .where('account_id', '=', accountId)
     .execute();
   const row = rows.find((one) => one.id.slice(0, shortId) === id);
-  if (!row) throw createError(404, 'This sign-in has ended already.', { code: 'no-sign-in' });
+  if (!row) throw missing('This sign-in has ended already.', { code: 'no-sign-in' });
   await db.deleteFrom('sessions').where('id', '=', row.id).execute();
 }
 

@@ -1,20 +1,25 @@
+import type { Anybody, InSchool } from '../call';
 import type { AccountInput, AccountView, Invitation } from '@jasperwren/contract/accounts';
-import createError from 'http-errors';
+import { conflict, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
-import type { Db } from '../db/database';
 import { addTemplates } from '../standards/store';
 import { hashPassword } from './password';
 
 const viewColumns = ['id', 'name', 'email', 'role'] as const;
 
 /** Makes a school with its first account, a lead, and the shipped standards. Returns the school's id. */
-export async function createSchool(db: Db, name: string, lead: Omit<AccountInput, 'role'>): Promise<string> {
+export async function createSchool(
+  { db, now }: Anybody,
+  name: string,
+  lead: Omit<AccountInput, 'role'>,
+): Promise<string> {
   const password_hash = await hashPassword(lead.password);
   return db.transaction().execute(async (trx) => {
     const id = newId();
-    await trx.insertInto('schools').values({ id, name, created_at: new Date().toISOString() }).execute();
-    await addTemplates(trx, id);
-    const account = await addAccount(trx, id, { ...lead, role: 'lead' });
+    await trx.insertInto('schools').values({ id, name, created_at: now.toISOString() }).execute();
+    const own = { db: trx, who: { schoolId: id }, now };
+    await addTemplates(own);
+    const account = await addAccount(own, { ...lead, role: 'lead' });
     await trx.updateTable('accounts').set({ password_hash }).where('id', '=', account.id).execute();
     return id;
   });
@@ -22,26 +27,26 @@ export async function createSchool(db: Db, name: string, lead: Omit<AccountInput
 
 /**
  * Adds an account to a school; it has no password yet, and nobody can sign in with it.
- * @throws 409 where the e-mail address is taken, by whatever school
+ * @throws conflict where the e-mail address is taken, by whatever school
  */
-export async function addAccount(db: Db, schoolId: string, input: Invitation): Promise<AccountView> {
+export async function addAccount({ db, who: { schoolId }, now }: InSchool, input: Invitation): Promise<AccountView> {
   const email = input.email.toLowerCase();
   const taken = await db.selectFrom('accounts').select('id').where('email', '=', email).executeTakeFirst();
   if (taken) {
-    throw createError(409, 'This e-mail address has an account already. Nothing was saved; use another address.', {
+    throw conflict('This e-mail address has an account already. Nothing was saved; use another address.', {
       code: 'email-taken',
     });
   }
   const account = { id: newId(), name: input.name, email, role: input.role };
   await db
     .insertInto('accounts')
-    .values({ ...account, school_id: schoolId, password_hash: '', created_at: new Date().toISOString() })
+    .values({ ...account, school_id: schoolId, password_hash: '', created_at: now.toISOString() })
     .execute();
   return account;
 }
 
 /** The accounts of a school that can be worked with, by name. */
-export function listAccounts(db: Db, schoolId: string): Promise<AccountView[]> {
+export function listAccounts({ db, who: { schoolId } }: InSchool): Promise<AccountView[]> {
   return db
     .selectFrom('accounts')
     .select(viewColumns)
@@ -52,17 +57,17 @@ export function listAccounts(db: Db, schoolId: string): Promise<AccountView[]> {
 }
 
 /** Everybody who may have marked a drive of a school, also those who have left. */
-export function everybody(db: Db, schoolId: string): Promise<Pick<AccountView, 'id' | 'name'>[]> {
+export function everybody({ db, who: { schoolId } }: InSchool): Promise<Pick<AccountView, 'id' | 'name'>[]> {
   return db.selectFrom('accounts').select(['id', 'name']).where('school_id', '=', schoolId).orderBy('name').execute();
 }
 
 /** The account with an address, of whatever school, also one that was disabled. */
-export function findByEmail(db: Db, email: string) {
+export function findByEmail({ db }: Anybody, email: string) {
   return db.selectFrom('accounts').selectAll().where('email', '=', email.toLowerCase()).executeTakeFirst();
 }
 
 /** An account of a school with the school's name. */
-export function findAccount(db: Db, schoolId: string, id: string) {
+export function findAccount({ db, who: { schoolId } }: InSchool, id: string) {
   return db
     .selectFrom('accounts')
     .innerJoin('schools', 'schools.id', 'accounts.school_id')
@@ -86,33 +91,31 @@ export function findAccount(db: Db, schoolId: string, id: string) {
 
 /**
  * As `findAccount`.
- * @throws 404 where the school has none such
+ * @throws missing where the school has none such
  */
-export async function getAccount(db: Db, schoolId: string, id: string) {
-  const account = await findAccount(db, schoolId, id);
-  if (!account) throw createError(404, 'Your school has no such account.', { code: 'no-account' });
+export async function getAccount(call: InSchool, id: string) {
+  const account = await findAccount(call, id);
+  if (!account) throw missing('Your school has no such account.', { code: 'no-account' });
   return account;
 }
 
 /** Gives an account a password, and ends every sign-in of it but one. */
-export async function setPassword(
-  db: Db,
-  schoolId: string,
-  id: string,
-  password_hash: string,
-  keepSignIn = '',
-): Promise<void> {
+export async function setPassword(call: InSchool, id: string, password_hash: string, keepSignIn = ''): Promise<void> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
   await db
     .updateTable('accounts')
     .set({ password_hash })
     .where('school_id', '=', schoolId)
     .where('id', '=', id)
     .execute();
-  await endSignIns(db, schoolId, id, keepSignIn);
+  await endSignIns(call, id, keepSignIn);
 }
 
 /** Ends every sign-in of an account but one. */
-export async function endSignIns(db: Db, schoolId: string, accountId: string, keep = ''): Promise<void> {
+export async function endSignIns({ db, who: { schoolId } }: InSchool, accountId: string, keep = ''): Promise<void> {
   await db
     .deleteFrom('sessions')
     .where('school_id', '=', schoolId)

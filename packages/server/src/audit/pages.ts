@@ -1,6 +1,6 @@
+import type { InSchool } from '../call';
 import type { AuditLine, AuditPage } from '@jasperwren/contract/audit';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
+import { invalid } from '../refusal';
 
 const onAPage = 100;
 /** Of a table, which is read by a program. */
@@ -18,22 +18,21 @@ export interface AuditFilter {
 
 /**
  * Lines of the trail, the newest first.
- * @throws 422 where a day is none of the calendar, or `before` is no number
+ * @throws invalid where a day is none of the calendar, or `before` is no number
  */
-export async function auditPage(db: Db, schoolId: string, filter: AuditFilter): Promise<AuditPage> {
-  const lines = await linesOf(db, schoolId, filter, onAPage + 1);
+export async function auditPage(call: InSchool, filter: AuditFilter): Promise<AuditPage> {
+  const lines = await linesOf(call, filter, onAPage + 1);
   const shown = lines.slice(0, onAPage);
   const last = shown.at(-1);
   return { lines: shown, ...(lines.length > onAPage && last && { next: last.id }) };
 }
 
 /** As `auditPage`, all of it. */
-export const auditLines = (db: Db, schoolId: string, filter: AuditFilter): Promise<readonly AuditLine[]> =>
-  linesOf(db, schoolId, filter, mostLines);
+export const auditLines = (call: InSchool, filter: AuditFilter): Promise<readonly AuditLine[]> =>
+  linesOf(call, filter, mostLines);
 
 async function linesOf(
-  db: Db,
-  schoolId: string,
+  { db, who: { schoolId } }: InSchool,
   { from, to, account, learner, action, before }: AuditFilter,
   most: number,
 ): Promise<readonly AuditLine[]> {
@@ -86,5 +85,4 @@ async function linesOf(
   }));
 }
 
-const notThat = (field: string, message: string) =>
-  createError(422, message, { code: 'invalid', problems: [{ field, message }] });
+const notThat = (field: string, message: string) => invalid(message, { problems: [{ field, message }] });

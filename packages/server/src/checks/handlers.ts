@@ -28,21 +28,21 @@ type Names =
 
 /** Safety questions, cars, and what learners remember, for the instructors of the school. */
 export const checkHandlers: HandlersOf<Names> = {
-  checks: ({ db, who }) => checksOf(db, who.schoolId),
-  board: ({ db, who, now }) => board(db, who.schoolId, now),
-  addQuestion: ({ write, who }, _, body) => write((db) => keepQuestion(db, who, undefined, body)),
-  editQuestion: ({ write, who }, { questionId }, body) => write((db) => keepQuestion(db, who, questionId, body)),
-  questionVersions: ({ db, who }, { questionId }) => versionsOf(db, 'check_questions', who.schoolId, questionId),
-  retireQuestion: ({ write, who }, { questionId }) => write((db) => setQuestionRetired(db, who, questionId, true)),
-  unretireQuestion: ({ write, who }, { questionId }) => write((db) => setQuestionRetired(db, who, questionId, false)),
-  addVehicle: ({ write, who }, _, body) => write((db) => keepVehicle(db, who, undefined, body)),
-  editVehicle: ({ write, who }, { vehicleId }, body) => write((db) => keepVehicle(db, who, vehicleId, body)),
-  reviews: ({ db, who }, { learnerId }) => reviewsOf(db, who.schoolId, learnerId),
-  addReviews: ({ write, who }, { learnerId }, { reviews }) =>
-    write((db) => addReviews(db, who.schoolId, learnerId, reviews), { detail: String(reviews.length) }),
-  chooseVehicle: ({ write, who }, { learnerId }, { vehicleId }) =>
-    write(async (db) => {
-      await assertVehicle(db, who.schoolId, vehicleId);
-      return setVehicle(db, who.schoolId, learnerId, vehicleId);
+  checks: (call) => checksOf(call),
+  board: (call) => board(call),
+  addQuestion: ({ write }, _, body) => write((trx) => keepQuestion(trx, undefined, body)),
+  editQuestion: ({ write }, { questionId }, body) => write((trx) => keepQuestion(trx, questionId, body)),
+  questionVersions: (call, { questionId }) => versionsOf(call, 'check_questions', questionId),
+  retireQuestion: ({ write }, { questionId }) => write((trx) => setQuestionRetired(trx, questionId, true)),
+  unretireQuestion: ({ write }, { questionId }) => write((trx) => setQuestionRetired(trx, questionId, false)),
+  addVehicle: ({ write }, _, body) => write((trx) => keepVehicle(trx, undefined, body)),
+  editVehicle: ({ write }, { vehicleId }, body) => write((trx) => keepVehicle(trx, vehicleId, body)),
+  reviews: (call, { learnerId }) => reviewsOf(call, learnerId),
+  addReviews: ({ write }, { learnerId }, { reviews }) =>
+    write((trx) => addReviews(trx, learnerId, reviews), { detail: String(reviews.length) }),
+  chooseVehicle: ({ write }, { learnerId }, { vehicleId }) =>
+    write(async (trx) => {
+      await assertVehicle(trx, vehicleId);
+      return setVehicle(trx, learnerId, vehicleId);
     }),
 };

@@ -1,3 +1,4 @@
+import type { Call, InSchool } from '../call';
 import type { BoardRow, BoardView, ChecksView, ForgottenQuestion } from '@jasperwren/contract/checks';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { outlook, testMoment } from '@jasperwren/core/checks/aim';
@@ -8,10 +9,8 @@ import { memoryOf, type Review } from '@jasperwren/core/checks/memory';
 import { problemsOf, type CheckQuestion } from '@jasperwren/core/checks/question';
 import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
 import { shippedVehicles } from '@jasperwren/core/checks/vehicles';
-import createError from 'http-errors';
+import { invalid, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
-import type { Db } from '../db/database';
-import type { Who } from '../http/call';
 import { getLearner, listLearners } from '../learners/store';
 import { newestStandards } from '../standards/store';
 import { keepVersion, newestOf } from './versions';
@@ -21,10 +20,10 @@ const askedLeast = 3;
 const forgottenShown = 12;
 
 /** What the school has changed of the questions and cars that ship. */
-export async function checksOf(db: Db, schoolId: string): Promise<ChecksView> {
+export async function checksOf(call: InSchool): Promise<ChecksView> {
   const [questions, vehicles] = await Promise.all([
-    newestOf<CheckQuestion>(db, 'check_questions', schoolId),
-    newestOf<VehicleProfile>(db, 'vehicles', schoolId),
+    newestOf<CheckQuestion>(call, 'check_questions'),
+    newestOf<VehicleProfile>(call, 'vehicles'),
   ]);
   return {
     questions: questions.map(({ value, retired }) => ({ question: value, retired })),
@@ -34,85 +33,84 @@ export async function checksOf(db: Db, schoolId: string): Promise<ChecksView> {
 
 /**
  * Keeps a question: a new one, or a new version of the school's own or of a shipped one.
- * @throws 422 where nothing could make an answer wrong; 404 where there is none of this id
+ * @throws invalid where nothing could make an answer wrong; missing where there is none of this id
  */
 export async function keepQuestion(
-  db: Db,
-  who: Who,
+  call: Call,
   id: string | undefined,
   input: Omit<CheckQuestion, 'id' | 'version'>,
 ): Promise<CheckQuestion> {
   const problems = problemsOf({ ...input, id: '', version: 1 });
   if (problems.length > 0)
-    throw createError(422, problems.join(' '), {
-      code: 'invalid',
+    throw invalid(problems.join(' '), {
       problems: problems.map((message) => ({ field: 'points', message })),
     });
   const shipped = shippedQuestions.find((question) => question.id === id);
-  if (id !== undefined && !shipped) await requireQuestion(db, who.schoolId, id);
-  return keepVersion(db, 'check_questions', who, id ?? `own-${newId()}`, input, shipped?.version ?? 0);
+  if (id !== undefined && !shipped) await requireQuestion(call, id);
+  return keepVersion(call, 'check_questions', id ?? `own-${newId()}`, input, shipped?.version ?? 0);
 }
 
 /**
  * Takes a question out of use, or puts it back.
- * @throws 404 where there is none of this id
+ * @throws missing where there is none of this id
  */
-export async function setQuestionRetired(db: Db, who: Who, id: string, retired: boolean): Promise<void> {
+export async function setQuestionRetired(call: Call, id: string, retired: boolean): Promise<void> {
   const question = shippedQuestions.find((one) => one.id === id);
-  const newest = (await checksOf(db, who.schoolId)).questions.find((one) => one.question.id === id)?.question;
+  const newest = (await checksOf(call)).questions.find((one) => one.question.id === id)?.question;
   const value = newest ?? question;
   if (!value) throw noQuestion();
-  await keepVersion(db, 'check_questions', who, id, value, question?.version ?? 0, retired);
+  await keepVersion(call, 'check_questions', id, value, question?.version ?? 0, retired);
 }
 
-async function requireQuestion(db: Db, schoolId: string, id: string): Promise<void> {
-  const { questions } = await checksOf(db, schoolId);
+async function requireQuestion(call: InSchool, id: string): Promise<void> {
+  const { questions } = await checksOf(call);
   if (!questions.some(({ question }) => question.id === id)) throw noQuestion();
 }
 
-const noQuestion = () => createError(404, 'Your school has no such question.', { code: 'no-question' });
+const noQuestion = () => missing('Your school has no such question.', { code: 'no-question' });
 
 /**
  * Keeps a car: a new one, or a new version of the school's own or of a shipped one.
- * @throws 404 where there is none of this id
+ * @throws missing where there is none of this id
  */
 export async function keepVehicle(
-  db: Db,
-  who: Who,
+  call: Call,
   id: string | undefined,
   input: Omit<VehicleProfile, 'id' | 'version'>,
 ): Promise<VehicleProfile> {
   const shipped = shippedVehicles.find((vehicle) => vehicle.id === id);
-  const known = id === undefined || shipped || (await findOwnVehicle(db, who.schoolId, id));
-  if (!known) throw createError(404, 'Your school has no such car.', { code: 'no-vehicle' });
-  return keepVersion(db, 'vehicles', who, id ?? `car-${newId()}`, input, shipped?.version ?? 0);
+  const known = id === undefined || shipped || (await findOwnVehicle(call, id));
+  if (!known) throw missing('Your school has no such car.', { code: 'no-vehicle' });
+  return keepVersion(call, 'vehicles', id ?? `car-${newId()}`, input, shipped?.version ?? 0);
 }
 
-const findOwnVehicle = async (db: Db, schoolId: string, id: string) =>
-  (await checksOf(db, schoolId)).vehicles.find((vehicle) => vehicle.id === id);
+const findOwnVehicle = async (call: InSchool, id: string) =>
+  (await checksOf(call)).vehicles.find((vehicle) => vehicle.id === id);
 
 /**
  * Whether the school has this car.
- * @throws 422 where it has not
+ * @throws invalid where it has not
  */
-export async function assertVehicle(db: Db, schoolId: string, id: string | undefined): Promise<void> {
-  if (id === undefined || shippedVehicles.some((one) => one.id === id) || (await findOwnVehicle(db, schoolId, id)))
-    return;
-  throw createError(422, 'Your school has no such car.', {
-    code: 'invalid',
+export async function assertVehicle(call: InSchool, id: string | undefined): Promise<void> {
+  if (id === undefined || shippedVehicles.some((one) => one.id === id) || (await findOwnVehicle(call, id))) return;
+  throw invalid('Your school has no such car.', {
     problems: [{ field: 'vehicleId', message: 'Your school has no such car.' }],
   });
 }
 
 /** Takes answers of a drill: each id once. When this returns, they are on disk. */
 export async function addReviews(
-  db: Db,
-  schoolId: string,
+  call: InSchool,
   learnerId: string,
   reviews: readonly Review[],
 ): Promise<{ readonly accepted: readonly string[] }> {
-  await getLearner(db, schoolId, learnerId);
-  const received_at = new Date().toISOString();
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
+  await getLearner(call, learnerId);
+  const received_at = now.toISOString();
   await db
     .insertInto('reviews')
     .values(
@@ -130,8 +128,12 @@ export async function addReviews(
 }
 
 /** Every answer a learner gave in a drill, in no order. */
-export async function reviewsOf(db: Db, schoolId: string, learnerId: string): Promise<readonly Review[]> {
-  await getLearner(db, schoolId, learnerId);
+export async function reviewsOf(call: InSchool, learnerId: string): Promise<readonly Review[]> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  await getLearner(call, learnerId);
   const rows = await db
     .selectFrom('reviews')
     .select('body')
@@ -142,11 +144,16 @@ export async function reviewsOf(db: Db, schoolId: string, learnerId: string): Pr
 }
 
 /** How the drill stands for every learner of the school, and what is forgotten most. */
-export async function board(db: Db, schoolId: string, now: Date): Promise<BoardView> {
+export async function board(call: InSchool): Promise<BoardView> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
   const [learners, { questions }, standards, rows] = await Promise.all([
-    listLearners(db, schoolId, false),
-    checksOf(db, schoolId),
-    newestStandards(db, schoolId),
+    listLearners(call, false),
+    checksOf(call),
+    newestStandards(call),
     db.selectFrom('reviews').select(['learner_id', 'body']).where('school_id', '=', schoolId).execute(),
   ]);
   const bank = bankOf(questions);

@@ -1,14 +1,12 @@
+import type { Call, InSchool } from '../call';
 import type { KeptVersion } from '@jasperwren/contract/checks';
-import type { Db } from '../db/database';
-import type { Who } from '../http/call';
 
 type Table = 'check_questions' | 'vehicles';
 
 /** The newest version of each, retired ones included. */
 export async function newestOf<T>(
-  db: Db,
+  { db, who: { schoolId } }: InSchool,
   table: Table,
-  schoolId: string,
 ): Promise<readonly { readonly value: T; readonly retired: boolean }[]> {
   const rows = await db
     .selectFrom(table)
@@ -23,9 +21,8 @@ export async function newestOf<T>(
 
 /** Every version of one, the newest first, with who made it. */
 export async function versionsOf<T>(
-  db: Db,
+  { db, who: { schoolId } }: InSchool,
   table: Table,
-  schoolId: string,
   id: string,
 ): Promise<readonly KeptVersion<T>[]> {
   const rows = await db
@@ -49,9 +46,8 @@ export async function versionsOf<T>(
  * @param shippedVersion the version that ships under this id; 0 where none does
  */
 export async function keepVersion<T extends object>(
-  db: Db,
+  { db, who: { schoolId, accountId }, now }: Call,
   table: Table,
-  { schoolId, accountId }: Who,
   id: string,
   value: T,
   shippedVersion: number,
@@ -73,7 +69,7 @@ export async function keepVersion<T extends object>(
       body: JSON.stringify(kept),
       retired: retired ? 1 : 0,
       account_id: accountId,
-      created_at: new Date().toISOString(),
+      created_at: now.toISOString(),
     })
     .execute();
   return kept;

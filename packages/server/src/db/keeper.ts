@@ -1,7 +1,7 @@
 import { statfsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
-import createError from 'http-errors';
+import { diskFull, unavailable } from '../refusal';
 import { sql } from 'kysely';
 import { connect, databaseFile, openDatabase, type Db } from './database';
 import { writerOf, type Write } from './writer';
@@ -47,9 +47,8 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
 
   const assertThere = () => {
     if (gone())
-      throw createError(503, 'The server has lost its database. Nothing was saved.', {
+      throw unavailable('The server has lost its database. Nothing was saved.', {
         code: 'no-database',
-        expose: true,
       });
   };
   const write = writerOf(writing, assertThere, (error) => {
@@ -66,9 +65,8 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
         return await write(work);
       } catch (error) {
         if (!isDiskFull(error)) throw error;
-        throw createError(507, 'The disk of the server is full. Nothing was saved; tell whoever runs it.', {
+        throw diskFull('The disk of the server is full. Nothing was saved; tell whoever runs it.', {
           code: 'disk-full',
-          expose: true,
         });
       }
     },

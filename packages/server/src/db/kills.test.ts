@@ -1,3 +1,4 @@
+import { callNow } from '../call';
 import { buildSync } from 'esbuild';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -51,7 +52,7 @@ it(`${kills} kills while events are written lose nothing acknowledged, double no
     await createDatabase(dataDir);
     const db = await openDatabase(dataDir);
     const lead = { name: 'Lead', email: 'lead@kills.example', password: 'three grey kettles' };
-    const schoolId = await createSchool(db, 'Kills', lead);
+    const schoolId = await createSchool(callNow(db), 'Kills', lead);
     const { id: accountId } = await db.selectFrom('accounts').select('id').executeTakeFirstOrThrow();
     const row = { transmission: 'manual', standard_id: 'tally', created_at: '', updated_at: '' } as const;
     await db

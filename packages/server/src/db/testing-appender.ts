@@ -1,3 +1,4 @@
+import { callNow } from '../call';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { appendEvents } from '../drives/append';
@@ -20,7 +21,7 @@ for (let batch = Number(first); ; batch++) {
       : { ...start!, type: 'pin', id: `${batch}-${i}`, seq: i, atMs: 0 },
   );
   // Several at once share a commit, as several devices would.
-  const again = keeper.write((db) => appendEvents(db, who, 'killed', { events: events.slice(0, 2) }));
-  await Promise.all([keeper.write((db) => appendEvents(db, who, 'killed', { events })), again]);
+  const again = keeper.write((db) => appendEvents({ ...callNow(db), who }, 'killed', { events: events.slice(0, 2) }));
+  await Promise.all([keeper.write((db) => appendEvents({ ...callNow(db), who }, 'killed', { events })), again]);
   process.stdout.write(`${batch}\n`);
 }

@@ -81,7 +81,7 @@ describe('a database that is lost while the server runs', () => {
     await add('before');
     expect(keeper.trouble()).toBeUndefined();
     lose();
-    await expect(add('after')).rejects.toMatchObject({ status: 503, code: 'no-database' });
+    await expect(add('after')).rejects.toMatchObject({ kind: 'unavailable', code: 'no-database' });
     expect(keeper.trouble()).toMatch(words);
   });
 });
@@ -105,7 +105,7 @@ describe('a full disk', () => {
           .values({ id: name, name: 'x'.repeat(200_000), created_at: '' })
           .execute(),
       );
-    await expect(large('large')).rejects.toMatchObject({ status: 507, code: 'disk-full' });
+    await expect(large('large')).rejects.toMatchObject({ kind: 'disk-full', code: 'disk-full' });
     expect(keeper.trouble()).toBe('The disk is full. Nothing new is taken until there is room.');
     expect(await names()).toEqual(['before']);
     await pages('max_page_count = 1000000');

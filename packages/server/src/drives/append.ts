@@ -1,10 +1,9 @@
+import type { Call, InSchool } from '../call';
 import type { EventBatch, EventReceipt } from '@jasperwren/contract/drives';
 import type { DriveEvent, StartedEvent } from '@jasperwren/core/drive/event';
 import { eventText, sameOnce } from '@jasperwren/core/drive/same-once';
-import createError from 'http-errors';
+import { conflict } from '../refusal';
 import { sql } from 'kysely';
-import type { Db } from '../db/database';
-import type { Who } from '../http/call';
 import { getLearner } from '../learners/store';
 import { getStandard } from '../standards/store';
 import { digestOf, digestVersion } from './digest';
@@ -21,27 +20,27 @@ export interface Appended {
 /**
  * Takes events of one drive: each id once, all of them or none. A drive begins with the batch that holds its start.
  * Who recorded an event is who sends it, whatever the event says. What follows from the log is worked out later.
- * @throws 409 where the drive is unknown and its start not among the events, or where an event is known by its id and
- *   says something else; 404 where the school does not have the learner or the standard; 403 where somebody else marks
+ * @throws conflict where the drive is unknown and its start not among the events, or where an event is known by its id and
+ *   says something else; missing where the school does not have the learner or the standard; notAllowed where somebody else marks
  */
 export async function appendEvents(
-  db: Db,
-  who: Who,
+  call: Call,
   driveId: string,
   { events: sent, clockMs }: Pick<EventBatch, 'events' | 'clockMs'>,
 ): Promise<Appended> {
+  const { db, who, now } = call;
   const { schoolId, accountId } = who;
   const events = sent.map((event) => ({ ...event, by: accountId }));
-  const received_at = new Date().toISOString();
+  const received_at = now.toISOString();
   const drive = await db
     .selectFrom('drives')
     .select(['account_id', 'learner_id', 'digest'])
     .where('school_id', '=', schoolId)
     .where('id', '=', driveId)
     .executeTakeFirst();
-  const started = drive ? undefined : await begin(db, who, driveId, events);
-  refuseConflicts(await knownAmong(db, schoolId, driveId, events), events);
-  const afterEnd = drive && (await refuseStrangers(db, who, driveId, drive, events));
+  const started = drive ? undefined : await begin(call, driveId, events);
+  refuseConflicts(await knownAmong(call, driveId, events), events);
+  const afterEnd = drive && (await refuseStrangers(call, driveId, drive, events));
   // One statement takes a batch of any length.
   await sql`insert into events (school_id, drive_id, id, account_id, body, received_at)
     select ${schoolId}, ${driveId}, value ->> 'id', ${accountId}, value, ${received_at}
@@ -61,15 +60,16 @@ export async function appendEvents(
 }
 
 /** Makes the row of a new drive; its first events are few, and what follows from them is there at once. */
-async function begin(db: Db, who: Who, driveId: string, events: readonly DriveEvent[]): Promise<StartedEvent> {
+async function begin(call: Call, driveId: string, events: readonly DriveEvent[]): Promise<StartedEvent> {
+  const { db, who } = call;
   const started = events.find((event) => event.type === 'started');
   if (!started) {
-    throw createError(409, 'The start of this drive has not arrived yet. Nothing was taken; send the start first.', {
+    throw conflict('The start of this drive has not arrived yet. Nothing was taken; send the start first.', {
       code: 'no-start',
     });
   }
-  const standard = await getStandard(db, who.schoolId, started.standard.id, started.standard.version);
-  await getLearner(db, who.schoolId, started.learnerId);
+  const standard = await getStandard(call, started.standard.id, started.standard.version);
+  await getLearner(call, started.learnerId);
   await db
     .insertInto('drives')
     .values({
@@ -88,8 +88,7 @@ async function begin(db: Db, who: Who, driveId: string, events: readonly DriveEv
 }
 
 async function knownAmong(
-  db: Db,
-  schoolId: string,
+  { db, who: { schoolId } }: InSchool,
   driveId: string,
   events: readonly DriveEvent[],
 ): Promise<readonly DriveEvent[]> {
@@ -99,7 +98,7 @@ async function knownAmong(
   return rows.map(({ body }) => JSON.parse(body) as DriveEvent);
 }
 
-/** @throws 409 where two events share an id and differ, with the id and where each of them is */
+/** @throws conflict where two events share an id and differ, with the id and where each of them is */
 function refuseConflicts(before: readonly DriveEvent[], events: readonly DriveEvent[]): void {
   const known = sameOnce(before);
   const here = new Map<string, number>();
@@ -110,13 +109,9 @@ function refuseConflicts(before: readonly DriveEvent[], events: readonly DriveEv
     // Another person may pass on what is known already.
     if (!other || eventText(other) === eventText({ ...event, by: other.by })) return;
     const place = earlier === undefined ? 'the drive already has' : `event ${earlier} of the batch has`;
-    throw createError(
-      409,
-      `Event ${i} of the batch has the id that ${place}, and says something else. Nothing was taken.`,
-      {
-        code: 'event-conflict',
-        problems: [{ field: `events.${i}.id`, message: `The id "${event.id}" stands for another event.` }],
-      },
-    );
+    throw conflict(`Event ${i} of the batch has the id that ${place}, and says something else. Nothing was taken.`, {
+      code: 'event-conflict',
+      problems: [{ field: `events.${i}.id`, message: `The id "${event.id}" stands for another event.` }],
+    });
   });
 }

@@ -1,3 +1,4 @@
+import { callNow } from '../call';
 import type { Keeper } from '../db/keeper';
 import { getStandard } from '../standards/store';
 import { digestOf, digestVersion, type DriveDigest } from './digest';
@@ -68,8 +69,9 @@ async function refreshDigest(
     .executeTakeFirst();
   // Erased meanwhile.
   if (!row) return undefined;
-  const standard = await getStandard(db, schoolId, row.standard_id, row.standard_version);
-  const events = await eventsOf(db, schoolId, driveId);
+  const call = { ...callNow(db), who: { schoolId } };
+  const standard = await getStandard(call, row.standard_id, row.standard_version);
+  const events = await eventsOf(call, driveId);
   const summary = digestOf(standard, events);
   const digest = JSON.stringify(summary);
   await write((trx) =>

@@ -1,58 +1,58 @@
+import type { InSchool } from '../call';
 import type { DriveNews, DriveSummary, DriveView } from '@jasperwren/contract/drives';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
+import { missing } from '../refusal';
 import { getLearner } from '../learners/store';
 import { getStandard } from '../standards/store';
 import type { DriveDigest } from './digest';
 
 /**
  * A drive with its log and the version of the standard it is judged by.
- * @throws 404 where the school has none such
+ * @throws missing where the school has none such
  */
-export async function getDrive(db: Db, schoolId: string, driveId: string): Promise<DriveView> {
-  const row = await selectDrives(db, schoolId).where('drives.id', '=', driveId).executeTakeFirst();
-  if (!row) throw createError(404, 'Your school has no such drive.', { code: 'no-drive' });
+export async function getDrive(call: InSchool, driveId: string): Promise<DriveView> {
+  const row = await selectDrives(call).where('drives.id', '=', driveId).executeTakeFirst();
+  if (!row) throw missing('Your school has no such drive.', { code: 'no-drive' });
   return {
     summary: toSummary(row),
-    standard: await getStandard(db, schoolId, row.standard_id, row.standard_version),
-    events: await eventsOf(db, schoolId, driveId),
-    ...clockOf(row),
+    standard: await getStandard(call, row.standard_id, row.standard_version),
+    events: await eventsOf(call, driveId),
+    ...clockOf(row, call.now),
   };
 }
 
 /**
  * What a device may not know yet of a drive: everything, once the server has another number of events.
  * @param known how many events of the server the device has
- * @throws 404 where the school has no such drive
+ * @throws missing where the school has no such drive
  */
-export async function newsOf(db: Db, schoolId: string, driveId: string, known: number): Promise<DriveNews | undefined> {
-  const { events, clockMs } = await getDrive(db, schoolId, driveId);
+export async function newsOf(call: InSchool, driveId: string, known: number): Promise<DriveNews | undefined> {
+  const { events, clockMs } = await getDrive(call, driveId);
   return events.length === known ? undefined : { events, ...(clockMs !== undefined && { clockMs }) };
 }
 
 /** The drive's clock, running on since a device last said it. */
-function clockOf(row: DriveRow): Pick<DriveView, 'clockMs'> {
+function clockOf(row: DriveRow, now: Date): Pick<DriveView, 'clockMs'> {
   const { phase } = JSON.parse(row.digest) as DriveDigest;
   if (row.clock_ms === null || row.clock_at === null || phase === 'ended' || phase === 'briefing') return {};
-  return { clockMs: row.clock_ms + Math.max(0, Date.now() - Date.parse(row.clock_at)) };
+  return { clockMs: row.clock_ms + Math.max(0, now.getTime() - Date.parse(row.clock_at)) };
 }
 
 /** The drives of a learner, oldest first. */
-export async function drivesOfLearner(db: Db, schoolId: string, learnerId: string): Promise<readonly DriveSummary[]> {
-  await getLearner(db, schoolId, learnerId);
-  const rows = await selectDrives(db, schoolId).where('learner_id', '=', learnerId).orderBy('started_at').execute();
+export async function drivesOfLearner(call: InSchool, learnerId: string): Promise<readonly DriveSummary[]> {
+  await getLearner(call, learnerId);
+  const rows = await selectDrives(call).where('learner_id', '=', learnerId).orderBy('started_at').execute();
   return rows.map(toSummary);
 }
 
 /** The latest drives of a school, newest first. */
-export async function latestDrives(db: Db, schoolId: string, most: number): Promise<readonly DriveSummary[]> {
-  const rows = await selectDrives(db, schoolId).orderBy('started_at', 'desc').limit(most).execute();
+export async function latestDrives(call: InSchool, most: number): Promise<readonly DriveSummary[]> {
+  const rows = await selectDrives(call).orderBy('started_at', 'desc').limit(most).execute();
   return rows.map(toSummary);
 }
 
 /** The log of a drive, in no order. */
-export async function eventsOf(db: Db, schoolId: string, driveId: string): Promise<readonly DriveEvent[]> {
+export async function eventsOf({ db, who: { schoolId } }: InSchool, driveId: string): Promise<readonly DriveEvent[]> {
   const rows = await db
     .selectFrom('events')
     .select('body')
@@ -62,7 +62,7 @@ export async function eventsOf(db: Db, schoolId: string, driveId: string): Promi
   return rows.map((row) => JSON.parse(row.body) as DriveEvent);
 }
 
-function selectDrives(db: Db, schoolId: string) {
+function selectDrives({ db, who: { schoolId } }: InSchool) {
   return db
     .selectFrom('drives')
     .innerJoin('learners', 'learners.id', 'drives.learner_id')

@@ -1,21 +1,7 @@
-import type { Role } from '@jasperwren/contract/accounts';
 import type { AuditExtra } from '@jasperwren/contract/audit';
 import type { Access, AccessOf, AnswerOf, BodyOf, FileAnswer, InputOf } from '@jasperwren/contract/route';
 import type { RouteName, Routes } from '@jasperwren/contract/routes';
-import type { Db } from '../db/database';
-
-/** Who of the school is signed in. */
-export interface Who {
-  readonly accountId: string;
-  readonly schoolId: string;
-  readonly role: Role;
-}
-
-/** A learner who is signed in: sees nothing but their own. */
-export interface LearnerWho {
-  readonly learnerId: string;
-  readonly schoolId: string;
-}
+import type { Call, LearnerWho, Who } from '../call';
 
 type WhoOf<A extends Access> = A extends 'staff' | 'lead' ? Who : A extends 'learner' ? LearnerWho : undefined;
 
@@ -43,14 +29,10 @@ export interface SignIn {
   readonly end: () => void;
 }
 
-/** One call of a route by somebody who may make it. */
-export interface Call<A extends Access = Access> {
-  /** Reads. */
-  readonly db: Db;
-  /** Changes something, in one transaction with its line of the audit trail. */
-  readonly write: <T>(work: (db: Db) => Promise<T>, about?: About | ((made: T) => About)) => Promise<T>;
-  readonly who: WhoOf<A>;
-  readonly now: Date;
+/** One call of a route by somebody who may make it; by itself it reads. */
+export interface RouteCall<W = unknown> extends Call<W> {
+  /** Changes something, in one transaction with its line of the audit trail: `work` gets the call within it. */
+  readonly write: <T>(work: (trx: Call<W>) => Promise<T>, about?: About | ((made: T) => About)) => Promise<T>;
   /** IP address of whoever calls. */
   readonly address: string;
   readonly signIn: SignIn;
@@ -59,7 +41,7 @@ export interface Call<A extends Access = Access> {
 
 /** What a route does: gets the call, what the address says, and the checked body. */
 export type Handler<N extends RouteName> = (
-  call: Call<AccessOf<Routes[N]>>,
+  call: RouteCall<WhoOf<AccessOf<Routes[N]>>>,
   input: InputOf<Routes[N]>,
   body: BodyOf<Routes[N]>,
 ) => Promise<AnswerOf<Routes[N]>>;

@@ -3,18 +3,19 @@ import { check } from '@jasperwren/contract/check';
 import type { FileAnswer, Route } from '@jasperwren/contract/route';
 import { routeNames, routeOf, writes, type RouteName } from '@jasperwren/contract/routes';
 import Router, { type RouterContext } from '@koa/router';
-import createError from 'http-errors';
+import { invalid, notAllowed, notSignedIn } from '../refusal';
 import { addDeed } from '../audit/store';
 import type { Keeper } from '../db/keeper';
 import type { Jobs } from '../jobs/jobs';
 import { newToken } from '../secrets';
 import { answersOf, type Changes } from './answers';
-import { nothing, type About, type Call, type HandlersOf, type LearnerWho, type SignIn, type Who } from './call';
+import type { LearnerWho, Who } from '../call';
+import { nothing, type About, type HandlersOf, type RouteCall, type SignIn } from './call';
 import { learnerOf, signInId, staffOf } from './session';
 
 export type Handlers = HandlersOf<RouteName>;
 /** A handler as it is called, its types checked where it was written. */
-type AnyHandler = (call: Call, input: Readonly<Record<string, string>>, body: unknown) => Promise<unknown>;
+type AnyHandler = (call: RouteCall, input: Readonly<Record<string, string>>, body: unknown) => Promise<unknown>;
 
 /** What the routes are told by and tell. */
 interface Around {
@@ -57,38 +58,36 @@ export function serveRoutes(handlers: Handlers, around: Around): Router {
   return router;
 }
 
-/** @throws 401 where nobody is signed in; 403 where it is somebody else's */
+/** @throws notSignedIn where nobody is signed in; notAllowed where it is somebody else's */
 function admit(ctx: RouterContext, { who, beforeFactor }: Route): Who | LearnerWho | undefined {
   if (who === 'anybody') return undefined;
   const staff = staffOf(ctx);
   const learner = learnerOf(ctx);
   if (who === 'learner') {
     if (learner) return learner;
-    throw createError(401, 'You are not signed in, or the sign-in has run out. Ask your instructor for a code.', {
+    throw notSignedIn('You are not signed in, or the sign-in has run out. Ask your instructor for a code.', {
       code: 'not-signed-in',
     });
   }
-  if (!staff && learner)
-    throw createError(403, 'This belongs to the instructors of the school.', { code: 'not-allowed' });
+  if (!staff && learner) throw notAllowed('This belongs to the instructors of the school.', { code: 'not-allowed' });
   if (!staff)
-    throw createError(401, 'Nobody is signed in, or the sign-in has run out. Sign in and try again.', {
+    throw notSignedIn('Nobody is signed in, or the sign-in has run out. Sign in and try again.', {
       code: 'not-signed-in',
     });
   if (staff.factorMissing && !beforeFactor)
-    throw createError(403, 'Your school requires a second factor. Set it up first.', { code: 'factor-missing' });
+    throw notAllowed('Your school requires a second factor. Set it up first.', { code: 'factor-missing' });
   if (who === 'lead' && staff.role !== 'lead')
-    throw createError(403, 'Only the lead of the school can do this.', { code: 'not-allowed' });
+    throw notAllowed('Only the lead of the school can do this.', { code: 'not-allowed' });
   return { accountId: staff.accountId, schoolId: staff.schoolId, role: staff.role };
 }
 
-/** @throws 422 with every field that is wrong */
+/** @throws invalid with every field that is wrong */
 function bodyOf(ctx: RouterContext, name: RouteName): unknown {
   const type = bodyClassOf(name);
   if (!type) return undefined;
   const checked = check(type, (ctx.request as { body?: unknown }).body);
   if (checked.ok) return checked.value;
-  throw createError(422, 'Some fields are not right. Nothing was saved.', {
-    code: 'invalid',
+  throw invalid('Some fields are not right. Nothing was saved.', {
     problems: checked.problems,
   });
 }
@@ -114,11 +113,11 @@ function callOf(
   who: Who | LearnerWho | undefined,
   input: Readonly<Record<string, string>>,
   { keeper, changes, jobs }: Around,
-): Call {
+): RouteCall {
   const now = new Date();
   return {
     db: keeper.db,
-    who: who,
+    who,
     now,
     address: ctx.ip,
     signIn: signInOf(ctx),
@@ -126,7 +125,7 @@ function callOf(
     async write(work, about = {}) {
       let schoolId: string | undefined;
       const made = await keeper.write(async (db) => {
-        const value = await work(db);
+        const value = await work({ db, who, now });
         const told = typeof about === 'function' ? about(value) : about;
         schoolId = who?.schoolId ?? told.schoolId;
         if (schoolId !== undefined)

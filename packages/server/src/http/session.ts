@@ -5,7 +5,7 @@ import type { Config } from '../config';
 import type { Db } from '../db/database';
 import type { Keeper } from '../db/keeper';
 import { digestOfSecret } from '../secrets';
-import type { LearnerWho, Who } from './call';
+import type { LearnerWho, Who } from '../call';
 
 const hourMs = 60 * 60 * 1000;
 const dayMs = 24 * hourMs;

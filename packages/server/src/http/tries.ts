@@ -1,4 +1,4 @@
-import createError from 'http-errors';
+import { tooManyTries } from '../refusal';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 
 const windowS = 15 * 60;
@@ -7,7 +7,7 @@ const windowS = 15 * 60;
 export interface Tries {
   /**
    * Counts a try before its work is done, so that tries sent at once are counted too.
-   * @throws 429 where there are none left
+   * @throws tooManyTries where there are none left
    */
   readonly take: (setHeader: (name: string, value: string) => void, key: string) => Promise<void>;
   /** Gives a try back that did not fail. */
@@ -30,7 +30,7 @@ export function triesOf(name: string, most: number, what: string): Tries {
         if (!(refused instanceof RateLimiterRes)) throw refused;
         const waitMin = Math.max(1, Math.ceil(refused.msBeforeNext / 60_000));
         setHeader('retry-after', String(waitMin * 60));
-        throw createError(429, `Too many tries. ${what} opens again in ${waitMin} min.`, { code: 'too-many-tries' });
+        throw tooManyTries(`Too many tries. ${what} opens again in ${waitMin} min.`, { code: 'too-many-tries' });
       }
     },
     giveBack: async (key) => void (await limiter.reward(key)),

@@ -5,7 +5,6 @@ import type { Topic } from '@jasperwren/contract/route';
 import { Piscina } from 'piscina';
 import type { Db } from '../db/database';
 import type { Keeper } from '../db/keeper';
-import { nothing } from '../http/call';
 import type { BeforeTask } from '../readiness/before';
 import type { Refreshed } from '../readiness/refresh';
 import { work, type News, type Task } from './work';
@@ -48,7 +47,7 @@ export function threads(worker: string, dataDir: string, execArgv: string[] = []
 }
 
 /** For tools and tests, where nobody else is kept waiting. */
-export const onThisThread = (db: Db): Workers => ({ run: (task) => work(db, task), close: nothing });
+export const onThisThread = (db: Db): Workers => ({ run: (task) => work(db, task), close: () => Promise.resolve() });
 
 interface SchoolState {
   pending: number;

@@ -1,5 +1,6 @@
 import type { MessagePort } from 'node:worker_threads';
 import type { SheetView } from '@jasperwren/contract/sheets';
+import { callNow } from '../call';
 import type { Db } from '../db/database';
 import { chanceBefore, type BeforeTask } from '../readiness/before';
 import { refresh, type Refreshed, type RefreshTask } from '../readiness/refresh';
@@ -14,10 +15,10 @@ export type News = Refreshed | { readonly kind: 'done' };
 
 /** Does a task. What comes of a refresh is told through its port, bit by bit. */
 export async function work(db: Db, task: Task): Promise<SheetView['before']> {
-  if (task.kind === 'chance-before') return chanceBefore(db, task);
+  if (task.kind === 'chance-before') return chanceBefore({ ...callNow(db), who: { schoolId: task.schoolId } }, task);
   const { news, schoolId, learnerId, now } = task;
-  const asked = { schoolId, now, ...(learnerId !== undefined && { learnerId }) };
-  for await (const bit of refresh(db, asked)) news.postMessage(bit satisfies News);
+  const call = { db, who: { schoolId }, now: new Date(now) };
+  for await (const bit of refresh(call, learnerId)) news.postMessage(bit satisfies News);
   news.postMessage({ kind: 'done' } satisfies News);
   return undefined;
 }

@@ -5,22 +5,22 @@ import { addLearner, editLearner, getLearner, listLearners, setArchived } from '
 export const learnerHandlers: HandlersOf<
   'learners' | 'addLearner' | 'learner' | 'editLearner' | 'archiveLearner' | 'unarchiveLearner'
 > = {
-  learners: ({ db, who }, { archived }) => listLearners(db, who.schoolId, archived === '1'),
-  learner: ({ db, who }, { learnerId }) => getLearner(db, who.schoolId, learnerId),
-  addLearner: ({ write, who }, _, body) =>
+  learners: (call, { archived }) => listLearners(call, archived === '1'),
+  learner: (call, { learnerId }) => getLearner(call, learnerId),
+  addLearner: ({ write }, _, body) =>
     write(
-      (db) => addLearner(db, who, body),
+      (trx) => addLearner(trx, body),
       ({ id }) => ({ learnerId: id }),
     ),
-  async editLearner({ db, write, who }, { learnerId }, body) {
-    const before = await getLearner(db, who.schoolId, learnerId);
-    return write(
-      (trx) => editLearner(trx, who, learnerId, body),
+  async editLearner(call, { learnerId }, body) {
+    const before = await getLearner(call, learnerId);
+    return call.write(
+      (trx) => editLearner(trx, learnerId, body),
       (after) => ({ detail: changedFields(before, after) }),
     );
   },
-  archiveLearner: ({ write, who }, { learnerId }) => write((db) => setArchived(db, who.schoolId, learnerId, true)),
-  unarchiveLearner: ({ write, who }, { learnerId }) => write((db) => setArchived(db, who.schoolId, learnerId, false)),
+  archiveLearner: ({ write }, { learnerId }) => write((trx) => setArchived(trx, learnerId, true)),
+  unarchiveLearner: ({ write }, { learnerId }) => write((trx) => setArchived(trx, learnerId, false)),
 };
 
 /** Which fields a change changed: their names alone, so that the trail holds nothing personal. */

@@ -1,17 +1,16 @@
+import type { Call, InSchool } from '../call';
 import type { LearnerEdit, LearnerInput, LearnerView } from '@jasperwren/contract/learners';
-import createError from 'http-errors';
+import { invalid, missing } from '../refusal';
 import type { Updateable } from 'kysely';
 import { v7 as newId } from 'uuid';
-import type { Db } from '../db/database';
 import type { Tables } from '../db/schema';
 import type { DriveDigest } from '../drives/digest';
-import type { Who } from '../http/call';
-import { refuseStale } from '../http/stale';
+import { refuseStale } from '../stale';
 import { assertStandard } from '../standards/store';
 
 /** The learners of a school by name, or those it has archived. */
-export async function listLearners(db: Db, schoolId: string, archived: boolean): Promise<readonly LearnerView[]> {
-  const rows = await selectLearners(db, schoolId)
+export async function listLearners(call: InSchool, archived: boolean): Promise<readonly LearnerView[]> {
+  const rows = await selectLearners(call)
     .where('learners.archived_at', archived ? 'is not' : 'is', null)
     .orderBy('learners.name')
     .execute();
@@ -20,19 +19,24 @@ export async function listLearners(db: Db, schoolId: string, archived: boolean):
 
 /**
  * One learner of a school.
- * @throws 404 where the school has none such, also when another has
+ * @throws missing where the school has none such, also when another has
  */
-export async function getLearner(db: Db, schoolId: string, id: string): Promise<LearnerView> {
-  const row = await selectLearners(db, schoolId).where('learners.id', '=', id).executeTakeFirst();
-  if (!row) throw createError(404, 'Your school has no such learner.', { code: 'no-learner' });
+export async function getLearner(call: InSchool, id: string): Promise<LearnerView> {
+  const row = await selectLearners(call).where('learners.id', '=', id).executeTakeFirst();
+  if (!row) throw missing('Your school has no such learner.', { code: 'no-learner' });
   return toView(row);
 }
 
-export async function addLearner(db: Db, { schoolId, accountId }: Who, input: LearnerInput): Promise<LearnerView> {
-  await assertStandard(db, schoolId, input.standardId);
-  await assertInstructor(db, schoolId, input.instructorId);
+export async function addLearner(call: Call, input: LearnerInput): Promise<LearnerView> {
+  const {
+    db,
+    who: { schoolId, accountId },
+    now: at,
+  } = call;
+  await assertStandard(call, input.standardId);
+  await assertInstructor(call, input.instructorId);
   const id = newId();
-  const now = new Date().toISOString();
+  const now = at.toISOString();
   await db
     .insertInto('learners')
     .values({
@@ -46,37 +50,38 @@ export async function addLearner(db: Db, { schoolId, accountId }: Who, input: Le
       updated_at: now,
     })
     .execute();
-  return getLearner(db, schoolId, id);
+  return getLearner(call, id);
 }
 
 /**
  * Changes a learner.
- * @throws 409 where somebody else has changed them since; 422 where the school lacks the standard or the instructor
+ * @throws conflict where somebody else has changed them since; invalid where the school lacks the standard or the instructor
  */
-export async function editLearner(db: Db, { schoolId }: Who, id: string, input: LearnerEdit): Promise<LearnerView> {
-  const now = await getLearner(db, schoolId, id);
+export async function editLearner(call: Call, id: string, input: LearnerEdit): Promise<LearnerView> {
+  const now = await getLearner(call, id);
   refuseStale(input.version, now.version, 'this learner', now);
-  await assertStandard(db, schoolId, input.standardId);
-  await assertInstructor(db, schoolId, input.instructorId);
-  return update(db, schoolId, id, {
+  await assertStandard(call, input.standardId);
+  await assertInstructor(call, input.instructorId);
+  return update(call, id, {
     ...toRow(input),
     ...(input.instructorId !== undefined && { instructor_id: input.instructorId }),
   });
 }
 
 /** Takes a learner off the list, or puts them back. Drives and history stay; sign-ins and invitations end. */
-export async function setArchived(db: Db, schoolId: string, id: string, archived: boolean): Promise<LearnerView> {
-  if (archived) await endAccess(db, schoolId, id);
-  return update(db, schoolId, id, { archived_at: archived ? new Date().toISOString() : null });
+export async function setArchived(call: InSchool, id: string, archived: boolean): Promise<LearnerView> {
+  const { now } = call;
+  if (archived) await endAccess(call, id);
+  return update(call, id, { archived_at: archived ? now.toISOString() : null });
 }
 
 /** Says which car a learner drives. */
-export function setVehicle(db: Db, schoolId: string, id: string, vehicleId: string | undefined): Promise<LearnerView> {
-  return update(db, schoolId, id, { vehicle_id: vehicleId ?? null });
+export function setVehicle(call: InSchool, id: string, vehicleId: string | undefined): Promise<LearnerView> {
+  return update(call, id, { vehicle_id: vehicleId ?? null });
 }
 
-/** @throws 422 where the school has no such account, or it was disabled */
-async function assertInstructor(db: Db, schoolId: string, id: string | undefined): Promise<void> {
+/** @throws invalid where the school has no such account, or it was disabled */
+async function assertInstructor({ db, who: { schoolId } }: InSchool, id: string | undefined): Promise<void> {
   if (id === undefined) return;
   const row = await db
     .selectFrom('accounts')
@@ -87,32 +92,32 @@ async function assertInstructor(db: Db, schoolId: string, id: string | undefined
     .executeTakeFirst();
   if (row) return;
   const problems = [{ field: 'instructorId', message: 'Your school has no such instructor.' }];
-  throw createError(422, 'Your school has no such instructor. Nothing was saved.', { code: 'invalid', problems });
+  throw invalid('Your school has no such instructor. Nothing was saved.', { problems });
 }
 
 /** Ends every sign-in of a learner and every code that is still open. */
-export async function endAccess(db: Db, schoolId: string, learnerId: string): Promise<void> {
+export async function endAccess({ db, who: { schoolId } }: InSchool, learnerId: string): Promise<void> {
   for (const table of ['sessions', 'access_codes'] as const)
     await db.deleteFrom(table).where('school_id', '=', schoolId).where('learner_id', '=', learnerId).execute();
 }
 
-async function update(
-  db: Db,
-  schoolId: string,
-  id: string,
-  changes: Updateable<Tables['learners']>,
-): Promise<LearnerView> {
+async function update(call: InSchool, id: string, changes: Updateable<Tables['learners']>): Promise<LearnerView> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
   await db
     .updateTable('learners')
-    .set((eb) => ({ ...changes, version: eb('version', '+', 1), updated_at: new Date().toISOString() }))
+    .set((eb) => ({ ...changes, version: eb('version', '+', 1), updated_at: now.toISOString() }))
     .where('school_id', '=', schoolId)
     .where('id', '=', id)
     .execute();
-  return getLearner(db, schoolId, id);
+  return getLearner(call, id);
 }
 
 /** Learners with the number of their drives and the latest one. */
-function selectLearners(db: Db, schoolId: string) {
+function selectLearners({ db, who: { schoolId } }: InSchool) {
   return db
     .with('driven', (cte) =>
       cte

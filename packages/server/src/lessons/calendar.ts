@@ -1,4 +1,3 @@
-import createError from 'http-errors';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import type { LessonGoal } from '@jasperwren/core/readiness/plan';
 
@@ -59,6 +58,6 @@ export function lessonsCalendar({ learnerId, learnerName, testDate, testCentre, 
       ]
     : [];
   const { error, value } = createEvents([...events, ...test]);
-  if (error || !value) throw createError(500, 'The calendar could not be written.');
+  if (error || !value) throw new Error('The calendar could not be written.');
   return value;
 }

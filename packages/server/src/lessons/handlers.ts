@@ -5,16 +5,16 @@ import { calendarOf, freeHoursOf, keepPlan, lessonsOf, setFreeHours } from './st
 
 /** Lessons planned, and the hours in which they can be given. */
 export const lessonHandlers: HandlersOf<'freeHours' | 'setFreeHours' | 'lessons' | 'keepLessons' | 'calendar'> = {
-  freeHours: ({ db, who }) => freeHoursOf(db, who),
-  setFreeHours: ({ write, who }, _, body) => write((db) => setFreeHours(db, who, body)),
-  lessons: ({ db, who }, { learnerId }) => lessonsOf(db, who, learnerId),
-  keepLessons: ({ write, who, now }, { learnerId }, body) =>
-    write(async (db) => {
-      await keepPlan(db, who, learnerId, body, await todayOf(db, who.schoolId, now));
-      return lessonsOf(db, who, learnerId);
+  freeHours: (call) => freeHoursOf(call),
+  setFreeHours: ({ write }, _, body) => write((trx) => setFreeHours(trx, body)),
+  lessons: (call, { learnerId }) => lessonsOf(call, learnerId),
+  keepLessons: ({ write }, { learnerId }, body) =>
+    write(async (trx) => {
+      await keepPlan(trx, learnerId, body, await todayOf(trx));
+      return lessonsOf(trx, learnerId);
     }),
-  async calendar({ db, who }, { learnerId }) {
-    const calendar = await calendarOf(db, who.schoolId, learnerId);
+  async calendar(call, { learnerId }) {
+    const calendar = await calendarOf(call, learnerId);
     return file('lessons.ics', 'text/calendar; charset=utf-8', lessonsCalendar(calendar));
   },
 };

@@ -1,21 +1,24 @@
+import type { Call, InSchool } from '../call';
 import type { FreeHoursList, FreeHoursView, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
 import { endOf, overlaps, type Booking } from '@jasperwren/core/readiness/booking';
 import type { FreeHours, LessonGoal } from '@jasperwren/core/readiness/plan';
-import createError from 'http-errors';
+import { conflict, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
-import type { Db } from '../db/database';
 import type { Tables } from '../db/schema';
-import type { Who } from '../http/call';
-import { refuseStale } from '../http/stale';
+import { refuseStale } from '../stale';
 import { getLearner } from '../learners/store';
 import type { CalendarOf } from './calendar';
 
 /**
  * The lessons of a learner that stand, and what a plan is made from.
- * @throws 404 where the school has no such learner
+ * @throws missing where the school has no such learner
  */
-export async function lessonsOf(db: Db, { schoolId, accountId }: Who, learnerId: string): Promise<LessonsView> {
-  const version = await planVersion(db, schoolId, learnerId);
+export async function lessonsOf(call: Call, learnerId: string): Promise<LessonsView> {
+  const {
+    db,
+    who: { schoolId, accountId },
+  } = call;
+  const version = await planVersion(call, learnerId);
   const [rows, taken, freeHours] = await Promise.all([
     db
       .selectFrom('lessons')
@@ -34,7 +37,7 @@ export async function lessonsOf(db: Db, { schoolId, accountId }: Who, learnerId:
       .where('learner_id', '!=', learnerId)
       .where('cancelled', '=', 0)
       .execute(),
-    freeHoursOf(db, { schoolId, accountId }),
+    freeHoursOf(call),
   ]);
   return {
     lessons: rows.map(({ id, start, minutes, goals, name }) => ({
@@ -50,9 +53,13 @@ export async function lessonsOf(db: Db, { schoolId, accountId }: Who, learnerId:
   };
 }
 
-/** @throws 404 where the school has no such learner */
-async function planVersion(db: Db, schoolId: string, learnerId: string): Promise<number> {
-  await getLearner(db, schoolId, learnerId);
+/** @throws missing where the school has no such learner */
+async function planVersion(call: InSchool, learnerId: string): Promise<number> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  await getLearner(call, learnerId);
   const row = await db
     .selectFrom('learners')
     .select('plan_version')
@@ -63,10 +70,7 @@ async function planVersion(db: Db, schoolId: string, learnerId: string): Promise
 }
 
 /** When an instructor gives lessons. */
-export async function freeHoursOf(
-  db: Db,
-  { schoolId, accountId }: Pick<Who, 'schoolId' | 'accountId'>,
-): Promise<FreeHoursView> {
+export async function freeHoursOf({ db, who: { schoolId, accountId } }: Call): Promise<FreeHoursView> {
   const row = await db
     .selectFrom('accounts')
     .select(['free_hours', 'hours_version'])
@@ -78,10 +82,11 @@ export async function freeHoursOf(
 
 /**
  * Says when an instructor gives lessons.
- * @throws 409 where they were changed since, on another device
+ * @throws conflict where they were changed since, on another device
  */
-export async function setFreeHours(db: Db, who: Who, { hours, version }: FreeHoursList): Promise<FreeHoursView> {
-  const now = await freeHoursOf(db, who);
+export async function setFreeHours(call: Call, { hours, version }: FreeHoursList): Promise<FreeHoursView> {
+  const { db, who } = call;
+  const now = await freeHoursOf(call);
   refuseStale(version, now.version, 'these hours', now);
   await db
     .updateTable('accounts')
@@ -89,26 +94,26 @@ export async function setFreeHours(db: Db, who: Who, { hours, version }: FreeHou
     .where('school_id', '=', who.schoolId)
     .where('id', '=', who.accountId)
     .execute();
-  return freeHoursOf(db, who);
+  return freeHoursOf(call);
 }
 
 /**
  * Makes the lessons of a learner those of a plan: new ones are booked, others moved or given other goals, and those
  * left out are cancelled; past ones stay. All of it or nothing.
- * @throws 404 where the school has no such learner or the learner no such lesson; 409 where the plan was changed since
+ * @throws missing where the school has no such learner or the learner no such lesson; conflict where the plan was changed since
  *   it was read, or the learner or the instructor would be in two places at once, with who has the hour
  */
 export async function keepPlan(
-  db: Db,
-  who: Who,
+  call: Call,
   learnerId: string,
   { lessons, version }: LessonPlan,
   today: string,
 ): Promise<void> {
+  const { db, who, now: at } = call;
   const { schoolId, accountId } = who;
-  const now = await lessonsOf(db, who, learnerId);
+  const now = await lessonsOf(call, learnerId);
   refuseStale(version, now.version, 'this plan', now);
-  const updated_at = new Date().toISOString();
+  const updated_at = at.toISOString();
   const before = await db
     .selectFrom('lessons')
     .selectAll()
@@ -116,12 +121,12 @@ export async function keepPlan(
     .where('learner_id', '=', learnerId)
     .where('cancelled', '=', 0)
     .execute();
-  await refuseDoubleBooking(db, who, learnerId, lessons, before, today);
+  await refuseDoubleBooking(call, learnerId, lessons, before, today);
   for (const { id, start, minutes, goals } of lessons) {
     const body = { start, minutes, goals: JSON.stringify(goals) };
     const known = before.find((row) => row.id === id);
     if (id !== undefined && !known)
-      throw createError(404, 'One of these lessons is not there any more. Load the plan again.', {
+      throw missing('One of these lessons is not there any more. Load the plan again.', {
         code: 'no-lesson',
       });
     if (!known) {
@@ -172,8 +177,7 @@ type LessonRow = Pick<Tables['lessons'], 'id' | 'start' | 'minutes' | 'account_i
  * @throws 409
  */
 async function refuseDoubleBooking(
-  trx: Db,
-  { schoolId, accountId }: Who,
+  { db, who: { schoolId, accountId } }: Call,
   learnerId: string,
   lessons: LessonPlan['lessons'],
   before: readonly LessonRow[],
@@ -191,7 +195,7 @@ async function refuseDoubleBooking(
     .map(({ start, minutes, account_id }) => ({ at: -1, start, minutes, changed: false, accountId: account_id }));
   const changed = planned.filter((lesson) => lesson.changed);
   if (changed.length === 0) return;
-  const others = await trx
+  const others = await db
     .selectFrom('lessons')
     .innerJoin('learners', 'learners.id', 'lessons.learner_id')
     .innerJoin('accounts', 'accounts.id', 'lessons.account_id')
@@ -216,7 +220,7 @@ async function refuseDoubleBooking(
 }
 
 const doubleBooked = (at: number, message: string) =>
-  createError(409, `${message} Nothing was saved.`, {
+  conflict(`${message} Nothing was saved.`, {
     code: 'double-booked',
     problems: [{ field: `lessons.${at}.start`, message }],
   });
@@ -230,8 +234,12 @@ function hourWords(booking: Booking): string {
 }
 
 /** Every lesson of a learner for a calendar, cancelled ones included. */
-export async function calendarOf(db: Db, schoolId: string, learnerId: string): Promise<CalendarOf> {
-  const learner = await getLearner(db, schoolId, learnerId);
+export async function calendarOf(call: InSchool, learnerId: string): Promise<CalendarOf> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const learner = await getLearner(call, learnerId);
   const rows = await db
     .selectFrom('lessons')
     .selectAll()

@@ -1,7 +1,6 @@
+import type { Anybody, Call, LearnerWho } from '../call';
 import type { AccessCode, AccessKind } from '@jasperwren/contract/checks';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
-import type { LearnerWho, Who } from '../http/call';
+import { conflict } from '../refusal';
 import { getLearner } from '../learners/store';
 import { digestOfCode, newCode } from '../secrets';
 
@@ -13,20 +12,19 @@ const kinds: Readonly<Record<AccessKind, { readonly length: number; readonly lif
 
 /**
  * Makes a code by which a learner signs in once.
- * @throws 404 where the school has no such learner; 409 where the learner is archived
+ * @throws missing where the school has no such learner; conflict where the learner is archived
  */
-export async function makeCode(
-  db: Db,
-  { schoolId, accountId }: Who,
-  learnerId: string,
-  kind: AccessKind,
-): Promise<AccessCode> {
-  const { archivedAt } = await getLearner(db, schoolId, learnerId);
-  if (archivedAt)
-    throw createError(409, 'This learner is archived. Put them back on the list first.', { code: 'archived' });
+export async function makeCode(call: Call, learnerId: string, kind: AccessKind): Promise<AccessCode> {
+  const {
+    db,
+    who: { schoolId, accountId },
+    now,
+  } = call;
+  const { archivedAt } = await getLearner(call, learnerId);
+  if (archivedAt) throw conflict('This learner is archived. Put them back on the list first.', { code: 'archived' });
   const { length, lifeMs } = kinds[kind];
   const code = newCode(length);
-  const expiresAt = new Date(Date.now() + lifeMs).toISOString();
+  const expiresAt = new Date(now.getTime() + lifeMs).toISOString();
   await db
     .insertInto('access_codes')
     .values({
@@ -41,12 +39,12 @@ export async function makeCode(
 }
 
 /** The learner whom a code lets in; the code is used up. Undefined where it is unknown, used or has run out. */
-export async function useCode(db: Db, code: string): Promise<LearnerWho | undefined> {
+export async function useCode({ db, now }: Anybody, code: string): Promise<LearnerWho | undefined> {
   const row = await db
     .deleteFrom('access_codes')
     .where('code_hash', '=', digestOfCode(code))
     .returning(['school_id', 'learner_id', 'expires_at'])
     .executeTakeFirst();
-  if (!row || row.expires_at < new Date().toISOString()) return undefined;
+  if (!row || row.expires_at < now.toISOString()) return undefined;
   return { schoolId: row.school_id, learnerId: row.learner_id };
 }

@@ -1,4 +1,4 @@
-import createError from 'http-errors';
+import { notSignedIn } from '../refusal';
 import { addReviews, reviewsOf } from '../checks/store';
 import type { HandlersOf } from '../http/call';
 import { triesOf } from '../http/tries';
@@ -14,39 +14,35 @@ type Names = 'letIn' | 'endAccess' | 'learnerSignIn' | 'me' | 'myReviews' | 'add
 export function meHandlers(): HandlersOf<Names> {
   const guessed = triesOf('code', wrongCodes, 'Signing in with a code');
   return {
-    letIn: ({ write, who }, { learnerId }, { kind }) => write((db) => makeCode(db, who, learnerId, kind)),
-    endAccess: ({ write, who }, { learnerId }) =>
-      write(async (db) => {
-        await getLearner(db, who.schoolId, learnerId);
-        await endAccess(db, who.schoolId, learnerId);
+    letIn: ({ write }, { learnerId }, { kind }) => write((trx) => makeCode(trx, learnerId, kind)),
+    endAccess: ({ write }, { learnerId }) =>
+      write(async (trx) => {
+        await getLearner(trx, learnerId);
+        await endAccess(trx, learnerId);
       }),
 
-    async learnerSignIn({ db, write, address, signIn, setHeader }, _, { code }) {
-      await guessed.take(setHeader, address);
-      const learner = await write(
+    async learnerSignIn(call, _, { code }) {
+      await guessed.take(call.setHeader, call.address);
+      const learner = await call.write(
         async (trx) => {
           const found = await useCode(trx, code);
           if (found) return found;
-          throw createError(
-            401,
-            'This code is not known, was used, or has run out. Ask your instructor for a new one.',
-            {
-              code: 'wrong-code',
-            },
-          );
+          throw notSignedIn('This code is not known, was used, or has run out. Ask your instructor for a new one.', {
+            code: 'wrong-code',
+          });
         },
         ({ schoolId, learnerId }) => ({ schoolId, learnerId }),
       );
-      await guessed.giveBack(address);
-      const csrfToken = await signIn.begin(learner);
-      return me(db, learner, csrfToken);
+      await guessed.giveBack(call.address);
+      const csrfToken = await call.signIn.begin(learner);
+      return me({ ...call, who: learner }, csrfToken);
     },
 
-    me: ({ db, who, signIn }) => me(db, who, signIn.csrfToken),
-    myReviews: ({ db, who }) => reviewsOf(db, who.schoolId, who.learnerId),
+    me: (call) => me(call, call.signIn.csrfToken),
+    myReviews: (call) => reviewsOf(call, call.who.learnerId),
     addMyReviews: ({ write, who }, _, { reviews }) =>
-      write((db) => addReviews(db, who.schoolId, who.learnerId, reviews), { detail: String(reviews.length) }),
-    myDebriefs: ({ db, who }) => myDebriefs(db, who),
-    myDebrief: ({ db, who }, { shareId }) => myDebrief(db, who, shareId),
+      write((trx) => addReviews(trx, who.learnerId, reviews), { detail: String(reviews.length) }),
+    myDebriefs: (call) => myDebriefs(call),
+    myDebrief: (call, { shareId }) => myDebrief(call, shareId),
   };
 }

@@ -1,25 +1,28 @@
+import type { Call, InSchool, LearnerWho } from '../call';
 import type { MeView, MyDebrief } from '@jasperwren/contract/checks';
 import type { SharedDebrief } from '@jasperwren/contract/shares';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { itemName } from '@jasperwren/core/marking/wording';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
+import { missing } from '../refusal';
 import type { DriveDigest } from '../drives/digest';
 import { drivesOfLearner, getDrive } from '../drives/store';
 import { checksOf } from '../checks/store';
-import type { LearnerWho } from '../http/call';
 import { getLearner } from '../learners/store';
 import { sharedDebrief } from '../shares/store';
 import { newestStandards } from '../standards/store';
 
 /** What a learner sees of themselves. */
-export async function me(db: Db, { schoolId, learnerId }: LearnerWho, csrfToken: string): Promise<MeView> {
-  const learner = await getLearner(db, schoolId, learnerId);
+export async function me(call: Call<LearnerWho>, csrfToken: string): Promise<MeView> {
+  const {
+    db,
+    who: { schoolId, learnerId },
+  } = call;
+  const learner = await getLearner(call, learnerId);
   const [checks, standards, school, workOn] = await Promise.all([
-    checksOf(db, schoolId),
-    newestStandards(db, schoolId),
+    checksOf(call),
+    newestStandards(call),
     db.selectFrom('schools').select('name').where('id', '=', schoolId).executeTakeFirstOrThrow(),
-    agreedWork(db, { schoolId, learnerId }),
+    agreedWork(call),
   ]);
   return {
     ...checks,
@@ -35,17 +38,23 @@ export async function me(db: Db, { schoolId, learnerId }: LearnerWho, csrfToken:
 }
 
 /** What was agreed at the last debrief, in words. */
-async function agreedWork(db: Db, { schoolId, learnerId }: LearnerWho): Promise<readonly string[]> {
-  const drives = await drivesOfLearner(db, schoolId, learnerId);
+async function agreedWork(call: Call<LearnerWho>): Promise<readonly string[]> {
+  const {
+    who: { learnerId },
+  } = call;
+  const drives = await drivesOfLearner(call, learnerId);
   const last = drives.findLast(({ debriefed }) => debriefed);
   if (!last) return [];
-  const { standard, events } = await getDrive(db, schoolId, last.id);
+  const { standard, events } = await getDrive(call, last.id);
   return foldDrive(events).debriefed?.workOn.map((item) => itemName(standard, item)) ?? [];
 }
 
 /** The debriefs shared with a learner that can still be read, the newest first. */
-export async function myDebriefs(db: Db, { schoolId, learnerId }: LearnerWho): Promise<readonly MyDebrief[]> {
-  const rows = await openShares(db, schoolId, learnerId)
+export async function myDebriefs(call: Call<LearnerWho>): Promise<readonly MyDebrief[]> {
+  const {
+    who: { learnerId },
+  } = call;
+  const rows = await openShares(call, learnerId)
     .select(['shares.id', 'shares.expires_at', 'drives.started_at', 'drives.digest'])
     .orderBy('drives.started_at', 'desc')
     .execute();
@@ -59,18 +68,21 @@ export async function myDebriefs(db: Db, { schoolId, learnerId }: LearnerWho): P
 
 /**
  * One of them, whole.
- * @throws 404 where none such was shared with this learner, also where it was with another
+ * @throws missing where none such was shared with this learner, also where it was with another
  */
-export async function myDebrief(db: Db, { schoolId, learnerId }: LearnerWho, id: string): Promise<SharedDebrief> {
-  const row = await openShares(db, schoolId, learnerId)
+export async function myDebrief(call: Call<LearnerWho>, id: string): Promise<SharedDebrief> {
+  const {
+    who: { learnerId },
+  } = call;
+  const row = await openShares(call, learnerId)
     .select(['shares.drive_id', 'shares.expires_at'])
     .where('shares.id', '=', id)
     .executeTakeFirst();
-  if (!row) throw createError(404, 'No such debrief is shared with you, or not any more.', { code: 'no-share' });
-  return sharedDebrief(db, schoolId, row.drive_id, row.expires_at);
+  if (!row) throw missing('No such debrief is shared with you, or not any more.', { code: 'no-share' });
+  return sharedDebrief(call, row.drive_id, row.expires_at);
 }
 
-function openShares(db: Db, schoolId: string, learnerId: string) {
+function openShares({ db, who: { schoolId }, now }: InSchool, learnerId: string) {
   return db
     .selectFrom('shares')
     .innerJoin('drives', (join) =>
@@ -79,5 +91,5 @@ function openShares(db: Db, schoolId: string, learnerId: string) {
     .where('shares.school_id', '=', schoolId)
     .where('drives.learner_id', '=', learnerId)
     .where('shares.revoked_at', 'is', null)
-    .where('shares.expires_at', '>', new Date().toISOString());
+    .where('shares.expires_at', '>', now.toISOString());
 }

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { ErasedIds, ErasureReceipt } from '@jasperwren/contract/school';
 import { sql } from 'kysely';
 import { v7 as newId } from 'uuid';
-import type { Db } from '../db/database';
+import { callNow, type InSchool } from '../call';
 import type { Keeper } from '../db/keeper';
 import { getLearner } from '../learners/store';
 import { refuseOtherName } from '../school/store';
@@ -15,17 +15,12 @@ import { isAbout, learnerTables } from './rows';
  * @param typed their name once more, so that nobody is erased by a slip
  * @throws 404 where the school has no such learner; 422 where the name is another
  */
-export async function eraseLearner(
-  db: Db,
-  schoolId: string,
-  learnerId: string,
-  typed: string,
-): Promise<ErasureReceipt> {
-  refuseOtherName(typed, (await getLearner(db, schoolId, learnerId)).name);
-  return takeOut(db, schoolId, learnerId);
+export async function eraseLearner(call: InSchool, learnerId: string, typed: string): Promise<ErasureReceipt> {
+  refuseOtherName(typed, (await getLearner(call, learnerId)).name);
+  return takeOut(call, learnerId);
 }
 
-async function takeOut(db: Db, schoolId: string, learnerId: string): Promise<ErasureReceipt> {
+async function takeOut({ db, who: { schoolId }, now }: InSchool, learnerId: string): Promise<ErasureReceipt> {
   const drives = await db
     .selectFrom('drives')
     .select('id')
@@ -33,7 +28,7 @@ async function takeOut(db: Db, schoolId: string, learnerId: string): Promise<Era
     .where('learner_id', '=', learnerId)
     .execute();
   const driveIds = JSON.stringify(drives.map(({ id }) => id));
-  const receipt = { id: newId(), at: new Date().toISOString() };
+  const receipt = { id: newId(), at: now.toISOString() };
   const erased: Record<string, number> = {};
   const subjects = sql`select value from json_each(${driveIds})`;
   const { numAffectedRows: lines } = await sql`update audit
@@ -62,7 +57,7 @@ async function takeOut(db: Db, schoolId: string, learnerId: string): Promise<Era
 }
 
 /** What devices are to forget: ids that stand for nobody any more. */
-export async function erasedIds(db: Db, schoolId: string): Promise<ErasedIds> {
+export async function erasedIds({ db, who: { schoolId } }: InSchool): Promise<ErasedIds> {
   const rows = await db
     .selectFrom('erasures')
     .select(['learner_id', 'drive_ids'])
@@ -107,7 +102,7 @@ export async function eraseAgain(keeper: Keeper, dataDir: string): Promise<numbe
       .where('id', '=', learnerId)
       .executeTakeFirst();
     if (!there) continue;
-    await keeper.write((db) => takeOut(db, schoolId, learnerId));
+    await keeper.write((db) => takeOut({ ...callNow(db), who: { schoolId } }, learnerId));
     back += 1;
   }
   if (back > 0) await keeper.forget();

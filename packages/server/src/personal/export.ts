@@ -2,9 +2,9 @@ import { foldDrive } from '@jasperwren/core/drive/fold';
 import { driveColumns, driveTable } from '@jasperwren/core/formats/drive-table';
 import escape from 'escape-html';
 import { strToU8, zipSync, type Zippable } from 'fflate';
-import type { Db } from '../db/database';
+import type { InSchool } from '../call';
 import { drivesOfLearner, getDrive } from '../drives/store';
-import { toCsv } from '../http/csv';
+import { toCsv } from '../csv';
 import { getLearner } from '../learners/store';
 import { sheetsOfLearner } from '../sheets/store';
 import { registry } from './registry';
@@ -18,12 +18,13 @@ const secrets = new Set(['token_hash', 'code_hash', 'data']);
  * Notes of the instructors are in it, private ones too: they are about the learner.
  * @throws 404 where the school has no such learner
  */
-export async function exportLearner(db: Db, schoolId: string, learnerId: string, now: Date): Promise<Uint8Array> {
-  const learner = await getLearner(db, schoolId, learnerId);
+export async function exportLearner(call: InSchool, learnerId: string): Promise<Uint8Array> {
+  const { now } = call;
+  const learner = await getLearner(call, learnerId);
   const [rows, drives, sheets] = await Promise.all([
-    rowsAbout(db, schoolId, learnerId),
-    drivesOfLearner(db, schoolId, learnerId),
-    sheetsOfLearner(db, schoolId, learnerId),
+    rowsAbout(call, learnerId),
+    drivesOfLearner(call, learnerId),
+    sheetsOfLearner(call, learnerId),
   ]);
   const files: Zippable = {};
   const everything = Object.fromEntries(
@@ -31,7 +32,7 @@ export async function exportLearner(db: Db, schoolId: string, learnerId: string,
   );
   files['everything.json'] = strToU8(JSON.stringify({ madeAt: now.toISOString(), ...everything }, undefined, 2));
   for (const { id, startedAt } of drives) {
-    const { standard, events } = await getDrive(db, schoolId, id);
+    const { standard, events } = await getDrive(call, id);
     files[`drives/${startedAt.slice(0, 10)}-${id}.csv`] = strToU8(
       toCsv(driveColumns, driveTable(standard, foldDrive(events))),
     );

@@ -10,15 +10,15 @@ type Names = 'exportLearner' | 'eraseLearner' | 'outOfTime' | 'eraseOutOfTime' |
 /** What a learner may ask of a school: a copy of everything, and that it is erased. */
 export function personalHandlers(keeper: Keeper, dataDir: string): HandlersOf<Names> {
   return {
-    async exportLearner({ db, who, now }, { learnerId }) {
-      const zip = await exportLearner(db, who.schoolId, learnerId, now);
-      return file(`learner-${now.toISOString().slice(0, 10)}.zip`, 'application/zip', zip);
+    async exportLearner(call, { learnerId }) {
+      const zip = await exportLearner(call, learnerId);
+      return file(`learner-${call.now.toISOString().slice(0, 10)}.zip`, 'application/zip', zip);
     },
 
     async eraseLearner({ write, who }, { learnerId }, { name }) {
       const receipt = await write(
-        async (db) => {
-          const made = await eraseLearner(db, who.schoolId, learnerId, name);
+        async (trx) => {
+          const made = await eraseLearner(trx, learnerId, name);
           listErased(dataDir, { schoolId: who.schoolId, learnerId });
           return made;
         },
@@ -28,15 +28,15 @@ export function personalHandlers(keeper: Keeper, dataDir: string): HandlersOf<Na
       return receipt;
     },
 
-    outOfTime: ({ db, who, now }) => outOfTime(db, who.schoolId, now),
+    outOfTime: (call) => outOfTime(call),
 
-    async eraseOutOfTime({ write, who, now }, _, { learnerIds }) {
+    async eraseOutOfTime({ write, who }, _, { learnerIds }) {
       const receipts = await write(
-        async (db) => {
+        async (trx) => {
           const made: ErasureReceipt[] = [];
-          for (const { learnerId, name } of await outOfTime(db, who.schoolId, now)) {
+          for (const { learnerId, name } of await outOfTime(trx)) {
             if (!learnerIds.includes(learnerId)) continue;
-            made.push(await eraseLearner(db, who.schoolId, learnerId, name));
+            made.push(await eraseLearner(trx, learnerId, name));
             listErased(dataDir, { schoolId: who.schoolId, learnerId });
           }
           return made;
@@ -47,6 +47,6 @@ export function personalHandlers(keeper: Keeper, dataDir: string): HandlersOf<Na
       return receipts;
     },
 
-    erased: ({ db, who }) => erasedIds(db, who.schoolId),
+    erased: (call) => erasedIds(call),
   };
 }

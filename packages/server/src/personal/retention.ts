@@ -1,11 +1,16 @@
 import type { OutOfTime } from '@jasperwren/contract/school';
 import { sql } from 'kysely';
-import type { Db } from '../db/database';
+import type { InSchool } from '../call';
 import { getSchool } from '../school/store';
 
 /** Archived learners whose last drive, lesson or test lies further back than the school keeps them, the longest first. */
-export async function outOfTime(db: Db, schoolId: string, now: Date): Promise<readonly OutOfTime[]> {
-  const { keepMonths } = await getSchool(db, schoolId);
+export async function outOfTime(call: InSchool): Promise<readonly OutOfTime[]> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
+  const { keepMonths } = await getSchool(call);
   if (keepMonths === undefined) return [];
   const before = new Date(now);
   before.setUTCMonth(before.getUTCMonth() - keepMonths);

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { Db } from '../db/database';
+import type { InSchool } from '../call';
 import type { Tables } from '../db/schema';
 
 /** How a table tells whose a row is: by the learner, or by the drive. */
@@ -33,8 +33,7 @@ export function isAbout(owner: Owner, schoolId: string, learnerId: string) {
 
 /** Every row about a learner, by table. */
 export async function rowsAbout(
-  db: Db,
-  schoolId: string,
+  { db, who: { schoolId } }: InSchool,
   learnerId: string,
 ): Promise<ReadonlyMap<keyof Tables, readonly Row[]>> {
   const found = new Map<keyof Tables, readonly Row[]>();

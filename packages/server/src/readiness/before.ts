@@ -1,7 +1,7 @@
 import type { SheetView } from '@jasperwren/contract/sheets';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
-import type { Db } from '../db/database';
+import type { InSchool } from '../call';
 import { getLearner } from '../learners/store';
 import { newestStandards } from '../standards/store';
 import { evidenceOfSchool } from './evidence';
@@ -15,11 +15,11 @@ export interface BeforeTask {
 }
 
 /** The chance of a pass as it stood on the eve of a real test; undefined where nothing had been driven by then. */
-export async function chanceBefore(db: Db, { schoolId, learnerId, date }: BeforeTask): Promise<SheetView['before']> {
+export async function chanceBefore(call: InSchool, { learnerId, date }: BeforeTask): Promise<SheetView['before']> {
   const [learner, standards, drives] = await Promise.all([
-    getLearner(db, schoolId, learnerId),
-    newestStandards(db, schoolId),
-    evidenceOfSchool(db, schoolId),
+    getLearner(call, learnerId),
+    newestStandards(call),
+    evidenceOfSchool(call),
   ]);
   const standard = standards.find(({ id }) => id === learner.standardId);
   const known = (of: readonly Evidence[]) => of.filter(({ at }) => at < date);

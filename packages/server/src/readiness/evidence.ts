@@ -1,20 +1,20 @@
 import type { SheetView } from '@jasperwren/contract/sheets';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { evidenceOfSheet } from '@jasperwren/core/readiness/evidence';
-import type { Db } from '../db/database';
+import type { InSchool } from '../call';
 import type { DriveDigest } from '../drives/digest';
 import { getStandard } from '../standards/store';
 
 /** What the ended drives of one learner say, oldest first. */
-export async function evidenceOfLearner(db: Db, schoolId: string, learnerId: string): Promise<readonly Evidence[]> {
-  const rows = await drivesOf(db, schoolId).where('learner_id', '=', learnerId).execute();
+export async function evidenceOfLearner(call: InSchool, learnerId: string): Promise<readonly Evidence[]> {
+  const rows = await drivesOf(call).where('learner_id', '=', learnerId).execute();
   return rows.flatMap(toEvidence);
 }
 
 /** What the ended drives of every learner of a school say, by learner, oldest first. */
-export async function evidenceOfSchool(db: Db, schoolId: string): Promise<ReadonlyMap<string, readonly Evidence[]>> {
+export async function evidenceOfSchool(call: InSchool): Promise<ReadonlyMap<string, readonly Evidence[]>> {
   const byLearner = new Map<string, Evidence[]>();
-  for (const row of await drivesOf(db, schoolId).execute()) {
+  for (const row of await drivesOf(call).execute()) {
     const others = byLearner.get(row.learner_id);
     if (others) others.push(...toEvidence(row));
     else byLearner.set(row.learner_id, toEvidence(row));
@@ -23,18 +23,14 @@ export async function evidenceOfSchool(db: Db, schoolId: string): Promise<Readon
 }
 
 /** What sheets of real tests say, in their order. */
-export const evidenceOfSheets = (
-  db: Db,
-  schoolId: string,
-  sheets: readonly SheetView[],
-): Promise<readonly Evidence[]> =>
+export const evidenceOfSheets = (call: InSchool, sheets: readonly SheetView[]): Promise<readonly Evidence[]> =>
   Promise.all(
     sheets.map(async ({ standard, entries, date }) =>
-      evidenceOfSheet(await getStandard(db, schoolId, standard.id, standard.version), entries, date),
+      evidenceOfSheet(await getStandard(call, standard.id, standard.version), entries, date),
     ),
   );
 
-function drivesOf(db: Db, schoolId: string) {
+function drivesOf({ db, who: { schoolId } }: InSchool) {
   return db
     .selectFrom('drives')
     .select(['learner_id', 'account_id', 'started_at', 'digest'])

@@ -3,7 +3,7 @@ import type { SchoolFigures } from '@jasperwren/contract/readiness';
 import { unknownSchool, type School } from '@jasperwren/core/readiness/assumptions';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { fitSteps } from '@jasperwren/core/readiness/fit';
-import type { Db } from '../db/database';
+import type { InSchool } from '../call';
 
 /** Changes with the way figures are fitted: those of an older release are fitted again. */
 const fitVersion = 1;
@@ -17,7 +17,7 @@ export interface KeptFigures {
 }
 
 /** The kept figures of a school; where there are none yet, what is assumed of any school. */
-export async function figuresOf(db: Db, schoolId: string): Promise<KeptFigures> {
+export async function figuresOf({ db, who: { schoolId } }: InSchool): Promise<KeptFigures> {
   const row = await db
     .selectFrom('school_figures')
     .select(['basis', 'body', 'made_at'])

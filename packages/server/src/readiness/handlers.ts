@@ -4,10 +4,10 @@ import { readinessInput, schoolReadiness } from './store';
 
 /** Who is ready, and what that rests on: what was worked out last, while the jobs see to it that it is of today. */
 export const readinessHandlers = (jobs: Jobs): HandlersOf<'schoolReadiness' | 'readiness'> => ({
-  async schoolReadiness({ db, who, now }) {
-    const { allOfToday, ...view } = await schoolReadiness(db, who, now);
-    if (!allOfToday) jobs.refreshSchool(who.schoolId);
-    return { ...view, pending: jobs.pending(who.schoolId) };
+  async schoolReadiness(call) {
+    const { allOfToday, ...view } = await schoolReadiness(call);
+    if (!allOfToday) jobs.refreshSchool(call.who.schoolId);
+    return { ...view, pending: jobs.pending(call.who.schoolId) };
   },
-  readiness: ({ db, who, now }, { learnerId }) => readinessInput(db, who.schoolId, learnerId, now),
+  readiness: (call, { learnerId }) => readinessInput(call, learnerId),
 });

@@ -6,17 +6,16 @@ import { memoryOf } from '@jasperwren/core/checks/memory';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { asOf } from '@jasperwren/core/readiness/estimate';
 import { checksOf, reviewsOf } from '../checks/store';
-import type { Db } from '../db/database';
+import type { InSchool } from '../call';
 
 /** The chance that a learner's safety questions are right on the day of the test, or today; undefined where none are asked. */
 export async function chanceOfQuestions(
-  db: Db,
-  schoolId: string,
+  call: InSchool,
   { id, testDate }: LearnerView,
   standard: Standard,
-  now: Date,
 ): Promise<number | undefined> {
-  const [{ questions }, reviews] = await Promise.all([checksOf(db, schoolId), reviewsOf(db, schoolId, id)]);
+  const { now } = call;
+  const [{ questions }, reviews] = await Promise.all([checksOf(call), reviewsOf(call, id)]);
   const test = testDate === undefined ? undefined : testMoment(testDate);
   return chanceOnTest(standard, bankOf(questions), memoryOf(reviews), test && test > now ? test : asOf(now));
 }

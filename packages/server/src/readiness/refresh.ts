@@ -3,7 +3,7 @@ import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { asOf, estimate } from '@jasperwren/core/readiness/estimate';
-import type { Db } from '../db/database';
+import type { InSchool } from '../call';
 import { listLearners } from '../learners/store';
 import { sheetsOfLearner } from '../sheets/store';
 import { newestStandards } from '../standards/store';
@@ -35,22 +35,23 @@ export type Refreshed =
  * Works out what is out of date and nothing else: the figures of the school where its drives have changed, and the
  * estimate of every learner about whom anything has changed that it rests on. It only reads.
  */
-export async function* refresh(db: Db, { schoolId, learnerId, now }: RefreshTask): AsyncGenerator<Refreshed> {
-  const on = new Date(now);
-  let figures = await figuresOf(db, schoolId);
+export async function* refresh(call: InSchool, learnerId: string | undefined): AsyncGenerator<Refreshed> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  let figures = await figuresOf(call);
   if (learnerId === undefined) {
-    const learners = [...(await evidenceOfSchool(db, schoolId)).values()];
+    const learners = [...(await evidenceOfSchool(call)).values()];
     const basis = basisOfFigures(learners);
     if (figures.basis !== basis) {
       figures = { school: fitSchool(learners), basis };
       yield { kind: 'figures', basis, body: JSON.stringify(toView(figures.school)) };
     }
   }
-  const standards = new Map((await newestStandards(db, schoolId)).map((standard) => [standard.id, standard]));
+  const standards = new Map((await newestStandards(call)).map((standard) => [standard.id, standard]));
   // Whoever was archived or erased meanwhile is not among them.
-  const learners = (await listLearners(db, schoolId, false)).filter(
-    ({ id }) => learnerId === undefined || id === learnerId,
-  );
+  const learners = (await listLearners(call, false)).filter(({ id }) => learnerId === undefined || id === learnerId);
   const kept = new Map(
     (await db.selectFrom('estimates').select(['learner_id', 'basis']).where('school_id', '=', schoolId).execute()).map(
       (row) => [row.learner_id, row.basis],
@@ -58,7 +59,7 @@ export async function* refresh(db: Db, { schoolId, learnerId, now }: RefreshTask
   );
   const stale: Question[] = [];
   for (const learner of learners) {
-    const question = await questionOf(db, schoolId, learner, standards.get(learner.standardId)!, figures, on);
+    const question = await questionOf(call, learner, standards.get(learner.standardId)!, figures);
     if (kept.get(learner.id) !== question.basis) stale.push(question);
     await setImmediate();
   }
@@ -80,19 +81,18 @@ interface Question {
 }
 
 async function questionOf(
-  db: Db,
-  schoolId: string,
+  call: InSchool,
   learner: LearnerView,
   standard: Standard,
   { school, basis: fitted }: KeptFigures,
-  now: Date,
 ): Promise<Question> {
+  const { now } = call;
   const [drives, sheets, questions] = await Promise.all([
-    evidenceOfLearner(db, schoolId, learner.id),
-    sheetsOfLearner(db, schoolId, learner.id),
-    chanceOfQuestions(db, schoolId, learner, standard, now),
+    evidenceOfLearner(call, learner.id),
+    sheetsOfLearner(call, learner.id),
+    chanceOfQuestions(call, learner, standard),
   ]);
-  const evidence = [...drives, ...(await evidenceOfSheets(db, schoolId, sheets))];
+  const evidence = [...drives, ...(await evidenceOfSheets(call, sheets))];
   const on = asOf(now);
   return {
     learnerId: learner.id,

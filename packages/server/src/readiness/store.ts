@@ -1,3 +1,4 @@
+import type { Call, InSchool } from '../call';
 import type {
   InstructorLoad,
   MarkerView,
@@ -9,8 +10,6 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import { calibrationOf } from '@jasperwren/core/readiness/calibration';
 import type { School } from '@jasperwren/core/readiness/assumptions';
 import { everybody } from '../accounts/store';
-import type { Db } from '../db/database';
-import type { Who } from '../http/call';
 import { getLearner, listLearners } from '../learners/store';
 import { sheetsOfLearner, testsOfSchool } from '../sheets/store';
 import { newestStandards } from '../standards/store';
@@ -25,18 +24,18 @@ const fourWeeksMs = 28 * 86_400_000;
  * What an estimate about a learner rests on.
  * @throws 404 where the school has no such learner
  */
-export async function readinessInput(db: Db, schoolId: string, learnerId: string, now: Date): Promise<ReadinessInput> {
-  const learner = await getLearner(db, schoolId, learnerId);
+export async function readinessInput(call: InSchool, learnerId: string): Promise<ReadinessInput> {
+  const learner = await getLearner(call, learnerId);
   const [drives, sheets, standards, { school, madeAt }] = await Promise.all([
-    evidenceOfLearner(db, schoolId, learnerId),
-    sheetsOfLearner(db, schoolId, learnerId),
-    newestStandards(db, schoolId),
-    figuresOf(db, schoolId),
+    evidenceOfLearner(call, learnerId),
+    sheetsOfLearner(call, learnerId),
+    newestStandards(call),
+    figuresOf(call),
   ]);
   const standard = standards.find(({ id }) => id === learner.standardId);
-  const questions = standard && (await chanceOfQuestions(db, schoolId, learner, standard, now));
+  const questions = standard && (await chanceOfQuestions(call, learner, standard));
   return {
-    evidence: [...drives, ...(await evidenceOfSheets(db, schoolId, sheets))],
+    evidence: [...drives, ...(await evidenceOfSheets(call, sheets))],
     results: sheets.map(({ date, official }) => ({ date, passed: official === 'pass' })),
     school: toView(school),
     ...(madeAt !== undefined && { schoolMadeAt: madeAt }),
@@ -51,14 +50,15 @@ type KnownReadiness = Omit<SchoolReadiness, 'pending'> & { readonly allOfToday: 
  * The judgement about every learner of the school as it was last worked out, the load of its instructors, and how its
  * estimates have done.
  */
-export async function schoolReadiness(db: Db, who: Who, now: Date): Promise<KnownReadiness> {
+export async function schoolReadiness(call: Call): Promise<KnownReadiness> {
+  const { db, who, now } = call;
   const { schoolId } = who;
   const [learners, kept, tests, people, { school }] = await Promise.all([
-    listLearners(db, schoolId, false),
+    listLearners(call, false),
     db.selectFrom('estimates').select(['learner_id', 'body', 'made_at']).where('school_id', '=', schoolId).execute(),
-    testsOfSchool(db, schoolId),
-    everybody(db, schoolId),
-    figuresOf(db, schoolId),
+    testsOfSchool(call),
+    everybody(call),
+    figuresOf(call),
   ]);
   const estimates = new Map(kept.map((row) => [row.learner_id, row]));
   const today = now.toISOString().slice(0, 10);
@@ -68,7 +68,7 @@ export async function schoolReadiness(db: Db, who: Who, now: Date): Promise<Know
       const row = estimates.get(learner.id);
       return row ? [toRow(learner, JSON.parse(row.body) as KeptEstimate, row.made_at)] : [];
     }),
-    load: await loadOf(db, schoolId, learners, now),
+    load: await loadOf(call, learners),
     calibration: calibrationOf(
       tests.flatMap(({ before, official }) => (before ? [{ chance: before.mean, passed: official === 'pass' }] : [])),
     ),
@@ -97,10 +97,8 @@ function toRow({ id, name, testDate, instructorName }: LearnerView, kept: KeptEs
 }
 
 async function loadOf(
-  db: Db,
-  schoolId: string,
+  { db, who: { schoolId }, now }: InSchool,
   learners: readonly LearnerView[],
-  now: Date,
 ): Promise<readonly InstructorLoad[]> {
   const driven = await db
     .selectFrom('drives')

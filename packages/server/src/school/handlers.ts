@@ -3,11 +3,11 @@ import type { Keeper } from '../db/keeper';
 import { closeSchool, editSchool, getSchool } from './store';
 
 export const schoolHandlers = (keeper: Keeper): HandlersOf<'school' | 'editSchool' | 'closeSchool'> => ({
-  school: ({ db, who }) => getSchool(db, who.schoolId),
-  editSchool: ({ write, who }, _, body) => write((db) => editSchool(db, who.schoolId, body)),
-  async closeSchool({ who, signIn }, _, { name }) {
+  school: (call) => getSchool(call),
+  editSchool: ({ write }, _, body) => write((trx) => editSchool(trx, body)),
+  async closeSchool({ who, now, signIn }, _, { name }) {
     // Its own trail goes with it: there is no line to write.
-    await keeper.write((db) => closeSchool(db, who.schoolId, name));
+    await keeper.write((db) => closeSchool({ db, who, now }, name));
     signIn.end();
     await keeper.forget();
   },

@@ -1,10 +1,10 @@
+import type { InSchool } from '../call';
 import type { SchoolInput, SchoolView } from '@jasperwren/contract/school';
-import createError from 'http-errors';
+import { invalid } from '../refusal';
 import { sql } from 'kysely';
-import type { Db } from '../db/database';
-import { refuseStale } from '../http/stale';
+import { refuseStale } from '../stale';
 
-export async function getSchool(db: Db, schoolId: string): Promise<SchoolView> {
+export async function getSchool({ db, who: { schoolId } }: InSchool): Promise<SchoolView> {
   const row = await db.selectFrom('schools').selectAll().where('id', '=', schoolId).executeTakeFirstOrThrow();
   return {
     id: row.id,
@@ -18,8 +18,9 @@ export async function getSchool(db: Db, schoolId: string): Promise<SchoolView> {
 }
 
 /** Which day it is in the time zone of a school, `YYYY-MM-DD`. */
-export async function todayOf(db: Db, schoolId: string, now: Date): Promise<string> {
-  const { timeZone } = await getSchool(db, schoolId);
+export async function todayOf(call: InSchool): Promise<string> {
+  const { now } = call;
+  const { timeZone } = await getSchool(call);
   const parts = new Intl.DateTimeFormat('en', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' })
     .formatToParts(now)
     .map(({ type, value }) => [type, value] as const);
@@ -27,9 +28,13 @@ export async function todayOf(db: Db, schoolId: string, now: Date): Promise<stri
   return `${year}-${month}-${day}`;
 }
 
-/** @throws 409 where somebody else has changed it since */
-export async function editSchool(db: Db, schoolId: string, input: SchoolInput): Promise<SchoolView> {
-  const now = await getSchool(db, schoolId);
+/** @throws conflict where somebody else has changed it since */
+export async function editSchool(call: InSchool, input: SchoolInput): Promise<SchoolView> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const now = await getSchool(call);
   refuseStale(input.version, now.version, 'the school', now);
   await db
     .updateTable('schools')
@@ -43,7 +48,7 @@ export async function editSchool(db: Db, schoolId: string, input: SchoolInput): 
     })
     .where('id', '=', schoolId)
     .execute();
-  return getSchool(db, schoolId);
+  return getSchool(call);
 }
 
 /**
@@ -76,24 +81,28 @@ export const schoolTables = [
 
 /**
  * Takes a school out, with everybody and everything in it.
- * @throws 422 where the typed name is not the school's
+ * @throws invalid where the typed name is not the school's
  */
-export async function closeSchool(db: Db, schoolId: string, typed: string): Promise<void> {
-  const { name } = await getSchool(db, schoolId);
+export async function closeSchool(call: InSchool, typed: string): Promise<void> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
+  const { name } = await getSchool(call);
   refuseOtherName(typed, name);
   // The trail lets go of its lines only for a school that is closed.
-  await db.updateTable('schools').set({ closed_at: new Date().toISOString() }).where('id', '=', schoolId).execute();
+  await db.updateTable('schools').set({ closed_at: now.toISOString() }).where('id', '=', schoolId).execute();
   for (const table of schoolTables)
     await sql`delete from ${sql.table(table)} where school_id = ${schoolId}`.execute(db);
   await db.deleteFrom('schools').where('id', '=', schoolId).execute();
 }
 
-/** @throws 422 where what was typed is not the name */
+/** @throws invalid where what was typed is not the name */
 export function refuseOtherName(typed: string, name: string): void {
   if (typed.trim() === name.trim()) return;
   const message = `Write the name as it stands: ${name}`;
-  throw createError(422, 'The name is another. Nothing was changed.', {
-    code: 'invalid',
+  throw invalid('The name is another. Nothing was changed.', {
     problems: [{ field: 'name', message }],
   });
 }

@@ -3,11 +3,11 @@ import { addShare, readShare, revokeShare, sharesOf } from './store';
 
 /** Links to debriefs; reading one needs no sign-in. */
 export const shareHandlers: HandlersOf<'shares' | 'share' | 'revokeShare' | 'sharedDebrief'> = {
-  shares: ({ db, who }, { driveId }) => sharesOf(db, who.schoolId, driveId),
-  share: ({ write, who }, { driveId }, { days }) => write((db) => addShare(db, who, driveId, days)),
-  revokeShare: ({ write, who }, { driveId, shareId }) => write((db) => revokeShare(db, who.schoolId, driveId, shareId)),
-  sharedDebrief({ db, setHeader }, { token }) {
-    setHeader('x-robots-tag', 'noindex');
-    return readShare(db, token);
+  shares: (call, { driveId }) => sharesOf(call, driveId),
+  share: ({ write }, { driveId }, { days }) => write((trx) => addShare(trx, driveId, days)),
+  revokeShare: ({ write }, { driveId, shareId }) => write((trx) => revokeShare(trx, driveId, shareId)),
+  sharedDebrief(call, { token }) {
+    call.setHeader('x-robots-tag', 'noindex');
+    return readShare(call, token);
   },
 };

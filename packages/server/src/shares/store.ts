@@ -1,11 +1,10 @@
+import type { Anybody, Call, InSchool } from '../call';
 import type { NewShare, SharedDebrief, ShareView } from '@jasperwren/contract/shares';
 import { forLearner, isFinal } from '@jasperwren/core/debrief/for-learner';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import createError from 'http-errors';
+import { conflict, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
-import type { Db } from '../db/database';
 import { drivesOfLearner, getDrive } from '../drives/store';
-import type { Who } from '../http/call';
 import { digestOfSecret, newToken } from '../secrets';
 
 const dayMs = 24 * 60 * 60 * 1000;
@@ -13,16 +12,17 @@ const pastDrives = 6;
 
 /**
  * Makes a link to a debrief that runs out by itself.
- * @throws 404 where the school has no such drive; 409 while something of it is still to be settled
+ * @throws missing where the school has no such drive; conflict while something of it is still to be settled
  */
-export async function addShare(db: Db, who: Who, driveId: string, days: number): Promise<NewShare> {
-  const { events } = await getDrive(db, who.schoolId, driveId);
+export async function addShare(call: Call, driveId: string, days: number): Promise<NewShare> {
+  const { db, who, now: at } = call;
+  const { events } = await getDrive(call, driveId);
   if (!isFinal(foldDrive(events)))
-    throw createError(409, 'The verdict is not final yet. End the drive and settle what is open, then share it.', {
+    throw conflict('The verdict is not final yet. End the drive and settle what is open, then share it.', {
       code: 'not-final',
     });
   const token = newToken();
-  const now = Date.now();
+  const now = at.getTime();
   const share = {
     id: newId(),
     created_at: new Date(now).toISOString(),
@@ -43,7 +43,7 @@ export async function addShare(db: Db, who: Who, driveId: string, days: number):
 }
 
 /** The links to a debrief, the newest first, those that have run out or were revoked included. */
-export async function sharesOf(db: Db, schoolId: string, driveId: string): Promise<readonly ShareView[]> {
+export async function sharesOf({ db, who: { schoolId } }: InSchool, driveId: string): Promise<readonly ShareView[]> {
   const rows = await db
     .selectFrom('shares')
     .select(['id', 'created_at', 'expires_at', 'revoked_at'])
@@ -56,50 +56,53 @@ export async function sharesOf(db: Db, schoolId: string, driveId: string): Promi
 
 /**
  * Takes a link back.
- * @throws 404 where the drive has none such
+ * @throws missing where the drive has none such
  */
-export async function revokeShare(db: Db, schoolId: string, driveId: string, id: string): Promise<void> {
+export async function revokeShare(
+  { db, who: { schoolId }, now }: InSchool,
+  driveId: string,
+  id: string,
+): Promise<void> {
   const { numUpdatedRows } = await db
     .updateTable('shares')
-    .set({ revoked_at: new Date().toISOString() })
+    .set({ revoked_at: now.toISOString() })
     .where('school_id', '=', schoolId)
     .where('drive_id', '=', driveId)
     .where('id', '=', id)
     .where('revoked_at', 'is', null)
     .executeTakeFirst();
-  if (numUpdatedRows === 0n)
-    throw createError(404, 'There is no such link, or it was taken back before.', { code: 'no-share' });
+  if (numUpdatedRows === 0n) throw missing('There is no such link, or it was taken back before.', { code: 'no-share' });
 }
 
 /**
  * What a link shows, to whoever has it.
- * @throws 404 where the link is unknown, has run out or was taken back: one answer for all, so that none can be guessed
+ * @throws missing where the link is unknown, has run out or was taken back: one answer for all, so that none can be guessed
  */
-export async function readShare(db: Db, token: string): Promise<SharedDebrief> {
+export async function readShare(call: Anybody, token: string): Promise<SharedDebrief> {
+  const { db, now } = call;
   const row = await db
     .selectFrom('shares')
     .select(['school_id', 'drive_id', 'expires_at'])
     .where('token_hash', '=', digestOfSecret(token))
     .where('revoked_at', 'is', null)
-    .where('expires_at', '>', new Date().toISOString())
+    .where('expires_at', '>', now.toISOString())
     .executeTakeFirst();
   if (!row)
-    throw createError(404, 'This link has run out or was taken back. Ask your instructor for a new one.', {
+    throw missing('This link has run out or was taken back. Ask your instructor for a new one.', {
       code: 'no-share',
     });
-  return sharedDebrief(db, row.school_id, row.drive_id, row.expires_at);
+  return sharedDebrief({ ...call, who: { schoolId: row.school_id } }, row.drive_id, row.expires_at);
 }
 
 /** A drive as its learner may read it until a day. */
-export async function sharedDebrief(
-  db: Db,
-  schoolId: string,
-  driveId: string,
-  expiresAt: string,
-): Promise<SharedDebrief> {
-  const { summary, standard, events } = await getDrive(db, schoolId, driveId);
+export async function sharedDebrief(call: InSchool, driveId: string, expiresAt: string): Promise<SharedDebrief> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const { summary, standard, events } = await getDrive(call, driveId);
   const [drives, school] = await Promise.all([
-    drivesOfLearner(db, schoolId, summary.learnerId),
+    drivesOfLearner(call, summary.learnerId),
     db.selectFrom('schools').select('name').where('id', '=', schoolId).executeTakeFirstOrThrow(),
   ]);
   const place = drives.findIndex(({ id }) => id === summary.id);

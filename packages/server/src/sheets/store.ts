@@ -1,53 +1,55 @@
+import type { Call, InSchool } from '../call';
 import type { SheetEdit, SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import { judgeSheet, strangeEntries } from '@jasperwren/core/marking/sheet';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { verdictDetail } from '@jasperwren/core/marking/wording';
-import createError from 'http-errors';
+import { invalid, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
-import type { Db } from '../db/database';
-import type { Who } from '../http/call';
 import { getLearner } from '../learners/store';
-import { refuseStale } from '../http/stale';
+import { refuseStale } from '../stale';
 import { getStandard } from '../standards/store';
 
 type SheetBody = Pick<SheetView, 'centre' | 'official' | 'notes' | 'entries' | 'before'>;
 
 /** The sheets of a learner's real tests, oldest first. */
-export async function sheetsOfLearner(db: Db, schoolId: string, learnerId: string): Promise<readonly SheetView[]> {
-  await getLearner(db, schoolId, learnerId);
-  const rows = await selectSheets(db, schoolId).where('learner_id', '=', learnerId).orderBy('date').execute();
+export async function sheetsOfLearner(call: InSchool, learnerId: string): Promise<readonly SheetView[]> {
+  await getLearner(call, learnerId);
+  const rows = await selectSheets(call).where('learner_id', '=', learnerId).orderBy('date').execute();
   return rows.map(toView);
 }
 
 /** How the real tests of a school ended, and what was expected. */
-export async function testsOfSchool(
-  db: Db,
-  schoolId: string,
-): Promise<readonly Pick<SheetView, 'official' | 'before'>[]> {
+export async function testsOfSchool({
+  db,
+  who: { schoolId },
+}: InSchool): Promise<readonly Pick<SheetView, 'official' | 'before'>[]> {
   const rows = await db.selectFrom('sheets').select('body').where('school_id', '=', schoolId).orderBy('date').execute();
   return rows.map(({ body }) => JSON.parse(body) as SheetBody);
 }
 
-/** @throws 404 where the school has no such sheet, also when another has */
-export async function getSheet(db: Db, schoolId: string, id: string): Promise<SheetView> {
-  const row = await selectSheets(db, schoolId).where('sheets.id', '=', id).executeTakeFirst();
-  if (!row) throw createError(404, 'Your school has no such result sheet.', { code: 'no-sheet' });
+/** @throws missing where the school has no such sheet, also when another has */
+export async function getSheet(call: InSchool, id: string): Promise<SheetView> {
+  const row = await selectSheets(call).where('sheets.id', '=', id).executeTakeFirst();
+  if (!row) throw missing('Your school has no such result sheet.', { code: 'no-sheet' });
   return toView(row);
 }
 
 /**
  * Keeps a sheet.
  * @param before the chance of a pass as it was estimated before the test
- * @throws 404 where the school has no such learner or standard; 422 where an entry is not of the standard
+ * @throws missing where the school has no such learner or standard; invalid where an entry is not of the standard
  */
 export async function addSheet(
-  db: Db,
-  { schoolId, accountId }: Who,
+  call: Call,
   learnerId: string,
   input: SheetInput,
   before: SheetView['before'],
 ): Promise<SheetView> {
-  await getLearner(db, schoolId, learnerId);
+  const {
+    db,
+    who: { schoolId, accountId },
+  } = call;
+  await getLearner(call, learnerId);
   const id = newId();
   await db
     .insertInto('sheets')
@@ -56,37 +58,44 @@ export async function addSheet(
       id,
       learner_id: learnerId,
       account_id: accountId,
-      ...(await toRow(db, schoolId, input, before)),
+      ...(await toRow(call, input, before)),
     })
     .execute();
-  return getSheet(db, schoolId, id);
+  return getSheet(call, id);
 }
 
 /**
  * As `addSheet`, in place of what was typed before.
- * @throws 409 where somebody else has changed it since
+ * @throws conflict where somebody else has changed it since
  */
-export async function editSheet(db: Db, schoolId: string, id: string, input: SheetEdit): Promise<SheetView> {
-  const now = await getSheet(db, schoolId, id);
+export async function editSheet(call: InSchool, id: string, input: SheetEdit): Promise<SheetView> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const now = await getSheet(call, id);
   refuseStale(input.version, now.version, 'this sheet', now);
-  const row = { ...(await toRow(db, schoolId, input, now.before)), version: now.version + 1 };
+  const row = { ...(await toRow(call, input, now.before)), version: now.version + 1 };
   await db.updateTable('sheets').set(row).where('school_id', '=', schoolId).where('id', '=', id).execute();
-  return getSheet(db, schoolId, id);
+  return getSheet(call, id);
 }
 
-/** @throws 404 where the school has no such sheet */
-export async function dropSheet(db: Db, schoolId: string, id: string): Promise<void> {
-  await getSheet(db, schoolId, id);
+/** @throws missing where the school has no such sheet */
+export async function dropSheet(call: InSchool, id: string): Promise<void> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  await getSheet(call, id);
   await db.deleteFrom('sheets').where('school_id', '=', schoolId).where('id', '=', id).execute();
 }
 
-async function toRow(db: Db, schoolId: string, input: SheetInput, before: SheetView['before']) {
+async function toRow(call: InSchool, input: SheetInput, before: SheetView['before']) {
   const { standardId, standardVersion, date, centre, official, notes, entries } = input;
-  const standard = await getStandard(db, schoolId, standardId, standardVersion);
+  const standard = await getStandard(call, standardId, standardVersion);
   const strange = strangeEntries(standard, entries);
   if (strange.length > 0) {
-    throw createError(422, 'Some entries are not of this standard. Nothing was saved.', {
-      code: 'invalid',
+    throw invalid('Some entries are not of this standard. Nothing was saved.', {
       problems: strange.map((entry) => ({
         field: `entries.${entries.findIndex((e) => e === entry)}`,
         message: `${standard.name} has no "${entry.item}" with the grade "${entry.grade}".`,
@@ -103,7 +112,7 @@ async function toRow(db: Db, schoolId: string, input: SheetInput, before: SheetV
   return { standard_id: standardId, standard_version: standardVersion, date, body: JSON.stringify(body) };
 }
 
-function selectSheets(db: Db, schoolId: string) {
+function selectSheets({ db, who: { schoolId } }: InSchool) {
   return db
     .selectFrom('sheets')
     .innerJoin('standards', (join) =>

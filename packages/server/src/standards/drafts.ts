@@ -1,70 +1,75 @@
+import type { InSchool } from '../call';
 import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/standards';
 import type { FormatProblem } from '@jasperwren/core/formats/parsed';
 import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/formats/standard-file';
 import { contradictionsIn } from '@jasperwren/core/marking/check';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
+import { conflict, invalid, missing } from '../refusal';
 import { getStandard } from './store';
 
 const longestId = 60;
 
 /** Begins a standard of the school's own as a draft. */
-export async function beginStandard(db: Db, schoolId: string, input: NewStandard): Promise<DraftView> {
-  const from = await getStandard(db, schoolId, input.fromId, input.fromVersion);
-  const id = await freeId(db, schoolId, input.name);
+export async function beginStandard(call: InSchool, input: NewStandard): Promise<DraftView> {
+  const from = await getStandard(call, input.fromId, input.fromVersion);
+  const id = await freeId(call, input.name);
   const basedOn = { id: from.id, version: from.version };
-  return keep(db, schoolId, { ...from, id, version: 1, name: input.name, basedOn });
+  return keep(call, { ...from, id, version: 1, name: input.name, basedOn });
 }
 
 /**
  * The draft of a standard; without one, a draft begun from the latest version and not kept yet.
- * @throws 404 where the school has no such standard; 409 for a shipped one
+ * @throws missing where the school has no such standard; conflict for a shipped one
  */
-export async function getDraft(db: Db, schoolId: string, id: string): Promise<DraftView> {
+export async function getDraft(call: InSchool, id: string): Promise<DraftView> {
   assertOwn(id);
-  const row = await draftRow(db, schoolId, id);
+  const row = await draftRow(call, id);
   if (row) return toView(JSON.parse(row.body) as Standard, row.saved_at);
-  const version = await latestVersion(db, schoolId, id);
-  const standard = await getStandard(db, schoolId, id, version);
+  const version = await latestVersion(call, id);
+  const standard = await getStandard(call, id, version);
   return toView({ ...standard, version: version + 1 }, '');
 }
 
 /**
  * Keeps a draft. Contradictions are kept too and told; a wrong shape is refused.
- * @throws 422 with the place and cause of each fault of shape; 409 where somebody else saved meanwhile
+ * @throws invalid with the place and cause of each fault of shape; conflict where somebody else saved meanwhile
  */
-export async function saveDraft(db: Db, schoolId: string, id: string, input: DraftInput): Promise<DraftView> {
+export async function saveDraft(call: InSchool, id: string, input: DraftInput): Promise<DraftView> {
   assertOwn(id);
-  const row = await draftRow(db, schoolId, id);
-  if (!row && (await latestVersion(db, schoolId, id)) === 0)
-    throw createError(404, `Your school has no standard "${id}".`, { code: 'no-standard' });
+  const row = await draftRow(call, id);
+  if (!row && (await latestVersion(call, id)) === 0)
+    throw missing(`Your school has no standard "${id}".`, { code: 'no-standard' });
   if (row && (input.savedAt ?? '') !== row.saved_at) {
-    throw createError(409, 'Somebody else has saved this draft meanwhile. Nothing was saved; open it anew to go on.', {
+    throw conflict('Somebody else has saved this draft meanwhile. Nothing was saved; open it anew to go on.', {
       code: 'stale',
     });
   }
-  const version = (await latestVersion(db, schoolId, id)) + 1;
+  const version = (await latestVersion(call, id)) + 1;
   const standard = { ...input.standard, id, version };
   refuse(standardShapeProblems(standard), 'The standard has the wrong shape. Nothing was saved.');
-  return keep(db, schoolId, standard);
+  return keep(call, standard);
 }
 
 /** Forgets a draft; published versions stay. */
-export async function dropDraft(db: Db, schoolId: string, id: string): Promise<void> {
+export async function dropDraft({ db, who: { schoolId } }: InSchool, id: string): Promise<void> {
   await db.deleteFrom('standard_drafts').where('school_id', '=', schoolId).where('id', '=', id).execute();
 }
 
 /**
  * Makes the draft the next version, which never changes again.
- * @throws 404 without a draft; 422 while it contradicts itself
+ * @throws missing without a draft; invalid while it contradicts itself
  */
-export async function publishDraft(db: Db, schoolId: string, id: string): Promise<Standard> {
+export async function publishDraft(call: InSchool, id: string): Promise<Standard> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
   assertOwn(id);
-  const row = await draftRow(db, schoolId, id);
-  if (!row) throw createError(404, 'There is no draft to publish.', { code: 'no-draft' });
-  const standard = { ...(JSON.parse(row.body) as Standard), version: (await latestVersion(db, schoolId, id)) + 1 };
+  const row = await draftRow(call, id);
+  if (!row) throw missing('There is no draft to publish.', { code: 'no-draft' });
+  const standard = { ...(JSON.parse(row.body) as Standard), version: (await latestVersion(call, id)) + 1 };
   refuse(contradictionsIn(standard), 'The draft contradicts itself. Nothing was published.');
   await db
     .insertInto('standards')
@@ -73,7 +78,7 @@ export async function publishDraft(db: Db, schoolId: string, id: string): Promis
       id,
       version: standard.version,
       body: JSON.stringify(standard),
-      created_at: new Date().toISOString(),
+      created_at: now.toISOString(),
     })
     .execute();
   await db.deleteFrom('standard_drafts').where('school_id', '=', schoolId).where('id', '=', id).execute();
@@ -82,21 +87,21 @@ export async function publishDraft(db: Db, schoolId: string, id: string): Promis
 
 /**
  * Takes a file in as a draft of its own.
- * @throws 422 with the place and cause of each problem; nothing is changed then
+ * @throws invalid with the place and cause of each problem; nothing is changed then
  */
-export async function importDraft(db: Db, schoolId: string, source: string): Promise<DraftView> {
+export async function importDraft(call: InSchool, source: string): Promise<DraftView> {
   const parsed = parseStandardFile(source);
   if (!parsed.ok) {
     refuse(parsed.problems, 'This file is no marking standard that can be used. Nothing was changed.');
     throw new Error('A file without problems was refused.');
   }
   const standard = parsed.value;
-  const id = await freeId(db, schoolId, standard.id);
-  return keep(db, schoolId, { ...standard, id, version: 1 });
+  const id = await freeId(call, standard.id);
+  return keep(call, { ...standard, id, version: 1 });
 }
 
-async function keep(db: Db, schoolId: string, standard: Standard): Promise<DraftView> {
-  const saved_at = new Date().toISOString();
+async function keep({ db, who: { schoolId }, now }: InSchool, standard: Standard): Promise<DraftView> {
+  const saved_at = now.toISOString();
   const body = JSON.stringify(standard);
   await db
     .insertInto('standard_drafts')
@@ -110,7 +115,7 @@ function toView(standard: Standard, savedAt: string): DraftView {
   return { standard, savedAt, problems: contradictionsIn(standard) };
 }
 
-function draftRow(db: Db, schoolId: string, id: string) {
+function draftRow({ db, who: { schoolId } }: InSchool, id: string) {
   return db
     .selectFrom('standard_drafts')
     .selectAll()
@@ -120,7 +125,7 @@ function draftRow(db: Db, schoolId: string, id: string) {
 }
 
 /** The number of the latest version, 0 where there is none. */
-async function latestVersion(db: Db, schoolId: string, id: string): Promise<number> {
+async function latestVersion({ db, who: { schoolId } }: InSchool, id: string): Promise<number> {
   const row = await db
     .selectFrom('standards')
     .select((eb) => eb.fn.max('version').as('version'))
@@ -132,21 +137,20 @@ async function latestVersion(db: Db, schoolId: string, id: string): Promise<numb
 
 function assertOwn(id: string): void {
   if (findTemplate(id))
-    throw createError(409, 'A standard that comes with the product is not edited. Make one of your own from it.', {
+    throw conflict('A standard that comes with the product is not edited. Make one of your own from it.', {
       code: 'template',
     });
 }
 
 function refuse(problems: readonly FormatProblem[], message: string): void {
   if (problems.length === 0) return;
-  throw createError(422, message, {
-    code: 'invalid',
+  throw invalid(message, {
     problems: problems.map(({ path, cause }) => ({ field: path, message: cause })),
   });
 }
 
 /** An id made from a name that neither the school nor the product uses yet. */
-async function freeId(db: Db, schoolId: string, name: string): Promise<string> {
+async function freeId(call: InSchool, name: string): Promise<string> {
   const slug =
     name
       .toLowerCase()
@@ -156,10 +160,7 @@ async function freeId(db: Db, schoolId: string, name: string): Promise<string> {
       .slice(0, longestId - 4) || 'standard';
   for (let n = 1; ; n++) {
     const id = n === 1 ? slug : `${slug}-${n}`;
-    const taken =
-      findTemplate(id) ??
-      (await draftRow(db, schoolId, id)) ??
-      ((await latestVersion(db, schoolId, id)) > 0 || undefined);
+    const taken = findTemplate(id) ?? (await draftRow(call, id)) ?? ((await latestVersion(call, id)) > 0 || undefined);
     if (!taken) return id;
   }
 }

@@ -20,28 +20,28 @@ type Names =
   | 'unretireStandard';
 
 export const standardHandlers: HandlersOf<Names> = {
-  standards: ({ db, who }) => latestStandards(db, who.schoolId),
-  library: ({ db, who }) => library(db, who.schoolId),
-  beginStandard: ({ write, who }, _, body) =>
+  standards: (call) => latestStandards(call),
+  library: (call) => library(call),
+  beginStandard: ({ write }, _, body) =>
     write(
-      (db) => beginStandard(db, who.schoolId, body),
+      (trx) => beginStandard(trx, body),
       ({ standard }) => ({ subject: standard.id }),
     ),
-  importStandard: ({ write, who }, _, { source }) =>
+  importStandard: ({ write }, _, { source }) =>
     write(
-      (db) => importDraft(db, who.schoolId, source),
+      (trx) => importDraft(trx, source),
       ({ standard }) => ({ subject: standard.id }),
     ),
-  standard: ({ db, who }, { id }) => viewStandard(db, who.schoolId, id),
-  standardVersion: ({ db, who }, { id, version }) => getStandard(db, who.schoolId, id, Number(version)),
-  async standardFile({ db, who }, { id, version }) {
-    const standard = await getStandard(db, who.schoolId, id, Number(version));
+  standard: (call, { id }) => viewStandard(call, id),
+  standardVersion: (call, { id, version }) => getStandard(call, id, Number(version)),
+  async standardFile(call, { id, version }) {
+    const standard = await getStandard(call, id, Number(version));
     return file(`${standard.id}-v${standard.version}.json`, 'json', JSON.stringify(standardFile(standard)));
   },
-  draft: ({ db, who }, { id }) => getDraft(db, who.schoolId, id),
-  saveDraft: ({ write, who }, { id }, body) => write((db) => saveDraft(db, who.schoolId, id, body)),
-  dropDraft: ({ write, who }, { id }) => write((db) => dropDraft(db, who.schoolId, id)),
-  publishStandard: ({ write, who }, { id }) => write((db) => publishDraft(db, who.schoolId, id)),
-  retireStandard: ({ write, who }, { id }) => write((db) => setRetired(db, who.schoolId, id, true)),
-  unretireStandard: ({ write, who }, { id }) => write((db) => setRetired(db, who.schoolId, id, false)),
+  draft: (call, { id }) => getDraft(call, id),
+  saveDraft: ({ write }, { id }, body) => write((trx) => saveDraft(trx, id, body)),
+  dropDraft: ({ write }, { id }) => write((trx) => dropDraft(trx, id)),
+  publishStandard: ({ write }, { id }) => write((trx) => publishDraft(trx, id)),
+  retireStandard: ({ write }, { id }) => write((trx) => setRetired(trx, id, true)),
+  unretireStandard: ({ write }, { id }) => write((trx) => setRetired(trx, id, false)),
 };

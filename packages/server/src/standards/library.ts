@@ -1,12 +1,12 @@
+import type { InSchool } from '../call';
 import type { StandardSummary, StandardVersion, StandardView } from '@jasperwren/contract/standards';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
+import { conflict, missing } from '../refusal';
 import { getStandard, shippedOrder } from './store';
 
 /** Everything a school has of standards: shipped ones, its own, drafts and retired ones. */
-export async function library(db: Db, schoolId: string): Promise<readonly StandardSummary[]> {
+export async function library({ db, who: { schoolId } }: InSchool): Promise<readonly StandardSummary[]> {
   const [published, drafts, retired, drives] = await Promise.all([
     db
       .selectFrom('standards')
@@ -47,9 +47,13 @@ export async function library(db: Db, schoolId: string): Promise<readonly Standa
 
 /**
  * The latest version of a standard, with the list of all.
- * @throws 404 where the school has published none such
+ * @throws missing where the school has published none such
  */
-export async function viewStandard(db: Db, schoolId: string, id: string): Promise<StandardView> {
+export async function viewStandard(call: InSchool, id: string): Promise<StandardView> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
   const rows = await db
     .selectFrom('standards')
     .select(['version', 'body', 'created_at'])
@@ -77,7 +81,7 @@ export async function viewStandard(db: Db, schoolId: string, id: string): Promis
       .executeTakeFirst(),
   ]);
   return {
-    standard: await getStandard(db, schoolId, id, versions.at(-1)?.version ?? 1),
+    standard: await getStandard(call, id, versions.at(-1)?.version ?? 1),
     template: findTemplate(id) !== undefined,
     versions,
     hasDraft: draft !== undefined,
@@ -87,11 +91,16 @@ export async function viewStandard(db: Db, schoolId: string, id: string): Promis
 
 /**
  * Takes a standard out of use, or brings it back. Drives and sheets marked under it stay as they are.
- * @throws 404 where the school has none such; 409 where learners are still to be tested under it
+ * @throws missing where the school has none such; conflict where learners are still to be tested under it
  */
-export async function setRetired(db: Db, schoolId: string, id: string, retired: boolean): Promise<void> {
-  const { versions } = await viewStandard(db, schoolId, id);
-  if (versions.length === 0) throw createError(404, `Your school has no standard "${id}".`, { code: 'no-standard' });
+export async function setRetired(call: InSchool, id: string, retired: boolean): Promise<void> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
+  const { versions } = await viewStandard(call, id);
+  if (versions.length === 0) throw missing(`Your school has no standard "${id}".`, { code: 'no-standard' });
   if (!retired) {
     await db.deleteFrom('retired_standards').where('school_id', '=', schoolId).where('id', '=', id).execute();
     return;
@@ -105,13 +114,13 @@ export async function setRetired(db: Db, schoolId: string, id: string, retired: 
     .executeTakeFirstOrThrow();
   if (Number(n) > 0) {
     const who = Number(n) === 1 ? 'One learner is' : `${n} learners are`;
-    throw createError(409, `${who} still to be tested under it. Choose another standard for them first.`, {
+    throw conflict(`${who} still to be tested under it. Choose another standard for them first.`, {
       code: 'in-use',
     });
   }
   await db
     .insertInto('retired_standards')
-    .values({ school_id: schoolId, id, retired_at: new Date().toISOString() })
+    .values({ school_id: schoolId, id, retired_at: now.toISOString() })
     .onConflict((conflict) => conflict.columns(['school_id', 'id']).doNothing())
     .execute();
 }

@@ -1,11 +1,11 @@
+import type { Anybody, InSchool } from '../call';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { templates } from '@jasperwren/core/marking/templates/templates';
-import createError from 'http-errors';
-import type { Db } from '../db/database';
+import { invalid, missing } from '../refusal';
 
 /** Gives a school the shipped standards it does not have yet; versions it has stay as they are. */
-export async function addTemplates(db: Db, schoolId: string): Promise<void> {
-  const created_at = new Date().toISOString();
+export async function addTemplates({ db, who: { schoolId }, now }: InSchool): Promise<void> {
+  const created_at = now.toISOString();
   await db
     .insertInto('standards')
     .values(
@@ -22,8 +22,9 @@ export async function addTemplates(db: Db, schoolId: string): Promise<void> {
 }
 
 /** As `addTemplates`, for every school: what a new release ships reaches the schools at its first start. */
-export async function addTemplatesEverywhere(db: Db): Promise<void> {
-  for (const { id } of await db.selectFrom('schools').select('id').execute()) await addTemplates(db, id);
+export async function addTemplatesEverywhere(call: Anybody): Promise<void> {
+  for (const { id: schoolId } of await call.db.selectFrom('schools').select('id').execute())
+    await addTemplates({ ...call, who: { schoolId } });
 }
 
 /** For sorting: the school's own standards first, then the shipped ones in their order. */
@@ -32,9 +33,13 @@ export function shippedOrder(id: string): number {
 }
 
 /** The latest version of each standard of a school that is not retired, its own first. */
-export async function latestStandards(db: Db, schoolId: string): Promise<readonly Standard[]> {
+export async function latestStandards(call: InSchool): Promise<readonly Standard[]> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
   const [all, retired] = await Promise.all([
-    newestStandards(db, schoolId),
+    newestStandards(call),
     db.selectFrom('retired_standards').select('id').where('school_id', '=', schoolId).execute(),
   ]);
   return all
@@ -43,7 +48,7 @@ export async function latestStandards(db: Db, schoolId: string): Promise<readonl
 }
 
 /** The latest version of each standard of a school, retired ones included: a learner may still be tested under one. */
-export async function newestStandards(db: Db, schoolId: string): Promise<readonly Standard[]> {
+export async function newestStandards({ db, who: { schoolId } }: InSchool): Promise<readonly Standard[]> {
   const rows = await db
     .selectFrom('standards')
     .select(['id', 'body'])
@@ -56,9 +61,9 @@ export async function newestStandards(db: Db, schoolId: string): Promise<readonl
 
 /**
  * One version of a standard.
- * @throws 404 where the school has none such
+ * @throws missing where the school has none such
  */
-export async function getStandard(db: Db, schoolId: string, id: string, version: number): Promise<Standard> {
+export async function getStandard({ db, who: { schoolId } }: InSchool, id: string, version: number): Promise<Standard> {
   const row = await db
     .selectFrom('standards')
     .select('body')
@@ -66,8 +71,7 @@ export async function getStandard(db: Db, schoolId: string, id: string, version:
     .where('id', '=', id)
     .where('version', '=', version)
     .executeTakeFirst();
-  if (!row)
-    throw createError(404, `Your school has no standard "${id}" in version ${version}.`, { code: 'no-standard' });
+  if (!row) throw missing(`Your school has no standard "${id}" in version ${version}.`, { code: 'no-standard' });
   return JSON.parse(row.body) as Standard;
 }
 
@@ -75,7 +79,7 @@ export async function getStandard(db: Db, schoolId: string, id: string, version:
  * Says no where the school has no such standard in any version.
  * @throws 422
  */
-export async function assertStandard(db: Db, schoolId: string, id: string): Promise<void> {
+export async function assertStandard({ db, who: { schoolId } }: InSchool, id: string): Promise<void> {
   const row = await db
     .selectFrom('standards')
     .select('id')
@@ -84,5 +88,5 @@ export async function assertStandard(db: Db, schoolId: string, id: string): Prom
     .executeTakeFirst();
   if (row) return;
   const problems = [{ field: 'standardId', message: 'Your school does not have this standard.' }];
-  throw createError(422, 'Your school does not have this standard. Nothing was saved.', { code: 'invalid', problems });
+  throw invalid('Your school does not have this standard. Nothing was saved.', { problems });
 }

@@ -3,7 +3,7 @@ import { api } from '../base/api';
 import { csrfHeader, keepToken } from '../base/client';
 import { forgetSent } from '../base/device/forget';
 import { forgetAnswers } from '../base/offline';
-import type { AppDispatch } from '../base/store';
+import type { Dispatch } from '@reduxjs/toolkit';
 import { personLeft } from '../base/person';
 
 /** A sign-out that the server has not heard of yet: with the token it will ask for. */
@@ -31,7 +31,7 @@ const write = (key: string, value: string | undefined): void => {
  * Signs out, also where the server cannot be reached: then it hears of it as soon as it can, and nobody is signed in
  * here meanwhile. What was not sent stays, for the one who made it.
  */
-export async function leave(dispatch: AppDispatch): Promise<void> {
+export async function leave(dispatch: Dispatch): Promise<void> {
   write(leavingKey, csrfHeader()['x-csrf-token'] ?? '');
   await finishLeaving();
   await forgetPerson(dispatch);
@@ -65,13 +65,13 @@ async function tokenAt(address: string): Promise<string> {
 }
 
 /** Takes off this device what belongs to whoever was signed in; what waits to be sent stays for them. */
-export async function forgetPerson(dispatch: AppDispatch): Promise<void> {
+export async function forgetPerson(dispatch: Dispatch): Promise<void> {
   keepToken('');
   dispatch(api.util.resetApiState());
   await clearDevice(dispatch);
 }
 
-async function clearDevice(dispatch: AppDispatch): Promise<void> {
+async function clearDevice(dispatch: Dispatch): Promise<void> {
   dispatch(personLeft());
   await Promise.all([forgetSent(), forgetAnswers()].map((one) => one.catch(() => undefined)));
 }
@@ -80,7 +80,7 @@ async function clearDevice(dispatch: AppDispatch): Promise<void> {
 export const lastPerson = (): string | undefined => read(personKey) ?? undefined;
 
 /** Makes way for somebody who has just signed in: nothing of another person is left to be seen. */
-export async function arrive(person: string, dispatch: AppDispatch): Promise<void> {
+export async function arrive(person: string, dispatch: Dispatch): Promise<void> {
   write(leavingKey, undefined);
   const before = read(personKey);
   if (before !== null && before !== person) await clearDevice(dispatch);

@@ -3,7 +3,7 @@ import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
 import QuizOutlined from '@mui/icons-material/QuizOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { useEffect } from 'react';
-import { Navigate, NavLink, Outlet, useOutletContext } from 'react-router';
+import { Navigate, NavLink, Outlet } from 'react-router';
 import { apiError } from '../base/client';
 import frame from './frame.module.css';
 import type { Learning } from '../learn/learning';
