@@ -1,6 +1,6 @@
 import { anyLog } from '@jasperwren/core/drive/testing-arbitraries';
 import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
-import { eventTypes } from '@jasperwren/core/formats/drive-record-schema';
+import { eventTypes } from '@jasperwren/core/drive/event';
 import fc from 'fast-check';
 import { check } from './check';
 import { EventBatch } from './drives';

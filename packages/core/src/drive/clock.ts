@@ -1,5 +1,6 @@
 import { spanAt, type Drive, type Span } from './drive';
-import { exerciseStepKinds, type ExerciseStepKind, type SectionKind } from './event';
+import { exerciseStepKinds } from './event-kinds';
+import type { ExerciseStepKind, SectionKind } from './event';
 
 /** Milliseconds between two moments during which the drive was paused. */
 function pausedBetween(drive: Drive, fromMs: number, toMs: number): number {

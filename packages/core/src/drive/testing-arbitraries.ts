@@ -9,9 +9,8 @@ import {
   familiarities,
   sectionKinds,
   stepKinds,
-  type DriveEvent,
-  type EventBody,
-} from './event';
+} from './event-kinds';
+import type { DriveEvent, EventBody } from './event';
 
 const keys = [...rulesOf(tally).draws.keys()].map((key) => key.split(' ') as [string, string]);
 

@@ -16,12 +16,12 @@ export interface DriveRecord {
   readonly events: readonly DriveEvent[];
 }
 
-const formats = { 'date-time': isRfc3339 };
-const shapeProblems = schemaCheck(driveRecordSchema, formats);
-const listProblems = schemaCheck(
-  { type: 'array', items: { $ref: '#/$defs/event' }, $defs: driveRecordSchema.$defs },
-  formats,
-);
+const shapeProblems = schemaCheck(driveRecordSchema);
+const listProblems = schemaCheck({
+  type: 'array',
+  items: { $ref: '#/$defs/event' },
+  $defs: driveRecordSchema.$defs,
+});
 
 /** What is wrong with the shape of a list of events; places as JSON Pointers into the list. */
 export const eventProblems = (events: unknown): readonly FormatProblem[] => listProblems(events);
@@ -86,13 +86,4 @@ function startProblems({ standard: { id, version }, events }: DriveRecord): read
       cause: `is "${id}" in version ${version}, and the start at /events/${events.findIndex((one) => one.id === start.id)} names "${named.id}" in version ${named.version}`,
     },
   ];
-}
-
-/** RFC 3339, section 5.6, with the date checked against the calendar; leap seconds are not taken. */
-function isRfc3339(value: string): boolean {
-  const match =
-    /^(\d{4})-(\d\d)-(\d\d)[Tt]([01]\d|2[0-3]):[0-5]\d:[0-5]\d(\.\d+)?([Zz]|[+-]([01]\d|2[0-3]):[0-5]\d)$/.exec(value);
-  if (!match) return false;
-  const [year, month, day] = match.slice(1, 4).map(Number) as [number, number, number];
-  return month >= 1 && month <= 12 && day >= 1 && day <= new Date(Date.UTC(year, month, 0)).getUTCDate();
 }

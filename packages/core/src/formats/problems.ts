@@ -1,5 +1,6 @@
-import type { ErrorObject, Options } from 'ajv';
+import type { ErrorObject } from 'ajv';
 import Ajv2020, { type ValidateFunction } from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
 import { unreadable, type FormatProblem, type Parsed } from './parsed';
 
@@ -29,16 +30,13 @@ function syntaxError(source: string): string {
 }
 
 /** What a schema finds wrong with a value, in words; the schema is compiled when it is first asked. */
-export function schemaCheck(
-  schema: object,
-  formats: Options['formats'] = {},
-): (value: unknown) => readonly FormatProblem[] {
+export function schemaCheck(schema: object): (value: unknown) => readonly FormatProblem[] {
   let validate: ValidateFunction | undefined;
   return (value) => {
     // Numbers that are no numbers, such as 1e400, are refused wherever a number is asked for.
-    validate ??= new Ajv2020({ allErrors: true, strict: false, strictNumbers: true, verbose: true, formats }).compile(
-      schema,
-    );
+    validate ??= addFormats(new Ajv2020({ allErrors: true, strict: false, strictNumbers: true, verbose: true }), [
+      'date-time',
+    ]).compile(schema);
     if (validate(value)) return [];
     return (validate.errors ?? []).filter(({ keyword }) => keyword !== 'if' && keyword !== 'oneOf').map(toProblem);
   };

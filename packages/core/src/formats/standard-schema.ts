@@ -1,4 +1,4 @@
-import { endingCauses, exerciseStepKinds, sectionKinds } from '../drive/event';
+import { endingCauses, exerciseStepKinds, sectionKinds } from '../drive/event-kinds';
 import { measuredUnits } from '../marking/standard';
 
 const text = { type: 'string', minLength: 1, maxLength: 200 } as const;

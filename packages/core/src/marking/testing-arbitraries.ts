@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { behaviours } from '../catalogue/catalogue';
 import type { Mark } from '../drive/drive';
-import { exerciseStepKinds, type DriveEvent, type EventBody } from '../drive/event';
+import { exerciseStepKinds } from '../drive/event-kinds';
+import type { DriveEvent, EventBody } from '../drive/event';
 import { logOf, start } from '../drive/testing';
 import { houseDefault } from './provenance';
 import { gradesOf, rulesOf } from './rules';

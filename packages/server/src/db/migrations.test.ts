@@ -1,10 +1,11 @@
 import Libsql from 'libsql';
 import { Kysely, Migrator, SqliteDialect } from 'kysely';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createDatabase, databaseFile, openDatabase } from './database';
 import { migrations } from './migrations';
+import { columnsText } from './testing-columns';
 
 const names = Object.keys(migrations);
 let folder: string;
@@ -125,4 +126,8 @@ describe('migrations', () => {
     expect(names).toEqual([...names].sort());
     names.forEach((name, i) => expect(name.startsWith(String(i + 1).padStart(4, '0'))).toBe(true));
   });
+});
+
+it('the columns that the compiler knows are those that the migrations leave', async () => {
+  expect(readFileSync(join(__dirname, 'columns.ts'), 'utf8')).toBe(await columnsText());
 });

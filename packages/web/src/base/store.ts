@@ -3,7 +3,10 @@ import { api } from './api';
 import { outboxSlice } from './outbox/outbox-slice';
 import { keepSettings, settingsSlice } from './settings';
 
-/** What features add to the store, each where it is written (see `addSlice`). */
+/**
+ * What features add to the store, each where it is written (see `addSlice`).
+ * @public
+ */
 // eslint-disable-next-line @typescript-eslint/no-empty-object-type
 export interface Slices {}
 

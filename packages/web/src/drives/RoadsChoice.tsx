@@ -1,6 +1,7 @@
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { familiarities, type Familiarity } from '@jasperwren/core/drive/event';
+import { familiarities } from '@jasperwren/core/drive/event-kinds';
+import type { Familiarity } from '@jasperwren/core/drive/event';
 
 const names: Readonly<Record<Familiarity, string>> = { known: 'Known', partly: 'In part', new: 'New' };
 

@@ -1,5 +1,4 @@
 /** What the other features and the shell see of drives. */
 export { SharedView } from './debrief/SharedView';
 export { clockOf, eventsArrived, learnerOf, learnFromOtherTabs } from './log/sent';
-export { listenToTabs } from './log/tabs';
 export { useUnfinishedHere } from './log/use-unfinished';

@@ -16,7 +16,7 @@ export type Sent =
   | { readonly ok: false; readonly status: number; readonly code: string; readonly message: string };
 
 /** How the entries of the lanes of one route travel. */
-export interface Carrier {
+interface Carrier {
   /** The most that fit in one request. */
   readonly most: number;
   /** What the route is given. `of` says whose the lane is. */
@@ -25,7 +25,7 @@ export interface Carrier {
   readonly arrived?: (of: string, ids: readonly string[]) => void;
 }
 
-export type Carriers = Readonly<Record<RouteOfLane, Carrier>>;
+type Carriers = Readonly<Record<RouteOfLane, Carrier>>;
 
 export interface Sender {
   /** Sends what this person has in line, now and whenever there is something new or the network returns. */

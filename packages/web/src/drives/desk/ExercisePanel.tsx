@@ -3,7 +3,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { currentSpan, exerciseRuns, type ExerciseRun } from '@jasperwren/core/drive/clock';
 import type { Drive } from '@jasperwren/core/drive/drive';
-import { exerciseStepKinds } from '@jasperwren/core/drive/event';
+import { exerciseStepKinds } from '@jasperwren/core/drive/event-kinds';
 import { itemsOfExercise } from '@jasperwren/core/marking/likely';
 import { coversExercise, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Exercise, Limit, LimitMeasure, Standard } from '@jasperwren/core/marking/standard';

@@ -1,6 +1,7 @@
 import { counterTargetS } from '@jasperwren/core/drive/counter';
 import type { Drive } from '@jasperwren/core/drive/drive';
-import { roadStepKinds, type StepKind } from '@jasperwren/core/drive/event';
+import { roadStepKinds } from '@jasperwren/core/drive/event-kinds';
+import type { StepKind } from '@jasperwren/core/drive/event';
 import { askedOn } from '@jasperwren/core/marking/asked';
 import { isChosen } from '@jasperwren/core/marking/options';
 import type { Standard } from '@jasperwren/core/marking/standard';

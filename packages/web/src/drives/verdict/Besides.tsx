@@ -1,6 +1,6 @@
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { exerciseRuns } from '@jasperwren/core/drive/clock';
-import { exerciseStepKinds } from '@jasperwren/core/drive/event';
+import { exerciseStepKinds } from '@jasperwren/core/drive/event-kinds';
 import { askedOn } from '@jasperwren/core/marking/asked';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { clockTime, counted } from '../../ui/format';

@@ -1,0 +1,210 @@
+import type { Generated } from 'kysely';
+
+/** Made from the migrations by `npm run tables`; a test sees to it that it is what they leave. */
+export interface Columns {
+  access_codes: {
+    code_hash: string;
+    school_id: string;
+    learner_id: string;
+    account_id: string;
+    expires_at: string;
+  };
+  accounts: {
+    id: string;
+    school_id: string;
+    email: string;
+    name: string;
+    role: string;
+    password_hash: string;
+    created_at: Generated<string>;
+    free_hours: string | null;
+    disabled_at: string | null;
+    factor_secret: string | null;
+    factor_pending: string | null;
+    factor_step: Generated<number>;
+    hours_version: Generated<number>;
+  };
+  audit: {
+    id: Generated<number>;
+    school_id: string;
+    at: string;
+    action: string;
+    account_id: string | null;
+    learner_id: string | null;
+    by_learner: number;
+    subject: string | null;
+    detail: string | null;
+    address: string | null;
+  };
+  check_questions: {
+    school_id: string;
+    id: string;
+    version: number;
+    body: string;
+    retired: number;
+    account_id: string;
+    created_at: string;
+  };
+  drives: {
+    school_id: string;
+    id: string;
+    learner_id: string;
+    account_id: string;
+    standard_id: string;
+    standard_version: number;
+    started_at: string;
+    digest: string;
+    clock_ms: number | null;
+    clock_at: string | null;
+    digest_version: Generated<number>;
+  };
+  erasures: {
+    id: string;
+    school_id: string;
+    at: string;
+    learner_id: string;
+    drive_ids: string;
+    counts: string;
+  };
+  estimates: {
+    school_id: string;
+    learner_id: string;
+    basis: string;
+    body: string;
+    made_at: string;
+  };
+  events: {
+    school_id: string;
+    drive_id: string;
+    id: string;
+    account_id: string;
+    body: string;
+    received_at: Generated<string>;
+  };
+  learners: {
+    id: string;
+    school_id: string;
+    name: string;
+    email: string | null;
+    phone: string | null;
+    transmission: string;
+    standard_id: string;
+    test_date: string | null;
+    test_centre: string | null;
+    notes: string | null;
+    archived_at: string | null;
+    created_at: string;
+    updated_at: string;
+    vehicle_id: string | null;
+    instructor_id: string | null;
+    version: Generated<number>;
+    plan_version: Generated<number>;
+  };
+  lessons: {
+    school_id: string;
+    id: string;
+    learner_id: string;
+    account_id: string;
+    start: string;
+    minutes: number;
+    goals: string;
+    cancelled: number;
+    sequence: number;
+    updated_at: string;
+  };
+  password_links: {
+    token_hash: string;
+    school_id: string;
+    account_id: string;
+    expires_at: string;
+  };
+  recovery_codes: {
+    code_hash: string;
+    school_id: string;
+    account_id: string;
+  };
+  retired_standards: {
+    school_id: string;
+    id: string;
+    retired_at: string;
+  };
+  reviews: {
+    school_id: string;
+    learner_id: string;
+    id: string;
+    body: string;
+    received_at: string;
+  };
+  school_figures: {
+    school_id: string;
+    basis: string;
+    body: string;
+    made_at: string;
+  };
+  schools: {
+    id: string;
+    name: string;
+    created_at: Generated<string>;
+    place: string | null;
+    time_zone: Generated<string>;
+    require_factor: Generated<number>;
+    version: Generated<number>;
+    keep_months: number | null;
+    closed_at: string | null;
+  };
+  sessions: {
+    id: string;
+    school_id: string | null;
+    account_id: string | null;
+    learner_id: string | null;
+    data: string;
+    device: string;
+    address: string;
+    created_ms: number;
+    seen_ms: number;
+    expires_ms: number;
+  };
+  shares: {
+    token_hash: string;
+    id: string;
+    school_id: string;
+    drive_id: string;
+    account_id: string;
+    created_at: string;
+    expires_at: string;
+    revoked_at: string | null;
+  };
+  sheets: {
+    school_id: string;
+    id: string;
+    learner_id: string;
+    account_id: string;
+    standard_id: string;
+    standard_version: number;
+    date: string;
+    body: string;
+    version: Generated<number>;
+  };
+  standard_drafts: {
+    school_id: string;
+    id: string;
+    body: string;
+    saved_at: string;
+  };
+  standards: {
+    school_id: string;
+    id: string;
+    version: number;
+    body: string;
+    created_at: Generated<string>;
+  };
+  vehicles: {
+    school_id: string;
+    id: string;
+    version: number;
+    body: string;
+    retired: number;
+    account_id: string;
+    created_at: string;
+  };
+}
