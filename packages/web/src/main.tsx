@@ -1,5 +1,4 @@
-import { SnackbarProvider } from 'notistack';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
@@ -7,6 +6,8 @@ import { workOffline } from './base/offline';
 import { router } from './shell/router';
 import { store } from './base/store';
 import { Theme } from './base/Theme';
+
+const Snackbars = lazy(() => import('./shell/Snackbars'));
 
 if (import.meta.env.PROD) workOffline();
 
@@ -19,9 +20,10 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>
       <Theme>
-        <SnackbarProvider maxSnack={3} autoHideDuration={6000}>
-          <RouterProvider router={router} />
-        </SnackbarProvider>
+        <RouterProvider router={router} />
+        <Suspense>
+          <Snackbars />
+        </Suspense>
       </Theme>
     </Provider>
   </StrictMode>,

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { AccessKind } from '@jasperwren/contract/checks';
 import dayjs from 'dayjs';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { apiError } from '../base/client';
 import { longDate } from '../ui/format';
 import styles from './checks.module.css';
@@ -12,7 +12,6 @@ import styles from './checks.module.css';
 export function Access({ learnerId, name }: { readonly learnerId: string; readonly name: string }) {
   const [letIn, { data: code, error, isLoading, originalArgs }] = api.useLetInMutation();
   const [end] = api.useEndAccessMutation();
-  const { enqueueSnackbar } = useSnackbar();
   const make = (kind: AccessKind) => void letIn({ learnerId, body: { kind } });
   const close = async () => {
     const { error: failed } = await end({ learnerId });

@@ -1,6 +1,6 @@
 import { api } from '../base/api';
 import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useCallback, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
@@ -34,12 +34,11 @@ function fieldsOf(learner: LearnerView): LearnerInput {
 export default function EditLearnerPage() {
   const { learnerId = '' } = useParams();
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const { data: learner, error, refetch } = api.useLearnerQuery({ learnerId });
   const onSaved = useCallback(() => {
     enqueueSnackbar('Saved.');
     void navigate(`/learners/${learnerId}`, { replace: true });
-  }, [enqueueSnackbar, navigate, learnerId]);
+  }, [navigate, learnerId]);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!learner) return <Loading what="the learner" />;
   return <Edit learner={learner} onSaved={onSaved} />;

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import { useSnackbar } from 'notistack';
+import { closeSnackbar, enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useSignedIn } from '../base/signed-in';
@@ -57,7 +57,6 @@ export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
 function useArchive({ id, name }: LearnerView): (to: boolean) => Promise<void> {
   const [archive] = api.useArchiveLearnerMutation();
   const [unarchive] = api.useUnarchiveLearnerMutation();
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   return async (to) => {
     const { error } = await (to ? archive : unarchive)({ learnerId: id });
     if (error) {

@@ -1,6 +1,6 @@
 import { api } from '../base/api';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
 import { useSignedIn } from '../base/signed-in';
@@ -9,7 +9,6 @@ import { LearnerForm } from './LearnerForm';
 
 export default function NewLearnerPage() {
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const [add] = api.useAddLearnerMutation();
   const { account } = useSignedIn();
   const onSaved = useCallback(
@@ -17,7 +16,7 @@ export default function NewLearnerPage() {
       enqueueSnackbar(`${name} is on the list.`);
       void navigate(`/learners/${id}`, { replace: true });
     },
-    [enqueueSnackbar, navigate],
+    [navigate],
   );
   return (
     <Page title="A new learner">

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
 import { useState } from 'react';
 import type { FreeHoursView } from '@jasperwren/contract/lessons';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { v7 as newId } from 'uuid';
 import { apiError } from '../base/client';
 import { putLatest } from '../base/outbox/entries';
@@ -25,7 +25,6 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
   const [hours, setHours] = useState(kept.hours);
   const [send, { isLoading, error }] = api.useSetFreeHoursMutation();
   const [theirs, setTheirs] = useState<FreeHoursView>();
-  const { enqueueSnackbar } = useSnackbar();
   const save = async (chosen: readonly FreeHours[], version: number) => {
     const body = { hours: chosen.map((one) => ({ ...one })), version };
     const { data, error: failed } = await send({ body });

@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { PersonView } from '@jasperwren/contract/accounts';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { apiError } from '../base/client';
 import { counted } from '../ui/format';
@@ -23,7 +23,6 @@ export function HandOverDialog({ person, people, onClose }: Props) {
   const others = people.filter(({ id, disabledAt }) => id !== person.id && !disabledAt);
   const [to, setTo] = useState('');
   const [handOver, { isLoading, error }] = api.useHandOverMutation();
-  const { enqueueSnackbar } = useSnackbar();
   const go = async () => {
     const { data } = await handOver({ accountId: person.id, body: { toAccountId: to } });
     if (!data) return;

@@ -4,7 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import type { PasswordLink } from '@jasperwren/contract/accounts';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { longDate } from '../ui/format';
 import styles from './school.module.css';
 
@@ -22,7 +22,6 @@ export function LinkToSend({
   readonly link: LinkFor;
   readonly onClose: () => void;
 }) {
-  const { enqueueSnackbar } = useSnackbar();
   const address = `${window.location.origin}${link.path}`;
   const copy = () =>
     navigator.clipboard.writeText(address).then(

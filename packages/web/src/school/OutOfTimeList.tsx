@@ -4,7 +4,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { apiError } from '../base/client';
 import { counted, longDate } from '../ui/format';
@@ -16,7 +16,6 @@ export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | un
   const { data: learners, error, refetch } = api.useOutOfTimeQuery();
   const [erase, { isLoading }] = api.useEraseOutOfTimeMutation();
   const [asking, setAsking] = useState(false);
-  const { enqueueSnackbar } = useSnackbar();
   if (keepMonths === undefined)
     return <p>There is no rule yet. Say above how many months archived learners are kept, and they are listed here.</p>;
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;

@@ -4,7 +4,7 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import MoreHoriz from '@mui/icons-material/MoreHoriz';
 import type { PersonView } from '@jasperwren/contract/accounts';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { apiError } from '../base/client';
 import { EditPerson } from './EditPerson';
@@ -21,7 +21,6 @@ interface Props {
 export function PersonMenu({ person, people, onLink }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement>();
   const [dialog, setDialog] = useState<'edit' | 'hand-over'>();
-  const { enqueueSnackbar } = useSnackbar();
   const [disable] = api.useDisableAccountMutation();
   const [enable] = api.useEnableAccountMutation();
   const [sendLink] = api.useSendPasswordLinkMutation();

@@ -5,7 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import TextField from '@mui/material/TextField';
 import { SchoolInput, type SchoolView } from '@jasperwren/contract/school';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { useController } from 'react-hook-form';
 import type { ApiError } from '../base/client';
@@ -31,7 +31,6 @@ export function SchoolForm({ school }: { readonly school: SchoolView }) {
   const [edit] = api.useEditSchoolMutation();
   const [failure, setFailure] = useState<ApiError>();
   const [clash, setClash] = useState<{ readonly mine: SchoolInput; readonly theirs: SchoolView }>();
-  const { enqueueSnackbar } = useSnackbar();
   const { name, place, timeZone, requireFactor, keepMonths, version } = school;
   const checked = useCheckedForm<SchoolInput>(SchoolInput, {
     name,

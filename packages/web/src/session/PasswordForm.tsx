@@ -1,7 +1,7 @@
 import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { PasswordChange } from '@jasperwren/contract/accounts';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
@@ -9,7 +9,6 @@ import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 /** Changes the password of whoever is signed in. */
 export function PasswordForm() {
   const [change, { isLoading }] = api.useChangePasswordMutation();
-  const { enqueueSnackbar } = useSnackbar();
   const checked = useCheckedForm(PasswordChange, { current: '', next: '' });
   const submit = checked.handleSubmit(async (values) => {
     const { error } = await change({ body: values });

@@ -1,7 +1,7 @@
 import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { FactorProof, PasswordProof, type FactorSecret } from '@jasperwren/contract/accounts';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { useAppDispatch } from '../base/hooks';
 import { Field } from '../ui/Field';
@@ -20,7 +20,6 @@ export function SecondFactor({ on }: { readonly on: boolean }) {
   const [codes, setCodes] = useState<readonly string[]>();
   const [begin] = api.useBeginFactorMutation();
   const [drop] = api.useDropFactorMutation();
-  const { enqueueSnackbar } = useSnackbar();
   if (codes) return <Recovery codes={codes} />;
   if (secret) return <Confirm secret={secret} onConfirmed={setCodes} onCancel={() => setSecret(undefined)} />;
   const prove = async (values: PasswordProof) => {

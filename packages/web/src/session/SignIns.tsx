@@ -1,6 +1,6 @@
 import { api } from '../base/api';
 import Button from '@mui/material/Button';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -11,7 +11,6 @@ export function SignIns() {
   const { data: signIns, error, refetch } = api.useSignInsQuery();
   const [end] = api.useEndSignInMutation();
   const [endOthers] = api.useEndOtherSignInsMutation();
-  const { enqueueSnackbar } = useSnackbar();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!signIns) return <Loading what="your sign-ins" />;
   const tell = (failed: unknown, words: string) =>

@@ -1,7 +1,6 @@
 import { routes } from '@jasperwren/contract/routes';
 import { api } from '../base/api';
 import { csrfHeader, keepToken } from '../base/client';
-import { forgetSent } from '../base/device/forget';
 import { forgetAnswers } from '../base/offline';
 import type { Dispatch } from '@reduxjs/toolkit';
 import { personLeft } from '../base/person';
@@ -73,7 +72,11 @@ export async function forgetPerson(dispatch: Dispatch): Promise<void> {
 
 async function clearDevice(dispatch: Dispatch): Promise<void> {
   dispatch(personLeft());
-  await Promise.all([forgetSent(), forgetAnswers()].map((one) => one.catch(() => undefined)));
+  await Promise.all(
+    [import('../base/device/forget').then(({ forgetSent }) => forgetSent()), forgetAnswers()].map((one) =>
+      one.catch(() => undefined),
+    ),
+  );
 }
 
 /** Who was signed in last on this device: the only one who is taken back to the page they were on. */

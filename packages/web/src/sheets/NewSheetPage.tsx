@@ -1,6 +1,6 @@
 import { api } from '../base/api';
 import type { SheetView } from '@jasperwren/contract/sheets';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -9,7 +9,6 @@ import { SheetForm } from './SheetForm';
 export default function NewSheetPage() {
   const { learnerId = '' } = useParams();
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const learner = api.useLearnerQuery({ learnerId });
   const standards = api.useStandardsQuery();
   const [add] = api.useAddSheetMutation();

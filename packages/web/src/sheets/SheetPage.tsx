@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
-import { useSnackbar } from 'notistack';
+import { closeSnackbar, enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
@@ -25,7 +25,6 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   const navigate = useNavigate();
   // What was read when the page was opened: what others save meanwhile does not slip in unseen.
   const [{ version, ...begun }] = useState({ ...inputOf(sheet), version: sheet.version });
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const { data: standard, error } = api.useStandardVersionQuery(sheet.standard);
   const learner = api.useLearnerQuery({ learnerId: sheet.learnerId });
   const [edit] = api.useEditSheetMutation();

@@ -9,8 +9,7 @@ import type { SvgIconComponent } from '@mui/icons-material';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useMatch } from 'react-router';
-import { forgetErased } from '../base/device/forget';
-import { outbox } from './outbox';
+import { startSending } from './send';
 import { forgetPerson } from '../session/leave';
 import { listenToTabs } from '../drives/log/tabs';
 import { SignedIn } from '../base/signed-in';
@@ -48,7 +47,7 @@ export function Frame() {
   const accountId = session && !session.factorMissing ? session.account.id : undefined;
   const signedOut = apiError(error)?.status === 401;
   const refused = useAppSelector((state) => state.outbox.refused);
-  useEffect(() => (accountId ? outbox.start(accountId) : undefined), [accountId]);
+  useEffect(() => (accountId ? startSending(accountId) : undefined), [accountId]);
   useEffect(() => {
     // Ended elsewhere, or run out: nothing of that person stays on the device.
     if (signedOut) void forgetPerson(dispatch);
@@ -56,7 +55,11 @@ export function Frame() {
   useEffect(() => {
     if (!accountId) return;
     void dispatch(api.endpoints.erased.initiate(undefined, { subscribe: false, forceRefetch: true })).then(
-      ({ data }) => data && forgetErased(data.learners, data.drives).catch(() => undefined),
+      async ({ data }) => {
+        if (!data) return;
+        const { forgetErased } = await import('../base/device/forget');
+        await forgetErased(data.learners, data.drives).catch(() => undefined);
+      },
     );
   }, [accountId, dispatch]);
   useEffect(() => listenToTabs(), []);

@@ -10,7 +10,7 @@ import type { Learning } from '../learn/learning';
 import type { MeView } from '@jasperwren/contract/checks';
 import { useDrillSource } from '../checks/public';
 import { Failed, Loading } from '../ui/states';
-import { outbox } from './outbox';
+import { startSending } from './send';
 import { laneOfOwnReviews } from '../base/device/lanes';
 
 const places = [
@@ -37,7 +37,7 @@ export function LearnFrame() {
 
 function LearnPages({ me }: { readonly me: MeView }) {
   const { data: known } = api.useMyReviewsQuery();
-  useEffect(() => outbox.start(me.learnerId), [me.learnerId]);
+  useEffect(() => startSending(me.learnerId), [me.learnerId]);
   const source = useDrillSource({
     name: me.firstName,
     checks: me,

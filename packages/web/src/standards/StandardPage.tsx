@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import type { StandardView } from '@jasperwren/contract/standards';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { apiError } from '../base/client';
@@ -95,7 +95,6 @@ function Versions({ view, shown }: { readonly view: StandardView; readonly shown
 
 function Actions({ view, version }: { readonly view: StandardView; readonly version: number }) {
   const { account } = useSignedIn();
-  const { enqueueSnackbar } = useSnackbar();
   const [retire] = api.useRetireStandardMutation();
   const [takeBack] = api.useUnretireStandardMutation();
   const [copying, setCopying] = useState(false);

@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import type { DraftView } from '@jasperwren/contract/standards';
 import { contradictionsIn } from '@jasperwren/core/marking/check';
-import { useSnackbar } from 'notistack';
+import { enqueueSnackbar } from 'notistack';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useBlocker, useNavigate, useParams } from 'react-router';
 import { apiError, type ApiError } from '../../base/client';
@@ -34,7 +34,6 @@ export default function EditStandardPage() {
 
 function Editor({ id, opened }: { readonly id: string; readonly opened: DraftView }) {
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const [draft, setDraft] = useState(opened.standard);
   const [kept, setKept] = useState(opened);
   const [failure, setFailure] = useState<ApiError>();
