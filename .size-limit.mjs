@@ -25,7 +25,10 @@ const limits = { Chart: 390, Page: 150 };
 export default [
   { name: 'JavaScript of the first load', path: files(first), gzip: true, limit: '200 kB' },
   ...pages.map((page) => ({
-    name: `${page.split('/').at(-1).replace(/\.\w+$/, '')}, beyond the first load`,
+    name: `${page
+      .split('/')
+      .at(-1)
+      .replace(/\.\w+$/, '')}, beyond the first load`,
     path: own(page),
     gzip: true,
     limit: `${/Chart/.test(page) ? limits.Chart : limits.Page} kB`,
