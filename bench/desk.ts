@@ -8,7 +8,9 @@ import { chromium, type Page } from '@playwright/test';
 import { makeServer, password, runCli } from '../e2e/server';
 
 const slowDown = 4;
-const marks = 60;
+const marks = 30;
+/** So many are on the desk before the second half. */
+const faults = 100;
 /** A quick hand leaves this long between two beats. */
 const betweenBeatsMs = 150;
 /** And the finger rests this long on the glass. */
@@ -31,28 +33,42 @@ const browser = await chromium.launch({
 try {
   const page = await browser.newPage({ viewport: { width: 1024, height: 768 } });
   await openDesk(page);
-  await slow(page);
-  const byKey = await measure(page, 'keydown', async (i) => {
-    for (const key of letters[i % letters.length]!) {
+  const byKey = (from: number) =>
+    measure(page, 'keydown', async (i) => {
+      for (const key of letters[(from + i) % letters.length]!) {
+        await page.waitForTimeout(betweenBeatsMs);
+        await page.keyboard.press(key);
+      }
+    });
+  const byTouch = () =>
+    measure(page, 'pointerup', async (i) => {
+      await page
+        .getByRole('navigation')
+        .getByRole('button')
+        .nth(i % 19)
+        .click();
       await page.waitForTimeout(betweenBeatsMs);
-      await page.keyboard.press(key);
-    }
-  });
-  const byTouch = await measure(page, 'pointerup', async (i) => {
-    await page
-      .getByRole('navigation')
-      .getByRole('button')
-      .nth(i % 19)
-      .click();
-    await page.waitForTimeout(betweenBeatsMs);
-    await page.locator('section [role=group] button').first().click({ delay: touchMs });
-  });
+      await page.locator('section [role=group] button').first().click({ delay: touchMs });
+    });
+  // In turns: the desk with nothing on it yet, and with a hundred faults.
+  await slow(page, slowDown);
+  const early = { touch: await byTouch(), key: await byKey(0) };
+  await slow(page, 1);
+  for (let i = 2 * marks; i < faults; i++) await page.keyboard.type(letters[i % letters.length]!, { delay: 30 });
+  await slow(page, slowDown);
+  const late = { touch: await byTouch(), key: await byKey(0) };
   const bare = await browser.newPage();
   await bare.setContent('<button onclick="this.textContent = Date.now()">now</button>');
-  await slow(bare);
+  await slow(bare, slowDown);
   const reference = await measure(bare, 'pointerup', () => bare.getByRole('button').click({ delay: touchMs }));
 
-  const rows = { 'reference: one word on a bare page': reference, 'mark by keyboard': byKey, 'mark by touch': byTouch };
+  const rows = {
+    'reference: one word on a bare page': reference,
+    [`touch, from 0 faults`]: early.touch,
+    [`touch, from ${faults} faults`]: late.touch,
+    [`keyboard, from ${marks} faults`]: early.key,
+    [`keyboard, from ${faults + marks} faults`]: late.key,
+  };
   const p95OfReference = quantile(reference, 0.95);
   console.table(
     Object.entries(rows).map(([what, times]) => ({
@@ -81,9 +97,9 @@ async function openDesk(page: Page): Promise<void> {
   await page.getByRole('timer').waitFor();
 }
 
-async function slow(page: Page): Promise<void> {
+async function slow(page: Page, rate: number): Promise<void> {
   const session = await page.context().newCDPSession(page);
-  await session.send('Emulation.setCPUThrottlingRate', { rate: slowDown });
+  await session.send('Emulation.setCPUThrottlingRate', { rate });
 }
 
 /** Does something many times and returns how long each last event of a kind took to its paint, in ms. */

@@ -4,7 +4,7 @@ import type { Category, GradeSign as Sign, Standard } from '@jasperwren/core/mar
 import { memo, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { GradeSign } from '../../ui/GradeSign';
-import styles from './desk.module.css';
+import styles from './board.module.css';
 import { categoryChosen, stepBack } from './desk-slice';
 import { Key } from './Key';
 

@@ -2,10 +2,11 @@ import { currentSpan, drivenMs, exerciseRuns, sectionMs } from '@jasperwren/core
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { secondsWords } from '@jasperwren/core/marking/wording';
+import { memo } from 'react';
 import { useAppSelector } from '../../base/hooks';
 import { clockTime, counted } from '../../ui/format';
 import type { DriveMeta } from '../../base/device/device-db';
-import styles from './desk.module.css';
+import styles from './header.module.css';
 import { limitOf } from './ExercisePanel';
 import { Key } from './Key';
 import type { DeskActions } from './use-desk';
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** Always in sight: who, how long, which section, what is saved, what is unsettled. */
-export function DeskHeader({ meta, drive, actions }: Props) {
+export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Props) {
   const nowMs = useNow(meta.id, drive.phase === 'running');
   const { totalMin, independentMin } = meta.standard.length;
   const pins = unsettledPins(drive).length;
@@ -80,7 +81,7 @@ export function DeskHeader({ meta, drive, actions }: Props) {
       </div>
     </header>
   );
-}
+});
 
 function trayWords(pins: number, doubles: number): string {
   if (doubles === 0) return `${counted(pins, 'pin', 'pins')} to settle`;

@@ -1,14 +1,16 @@
-import type { Drive } from '@jasperwren/core/drive/drive';
+import type { Drive, Pin } from '@jasperwren/core/drive/drive';
 import { likelyItems } from '@jasperwren/core/marking/likely';
 import { withOptions } from '@jasperwren/core/marking/options';
-import { memo, useCallback, useEffect, useMemo } from 'react';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
+import { memo, useCallback, useDeferredValue, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { Failed, Loading } from '../../ui/states';
 import { Ribbon } from '../../ui/Ribbon';
 import type { DriveMeta } from '../../base/device/device-db';
 import type { OpenDrive } from '../log/drive-logs';
-import { useJudgedDrive, useOpenDrive } from '../log/use-drive';
+import { useOpenDrive } from '../log/use-drive';
 import { Briefing } from '../briefing/Briefing';
 import { useOthersMarks } from '../log/use-others-marks';
 import { CategoryBoard } from './CategoryBoard';
@@ -40,14 +42,18 @@ const Desk = memo(function Desk({ meta: kept, events }: Pick<OpenDrive, 'meta' |
   // What can be marked is what the chosen options of the standard leave.
   const meta = useMemo(() => ({ ...kept, standard: withOptions(kept.standard) }), [kept]);
   const dispatch = useAppDispatch();
-  const { drive, verdict } = useJudgedDrive({ meta, events });
+  const drive = useMemo(() => foldDrive(events), [events]);
+  // What was touched is painted first; what follows from it comes a frame later.
+  const settled = useDeferredValue(drive);
+  const verdict = useMemo(() => judgeDrive(meta.standard, settled), [meta, settled]);
+  const likely = useMemo(() => likelyItems(meta.standard, meta.past, settled, likelyRows), [meta, settled]);
   const actions = useDesk(meta.id, meta.standard, drive.phase);
   const counts = useCellCounts(drive);
-  const likely = useMemo(() => likelyItems(meta.standard, meta.past, drive, likelyRows), [meta, drive]);
+  const pin = useSettling(drive);
+  const keys = useAppSelector((state) => state.settings.deskKeys);
   useStorageRoom();
   useOthersMarks(meta.id, drive.ended === undefined);
   const panel = useAppSelector((state) => state.desk.panel);
-  const settling = useAppSelector((state) => state.desk.settling);
   const atCategory = useAppSelector((state) => shownCategory(state.desk) !== undefined);
   useDeskKeys(meta.standard, actions);
   useLingering();
@@ -60,10 +66,11 @@ const Desk = memo(function Desk({ meta: kept, events }: Pick<OpenDrive, 'meta' |
     <main
       className={styles.desk}
       data-phase={drive.phase}
+      data-keys={keys}
       data-beat={panel ? 'panel' : atCategory ? 'second' : 'first'}
     >
-      <DeskHeader meta={meta} drive={drive} actions={actions} />
-      <CategoryBoard standard={meta.standard} drive={drive} />
+      <DeskHeader meta={meta} drive={settled} actions={actions} />
+      <CategoryBoard standard={meta.standard} drive={settled} />
       {panel ? (
         <DeskPanelView
           panel={panel}
@@ -74,22 +81,28 @@ const Desk = memo(function Desk({ meta: kept, events }: Pick<OpenDrive, 'meta' |
           actions={actions}
         />
       ) : (
-        <Matrix
-          standard={meta.standard}
-          likely={likely}
-          counts={counts}
-          settling={drive.pins.find((pin) => pin.id === settling)}
-          actions={actions}
-        />
+        <Matrix standard={meta.standard} likely={likely} counts={counts} settling={pin} actions={actions} />
       )}
       <SidePanel standard={meta.standard} verdict={verdict} actions={actions} />
       <footer className={styles.footer}>
-        <Receipt meta={meta} drive={drive} />
-        <LiveRibbon meta={meta} drive={drive} />
+        <Receipt meta={meta} drive={settled} />
+        <LiveRibbon meta={meta} drive={settled} />
       </footer>
     </main>
   );
 });
+
+/** The pin that the next mark settles; the same object for as long as nothing about it changes. */
+function useSettling(drive: Drive): Pin | undefined {
+  const id = useAppSelector((state) => state.desk.settling);
+  const found = drive.pins.find((one) => one.id === id);
+  const atMs = found?.atMs;
+  const state = found?.state;
+  return useMemo(
+    () => (id === undefined || atMs === undefined || state === undefined ? undefined : { id, atMs, state }),
+    [id, atMs, state],
+  );
+}
 
 /** Lets a mark be seen to land in its cell, then goes back to what is likely now. */
 function useLingering(): void {
@@ -108,7 +121,7 @@ interface PartProps {
   readonly drive: Drive;
 }
 
-function Receipt({ meta, drive }: PartProps) {
+const Receipt = memo(function Receipt({ meta, drive }: PartProps) {
   const receipt = useAppSelector((state) => state.desk.receipt);
   return (
     <p className={styles.receipt} role="status">
@@ -119,22 +132,13 @@ function Receipt({ meta, drive }: PartProps) {
       {drive.ended && <Link to={`/drive/${meta.id}`}>The drive has ended: see the verdict</Link>}
     </p>
   );
-}
+});
 
-function LiveRibbon({ meta, drive }: PartProps) {
+const LiveRibbon = memo(function LiveRibbon({ meta, drive }: PartProps) {
   const dispatch = useAppDispatch();
-  const { panel, settling } = useAppSelector((state) => state.desk);
+  const chosen = useAppSelector(({ desk }) => (desk.panel?.kind === 'mark' ? desk.panel.markId : desk.settling));
   const nowMs = useNow(meta.id, !drive.ended);
   const onMark = useCallback((markId: string) => dispatch(panelOpened({ kind: 'mark', markId })), [dispatch]);
   const onPin = useCallback((pinId: string) => dispatch(settlingChosen(pinId)), [dispatch]);
-  return (
-    <Ribbon
-      standard={meta.standard}
-      drive={drive}
-      nowMs={nowMs}
-      chosen={panel?.kind === 'mark' ? panel.markId : settling}
-      onMark={onMark}
-      onPin={onPin}
-    />
-  );
-}
+  return <Ribbon standard={meta.standard} drive={drive} nowMs={nowMs} chosen={chosen} onMark={onMark} onPin={onPin} />;
+});

@@ -6,7 +6,7 @@ import { describeMissing, inWords } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RoadsChoice } from '../RoadsChoice';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
 import type { DeskActions } from './use-desk';

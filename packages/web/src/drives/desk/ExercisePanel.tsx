@@ -12,7 +12,7 @@ import { limitsAttempts, type Verdict } from '@jasperwren/core/marking/verdict';
 import { capital, reasonSentence, secondsWords } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { clockTime, counted, times } from '../../ui/format';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 import type { DeskActions } from './use-desk';
 import { useNow } from './use-now';
 

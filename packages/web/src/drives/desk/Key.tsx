@@ -1,13 +1,11 @@
 import type { ReactNode } from 'react';
-import { useAppSelector } from '../../base/hooks';
-import styles from './desk.module.css';
+import styles from './key.module.css';
 
-/** The key that does what it stands on, shown so that it is learnt by use. */
+/** The key that does what it stands on, shown so that it is learnt by use; the desk hides them all at once. */
 export function Key({ children }: { readonly children: ReactNode }) {
-  const on = useAppSelector((state) => state.settings.deskKeys);
-  return on ? (
+  return (
     <kbd className={styles.key} aria-hidden="true">
       {children}
     </kbd>
-  ) : null;
+  );
 }

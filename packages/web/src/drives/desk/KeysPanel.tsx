@@ -1,4 +1,5 @@
-import styles from './desk.module.css';
+import keys from './key.module.css';
+import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { commandKeys } from './use-desk-keys';
 
@@ -32,7 +33,7 @@ export function KeysPanel() {
         {keyWords.map(([command, words]) => (
           <div key={command}>
             <dt>
-              <kbd className={styles.key}>{commandKeys[command].word}</kbd>
+              <kbd className={keys.named}>{commandKeys[command].word}</kbd>
             </dt>
             <dd>{words}</dd>
           </div>

@@ -9,7 +9,7 @@ import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
 import { Measure } from '../Measure';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
 import type { DeskActions } from './use-desk';

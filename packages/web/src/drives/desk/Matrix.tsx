@@ -6,7 +6,7 @@ import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { clockTime, times } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
-import styles from './desk.module.css';
+import styles from './matrix.module.css';
 import { panelOpened, shownCategory, stepBack } from './desk-slice';
 import { Key } from './Key';
 import type { DeskActions } from './use-desk';

@@ -6,7 +6,7 @@ import { askedOn } from '@jasperwren/core/marking/asked';
 import { isChosen } from '@jasperwren/core/marking/options';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useAppSelector } from '../../base/hooks';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 import { Key } from './Key';
 import type { DeskActions } from './use-desk';
 import { commandKeys } from './use-desk-keys';

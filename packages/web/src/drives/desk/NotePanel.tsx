@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 import { Panel } from './Panel';
 import type { DeskActions } from './use-desk';
 

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { useAppDispatch } from '../../base/hooks';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 import { stepBack } from './desk-slice';
 
 /** What stands in the middle of the desk in place of the matrix. */

@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { vehiclesOf, OralMarking } from '../../checks/public';
 import { Rows } from '../../ui/Page';
 import { AnswerButtons } from '../AnswerButtons';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 import { Panel } from './Panel';
 import type { DeskActions } from './use-desk';
 

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 
 /** One touch for the usual reasons, a field for the others. */
 export function ReasonForm({

@@ -3,7 +3,7 @@ import type { Standard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { testHeadroom } from '@jasperwren/core/marking/wording';
 import { memo } from 'react';
-import styles from './desk.module.css';
+import styles from './side.module.css';
 import { Key } from './Key';
 import type { DeskActions } from './use-desk';
 

@@ -5,7 +5,7 @@ import { useAppDispatch } from '../../base/hooks';
 import { clockTime } from '../../ui/format';
 import { Rows } from '../../ui/Page';
 import { DoubleRow } from '../DoubleRow';
-import styles from './desk.module.css';
+import styles from './panel.module.css';
 import { panelOpened, settlingChosen } from './desk-slice';
 import { Panel } from './Panel';
 import type { DeskActions } from './use-desk';

@@ -1,5 +1,6 @@
 import type { DriveEvent, EventBody } from '@jasperwren/core/drive/event';
 import { v7 as newId } from 'uuid';
+import { afterPaint } from '../../base/after-paint';
 import type { AppDispatch, RootState } from '../../base/store';
 import type { DriveMeta } from '../../base/device/device-db';
 import { deviceId, keepDrive, keepUnsent } from './device-log';
@@ -63,12 +64,10 @@ export function append(driveId: string, body: EventBody, by: string) {
       by,
     };
     dispatch(eventAdded({ driveId, event }));
-    tellTabs({ driveId, event, nowMs: event.atMs });
-    try {
-      await keepUnsent(driveId, event);
-    } catch {
-      dispatch(storageRefused());
-    }
+    await afterPaint(async () => {
+      tellTabs({ driveId, event, nowMs: event.atMs });
+      await keepUnsent(driveId, event).catch(() => dispatch(storageRefused()));
+    });
     return event;
   };
 }

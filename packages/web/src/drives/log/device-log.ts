@@ -70,16 +70,23 @@ export async function keptDrives(owner: string): Promise<readonly KeptDrive[]> {
 }
 
 const deviceKey = 'jasperwren.device';
+let ownId: string | undefined;
 
 /** The name of this device in the logs, made once. */
 export function deviceId(make: () => string): string {
-  try {
-    const known = localStorage.getItem(deviceKey);
-    if (known) return known;
-    const fresh = make();
-    localStorage.setItem(deviceKey, fresh);
-    return fresh;
-  } catch {
-    return make();
+  ownId ??= readId() ?? make();
+  return ownId;
+
+  function readId(): string | undefined {
+    try {
+      const known = localStorage.getItem(deviceKey);
+      if (known) return known;
+      const fresh = make();
+      localStorage.setItem(deviceKey, fresh);
+      return fresh;
+    } catch {
+      // Storage denied: the name lasts as long as the page.
+      return undefined;
+    }
   }
 }
