@@ -9,7 +9,7 @@ import type { DriveMeta } from '../../base/device/device-db';
 import styles from './header.module.css';
 import { limitOf } from './ExercisePanel';
 import { Key } from './Key';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 import { useNow } from './use-now';
 
 interface Props {

@@ -13,7 +13,7 @@ import { PausePanel } from './PausePanel';
 import { QuestionsPanel } from './QuestionsPanel';
 import { ReasonForm } from './ReasonForm';
 import { TrayPanel } from './TrayPanel';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly panel: DeskPanel;

@@ -9,7 +9,7 @@ import { RoadsChoice } from '../RoadsChoice';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly driveId: string;

@@ -13,7 +13,7 @@ import { capital, reasonSentence, secondsWords } from '@jasperwren/core/marking/
 import { useState } from 'react';
 import { clockTime, counted, times } from '../../ui/format';
 import styles from './panel.module.css';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 import { useNow } from './use-now';
 
 interface Props {

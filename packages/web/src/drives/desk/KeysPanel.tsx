@@ -1,7 +1,7 @@
 import keys from './key.module.css';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
-import { commandKeys } from './use-desk-keys';
+import { commandKeys } from './desk-keys';
 
 const keyWords: readonly (readonly [keyof typeof commandKeys, string])[] = [
   ['pin', 'Drop a pin'],

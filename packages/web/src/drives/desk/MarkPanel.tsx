@@ -12,7 +12,7 @@ import { Measure } from '../Measure';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly markId: string;

@@ -9,7 +9,7 @@ import { GradeSign } from '../../ui/GradeSign';
 import styles from './matrix.module.css';
 import { panelOpened, shownCategory, stepBack } from './desk-slice';
 import { Key } from './Key';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly standard: Standard;

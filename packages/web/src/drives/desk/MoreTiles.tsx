@@ -8,8 +8,8 @@ import type { Standard } from '@jasperwren/core/marking/standard';
 import { useAppSelector } from '../../base/hooks';
 import styles from './panel.module.css';
 import { Key } from './Key';
-import type { DeskActions } from './use-desk';
-import { commandKeys } from './use-desk-keys';
+import type { DeskActions } from './desk-actions';
+import { commandKeys } from './desk-keys';
 
 interface Props {
   readonly standard: Standard;

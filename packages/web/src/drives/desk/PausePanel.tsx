@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 
 const reasons = ['Toilet', 'Breakdown', 'Unsafe weather', 'Talking something over', 'Road closed'];
 

@@ -12,7 +12,7 @@ import { Rows } from '../../ui/Page';
 import { AnswerButtons } from '../AnswerButtons';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly standard: Standard;

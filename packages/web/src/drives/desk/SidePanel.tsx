@@ -5,7 +5,7 @@ import { testHeadroom } from '@jasperwren/core/marking/wording';
 import { memo } from 'react';
 import styles from './side.module.css';
 import { Key } from './Key';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly standard: Standard;

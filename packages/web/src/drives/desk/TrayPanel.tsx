@@ -8,7 +8,7 @@ import { DoubleRow } from '../DoubleRow';
 import styles from './panel.module.css';
 import { panelOpened, settlingChosen } from './desk-slice';
 import { Panel } from './Panel';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly standard: Standard;

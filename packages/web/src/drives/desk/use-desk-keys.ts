@@ -1,118 +1,23 @@
-import type { ExerciseStepKind } from '@jasperwren/core/drive/event';
-import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useEffect } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { store } from '../../base/store';
-import { categoryChosen, itemChosen, panelOpened, said, stepBack } from './desk-slice';
-import type { DeskActions } from './use-desk';
+import type { DeskActions } from './desk-actions';
+import { deskKeys } from './desk-keys';
 
-/** The commands that are not letters or digits of the standard. */
-export const commandKeys = {
-  pin: { key: ' ', word: 'Space' },
-  spoke: { key: ',', word: ',' },
-  tookControl: { key: '.', word: '.' },
-  undo: { key: 'Backspace', word: '⌫' },
-  section: { key: '/', word: '/' },
-  settle: { key: ';', word: ';' },
-  advise: { key: '-', word: '-' },
-  more: { key: '=', word: '=' },
-  questions: { key: "'", word: "'" },
-  note: { key: '`', word: '`' },
-  stopCount: { key: '[', word: '[' },
-  signalCount: { key: ']', word: ']' },
-  mirrors: { key: '\\', word: '\\' },
-  pulledUp: { key: 'PageUp', word: 'PgUp' },
-  movedOff: { key: 'PageDown', word: 'PgDn' },
-  pause: { key: '0', word: '0' },
-  end: { key: 'End', word: 'End' },
-  back: { key: 'Escape', word: 'Esc' },
-  keys: { key: '?', word: '?' },
-} as const;
-
-/** The arrows count within an exercise. */
-const exerciseKeys: Readonly<Record<string, ExerciseStepKind>> = {
-  ArrowUp: 'movement',
-  ArrowDown: 'shunt',
-  ArrowRight: 'correction',
-  ArrowLeft: 'look',
-};
-
-const letterNames = (letter: string, where: string) => `No ${letter} in ${where}.`;
-
-/** Marks by keyboard: a letter for the category, a letter for the item, a digit for the grade. */
+/** Listens to the keyboard for the desk, where the settings of the device say so. */
 export function useDeskKeys(standard: Standard, actions: DeskActions): void {
   const dispatch = useAppDispatch();
   const on = useAppSelector((state) => state.settings.deskKeys);
   useEffect(() => {
     if (!on) return;
-    const commands = new Map<string, () => void>([
-      [commandKeys.back.key, () => dispatch(stepBack())],
-      [commandKeys.pin.key, actions.pin],
-      [commandKeys.spoke.key, actions.spoke],
-      [commandKeys.tookControl.key, actions.tookControl],
-      [commandKeys.undo.key, actions.undo],
-      [commandKeys.section.key, actions.switchSection],
-      [commandKeys.settle.key, actions.settleNext],
-      [commandKeys.advise.key, () => actions.advise()],
-      [commandKeys.more.key, actions.openMore],
-      [commandKeys.questions.key, actions.openQuestions],
-      [commandKeys.note.key, () => actions.openNote()],
-      [commandKeys.stopCount.key, () => actions.switchCounter('stop')],
-      [commandKeys.signalCount.key, () => actions.switchCounter('signal')],
-      [commandKeys.mirrors.key, () => actions.switchCounter('mirrors')],
-      [commandKeys.pulledUp.key, () => actions.count('pull-up')],
-      [commandKeys.movedOff.key, () => actions.count('move-off')],
-      [commandKeys.pause.key, () => void actions.switchPause()],
-      [commandKeys.end.key, actions.askToEnd],
-      [commandKeys.keys.key, () => dispatch(panelOpened({ kind: 'keys' }))],
-    ]);
+    const takeKey = deskKeys(standard, actions, dispatch, () => store.getState().desk);
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || isTyping(event.target)) return;
       if (takeKey(event.key, isControl(event.target))) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-
-    function takeKey(key: string, onControl: boolean): boolean {
-      // In a panel the space bar presses the button that has the focus, as everywhere.
-      if (key === commandKeys.pin.key && onControl && store.getState().desk.panel) return false;
-      const step = exerciseKeys[key];
-      if (step && actions.countInExercise(step)) return true;
-      const command = commands.get(key);
-      if (command) {
-        command();
-        return true;
-      }
-      if (/^[a-z]$/i.test(key)) return takeLetter(key.toUpperCase());
-      if (/^[1-9]$/.test(key)) return takeDigit(Number(key));
-      return false;
-    }
-
-    function takeLetter(letter: string): boolean {
-      const { category: code, item } = store.getState().desk;
-      const category = standard.categories.find((candidate) => candidate.code === code);
-      if (!category || item) {
-        const chosen = standard.categories.find((candidate) => candidate.letter === letter);
-        dispatch(chosen ? categoryChosen(chosen.code) : said(letterNames(letter, standard.name)));
-        return true;
-      }
-      const chosen = category.items.find((candidate) => candidate.letter === letter);
-      dispatch(chosen ? itemChosen(chosen.code) : said(letterNames(letter, category.name)));
-      return true;
-    }
-
-    function takeDigit(digit: number): boolean {
-      const { category: code, item: itemCode } = store.getState().desk;
-      const category = standard.categories.find((candidate) => candidate.code === code);
-      const item = category?.items.find((candidate) => candidate.code === itemCode);
-      const grade = standard.grades[digit - 1];
-      if (!item) dispatch(said('Choose category and item first.'));
-      else if (!grade || !gradesOf(standard, item).includes(grade))
-        dispatch(said(`${item.name} has no grade ${digit}.`));
-      else actions.mark(item.code, grade.code);
-      return true;
-    }
   }, [on, standard, actions, dispatch]);
 }
 

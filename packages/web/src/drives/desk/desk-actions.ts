@@ -1,0 +1,151 @@
+import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
+import { currentSpan } from '@jasperwren/core/drive/clock';
+import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { itemName } from '@jasperwren/core/marking/wording';
+import type { AppDispatch } from '../../base/store';
+import { store } from '../../base/store';
+import { clockTime } from '../../ui/format';
+import { driveNowMs } from '../log/drive-clock';
+import { done, panelOpened, settlingChosen } from './desk-slice';
+import { taskActions } from './task-actions';
+
+const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
+  started: 'the start',
+  'moved-off': 'moving off',
+  check: 'the last step of the briefing',
+  answer: 'the last answer',
+  note: 'the last note',
+  distinct: 'the last "two faults"',
+  debriefed: 'the talk-through',
+  roads: 'how the roads were known',
+  mark: 'the last mark',
+  pin: 'the last pin',
+  strike: 'the last strike',
+  regrade: 'the last regrade',
+  advice: 'the last advice',
+  step: 'the last count',
+  attempt: 'the failed attempt',
+  prompt: 'the last "I spoke"',
+  intervention: 'the last "I took control"',
+  section: 'the last change of section',
+  pause: 'the last pause',
+  ended: 'the end',
+};
+
+interface Means {
+  readonly driveId: string;
+  readonly standard: Standard;
+  readonly running: boolean;
+  readonly canMark: boolean;
+  readonly write: (body: EventBody) => Promise<DriveEvent | undefined>;
+  /** Takes back what this device did last, and says what it was. */
+  readonly undoLast: () => DriveEvent | undefined;
+  readonly tell: (text: string, kind?: 'taken' | 'undone') => void;
+  /** Says by sound and touch that a mark was taken. */
+  readonly receipt: () => void;
+  readonly dispatch: AppDispatch;
+}
+
+export type DeskActions = ReturnType<typeof deskActions>;
+
+/** Everything the desk can do, each with its receipt. */
+export function deskActions({ driveId, standard, running, canMark, write, undoLast, tell, receipt, dispatch }: Means) {
+  const at = () => clockTime(driveNowMs(driveId));
+  // Read when something is done, so that the actions stay the same from mark to mark and little is drawn anew.
+  const driveNow = () => foldDrive(store.getState().driveLogs.open[driveId]?.events ?? []);
+  function settleNext(): void {
+    const pins = unsettledPins(driveNow());
+    const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
+    const next = pins[now + 1] ?? pins[0];
+    dispatch(settlingChosen(next?.id));
+    if (next) tell(`Settling the pin at ${clockTime(next.atMs)}: choose what it was.`);
+  }
+
+  return {
+    running,
+    canMark,
+    ...taskActions({ driveId, standard, running, write, tell, driveNow, dispatch }),
+    mark(item: string, grade: string): void {
+      const pin = store.getState().desk.settling;
+      if (!running && !pin) return;
+      void write({ type: 'mark', item, grade, ...(pin && { pin }) });
+      const word = rulesOf(standard).grades.get(grade)?.name ?? grade;
+      dispatch(done(`${itemName(standard, item)}: ${word}, ${at()}.`));
+      receipt();
+    },
+    pin(): void {
+      if (!running) return;
+      void write({ type: 'pin' });
+      tell(`Pin dropped at ${at()}.`);
+    },
+    spoke(): void {
+      if (!running) return;
+      void write({ type: 'prompt' });
+      tell(`Noted: you spoke at ${at()}.`);
+    },
+    tookControl(): void {
+      if (!running) return;
+      void write({ type: 'intervention' });
+      tell(`Noted: you took control at ${at()}. Stop somewhere safe.`);
+    },
+    undo(): void {
+      const target = undoLast();
+      tell(target ? `Undone: ${undoWords[target.type]}.` : 'There is nothing to undo.', 'undone');
+    },
+    switchSection(): void {
+      if (!running) return;
+      const section = currentSpan(driveNow())?.section === 'independent' ? 'guided' : 'independent';
+      void write({ type: 'section', section });
+      tell(`From here: ${section} driving.`);
+    },
+    settleNext,
+    /** One pin is settled at once; where there is more to settle, the tray comes first. */
+    openTray(): void {
+      const { doubles, pins } = driveNow();
+      const open = pins.filter(({ state }) => state === 'unsettled').length;
+      if (open === 1 && doubles.length === 0) settleNext();
+      else dispatch(panelOpened({ kind: 'tray' }));
+    },
+    keepBoth(target: string, other: string): void {
+      void write({ type: 'distinct', target, other });
+      tell('Kept as two faults.');
+    },
+    dropPin(pinId: string, reason: string): void {
+      void write({ type: 'strike', target: pinId, reason });
+      dispatch(done('Pin dropped without a mark.'));
+    },
+    strike(markId: string, reason: string): void {
+      void write({ type: 'strike', target: markId, reason });
+      dispatch(done('Mark struck.'));
+    },
+    putBack(markId: string): void {
+      const strike = driveNow().marks.find((mark) => mark.id === markId)?.struck;
+      if (strike) void write({ type: 'strike', target: strike.strikeId, reason: 'Put back' });
+      dispatch(done('Mark put back.'));
+    },
+    /** Opens the severity adviser for a mark, the latest standing one where none is named. */
+    advise(markId?: string): void {
+      const latest = standingMarks(driveNow()).at(-1)?.id;
+      const target = markId ?? latest;
+      if (target) dispatch(panelOpened({ kind: 'advise', markId: target }));
+      else tell('There is no mark to weigh yet.');
+    },
+    keepAdvice(body: EventBody): void {
+      void write(body);
+    },
+    regrade(markId: string, grade: string, why: { reason?: string; measured?: number } = {}): void {
+      void write({ type: 'regrade', target: markId, grade, ...why });
+      dispatch(done(`Regraded: ${rulesOf(standard).grades.get(grade)?.name ?? grade}.`));
+    },
+    askToEnd(): void {
+      if (running) dispatch(panelOpened({ kind: 'end' }));
+    },
+    async end(ending: Ending, why: { cause?: EndingCause; reason?: string } = {}): Promise<void> {
+      await write({ type: 'ended', ending, ...why });
+      dispatch(done('The drive has ended.'));
+    },
+  };
+}

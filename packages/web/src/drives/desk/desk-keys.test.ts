@@ -1,0 +1,107 @@
+import { graded } from '@jasperwren/core/marking/templates/graded';
+import { tally } from '@jasperwren/core/marking/templates/tally';
+import type { Standard } from '@jasperwren/core/marking/standard';
+import { gradesOf } from '@jasperwren/core/marking/rules';
+import { configureStore } from '@reduxjs/toolkit';
+import { commandKeys, deskKeys } from './desk-keys';
+import { deskReducer, panelOpened } from './desk-slice';
+
+jest.mock('../../base/store', () => ({ addSlice: () => undefined }));
+
+/** A desk that notes what is asked of it. */
+function desk(standard: Standard = tally, inExercise = false) {
+  const store = configureStore({ reducer: { desk: deskReducer } });
+  const asked: unknown[] = [];
+  const actions = new Proxy({} as never, {
+    get:
+      (_, name: string) =>
+      (...args: readonly unknown[]) => {
+        asked.push([name, ...args]);
+        return name === 'countInExercise' ? inExercise : undefined;
+      },
+  });
+  const take = deskKeys(standard, actions, store.dispatch as never, () => store.getState().desk);
+  return {
+    store,
+    press: (keys: readonly string[], onControl = false) => keys.map((key) => take(key, onControl)),
+    asked: () => asked.filter((one) => (one as string[])[0] !== 'countInExercise'),
+    counted: () => asked.filter((one) => (one as string[])[0] === 'countInExercise').map((one) => (one as string[])[1]),
+    said: () => store.getState().desk.receipt,
+  };
+}
+
+describe('marking by keyboard', () => {
+  it.each([tally, graded])('reaches every item of $name in every grade it has, by three keys', (standard) => {
+    for (const category of standard.categories)
+      for (const item of category.items)
+        for (const grade of gradesOf(standard, item)) {
+          const { press, asked } = desk(standard);
+          press([category.letter, item.letter, String(standard.grades.indexOf(grade) + 1)]);
+          expect(asked()).toEqual([['mark', item.code, grade.code]]);
+        }
+  });
+
+  it('takes capitals and small letters alike', () => {
+    const { press, asked } = desk();
+    press(['j', 'o', '1']);
+    const other = desk();
+    other.press(['J', 'O', '1']);
+    expect(asked()).toEqual(other.asked());
+    expect(asked()).toHaveLength(1);
+  });
+
+  it('says what a key does not lead to, and marks nothing', () => {
+    const first = desk();
+    first.press(['1']);
+    expect(first.said()).toBe('Choose category and item first.');
+    first.press(['j', '#', 'q']);
+    expect(first.said()).toBe('No Q in Junctions.');
+    first.press(['o', '9']);
+    expect(first.said()).toMatch(/has no grade 9\.$/);
+    expect(first.asked()).toEqual([]);
+  });
+
+  it('begins anew with a letter once an item is chosen', () => {
+    const { press, store } = desk();
+    press(['j', 'o', 'p']);
+    expect(store.getState().desk).toMatchObject({
+      category: tally.categories.find(({ letter }) => letter === 'P')!.code,
+    });
+    expect(store.getState().desk.item).toBeUndefined();
+  });
+});
+
+describe('the commands', () => {
+  it('are each asked for by their key, and by no letter or digit', () => {
+    const commands = Object.values(commandKeys).filter(({ key }) => !['Escape', '?'].includes(key));
+    for (const { key } of commands) {
+      const { press, asked } = desk();
+      expect([key, ...press([key])]).toEqual([key, true]);
+      expect([key, asked().length]).toEqual([key, 1]);
+      expect(key).not.toMatch(/^[a-z1-9]$/i);
+    }
+    expect(new Set(Object.values(commandKeys).map(({ key }) => key)).size).toBe(Object.keys(commandKeys).length);
+  });
+
+  it('leave the space bar to a button of a panel that has the focus', () => {
+    const { press, asked, store } = desk();
+    store.dispatch(panelOpened({ kind: 'end' }));
+    expect(press([' '], true)).toEqual([false]);
+    expect(press([' '], false)).toEqual([true]);
+    expect(asked()).toEqual([['pin']]);
+  });
+
+  it('count by the arrows within an exercise, and leave them to the page outside', () => {
+    const arrows = ['ArrowUp', 'ArrowDown', 'ArrowRight', 'ArrowLeft'];
+    const within = desk(tally, true);
+    expect(within.press(arrows)).toEqual([true, true, true, true]);
+    expect(within.counted()).toEqual(['movement', 'shunt', 'correction', 'look']);
+    expect(desk(tally, false).press(arrows)).toEqual([false, false, false, false]);
+  });
+
+  it('leave every other key alone', () => {
+    const { press, asked } = desk();
+    expect(press(['Tab', 'F5', 'Enter', 'Shift', '#', 'é'])).toEqual([false, false, false, false, false, false]);
+    expect(asked()).toEqual([]);
+  });
+});
