@@ -51,8 +51,8 @@ module.exports = {
       name: 'web-base-is-the-ground',
       comment: 'in web: shell -> feature -> ui, charts -> base',
       severity: 'error',
-      from: { path: '^packages/web/src/(base|workers)/' },
-      to: { path: '^packages/web/src/(?!base/|workers/)' },
+      from: { path: '^packages/web/src/base/' },
+      to: { path: '^packages/web/src/(?!base/)' },
     },
     {
       name: 'web-ui-knows-no-feature',
@@ -64,9 +64,9 @@ module.exports = {
       name: 'web-feature-by-its-public-file',
       comment: 'a feature sees of another what its public.ts shows, and nothing of the shell',
       severity: 'error',
-      from: { path: '^packages/web/src/(?!shell/|base/|ui/|charts/|workers/)([^/]+)/' },
+      from: { path: '^packages/web/src/(?!shell/|base/|ui/|charts/)([^/]+)/' },
       to: {
-        path: '^packages/web/src/(?!base/|ui/|charts/|workers/)[^/]+/',
+        path: '^packages/web/src/(?!base/|ui/|charts/)[^/]+/',
         pathNot: ['^packages/web/src/$1/', '^packages/web/src/(?!shell/)[^/]+/public\\.ts$'],
       },
     },

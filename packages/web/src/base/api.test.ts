@@ -1,4 +1,4 @@
-import { pretendServer } from '../testing-server';
+import { pretendServer } from './testing-server';
 import { addressFor, api } from './api';
 import { apiError, keepToken } from './client';
 import { store } from './store';

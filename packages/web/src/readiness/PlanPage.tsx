@@ -7,23 +7,23 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { LessonsView } from '@jasperwren/contract/lessons';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import type { Question, Readiness } from '@jasperwren/core/readiness/estimate';
-import { freeSlots, planLessons, spreadLessons, type Expected } from '@jasperwren/core/readiness/plan';
+import type { Readiness } from '@jasperwren/core/readiness/estimate';
+import { freeSlots, planLessons, spreadLessons } from '@jasperwren/core/readiness/plan';
 import dayjs from 'dayjs';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { apiError } from '../base/client';
 import { useAppDispatch } from '../base/hooks';
-import { counted, firstName, fromToday, longDate, shortDate } from '../ui/format';
+import { counted, firstName, fromToday, longDate } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import { staleOf } from '../ui/Conflict';
 import { FreeHoursFields } from './FreeHoursFields';
 import { LessonList, type DraftLesson } from './LessonList';
-import { Perches } from './Perches';
 import styles from './plan.module.css';
 import { questionOf } from './question';
-import { startWorker } from './use-readiness';
+import { usePlanWork } from './use-plan-work';
+import { Outlook } from './Outlook';
 
 /** Without a test date, this far ahead. */
 const horizonDays = 42;
@@ -171,8 +171,8 @@ function Plan({ learner, input, kept, standard }: Props) {
             </TextField>
             <Button
               variant="outlined"
-              disabled={!worked.readiness || slots.length === 0}
-              onClick={() => worked.readiness && propose(worked.readiness)}
+              disabled={!worked.parts.readiness || slots.length === 0}
+              onClick={() => worked.parts.readiness && propose(worked.parts.readiness)}
             >
               Propose lessons
             </Button>
@@ -207,91 +207,4 @@ function Plan({ learner, input, kept, standard }: Props) {
       </div>
     </Page>
   );
-}
-
-interface PlanWork {
-  readonly readiness?: Readiness;
-  readonly onDay?: Expected;
-  /** Null where it is not within half a year. */
-  readonly ready?: Expected | null;
-}
-
-/** The estimate, what is expected on the day, and from when a test could be booked; worked out beside the page. */
-function usePlanWork(question: Question, until: string): PlanWork {
-  const [worked, setWorked] = useState<PlanWork>({});
-  useEffect(() => {
-    const { work, end } = startWorker();
-    let wanted = true;
-    const go = async () => {
-      const readiness = await work.estimate(question);
-      if (wanted) setWorked({ readiness });
-      const onDay = await work.expectedOn(question, until);
-      if (wanted) setWorked({ readiness, onDay });
-      const ready = await work.readyBy(question);
-      if (wanted) setWorked({ readiness, onDay, ready: ready ?? null });
-      end();
-    };
-    go().catch(() => wanted && setWorked({}));
-    return () => {
-      wanted = false;
-      end();
-    };
-  }, [question, until]);
-  return worked;
-}
-
-function Outlook({
-  worked: { readiness, onDay, ready },
-  today,
-  until,
-  ahead,
-  name,
-}: {
-  readonly worked: PlanWork;
-  readonly today: string;
-  readonly until: string;
-  readonly ahead: boolean;
-  readonly name: string;
-}) {
-  if (!readiness) return <p className="muted">Working it out …</p>;
-  // With too little driven a day to book would be made up.
-  if (readiness.judgement.word === 'cannot-say')
-    return (
-      <p className={styles.advice}>
-        <b>Too early to say when to take the test.</b> {readiness.judgement.next}
-      </p>
-    );
-  return (
-    <>
-      <p>Today:</p>
-      <Perches {...readiness.chance} small />
-      {onDay && (
-        <>
-          <p>
-            {ahead ? `On the day of the test, ${shortDate(until)}` : `On ${shortDate(until)}`}, if faults go on falling
-            as they may:
-          </p>
-          <Perches {...onDay.chance} small />
-        </>
-      )}
-      {ready !== undefined && (
-        <p className={styles.advice}>
-          <b>{adviceWords(ready, ahead, until)}</b>{' '}
-          {ready
-            ? `The trend, with its band, supports a test from ${ready.date <= today ? 'today' : longDate(ready.date)} on.`
-            : `Within half a year the trend does not support a test: work on what would change it first.`}
-        </p>
-      )}
-      <p className="muted">
-        From {counted(readiness.drives, 'drive', 'drives')}. What is expected is no promise: {name} may learn faster or
-        slower.
-      </p>
-    </>
-  );
-}
-
-function adviceWords(ready: Expected | null, ahead: boolean, until: string): string {
-  if (!ready) return ahead ? 'Move the test.' : 'Do not book yet.';
-  if (!ahead) return 'Book a test.';
-  return ready.date <= until ? 'Keep the date.' : 'Move the test.';
 }

@@ -13,7 +13,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { firstName, fromToday, longDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
-import { Failed, Loading } from '../ui/states';
+import { Failed, Loading, NotWorkedOut } from '../ui/states';
 import { AssumptionFields } from './AssumptionFields';
 import { Changes } from './Changes';
 import { JudgementWord } from './JudgementWord';
@@ -49,9 +49,14 @@ function ReadinessOf({ learner, input, standards }: Props) {
   const standard = standards.find(({ id }) => id === chosen) ?? standards[0]!;
   const [now] = useState(() => new Date());
   const question = useMemo(() => questionOf(input, standard, now, assumptions), [standard, input, now, assumptions]);
-  const { readiness, history, moves, working, failed } = useReadiness(question);
+  const {
+    parts: { readiness, history, moves },
+    working,
+    failed,
+    again,
+  } = useReadiness(question);
   const name = firstName(learner.name);
-  if (failed) return <p role="alert">The estimate could not be worked out: {failed}</p>;
+  if (failed) return <NotWorkedOut what="The estimate" why={failed} onAgain={again} />;
   if (!readiness) return <Loading what="the estimate" />;
   const { judgement, checks } = readiness;
   return (

@@ -24,6 +24,27 @@ export function Empty({ children, action }: { readonly children: ReactNode; read
   );
 }
 
+interface Broken {
+  /** At the beginning of a sentence. */
+  readonly what: string;
+  readonly why: string;
+  readonly onAgain: () => void;
+}
+
+/** A calculation beside the page failed: why, and a way to try again. */
+export function NotWorkedOut({ what, why, onAgain }: Broken) {
+  return (
+    <div className={styles.state} role="alert">
+      <p>
+        {what} could not be worked out: {why}
+      </p>
+      <Button variant="outlined" onClick={onAgain}>
+        Try again
+      </Button>
+    </div>
+  );
+}
+
 /** Something failed: what happened, and a way to try again. */
 export function Failed({ error, onRetry }: { readonly error: unknown; readonly onRetry?: () => void }) {
   return (

@@ -5,7 +5,7 @@ import { api } from '../../base/api';
 import { deviceDb, type DriveMeta } from '../../base/device/device-db';
 import { personLeft } from '../../base/person';
 import { store } from '../../base/store';
-import { pretendServer } from '../../testing-server';
+import { pretendServer } from '../../base/testing-server';
 import { keepDrive, keepUnsent, readDrive } from './device-log';
 import { learnFromServer, openDrive } from './open-drive';
 
