@@ -44,6 +44,22 @@ test.describe('with the demo school', () => {
     await expect(page.getByText(/^2 real results with an estimate made before\. 18 more/)).toBeVisible();
   });
 
+  test('a calculation that cannot start is said to have failed, and is tried again', async ({ page }) => {
+    await page.route(/readiness\.worker/, (route) => route.abort());
+    await open(page, '/learners');
+    await page.getByRole('link', { name: 'Yselle Quarrick' }).click();
+    await page.getByRole('link', { name: 'Ready?' }).click();
+    await expect(page.getByRole('alert')).toContainText('The estimate could not be worked out');
+    await page.goto(page.url().replace('readiness', 'plan'));
+    await expect(page.getByRole('alert')).toContainText('What to expect could not be worked out');
+    await page.unroute(/readiness\.worker/);
+    // The first try has a worker that was made ahead, before the network was back.
+    await expect(async () => {
+      await page.getByRole('button', { name: 'Try again' }).click({ timeout: 1000 });
+      await expect(page.getByText('What is expected is no promise')).toBeVisible({ timeout: 4000 });
+    }).toPass();
+  });
+
   test('a figure stands with its interval and its evidence, follows an assumption, and changes its standard', async ({
     page,
   }) => {

@@ -56,7 +56,12 @@ function ReadinessOf({ learner, input, standards }: Props) {
     again,
   } = useReadiness(question);
   const name = firstName(learner.name);
-  if (failed) return <NotWorkedOut what="The estimate" why={failed} onAgain={again} />;
+  if (failed)
+    return (
+      <Page title={`Is ${name} ready?`} over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}>
+        <NotWorkedOut what="The estimate" why={failed} onAgain={again} />
+      </Page>
+    );
   if (!readiness) return <Loading what="the estimate" />;
   const { judgement, checks } = readiness;
   return (

@@ -106,5 +106,9 @@ describe('work beside the page', () => {
     const second = followed(workers(), never);
     made.at(-1)!.dispatchEvent(Object.assign(new Event('error'), { message: 'Out of memory' }));
     expect(await second.failed).toBe('Out of memory');
+    // One that broke while it waited to be asked.
+    const pool = workers();
+    made.at(-1)!.dispatchEvent(new Event('error'));
+    expect(await followed(pool, never).failed).toBe('The calculation could not be started.');
   });
 });

@@ -19,20 +19,12 @@ export interface Workers<Work> {
  * @param make starts a worker that exposes the functions of `Work`
  */
 export function workersOf<Work>(make: () => Worker): Workers<Work> {
-  let spare: Worker | undefined = make();
+  let spare: Ready | undefined = ready(make());
   return {
     start() {
-      const worker = spare ?? make();
+      const { worker, broken } = spare ?? ready(make());
       spare = undefined;
       let ended = false;
-      const broken = new Promise<never>((_, reject) => {
-        const fail = (event: Event) =>
-          reject(new Error((event as ErrorEvent).message || 'The calculation could not be started.'));
-        worker.addEventListener('error', fail);
-        worker.addEventListener('messageerror', fail);
-      });
-      // Whoever listens is told; nobody has to listen.
-      broken.catch(() => undefined);
       return {
         work: wrap<Work>(worker),
         broken,
@@ -40,9 +32,27 @@ export function workersOf<Work>(make: () => Worker): Workers<Work> {
           if (ended) return;
           ended = true;
           worker.terminate();
-          spare ??= make();
+          spare ??= ready(make());
         },
       };
     },
   };
+}
+
+interface Ready {
+  readonly worker: Worker;
+  readonly broken: Promise<never>;
+}
+
+/** Listens from the beginning: a worker that waits may have broken before it is asked. */
+function ready(worker: Worker): Ready {
+  const broken = new Promise<never>((_, reject) => {
+    const fail = (event: Event) =>
+      reject(new Error((event as ErrorEvent).message || 'The calculation could not be started.'));
+    worker.addEventListener('error', fail);
+    worker.addEventListener('messageerror', fail);
+  });
+  // Whoever listens is told; nobody has to listen.
+  broken.catch(() => undefined);
+  return { worker, broken };
 }
