@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 
 /** A worker that is at work on one question. */
-export interface Running<Work> {
+interface Running<Work> {
   readonly work: Remote<Work>;
   /** Is never fulfilled; rejects where the worker itself breaks, which no call on it would tell. */
   readonly broken: Promise<never>;
