@@ -160,7 +160,7 @@ export const routes = {
   standard: get('/api/standards/:id', 'staff', { reads: ['standards'] }).answers<StandardView>(),
   standardVersion: get('/api/standards/:id/versions/:version', 'staff', { reads: ['standards'] }).answers<Standard>(),
   standardFile: get('/api/standards/:id/versions/:version/file', 'staff').file(),
-  draft: get('/api/standards/:id/draft', 'staff', { reads: ['standards'], live: true }).answers<DraftView>(),
+  draft: get('/api/standards/:id/draft', 'staff', { live: true }).answers<DraftView>(),
   saveDraft: put('/api/standards/:id/draft', 'lead', { changes: ['standards'] })
     .takes<DraftInput>()
     .answers<DraftView>(),

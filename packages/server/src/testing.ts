@@ -1,9 +1,9 @@
-import { callNow } from './call';
 import type { AccountView, PasswordLink, Role, SessionView } from '@jasperwren/contract/accounts';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
+import { callNow } from './call';
 import { createSchool } from './accounts/store';
 import type { Config } from './config';
 import { createDatabase, hasDatabase } from './db/database';

@@ -1,6 +1,6 @@
+import { readFileSync } from 'node:fs';
 import { parseStandardFile, standardFile } from '../formats/standard-file';
 import { standardFileSchema } from '../formats/standard-schema';
-import { readFileSync } from 'node:fs';
 import { contradictionsIn } from './check';
 import { differencesBetween } from './difference';
 import { houseDefault } from './provenance';

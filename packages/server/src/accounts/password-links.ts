@@ -1,5 +1,5 @@
-import type { Anybody, InSchool } from '../call';
 import type { PasswordLink, PasswordLinkView } from '@jasperwren/contract/accounts';
+import type { Anybody, InSchool } from '../call';
 import { missing } from '../refusal';
 import { digestOfSecret, newToken } from '../secrets';
 

@@ -1,8 +1,8 @@
 import { randomBytes, scrypt as scryptCallback, timingSafeEqual, type ScryptOptions } from 'node:crypto';
 import { promisify } from 'node:util';
 import { Semaphore } from 'async-mutex';
-import { invalid, unavailable } from '../refusal';
 import zxcvbn from 'zxcvbn';
+import { invalid, unavailable } from '../refusal';
 
 const scrypt = promisify<string, Buffer, number, ScryptOptions, Buffer>(scryptCallback);
 

@@ -1,4 +1,3 @@
-import { callNow } from '../call';
 import type {
   FactorSecret,
   PasswordLink,
@@ -11,6 +10,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { LessonsView } from '@jasperwren/contract/lessons';
 import type { SchoolView } from '@jasperwren/contract/school';
 import { authenticator } from 'otplib';
+import { callNow } from '../call';
 import { addPerson, password, startTwoSchools, testClient, type TestClient } from '../testing';
 import { recoverAccount } from './recover';
 import { stepOf } from './second-factor';

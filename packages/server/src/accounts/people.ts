@@ -1,6 +1,6 @@
-import type { InSchool } from '../call';
 import type { AccountEdit, AccountView, HandedOver, PersonView } from '@jasperwren/contract/accounts';
 import { overlaps } from '@jasperwren/core/readiness/booking';
+import type { InSchool } from '../call';
 import { conflict } from '../refusal';
 import { dropPasswordLinks } from './password-links';
 import { endSignIns, getAccount } from './store';

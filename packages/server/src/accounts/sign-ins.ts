@@ -1,6 +1,6 @@
-import type { Call } from '../call';
 import type { SignInView } from '@jasperwren/contract/accounts';
 import { parse } from 'bowser';
+import type { Call } from '../call';
 import { missing } from '../refusal';
 
 /** Enough of a digest to tell one sign-in of an account from another. */

@@ -1,7 +1,7 @@
-import type { Anybody, InSchool } from '../call';
 import type { AccountInput, AccountView, Invitation } from '@jasperwren/contract/accounts';
-import { conflict, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
+import type { Anybody, InSchool } from '../call';
+import { conflict, missing } from '../refusal';
 import { addTemplates } from '../standards/store';
 import { hashPassword } from './password';
 

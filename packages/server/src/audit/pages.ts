@@ -1,5 +1,5 @@
-import type { InSchool } from '../call';
 import type { AuditLine, AuditPage } from '@jasperwren/contract/audit';
+import type { InSchool } from '../call';
 import { invalid } from '../refusal';
 
 const onAPage = 100;

@@ -1,4 +1,3 @@
-import type { Call, InSchool } from '../call';
 import type { BoardRow, BoardView, ChecksView, ForgottenQuestion } from '@jasperwren/contract/checks';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { outlook, testMoment } from '@jasperwren/core/checks/aim';
@@ -9,8 +8,9 @@ import { memoryOf, type Review } from '@jasperwren/core/checks/memory';
 import { problemsOf, type CheckQuestion } from '@jasperwren/core/checks/question';
 import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
 import { shippedVehicles } from '@jasperwren/core/checks/vehicles';
-import { invalid, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
+import type { Call, InSchool } from '../call';
+import { invalid, missing } from '../refusal';
 import { getLearner, listLearners } from '../learners/store';
 import { newestStandards } from '../standards/store';
 import { keepVersion, newestOf } from './versions';

@@ -1,5 +1,5 @@
-import type { Call, InSchool } from '../call';
 import type { KeptVersion } from '@jasperwren/contract/checks';
+import type { Call, InSchool } from '../call';
 
 type Table = 'check_questions' | 'vehicles';
 

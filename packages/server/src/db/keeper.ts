@@ -1,8 +1,8 @@
 import { statfsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
-import { diskFull, unavailable } from '../refusal';
 import { sql } from 'kysely';
+import { diskFull, unavailable } from '../refusal';
 import { connect, databaseFile, openDatabase, type Db } from './database';
 import { writerOf, type Write } from './writer';
 

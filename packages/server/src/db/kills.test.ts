@@ -1,9 +1,9 @@
-import { callNow } from '../call';
 import { buildSync } from 'esbuild';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { callNow } from '../call';
 import { createSchool } from '../accounts/store';
 import { createDatabase, openDatabase } from './database';
 

@@ -1,6 +1,6 @@
-import { callNow } from '../call';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { callNow } from '../call';
 import { appendEvents } from '../drives/append';
 import { openKeeper } from './keeper';
 

@@ -1,9 +1,9 @@
-import type { Call, InSchool } from '../call';
 import type { EventBatch, EventReceipt } from '@jasperwren/contract/drives';
 import type { DriveEvent, StartedEvent } from '@jasperwren/core/drive/event';
 import { eventText, sameOnce } from '@jasperwren/core/drive/same-once';
-import { conflict } from '../refusal';
 import { sql } from 'kysely';
+import type { Call, InSchool } from '../call';
+import { conflict } from '../refusal';
 import { getLearner } from '../learners/store';
 import { getStandard } from '../standards/store';
 import { digestOf, digestVersion } from './digest';

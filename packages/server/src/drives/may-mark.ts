@@ -1,6 +1,6 @@
-import type { Call } from '../call';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { countBy } from '@jasperwren/core/marking/grouping';
+import type { Call } from '../call';
 import { notAllowed } from '../refusal';
 import type { DriveDigest } from './digest';
 import { eventsOf } from './store';

@@ -1,6 +1,6 @@
-import type { InSchool } from '../call';
 import type { DriveNews, DriveSummary, DriveView } from '@jasperwren/contract/drives';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
+import type { InSchool } from '../call';
 import { missing } from '../refusal';
 import { getLearner } from '../learners/store';
 import { getStandard } from '../standards/store';

@@ -1,9 +1,9 @@
 import type { FieldProblem } from '@jasperwren/contract/check';
 import type { ErrorBody } from '@jasperwren/contract/errors';
 import { isHttpError } from 'http-errors';
-import { Refusal, type RefusalKind } from '../refusal';
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
+import { Refusal, type RefusalKind } from '../refusal';
 
 /** RFC 9110, 15; 507 is RFC 4918, 11.5; 429 is RFC 6585, 4. */
 const statusOf: Readonly<Record<RefusalKind, number>> = {

@@ -1,5 +1,5 @@
-import { tooManyTries } from '../refusal';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import { tooManyTries } from '../refusal';
 
 const windowS = 15 * 60;
 

@@ -1,8 +1,8 @@
-import type { Call, InSchool } from '../call';
 import type { LearnerEdit, LearnerInput, LearnerView } from '@jasperwren/contract/learners';
-import { invalid, missing } from '../refusal';
 import type { Updateable } from 'kysely';
 import { v7 as newId } from 'uuid';
+import type { Call, InSchool } from '../call';
+import { invalid, missing } from '../refusal';
 import type { Tables } from '../db/schema';
 import type { DriveDigest } from '../drives/digest';
 import { refuseStale } from '../stale';

@@ -1,9 +1,9 @@
-import type { Call, InSchool } from '../call';
 import type { FreeHoursList, FreeHoursView, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
 import { endOf, overlaps, type Booking } from '@jasperwren/core/readiness/booking';
 import type { FreeHours, LessonGoal } from '@jasperwren/core/readiness/plan';
-import { conflict, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
+import type { Call, InSchool } from '../call';
+import { conflict, missing } from '../refusal';
 import type { Tables } from '../db/schema';
 import { refuseStale } from '../stale';
 import { getLearner } from '../learners/store';

@@ -1,5 +1,5 @@
-import type { Anybody, Call, LearnerWho } from '../call';
 import type { AccessCode, AccessKind } from '@jasperwren/contract/checks';
+import type { Anybody, Call, LearnerWho } from '../call';
 import { conflict } from '../refusal';
 import { getLearner } from '../learners/store';
 import { digestOfCode, newCode } from '../secrets';

@@ -1,8 +1,8 @@
-import type { Call, InSchool, LearnerWho } from '../call';
 import type { MeView, MyDebrief } from '@jasperwren/contract/checks';
 import type { SharedDebrief } from '@jasperwren/contract/shares';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { itemName } from '@jasperwren/core/marking/wording';
+import type { Call, InSchool, LearnerWho } from '../call';
 import { missing } from '../refusal';
 import type { DriveDigest } from '../drives/digest';
 import { drivesOfLearner, getDrive } from '../drives/store';

@@ -1,4 +1,3 @@
-import type { Call, InSchool } from '../call';
 import type {
   InstructorLoad,
   MarkerView,
@@ -9,6 +8,7 @@ import type {
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { calibrationOf } from '@jasperwren/core/readiness/calibration';
 import type { School } from '@jasperwren/core/readiness/assumptions';
+import type { Call, InSchool } from '../call';
 import { everybody } from '../accounts/store';
 import { getLearner, listLearners } from '../learners/store';
 import { sheetsOfLearner, testsOfSchool } from '../sheets/store';

@@ -1,7 +1,7 @@
-import type { InSchool } from '../call';
 import type { SchoolInput, SchoolView } from '@jasperwren/contract/school';
-import { invalid } from '../refusal';
 import { sql } from 'kysely';
+import type { InSchool } from '../call';
+import { invalid } from '../refusal';
 import { refuseStale } from '../stale';
 
 export async function getSchool({ db, who: { schoolId } }: InSchool): Promise<SchoolView> {

@@ -1,9 +1,9 @@
-import type { Anybody, Call, InSchool } from '../call';
 import type { NewShare, SharedDebrief, ShareView } from '@jasperwren/contract/shares';
 import { forLearner, isFinal } from '@jasperwren/core/debrief/for-learner';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import { conflict, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
+import type { Anybody, Call, InSchool } from '../call';
+import { conflict, missing } from '../refusal';
 import { drivesOfLearner, getDrive } from '../drives/store';
 import { digestOfSecret, newToken } from '../secrets';
 

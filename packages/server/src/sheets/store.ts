@@ -1,10 +1,10 @@
-import type { Call, InSchool } from '../call';
 import type { SheetEdit, SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import { judgeSheet, strangeEntries } from '@jasperwren/core/marking/sheet';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { verdictDetail } from '@jasperwren/core/marking/wording';
-import { invalid, missing } from '../refusal';
 import { v7 as newId } from 'uuid';
+import type { Call, InSchool } from '../call';
+import { invalid, missing } from '../refusal';
 import { getLearner } from '../learners/store';
 import { refuseStale } from '../stale';
 import { getStandard } from '../standards/store';

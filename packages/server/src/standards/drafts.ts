@@ -1,10 +1,10 @@
-import type { InSchool } from '../call';
 import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/standards';
 import type { FormatProblem } from '@jasperwren/core/formats/parsed';
 import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/formats/standard-file';
 import { contradictionsIn } from '@jasperwren/core/marking/check';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import type { InSchool } from '../call';
 import { conflict, invalid, missing } from '../refusal';
 import { getStandard } from './store';
 

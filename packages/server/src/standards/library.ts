@@ -1,7 +1,7 @@
-import type { InSchool } from '../call';
 import type { StandardSummary, StandardVersion, StandardView } from '@jasperwren/contract/standards';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import type { InSchool } from '../call';
 import { conflict, missing } from '../refusal';
 import { getStandard, shippedOrder } from './store';
 

@@ -1,6 +1,6 @@
-import type { Anybody, InSchool } from '../call';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { templates } from '@jasperwren/core/marking/templates/templates';
+import type { Anybody, InSchool } from '../call';
 import { invalid, missing } from '../refusal';
 
 /** Gives a school the shipped standards it does not have yet; versions it has stay as they are. */

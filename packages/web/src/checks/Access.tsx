@@ -1,9 +1,9 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { AccessKind } from '@jasperwren/contract/checks';
 import dayjs from 'dayjs';
 import { enqueueSnackbar } from 'notistack';
+import { api } from '../base/api';
 import { apiError } from '../base/client';
 import { longDate } from '../ui/format';
 import styles from './checks.module.css';

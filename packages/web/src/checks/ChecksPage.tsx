@@ -1,9 +1,9 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import type { BoardRow, BoardView } from '@jasperwren/contract/checks';
 import { percent } from '@jasperwren/core/marking/wording';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
+import { api } from '../base/api';
 import { fromToday, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -7,6 +6,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { api } from '../base/api';
 import { firstName } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -8,6 +7,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import { api } from '../base/api';
 import { useAppDispatch } from '../base/hooks';
 import { useSignedIn } from '../base/signed-in';
 import form from '../ui/form.module.css';

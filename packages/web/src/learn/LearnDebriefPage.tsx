@@ -1,5 +1,5 @@
-import { api } from '../base/api';
 import { useParams } from 'react-router';
+import { api } from '../base/api';
 import { SharedView } from '../drives/public';
 import { Failed, Loading } from '../ui/states';
 

@@ -1,6 +1,6 @@
-import { api } from '../base/api';
 import { Link } from 'react-router';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
+import { api } from '../base/api';
 import { longDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows } from '../ui/Page';

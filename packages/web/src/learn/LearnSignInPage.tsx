@@ -1,8 +1,8 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
+import { api } from '../base/api';
 import { apiError } from '../base/client';
 import form from '../ui/form.module.css';
 import { Page } from '../ui/Page';

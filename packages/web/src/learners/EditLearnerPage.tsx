@@ -1,8 +1,8 @@
-import { api } from '../base/api';
 import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
 import { enqueueSnackbar } from 'notistack';
 import { useCallback, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { api } from '../base/api';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -8,6 +7,7 @@ import { routes } from '@jasperwren/contract/routes';
 import type { ErasureReceipt } from '@jasperwren/contract/school';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { api } from '../base/api';
 import { useAppDispatch } from '../base/hooks';
 import { forgetErased } from '../base/device/forget';
 import { counted } from '../ui/format';

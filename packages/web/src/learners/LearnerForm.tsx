@@ -1,9 +1,9 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { LearnerInput, type LearnerView } from '@jasperwren/contract/learners';
 import { useEffect, useState } from 'react';
 import { useBlocker, useNavigate } from 'react-router';
+import { api } from '../base/api';
 import type { ApiError } from '../base/client';
 import { DateField } from '../ui/DateField';
 import { Field } from '../ui/Field';

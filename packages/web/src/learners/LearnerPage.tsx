@@ -1,10 +1,10 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import EmojiFlagsOutlined from '@mui/icons-material/EmojiFlagsOutlined';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { SheetView } from '@jasperwren/contract/sheets';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
+import { api } from '../base/api';
 import { firstName, helpGiven, fromToday, longDate, shortDate, wholeMinutes } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows, Section } from '../ui/Page';

@@ -1,14 +1,14 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import type { ReadinessRow } from '@jasperwren/contract/readiness';
+import { api } from '../base/api';
 import { counted, fromToday, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { JudgementWord, useSchoolReadiness } from '../readiness/public';
 import styles from './learners.module.css';
 

@@ -1,4 +1,3 @@
-import { addressFor, api } from '../base/api';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -6,6 +5,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import { closeSnackbar, enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { addressFor, api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
 import { EraseLearner } from './EraseLearner';
 

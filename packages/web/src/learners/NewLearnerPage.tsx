@@ -1,8 +1,8 @@
-import { api } from '../base/api';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { enqueueSnackbar } from 'notistack';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
+import { api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
 import { Page } from '../ui/Page';
 import { LearnerForm } from './LearnerForm';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -7,6 +6,7 @@ import { useState } from 'react';
 import type { FreeHoursView } from '@jasperwren/contract/lessons';
 import { enqueueSnackbar } from 'notistack';
 import { v7 as newId } from 'uuid';
+import { api } from '../base/api';
 import { apiError } from '../base/client';
 import { putLatest } from '../base/outbox/entries';
 import { laneOfHours } from '../base/device/lanes';

@@ -1,5 +1,3 @@
-import { addressFor, api } from '../base/api';
-import { showLessons } from './lessons';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -12,6 +10,8 @@ import { freeSlots, planLessons, spreadLessons } from '@jasperwren/core/readines
 import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { addressFor, api } from '../base/api';
+import { showLessons } from './lessons';
 import { apiError } from '../base/client';
 import { useAppDispatch } from '../base/hooks';
 import { counted, firstName, fromToday, longDate } from '../ui/format';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import CheckRounded from '@mui/icons-material/CheckRounded';
 import RadioButtonUncheckedRounded from '@mui/icons-material/RadioButtonUncheckedRounded';
 import Button from '@mui/material/Button';
@@ -11,6 +10,7 @@ import type { Readiness } from '@jasperwren/core/readiness/estimate';
 import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/core/readiness/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { api } from '../base/api';
 import { firstName, fromToday, longDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Failed, Loading, NotWorkedOut } from '../ui/states';

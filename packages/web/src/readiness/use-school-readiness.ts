@@ -1,5 +1,5 @@
-import { api } from '../base/api';
 import { useState } from 'react';
+import { api } from '../base/api';
 
 const askAgainMs = 2000;
 

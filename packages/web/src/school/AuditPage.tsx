@@ -1,4 +1,3 @@
-import { addressFor, api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -6,6 +5,7 @@ import type { AuditLine, auditFilters } from '@jasperwren/contract/audit';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { addressFor, api } from '../base/api';
 import { DateBox } from '../ui/DateField';
 import { Page } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';

@@ -1,7 +1,7 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { api } from '../base/api';
 import { useAppDispatch } from '../base/hooks';
 import { leave } from '../session/public';
 import { TypedNameDialog } from '../ui/TypedNameDialog';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -6,6 +5,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import { AccountEdit, type PersonView } from '@jasperwren/contract/accounts';
+import { api } from '../base/api';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -9,6 +8,7 @@ import TextField from '@mui/material/TextField';
 import type { PersonView } from '@jasperwren/contract/accounts';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
+import { api } from '../base/api';
 import { apiError } from '../base/client';
 import { counted } from '../ui/format';
 

@@ -1,7 +1,7 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { Invitation } from '@jasperwren/contract/accounts';
+import { api } from '../base/api';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';

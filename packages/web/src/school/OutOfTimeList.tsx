@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -6,6 +5,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
+import { api } from '../base/api';
 import { apiError } from '../base/client';
 import { counted, longDate } from '../ui/format';
 import { Rows } from '../ui/Page';

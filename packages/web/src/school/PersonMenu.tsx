@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -6,6 +5,7 @@ import MoreHoriz from '@mui/icons-material/MoreHoriz';
 import type { PersonView } from '@jasperwren/contract/accounts';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
+import { api } from '../base/api';
 import { apiError } from '../base/client';
 import { EditPerson } from './EditPerson';
 import { HandOverDialog } from './HandOverDialog';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -8,6 +7,7 @@ import { SchoolInput, type SchoolView } from '@jasperwren/contract/school';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { useController } from 'react-hook-form';
+import { api } from '../base/api';
 import type { ApiError } from '../base/client';
 import { clashesOf, Conflict, mergedOf, plainWords, staleOf } from '../ui/Conflict';
 import { Field } from '../ui/Field';

@@ -1,6 +1,6 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import { api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';

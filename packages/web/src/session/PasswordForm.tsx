@@ -1,7 +1,7 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { PasswordChange } from '@jasperwren/contract/accounts';
 import { enqueueSnackbar } from 'notistack';
+import { api } from '../base/api';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';

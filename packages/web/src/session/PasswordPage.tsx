@@ -1,8 +1,8 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { NewPassword } from '@jasperwren/contract/accounts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { api } from '../base/api';
 import { apiError } from '../base/client';
 import { useAppDispatch } from '../base/hooks';
 import { Field } from '../ui/Field';

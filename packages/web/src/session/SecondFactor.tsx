@@ -1,14 +1,14 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { FactorProof, PasswordProof, type FactorSecret } from '@jasperwren/contract/accounts';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
+import { routes } from '@jasperwren/contract/routes';
+import { api } from '../base/api';
 import { useAppDispatch } from '../base/hooks';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 import styles from './account.module.css';
-import { routes } from '@jasperwren/contract/routes';
 
 // The codes are read before anything else.
 api.enhanceEndpoints({ endpoints: { confirmFactor: { invalidatesTags: [] } } });

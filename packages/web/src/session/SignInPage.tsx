@@ -1,9 +1,9 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { SignInRequest } from '@jasperwren/contract/accounts';
 import { useEffect, useState } from 'react';
 import { Navigate, useLocation, useNavigate } from 'react-router';
+import { api } from '../base/api';
 import type { ApiError } from '../base/client';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';

@@ -1,6 +1,6 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
+import { api } from '../base/api';
 import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';

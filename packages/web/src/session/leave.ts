@@ -1,8 +1,8 @@
 import { routes } from '@jasperwren/contract/routes';
+import type { Dispatch } from '@reduxjs/toolkit';
 import { api } from '../base/api';
 import { csrfHeader, keepToken } from '../base/client';
 import { forgetAnswers } from '../base/offline';
-import type { Dispatch } from '@reduxjs/toolkit';
 import { personLeft } from '../base/person';
 
 /** A sign-out that the server has not heard of yet: with the token it will ask for. */

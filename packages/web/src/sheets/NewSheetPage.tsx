@@ -1,7 +1,7 @@
-import { api } from '../base/api';
 import type { SheetView } from '@jasperwren/contract/sheets';
 import { enqueueSnackbar } from 'notistack';
 import { Link, useNavigate, useParams } from 'react-router';
+import { api } from '../base/api';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { SheetForm } from './SheetForm';

@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import type { Standard } from '@jasperwren/core/marking/standard';
@@ -6,6 +5,7 @@ import { itemName } from '@jasperwren/core/marking/wording';
 import { closeSnackbar, enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { api } from '../base/api';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';

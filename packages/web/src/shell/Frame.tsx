@@ -1,4 +1,3 @@
-import { api } from '../base/api';
 import AccountCircleOutlined from '@mui/icons-material/AccountCircleOutlined';
 import BalanceOutlined from '@mui/icons-material/BalanceOutlined';
 import FactCheckOutlined from '@mui/icons-material/FactCheckOutlined';
@@ -9,6 +8,7 @@ import type { SvgIconComponent } from '@mui/icons-material';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
 import { Link, Navigate, NavLink, Outlet, useLocation, useMatch } from 'react-router';
+import { api } from '../base/api';
 import { startSending } from './send';
 import { forgetPerson } from '../session/leave';
 import { listenToTabs } from '../drives/log/tabs';

@@ -1,13 +1,13 @@
-import { api } from '../base/api';
 import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
 import QuizOutlined from '@mui/icons-material/QuizOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet } from 'react-router';
+import type { MeView } from '@jasperwren/contract/checks';
+import { api } from '../base/api';
 import { apiError } from '../base/client';
 import frame from './frame.module.css';
 import type { Learning } from '../learn/learning';
-import type { MeView } from '@jasperwren/contract/checks';
 import { useDrillSource } from '../checks/public';
 import { Failed, Loading } from '../ui/states';
 import { startSending } from './send';

@@ -1,5 +1,5 @@
-import { api } from '../base/api';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { api } from '../base/api';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { Differences } from './Differences';

@@ -1,4 +1,3 @@
-import { addressFor, api } from '../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -9,6 +8,7 @@ import type { StandardView } from '@jasperwren/contract/standards';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { addressFor, api } from '../base/api';
 import { apiError } from '../base/client';
 import { useSignedIn } from '../base/signed-in';
 import { longDate } from '../ui/format';

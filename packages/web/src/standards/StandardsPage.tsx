@@ -1,10 +1,10 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import type { StandardSummary } from '@jasperwren/contract/standards';
 import { fileText } from '@jasperwren/core/formats/file-text';
 import { capital } from '@jasperwren/core/marking/wording';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { api } from '../base/api';
 import { apiError, type ApiError } from '../base/client';
 import { useSignedIn } from '../base/signed-in';
 import { counted, shortDate } from '../ui/format';

@@ -1,13 +1,13 @@
-import { api } from '../base/api';
 import Button from '@mui/material/Button';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
+import type { ReadinessRow } from '@jasperwren/contract/readiness';
+import { api } from '../base/api';
 import { useUnfinishedHere } from '../drives/public';
 import { counted, fromToday, longDate, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
-import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { JudgementWord, useSchoolReadiness } from '../readiness/public';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';

@@ -1,4 +1,3 @@
-import { api } from '../../base/api';
 import AddRounded from '@mui/icons-material/AddRounded';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -15,6 +14,7 @@ import {
 } from '@jasperwren/core/checks/question';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { api } from '../../base/api';
 import form from '../../ui/form.module.css';
 import { Page, Rows, Section } from '../../ui/Page';
 import { SaveBar } from '../../ui/SaveBar';

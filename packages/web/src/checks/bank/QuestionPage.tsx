@@ -1,4 +1,3 @@
-import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import { bankOf, shippedQuestions } from '@jasperwren/core/checks/bank/bank';
 import { signs } from '@jasperwren/core/checks/bank/signs';
@@ -7,6 +6,7 @@ import { inCar } from '@jasperwren/core/checks/vehicle';
 import dayjs from 'dayjs';
 import { Link, useParams } from 'react-router';
 import { joinWords } from '@jasperwren/core/marking/wording';
+import { api } from '../../base/api';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import styles from '../checks.module.css';

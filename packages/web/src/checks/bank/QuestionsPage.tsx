@@ -1,4 +1,3 @@
-import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -7,6 +6,7 @@ import { signs } from '@jasperwren/core/checks/bank/signs';
 import { questionKinds, type CheckQuestion, type QuestionKind } from '@jasperwren/core/checks/question';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { api } from '../../base/api';
 import { Page, Rows } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import styles from '../checks.module.css';

@@ -1,14 +1,14 @@
-import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import { controlCodes, controlNames, describeControl, type ControlCode } from '@jasperwren/core/checks/vehicle';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
+import { api } from '../../base/api';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import styles from '../checks.module.css';
 import { Schematic } from '../drawings/Schematic';
 import { vehiclesOf } from '../drill/source';
-import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
 
 /** The cars, and where everything is in each. */
 export default function CarsPage() {

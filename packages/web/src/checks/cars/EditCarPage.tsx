@@ -1,4 +1,3 @@
-import { api } from '../../base/api';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { VehicleInput } from '@jasperwren/contract/checks';
@@ -16,6 +15,7 @@ import {
 import { shippedVehicles } from '@jasperwren/core/checks/vehicles';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { api } from '../../base/api';
 import form from '../../ui/form.module.css';
 import { Page, Rows, Section } from '../../ui/Page';
 import { SaveBar } from '../../ui/SaveBar';

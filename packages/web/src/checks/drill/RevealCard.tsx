@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { handSignals, HandPicture } from '../drawings/HandPicture';
 import { Schematic } from '../drawings/Schematic';
-import { useState } from 'react';
 import type { CardProps } from './CardBody';
 import styles from './drill.module.css';
 import { byPoints } from './card-result';

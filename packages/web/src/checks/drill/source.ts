@@ -7,9 +7,9 @@ import { findVehicle, shippedVehicles } from '@jasperwren/core/checks/vehicles';
 import type { ChecksView } from '@jasperwren/contract/checks';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useMemo } from 'react';
+import type { Review } from '@jasperwren/core/checks/memory';
 import type { Lane } from '../../base/device/lanes';
 import { useReviews, type Reviews } from './use-reviews';
-import type { Review } from '@jasperwren/core/checks/memory';
 
 /** Everything a drill needs, whoever holds the device. */
 export interface DrillSource {

@@ -1,9 +1,9 @@
 import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { openingWords } from '@jasperwren/core/marking/script';
-import { counted } from '../../ui/format';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { counted } from '../../ui/format';
 import { ReasonForm } from '../desk/ReasonForm';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './briefing.module.css';

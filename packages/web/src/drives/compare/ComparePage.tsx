@@ -1,4 +1,3 @@
-import { api } from '../../base/api';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { rulesOf } from '@jasperwren/core/marking/rules';
@@ -15,6 +14,7 @@ import {
 } from '@jasperwren/core/marking/wording';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { api } from '../../base/api';
 import { clockTime, counted, longDate } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { OutcomeWord } from '../../ui/OutcomeWord';

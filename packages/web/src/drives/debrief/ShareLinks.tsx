@@ -1,9 +1,9 @@
-import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { ShareView } from '@jasperwren/contract/shares';
 import { useState } from 'react';
+import { api } from '../../base/api';
 import { apiError } from '../../base/client';
 import { longDate } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';

@@ -1,5 +1,5 @@
-import { api } from '../../base/api';
 import { useParams } from 'react-router';
+import { api } from '../../base/api';
 import { apiError } from '../../base/client';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';

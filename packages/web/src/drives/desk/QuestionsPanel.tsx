@@ -1,4 +1,3 @@
-import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import { bankOf } from '@jasperwren/core/checks/bank/bank';
 import { drawQuestion } from '@jasperwren/core/checks/oral';
@@ -7,6 +6,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
+import { api } from '../../base/api';
 import { vehiclesOf, OralMarking } from '../../checks/public';
 import { Rows } from '../../ui/Page';
 import { AnswerButtons } from '../AnswerButtons';

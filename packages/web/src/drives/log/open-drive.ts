@@ -1,5 +1,5 @@
-import { api } from '../../base/api';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
 import type { AppDispatch, RootState } from '../../base/store';
 import type { DriveMeta } from '../../base/device/device-db';

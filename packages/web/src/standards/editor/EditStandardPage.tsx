@@ -1,4 +1,3 @@
-import { api } from '../../base/api';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -9,6 +8,7 @@ import { contradictionsIn } from '@jasperwren/core/marking/check';
 import { enqueueSnackbar } from 'notistack';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useBlocker, useNavigate, useParams } from 'react-router';
+import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
 import { counted } from '../../ui/format';
 import { Page, Section } from '../../ui/Page';
