@@ -19,6 +19,9 @@ export const topics = [
 ] as const;
 export type Topic = (typeof topics)[number];
 
+/** Topics of which one learner's part follows from the others' too: an hour that is taken is taken for all. */
+export const sharedTopics: readonly Topic[] = ['lessons'];
+
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
 type NamesIn<Path extends string> = Path extends `${string}:${infer Rest}`

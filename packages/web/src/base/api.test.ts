@@ -69,6 +69,16 @@ describe('the client of the table of routes', () => {
     open.forEach((one) => one.unsubscribe());
   });
 
+  it('asks again for the lessons of all when those of one change: their hours are taken', async () => {
+    const open = store.dispatch(api.endpoints.lessons.initiate({ learnerId: 'bo' }));
+    await open;
+    server.forget();
+    await store.dispatch(api.endpoints.keepLessons.initiate({ learnerId: 'ada', body: { lessons: [], version: 0 } }));
+    await settled();
+    expect(server.paths()).toEqual(['PUT /api/learners/ada/lessons', 'GET /api/learners/bo/lessons']);
+    open.unsubscribe();
+  });
+
   it('asks for nothing again where a change was refused, and tells what stands', async () => {
     const open = store.dispatch(api.endpoints.learner.initiate({ learnerId: 'ada' }));
     await open;

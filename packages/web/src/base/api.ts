@@ -1,4 +1,12 @@
-import { addressOf, topics, type AnswerOf, type ArgOf, type FileAnswer, type Topic } from '@jasperwren/contract/route';
+import {
+  addressOf,
+  sharedTopics,
+  topics,
+  type AnswerOf,
+  type ArgOf,
+  type FileAnswer,
+  type Topic,
+} from '@jasperwren/contract/route';
 import { routeNames, routeOf, routes, writes, type RouteName, type Routes } from '@jasperwren/contract/routes';
 import { createApi, type FetchArgs, type MutationDefinition, type QueryDefinition } from '@reduxjs/toolkit/query/react';
 import { query, type Query } from './client';
@@ -63,7 +71,11 @@ export const api = createApi({
         });
       return build.query<unknown, unknown>({
         query: (arg) => requestOf(name, arg),
-        providesTags: (_, __, arg) => route.reads.map((type) => ({ type, id: learnerIn(arg) ?? everybody })),
+        providesTags: (_, __, arg) =>
+          route.reads.map((type) => ({
+            type,
+            id: (sharedTopics.includes(type) ? undefined : learnerIn(arg)) ?? everybody,
+          })),
         ...(route.live && { keepUnusedDataFor: 0 }),
       });
     };
