@@ -1,5 +1,5 @@
 import type { PasswordLink, SessionView } from '@jasperwren/contract/accounts';
-import { expect, test as base, type Browser, type Page } from '@playwright/test';
+import { expect, test as base, type Browser, type Locator, type Page } from '@playwright/test';
 import { makeServer, password, runCli, type TestServer } from './server';
 
 interface School {
@@ -93,6 +93,23 @@ export async function startDrive(page: Page): Promise<void> {
 /** Types keys one after the other, as on the marking desk. */
 export async function press(page: Page, ...keys: string[]): Promise<void> {
   for (const key of keys) await page.keyboard.press(key);
+}
+
+/** Moves a row of a list by its grip, one place by the arrow key, hearing each place said before the next key. */
+export async function carry(
+  page: Page,
+  grip: Locator,
+  arrow: 'ArrowUp' | 'ArrowDown',
+  [from, to]: readonly [number, number],
+): Promise<void> {
+  const heard = (words: RegExp) => expect(page.getByRole('status').filter({ hasText: words })).toBeAttached();
+  await grip.focus();
+  await page.keyboard.press('Space');
+  await heard(new RegExp(`: place ${from} of \\d+\\.$`));
+  await page.keyboard.press(arrow);
+  await heard(new RegExp(`: place ${to} of \\d+\\.$`));
+  await page.keyboard.press('Space');
+  await heard(new RegExp(`put down, place ${to} of \\d+\\.$`));
 }
 
 /** Lets time pass on a page whose clock is installed. */

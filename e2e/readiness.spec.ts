@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import type { Page } from '@playwright/test';
-import { addLearner, expect, signIn, test } from './fixtures';
+import { addLearner, carry, expect, signIn, test } from './fixtures';
 import { makeServer, runCli, type TestServer } from './server';
 
 test.describe('with the demo school', () => {
@@ -97,13 +97,7 @@ test.describe('with the demo school', () => {
     await expect(page.getByText(/^(Keep the date|Move the test)\.$/)).toBeVisible({ timeout: 30_000 });
     // What the first lesson does goes to the second place, by keyboard.
     const first = await lessons.nth(0).locator('ul').innerText();
-    await page
-      .getByRole('button', { name: /^Drag what/ })
-      .first()
-      .focus();
-    await page.keyboard.press('Space');
-    await page.keyboard.press('ArrowDown');
-    await page.keyboard.press('Space');
+    await carry(page, page.getByRole('button', { name: /^Drag what/ }).first(), 'ArrowDown', [1, 2]);
     await expect(lessons.nth(1).locator('ul')).toHaveText(first.replace(/\n/g, ''));
     await page.getByRole('button', { name: 'Book these lessons' }).click();
     await expect(page.getByRole('button', { name: 'Book these lessons' })).toBeDisabled();

@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import {
   addLearner,
   beginStandard,
+  carry,
   endDrive,
   expect,
   minutes,
@@ -109,12 +110,7 @@ test('categories are put in order by mouse and by keyboard', async ({ page, scho
   await page.mouse.move(b.x + 20, b.y + 30, { steps: 8 });
   await page.mouse.up();
   await expect.poll(names).toEqual(['Set-up', 'Safety checks', 'Controls']);
-  await page.getByRole('button', { name: 'Move Safety checks' }).focus();
-  await page.keyboard.press('Space');
-  await page.waitForTimeout(300);
-  await page.keyboard.press('ArrowUp');
-  await page.waitForTimeout(300);
-  await page.keyboard.press('Space');
+  await carry(page, page.getByRole('button', { name: 'Move Safety checks' }), 'ArrowUp', [2, 1]);
   await expect.poll(names).toEqual(['Safety checks', 'Set-up', 'Controls']);
 });
 

@@ -2,25 +2,11 @@ import DragIndicatorRounded from '@mui/icons-material/DragIndicatorRounded';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { overlaps } from '@jasperwren/core/readiness/booking';
 import type { LessonGoal } from '@jasperwren/core/readiness/plan';
 import dayjs from 'dayjs';
+import { Sortable } from '../ui/Sortable';
 import styles from './plan.module.css';
 
 /** A lesson of the plan on the screen; `key` stays with its goals while they are dragged. */
@@ -40,14 +26,9 @@ interface Props {
 
 /** The lessons in order of time. Dragging puts what one lesson does at another time; the times stay. */
 export function LessonList({ lessons, slots, onChange }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const dropped = ({ active, over }: DragEndEvent) => {
-    if (!over || active.id === over.id) return;
-    const at = (id: unknown) => lessons.findIndex(({ key }) => key === id);
-    const moved = arrayMove([...lessons], at(active.id), at(over.id));
+  const swap = (from: string, to: string) => {
+    const at = (key: string) => lessons.findIndex((lesson) => lesson.key === key);
+    const moved = arrayMove([...lessons], at(from), at(to));
     onChange(
       moved.map(({ key, goals }, i) => {
         const { id, start, minutes } = lessons[i]!;
@@ -56,31 +37,29 @@ export function LessonList({ lessons, slots, onChange }: Props) {
     );
   };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-      <SortableContext items={lessons.map(({ key }) => key)} strategy={verticalListSortingStrategy}>
-        <ol className={styles.lessons}>
-          {lessons.map((lesson) => (
-            <Lesson
-              key={lesson.key}
-              lesson={lesson}
-              slots={slots.filter(
-                (start) =>
-                  start === lesson.start ||
-                  !lessons.some((other) => other !== lesson && overlaps(other, { start, minutes: lesson.minutes })),
-              )}
-              onMove={(start) =>
-                onChange(
-                  lessons
-                    .map((one) => (one === lesson ? { ...one, start } : one))
-                    .sort((a, b) => (a.start < b.start ? -1 : 1)),
-                )
-              }
-              onRemove={() => onChange(lessons.filter((one) => one !== lesson))}
-            />
-          ))}
-        </ol>
-      </SortableContext>
-    </DndContext>
+    <Sortable rows={lessons.map(({ key, start }) => ({ key, name: when(start) }))} onMove={swap}>
+      <ol className={styles.lessons}>
+        {lessons.map((lesson) => (
+          <Lesson
+            key={lesson.key}
+            lesson={lesson}
+            slots={slots.filter(
+              (start) =>
+                start === lesson.start ||
+                !lessons.some((other) => other !== lesson && overlaps(other, { start, minutes: lesson.minutes })),
+            )}
+            onMove={(start) =>
+              onChange(
+                lessons
+                  .map((one) => (one === lesson ? { ...one, start } : one))
+                  .sort((a, b) => (a.start < b.start ? -1 : 1)),
+              )
+            }
+            onRemove={() => onChange(lessons.filter((one) => one !== lesson))}
+          />
+        ))}
+      </ol>
+    </Sortable>
   );
 }
 

@@ -3,19 +3,14 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { useSortable } from '@dnd-kit/sortable';
 import { behaviours } from '@jasperwren/core/catalogue/catalogue';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Sourced } from '@jasperwren/core/marking/provenance';
 import type { Category, Item, Measured, Standard } from '@jasperwren/core/marking/standard';
 import { memo, useState } from 'react';
 import { Rows } from '../../ui/Page';
+import { Sortable } from '../../ui/Sortable';
 import { inCategory, inItem, moveCategory, setBySchool, withNewCategory, withoutItem, type Change } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, LetterEdit, NumberEdit, TextEdit } from './fields';
@@ -27,29 +22,22 @@ interface Props {
 
 /** The categories in the order of the desk: dragged, renamed, and opened for their items. */
 export function CategoryFields({ standard, change }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={closestCenter}
-      onDragEnd={({ active, over }) => {
-        if (over && over.id !== active.id) change(moveCategory(String(active.id), String(over.id)));
-      }}
-    >
-      <SortableContext items={standard.categories.map(({ code }) => code)} strategy={verticalListSortingStrategy}>
+    <>
+      <Sortable
+        rows={standard.categories.map(({ code, name }) => ({ key: code, name }))}
+        onMove={(code, before) => change(moveCategory(code, before))}
+      >
         <Rows>
           {standard.categories.map((category) => (
             <CategoryRow key={category.code} category={category} standard={standard} change={change} />
           ))}
         </Rows>
-      </SortableContext>
+      </Sortable>
       <Button variant="outlined" onClick={() => change(withNewCategory)}>
         Add a category
       </Button>
-    </DndContext>
+    </>
   );
 }
 
