@@ -10,8 +10,7 @@ import { fullTest } from '../packages/core/src/drive/testing';
 import { judgeDrive } from '../packages/core/src/marking/judge';
 import { rulesOf } from '../packages/core/src/marking/rules';
 import { addMark, scoreMarks, type Score } from '../packages/core/src/marking/score';
-import { tally } from '../packages/core/src/marking/templates/tally';
-import { templates } from '../packages/core/src/marking/templates/templates';
+import { tally, templates } from '../packages/core/src/marking/testing-standards';
 import { judgeUnder } from '../packages/core/src/marking/translate';
 
 const events = driveOf(500);

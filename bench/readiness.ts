@@ -5,7 +5,7 @@
  */
 import { Bench } from 'tinybench';
 import { randomFrom } from '../packages/core/src/checks/random';
-import { templates } from '../packages/core/src/marking/templates/templates';
+import { templates } from '../packages/core/src/marking/testing-standards';
 import { defaultAssumptions } from '../packages/core/src/readiness/assumptions';
 import { compileStandard } from '../packages/core/src/readiness/compiled';
 import { estimate } from '../packages/core/src/readiness/estimate';

@@ -1,10 +1,10 @@
 import { gradesOf } from '@jasperwren/core/marking/rules';
-import { withOptions } from '@jasperwren/core/marking/options';
-import { templates } from '@jasperwren/core/marking/templates/templates';
+import { effective } from '@jasperwren/core/marking/options';
+import { templates } from '@jasperwren/core/marking/testing-standards';
 import { expect, signIn, startDrive, test, testUnder } from './fixtures';
 
 const sizes = templates.map((template) => template.categories.flatMap(({ items }) => items).length);
-const largest = withOptions(templates[sizes.indexOf(Math.max(...sizes))]!);
+const largest = effective(templates[sizes.indexOf(Math.max(...sizes))]!);
 
 test.describe('on a tablet', () => {
   test.use({ viewport: { width: 1024, height: 768 } });

@@ -1,5 +1,5 @@
 // npm run calibration [LEARNERS] [SEED] [LAW]: how the estimate does on populations of learners whose true chance is known.
-import { tally } from '../packages/core/src/marking/templates/tally';
+import { tally } from '../packages/core/src/marking/testing-standards';
 import { measureCalibration } from '../packages/core/src/readiness/testing-calibration';
 import { laws } from '../packages/core/src/readiness/testing-populations';
 

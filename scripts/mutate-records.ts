@@ -12,7 +12,7 @@ import type { EventBody } from '../packages/core/src/drive/event';
 import { logOf, start } from '../packages/core/src/drive/testing';
 import { standardProblems } from '../packages/core/src/formats/standard-file';
 import type { Standard } from '../packages/core/src/marking/standard';
-import { templates } from '../packages/core/src/marking/templates/templates';
+import { templates } from '../packages/core/src/marking/testing-standards';
 import { anyLogUnder } from '../packages/core/src/marking/testing-arbitraries';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };

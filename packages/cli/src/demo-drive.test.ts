@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { eventsOfDemoDrive, type DemoDrive } from './demo-drive';
 
 const today = new Date(2026, 10, 23);

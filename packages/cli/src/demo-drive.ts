@@ -1,6 +1,6 @@
 import type { DriveEvent, EventBody, Familiarity } from '@jasperwren/core/drive/event';
 import type { SheetEntry } from '@jasperwren/core/marking/sheet';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 
 type Timed = readonly [minute: number, body: EventBody];
 
@@ -38,7 +38,7 @@ export function eventsOfDemoDrive(
   id: string,
   learnerId: string,
   by: string,
-  standard: Standard,
+  standard: EffectiveStandard,
   today: Date,
 ): DriveEvent[] {
   const minutes = drive.minutes ?? 40;
@@ -82,7 +82,7 @@ export function eventsOfDemoDrive(
 }
 
 /** The start, with the briefing of the standard where there was one. */
-function opening(standard: Standard, learnerId: string, briefed: boolean): readonly Timed[] {
+function opening(standard: EffectiveStandard, learnerId: string, briefed: boolean): readonly Timed[] {
   const started = { type: 'started', learnerId, standard: { id: standard.id, version: standard.version } } as const;
   if (!briefed) return [[0, started]];
   const steps = (standard.briefing ?? []).map((step): Timed => [
@@ -102,7 +102,7 @@ const plainWords: Readonly<Record<string, EventBody>> = {
   end: { type: 'section', section: 'guided' },
 };
 
-function readWord(word: string, standard: Standard): Timed {
+function readWord(word: string, standard: EffectiveStandard): Timed {
   const [what = '', minute = ''] = word.split('@');
   const at = minute === '' ? NaN : Number(minute);
   if (Number.isNaN(at)) throw new Error(`The demo data has "${word}", which names no minute.`);
@@ -120,7 +120,7 @@ function readWord(word: string, standard: Standard): Timed {
 }
 
 /** The counts of a demo sheet, such as `JO1 JO1 RL2`. */
-export function entriesOfDemoSheet(counts: string, standard: Standard): readonly SheetEntry[] {
+export function entriesOfDemoSheet(counts: string, standard: EffectiveStandard): readonly SheetEntry[] {
   const words = counts.split(' ');
   return [...new Set(words)].map((word) => ({
     ...readKeys(word, standard),
@@ -129,7 +129,7 @@ export function entriesOfDemoSheet(counts: string, standard: Standard): readonly
 }
 
 /** Keys of the desk and the digit of a grade. */
-function readKeys(what: string, standard: Standard): { readonly item: string; readonly grade: string } {
+function readKeys(what: string, standard: EffectiveStandard): { readonly item: string; readonly grade: string } {
   const item = standard.categories
     .find((category) => category.letter === what[0])
     ?.items.find((candidate) => candidate.letter === what[1]);

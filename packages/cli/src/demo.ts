@@ -3,7 +3,6 @@ import { join } from 'node:path';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Review } from '@jasperwren/core/checks/memory';
 import { houseDefault } from '@jasperwren/core/marking/provenance';
-import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { callNow } from '@jasperwren/server/call';
@@ -15,6 +14,7 @@ import { v7 as newId } from 'uuid';
 import { signedIn } from './client';
 import { entriesOfDemoSheet, eventsOfDemoDrive, type DemoDrive } from './demo-drive';
 import { exitCodes, type Io } from './io';
+import { shippedStandard } from './records';
 
 interface DemoSchool {
   readonly school: string;
@@ -102,7 +102,7 @@ type Client = Awaited<ReturnType<typeof signedIn>>;
 
 /** Makes a standard from a shipped one and publishes its versions one after the other. */
 async function addStandard(lead: Client, { from, name, summary, versions }: DemoSchool['standard']): Promise<void> {
-  const fromVersion = findTemplate(from)!.version;
+  const fromVersion = shippedStandard(from).version;
   let draft = await lead.call('beginStandard', { body: { fromId: from, fromVersion, name } });
   const { id } = draft.standard;
   for (const allowed of versions) {
@@ -122,7 +122,7 @@ async function addStandard(lead: Client, { from, name, summary, versions }: Demo
 }
 
 async function addLearners(address: string, data: DemoSchool, learners: readonly DemoLearner[]): Promise<number> {
-  const standard = findTemplate('tally')!;
+  const standard = shippedStandard('tally');
   const today = new Date();
   const instructors = new Map<string, Client>();
   let drives = 0;

@@ -1,12 +1,15 @@
 import type { Drive } from '@jasperwren/core/drive/drive';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import { effective } from '@jasperwren/core/marking/options';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { templates } from '@jasperwren/core/marking/templates/templates';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
 import { verdictDetail } from '@jasperwren/core/marking/wording';
 
 /** A drive under its own standard and all others, its own first. */
-export function judgeUnderAll(own: Standard, drive: Drive): readonly Compared[] {
-  return [own, ...templates.filter(({ id }) => id !== own.id)].map((standard) => judgeUnder(own, standard, drive));
+export function judgeUnderAll(own: EffectiveStandard, drive: Drive): readonly Compared[] {
+  return [own, ...templates.filter(({ id }) => id !== own.id).map(effective)].map((standard) =>
+    judgeUnder(own, standard, drive),
+  );
 }
 
 /** The comparison as a table of plain text. */

@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
@@ -20,7 +20,7 @@ import { knownIds, ownStandard, readRecords, shippedStandard } from './records';
 
 interface Judged {
   readonly record: DriveRecord;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly verdict: Verdict;
   /** How the marks were read, where they come from another standard. */
   readonly notes: readonly string[];

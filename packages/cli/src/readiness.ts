@@ -3,7 +3,7 @@ import { foldDrive } from '@jasperwren/core/drive/fold';
 import { eventText, sameOnce } from '@jasperwren/core/drive/same-once';
 import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { verdictSentence } from '@jasperwren/core/marking/wording';
 import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
@@ -93,7 +93,7 @@ const startOf = ({ events }: DriveRecord): string =>
   new Date(events.find(({ type }) => type === 'started')!.wall).toISOString();
 
 /** The standard asked for, in the version of the records where they name it; else that of the latest drive. */
-function standardFor(records: readonly DriveRecord[], asked: string | undefined): Standard | undefined {
+function standardFor(records: readonly DriveRecord[], asked: string | undefined): EffectiveStandard | undefined {
   const own = [...records]
     .sort((a, b) => (startOf(a) < startOf(b) ? -1 : 1))
     .flatMap((record) => ownStandard(record) ?? [])
@@ -101,7 +101,7 @@ function standardFor(records: readonly DriveRecord[], asked: string | undefined)
   return own ?? (asked === undefined ? undefined : shippedStandard(asked));
 }
 
-function print(readiness: Readiness, standard: Standard, io: Io): void {
+function print(readiness: Readiness, standard: EffectiveStandard, io: Io): void {
   const { judgement, checks, changes, chance } = readiness;
   io.out(`${judgementNames[judgement.word]}, under ${standard.name} v${standard.version}`);
   io.out(chanceSentence(readiness));

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { holdsStandard, parseDriveRecords, type DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { fileText } from '@jasperwren/core/formats/file-text';
 import type { Parsed } from '@jasperwren/core/formats/parsed';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import { effective } from '@jasperwren/core/marking/options';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { findTemplate, shippedVersion, templates } from '@jasperwren/core/marking/templates/templates';
 import { UsageError, type Io } from './io';
 
@@ -33,19 +34,19 @@ function parsedRecords(bytes: Uint8Array): Parsed<readonly DriveRecord[]> {
 }
 
 /** The standard that the record holds or that ships in the version it names. */
-export function ownStandard({ standard }: DriveRecord): Standard | undefined {
-  if (holdsStandard(standard)) return standard;
-  return shippedVersion(standard.id, standard.version);
+export function ownStandard({ standard }: DriveRecord): EffectiveStandard | undefined {
+  const own = holdsStandard(standard) ? standard : shippedVersion(standard.id, standard.version);
+  return own && effective(own);
 }
 
 /**
  * The shipped standard of an id.
  * @throws UsageError with the list of those there are
  */
-export function shippedStandard(id: string): Standard {
+export function shippedStandard(id: string): EffectiveStandard {
   const standard = findTemplate(id);
   if (!standard) throw new UsageError(`There is no standard "${id}". There are: ${knownIds()}`);
-  return standard;
+  return effective(standard);
 }
 
 /** The ids of the shipped standards, for messages. */

@@ -13,7 +13,7 @@ import {
   type ControlPlace,
   type VehicleProfile,
 } from '@jasperwren/core/checks/vehicle';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -230,7 +230,7 @@ export interface MeView extends ChecksView {
   readonly firstName: string;
   readonly school: string;
   readonly testDate?: string;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly vehicleId?: string;
   /** What was agreed to work on at the last debrief, in words. */
   readonly workOn: readonly string[];

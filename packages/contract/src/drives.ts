@@ -3,7 +3,7 @@ import type { DriveEvent, StandardRef } from '@jasperwren/core/drive/event';
 import type { DrivePhase } from '@jasperwren/core/drive/drive';
 import type { AreaCount } from '@jasperwren/core/marking/areas';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, Min } from 'class-validator';
@@ -59,7 +59,7 @@ export interface DriveSummary {
 
 export interface DriveView {
   readonly summary: DriveSummary;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly events: readonly DriveEvent[];
   /** The drive's clock now, in milliseconds, reckoned from what its devices last said; missing once it has ended. */
   readonly clockMs?: number;

@@ -1,4 +1,4 @@
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
 import type { Review } from '@jasperwren/core/checks/memory';
 import type { CheckQuestion } from '@jasperwren/core/checks/question';
 import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
@@ -145,7 +145,7 @@ export const routes = {
   erased: get('/api/erased', 'staff', { live: true }).answers<ErasedIds>(),
 
   // Standards.
-  standards: get('/api/standards', 'staff', { reads: ['standards'] }).answers<readonly Standard[]>(),
+  standards: get('/api/standards', 'staff', { reads: ['standards'] }).answers<readonly EffectiveStandard[]>(),
   library: get('/api/standards/library', 'staff', { reads: ['standards', 'drives'] }).answers<
     readonly StandardSummary[]
   >(),

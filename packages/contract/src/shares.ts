@@ -1,6 +1,6 @@
 import type { Drive } from '@jasperwren/core/drive/drive';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { IsInt, Max, Min } from 'class-validator';
 
 export const longestShareDays = 90;
@@ -31,7 +31,7 @@ export interface SharedDebrief {
   readonly firstName: string;
   readonly startedAt: string;
   readonly expiresAt: string;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   /** Marks by item in the drives before, oldest first. */
   readonly past: readonly ItemCounts[];

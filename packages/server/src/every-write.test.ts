@@ -9,7 +9,7 @@ import { shippedQuestions } from '@jasperwren/core/checks/bank/bank';
 import { shippedVehicles } from '@jasperwren/core/checks/vehicles';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { standardFile } from '@jasperwren/core/formats/standard-file';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import fc from 'fast-check';
 import { authenticator } from 'otplib';
 import { addPerson, password, startTwoSchools, testClient, without, type TestClient } from './testing';

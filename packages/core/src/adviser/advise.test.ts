@@ -1,10 +1,8 @@
 import { foldDrive } from '../drive/fold';
 import { fullTest } from '../drive/testing';
 import { gradesOf, rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
-import { graded } from '../marking/templates/graded';
-import { tally } from '../marking/templates/tally';
-import { templates } from '../marking/templates/templates';
+import type { EffectiveStandard } from '../marking/standard';
+import { choosing, graded, tally, templates } from '../marking/testing-standards';
 import { behaviours } from '../catalogue/catalogue';
 import { advise, propose, type Answers } from './advise';
 import { myths, mythsFor } from './myths';
@@ -169,7 +167,7 @@ describe('the severity adviser', () => {
   describe.each([
     ['tally', tally, 3],
     ['graded', graded, 4],
-  ] as const)('under %s', (_, standard: Standard, column) => {
+  ] as const)('under %s', (_, standard: EffectiveStandard, column) => {
     it.each(cases)('%s', (...row) => {
       const [, behaviour, answers] = row;
       const advice = advise(standard, behaviour, answers);
@@ -192,10 +190,7 @@ describe('the severity adviser', () => {
   });
 
   it('follows the options of the standard', () => {
-    const strict = {
-      ...tally,
-      options: tally.options.map((o) => (o.code === 'reverse-look' ? { ...o, chosen: 'look-back' } : o)),
-    };
+    const strict = choosing(tally, 'reverse-look', 'look-back');
     expect(propose(tally, 'reversing.looking-back', calm).grade?.code).toBe('driving');
     expect(propose(strict, 'reversing.looking-back', calm).grade?.code).toBe('serious');
   });

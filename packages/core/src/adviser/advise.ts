@@ -1,6 +1,6 @@
 import { gradeFor } from '../marking/translate';
 import { gradesOf, rulesOf } from '../marking/rules';
-import type { Grade, Item, Standard } from '../marking/standard';
+import type { Grade, Item, EffectiveStandard } from '../marking/standard';
 import { capital } from '../marking/wording';
 import { adviserRules, severities, type AdviserRule, type Severity } from './rules';
 
@@ -26,7 +26,7 @@ export interface Proposal extends Advice {
 }
 
 /** How grave something was, from what was answered and what the standard has settled. */
-export function advise(standard: Standard, behaviour: string, answers: Answers): Advice {
+export function advise(standard: EffectiveStandard, behaviour: string, answers: Answers): Advice {
   const rules = adviserRules.filter((rule) => holds(rule, standard, behaviour, answers));
   const base = rules.findLast(({ as }) => as === 'base')!;
   const raised = gravest(rules.filter(({ as }) => as === 'at-least'));
@@ -55,7 +55,7 @@ function withHabit(rules: readonly AdviserRule[], { times }: Answers): Advice {
  * The advice as a grade that the item can have.
  * @throws Error where the standard has no such item
  */
-export function propose(standard: Standard, itemCode: string, answers: Answers): Proposal {
+export function propose(standard: EffectiveStandard, itemCode: string, answers: Answers): Proposal {
   const item = rulesOf(standard).items.get(itemCode)?.item;
   if (!item) throw new Error(`The standard has no item "${itemCode}".`);
   const advice = advise(standard, item.behaviour, answers);
@@ -70,7 +70,7 @@ export function propose(standard: Standard, itemCode: string, answers: Answers):
   };
 }
 
-function gradeOfSeverity(standard: Standard, item: Item, severity: Severity): Grade | undefined {
+function gradeOfSeverity(standard: EffectiveStandard, item: Item, severity: Severity): Grade | undefined {
   return severity === 'nothing' ? undefined : gradeFor(gradesOf(standard, item), severity);
 }
 
@@ -90,7 +90,7 @@ function extreme(rules: readonly AdviserRule[], at: number): readonly AdviserRul
   return rules.length === 0 ? undefined : rules.filter(({ severity }) => rank(severity) === at);
 }
 
-function holds(rule: AdviserRule, standard: Standard, behaviour: string, answers: Answers): boolean {
+function holds(rule: AdviserRule, standard: EffectiveStandard, behaviour: string, answers: Answers): boolean {
   const category = behaviour.slice(0, behaviour.indexOf('.'));
   return (
     (rule.of === undefined || rule.of.includes(behaviour) || rule.of.includes(`${category}.*`)) &&

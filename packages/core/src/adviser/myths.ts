@@ -1,7 +1,7 @@
 import { standingMarks, type Drive } from '../drive/drive';
 import { isChosen } from '../marking/options';
 import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 
 /** Something learners wrongly believe, put right in plain words. All of it is common practice. */
 export interface Myth {
@@ -116,7 +116,7 @@ export const myths: readonly Myth[] = [
 ];
 
 /** The myths worth a word after this drive: those tied to what was marked, as the standard has settled it. */
-export function mythsFor(standard: Standard, drive: Drive): readonly Myth[] {
+export function mythsFor(standard: EffectiveStandard, drive: Drive): readonly Myth[] {
   const { items } = rulesOf(standard);
   const marked = new Set(standingMarks(drive).map((mark) => items.get(mark.item)?.item.behaviour));
   return myths.filter(

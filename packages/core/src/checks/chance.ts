@@ -1,4 +1,4 @@
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { chanceAllRight, recallUnseen } from './aim';
 import { recallAt, type Memory } from './memory';
 import { kindsOfItem, type CheckQuestion } from './question';
@@ -11,7 +11,7 @@ const mostAsked = 2;
  * @returns 0 to 1; undefined where the standard asks none, or many
  */
 export function chanceOnTest(
-  standard: Standard,
+  standard: EffectiveStandard,
   bank: readonly CheckQuestion[],
   memory: ReadonlyMap<string, Memory>,
   moment: Date,

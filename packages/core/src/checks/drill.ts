@@ -1,4 +1,4 @@
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { dueWith, newToday, testMoment } from './aim';
 import { recallAt, type Memory } from './memory';
 import { kindsOf, type CheckQuestion } from './question';
@@ -36,7 +36,7 @@ export function modesFor(
 }
 
 /** The questions a learner is to know: those of the kinds that the standard asks. */
-export function questionsToKnow(bank: readonly CheckQuestion[], standard: Standard): readonly CheckQuestion[] {
+export function questionsToKnow(bank: readonly CheckQuestion[], standard: EffectiveStandard): readonly CheckQuestion[] {
   const kinds = kindsOf(standard);
   return bank.filter(({ kind }) => kinds.includes(kind));
 }

@@ -1,5 +1,4 @@
-import { tally } from '../marking/templates/tally';
-import { graded } from '../marking/templates/graded';
+import { graded, tally } from '../marking/testing-standards';
 import { bankOf } from './bank/bank';
 import { choices, modesFor, orderRight, questionsToKnow, sessionCards } from './drill';
 import { memoryOf } from './memory';

@@ -1,4 +1,4 @@
-import type { QuestionRule, Standard } from '../marking/standard';
+import type { QuestionRule, EffectiveStandard } from '../marking/standard';
 import { kindsOfItem, type CheckQuestion, type KeyPoint } from './question';
 import { pick } from './random';
 
@@ -53,7 +53,7 @@ export function judgeOral(question: CheckQuestion, tries: readonly OralTry[], al
  */
 export function drawQuestion(
   bank: readonly CheckQuestion[],
-  standard: Standard,
+  standard: EffectiveStandard,
   rule: QuestionRule,
   justAsked: readonly string[],
   random: () => number,

@@ -1,4 +1,4 @@
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import type { ControlCode } from './vehicle';
 
 /** `tell` at rest, `show` on the move; the others belong to an oral part. */
@@ -46,20 +46,20 @@ const behaviourOf: Readonly<Record<QuestionKind, string>> = {
 };
 
 /** The kinds of question a standard asks, by what its items are about. */
-export function kindsOf(standard: Standard): readonly QuestionKind[] {
+export function kindsOf(standard: EffectiveStandard): readonly QuestionKind[] {
   const behaviours = new Set(standard.categories.flatMap(({ items }) => items.map(({ behaviour }) => behaviour)));
   return questionKinds.filter((kind) => behaviours.has(behaviourOf[kind]));
 }
 
 /** The kinds of question that belong to an item of a standard; technical checks are explained like tell questions. */
-export function kindsOfItem(standard: Standard, itemCode: string): readonly QuestionKind[] {
+export function kindsOfItem(standard: EffectiveStandard, itemCode: string): readonly QuestionKind[] {
   const item = standard.categories.flatMap(({ items }) => items).find(({ code }) => code === itemCode);
   if (item?.behaviour === 'checks.outside') return ['tell'];
   return questionKinds.filter((kind) => behaviourOf[kind] === item?.behaviour);
 }
 
 /** The names of the standards that ask questions of this kind. */
-export function standardsAsking(kind: QuestionKind, standards: readonly Standard[]): readonly string[] {
+export function standardsAsking(kind: QuestionKind, standards: readonly EffectiveStandard[]): readonly string[] {
   return standards.filter((standard) => kindsOf(standard).includes(kind)).map(({ name }) => name);
 }
 

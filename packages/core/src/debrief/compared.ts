@@ -2,7 +2,7 @@ import type { Drive } from '../drive/drive';
 import { countingMarks } from '../marking/counting';
 import type { ItemCounts } from '../marking/likely';
 import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { timesMarked } from './went-well';
 
 const lastDrives = 3;
@@ -24,7 +24,11 @@ export interface ComparedWithLast {
  * A drive beside the learner's last ones. Items that the standard does not have are left out.
  * @param past how often each item was marked in the drives before, oldest first
  */
-export function comparedWithLast(standard: Standard, drive: Drive, past: readonly ItemCounts[]): ComparedWithLast {
+export function comparedWithLast(
+  standard: EffectiveStandard,
+  drive: Drive,
+  past: readonly ItemCounts[],
+): ComparedWithLast {
   const { items } = rulesOf(standard);
   const recent = past.slice(-lastDrives);
   const marks = countingMarks(standard, drive).filter(({ item }) => items.has(item));

@@ -3,7 +3,7 @@ import type { EventBody } from '../drive/event';
 import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, minute, start } from '../drive/testing';
 import { anyLog } from '../drive/testing-arbitraries';
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import { debriefOf } from './debrief';
 import { comparedWords, goodThingWords, patternWords, workOnWords } from './words';
 

@@ -1,7 +1,7 @@
 import type { Drive } from '../drive/drive';
 import { judgeDrive } from '../marking/judge';
 import type { ItemCounts } from '../marking/likely';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import type { Verdict } from '../marking/verdict';
 import { verdictSentence } from '../marking/wording';
 import { comparedWithLast, type ComparedWithLast } from './compared';
@@ -31,7 +31,7 @@ export interface Debrief {
  * @param standard with its options applied
  * @param past how often each item was marked in the learner's drives before, oldest first
  */
-export function debriefOf(standard: Standard, drive: Drive, past: readonly ItemCounts[]): Debrief {
+export function debriefOf(standard: EffectiveStandard, drive: Drive, past: readonly ItemCounts[]): Debrief {
   const verdict = judgeDrive(standard, drive);
   const worth = worthWork(standard, drive, past);
   const agreed = drive.debriefed?.workOn.flatMap((item) => worth.find((one) => one.item === item) ?? []) ?? [];
@@ -48,7 +48,7 @@ export function debriefOf(standard: Standard, drive: Drive, past: readonly ItemC
   };
 }
 
-function withoutTheReason(standard: Standard, drive: Drive, verdict: Verdict): string | undefined {
+function withoutTheReason(standard: EffectiveStandard, drive: Drive, verdict: Verdict): string | undefined {
   const [reason, ...others] = verdict.reasons;
   if (!reason || others.length > 0 || verdict.stops.length > 0 || reason.marks.length !== 1) return undefined;
   const only = reason.marks[0]!.id;

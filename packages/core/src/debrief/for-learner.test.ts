@@ -4,7 +4,7 @@ import { fullTest, logOf, start } from '../drive/testing';
 import { anyLog, secretWord } from '../drive/testing-arbitraries';
 import type { Drive } from '../drive/drive';
 import { judgeDrive } from '../marking/judge';
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import { verdictSentence } from '../marking/wording';
 import { forLearner, isFinal, withoutPrivateNotes } from './for-learner';
 

@@ -4,7 +4,7 @@ import { questionsFor } from '../adviser/questions';
 import type { Drive, Mark } from '../drive/drive';
 import { countingMarks } from '../marking/counting';
 import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import type { Verdict } from '../marking/verdict';
 
 /** Help within this time of a mark belongs to it (house default). */
@@ -27,7 +27,7 @@ export interface MarkTold {
 }
 
 /** Every mark that counts, in order of time, with what is known about it. */
-export function marksTold(standard: Standard, drive: Drive, verdict: Verdict): readonly MarkTold[] {
+export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Verdict): readonly MarkTold[] {
   const { items } = rulesOf(standard);
   const deciding = new Set(verdict.reasons.flatMap(({ marks }) => marks.map(({ id }) => id)));
   const myths = mythsFor(standard, drive);

@@ -2,7 +2,7 @@ import { drivenBefore, drivenMs } from '../drive/clock';
 import type { Drive, Mark } from '../drive/drive';
 import { countingMarks } from '../marking/counting';
 import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { chanceOfAtLeast } from './chance';
 import { placeOf, type Place } from './places';
 
@@ -30,7 +30,7 @@ export type Pattern =
     };
 
 /** What the marks of a drive have in common, the most telling first. */
-export function patternsIn(standard: Standard, drive: Drive): readonly Pattern[] {
+export function patternsIn(standard: EffectiveStandard, drive: Drive): readonly Pattern[] {
   const marks = countingMarks(standard, drive);
   const { items } = rulesOf(standard);
   const groups = (keyOf: (mark: Mark) => string | undefined) => {

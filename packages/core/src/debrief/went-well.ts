@@ -4,7 +4,7 @@ import { askedOn } from '../marking/asked';
 import { countingMarks } from '../marking/counting';
 import type { ItemCounts } from '../marking/likely';
 import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 
 /** A stretch without a mark is worth a word from this length on (house default). */
 const stretchMs = 8 * 60_000;
@@ -28,7 +28,7 @@ export type GoodThing =
  * What went well on an ended drive: only what can be counted.
  * @param past how often each item was marked in the drives before, oldest first
  */
-export function wentWell(standard: Standard, drive: Drive, past: readonly ItemCounts[]): readonly GoodThing[] {
+export function wentWell(standard: EffectiveStandard, drive: Drive, past: readonly ItemCounts[]): readonly GoodThing[] {
   const marks = countingMarks(standard, drive);
   const endMs = drive.lastMs;
   const driven = drivenMs(drive, endMs);

@@ -1,6 +1,6 @@
 import { itemName, inWords, joinWords } from '../marking/wording';
 import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import type { ComparedWithLast } from './compared';
 import type { Pattern } from './patterns';
 import { placeWords } from './places';
@@ -16,7 +16,7 @@ function clock(ms: number): string {
 }
 
 /** Something that went well, in a sentence. */
-export function goodThingWords(standard: Standard, good: GoodThing): string {
+export function goodThingWords(standard: EffectiveStandard, good: GoodThing): string {
   switch (good.kind) {
     case 'stretch':
       return `${minutes(good.toMs - good.fromMs)} without a mark, from ${clock(good.fromMs)} to ${clock(good.toMs)}.`;
@@ -38,7 +38,7 @@ export function goodThingWords(standard: Standard, good: GoodThing): string {
 }
 
 /** What marks have in common, in a sentence. */
-export function patternWords(standard: Standard, pattern: Pattern): string {
+export function patternWords(standard: EffectiveStandard, pattern: Pattern): string {
   switch (pattern.kind) {
     case 'item':
       return `${itemName(standard, pattern.item)}: ${inWords(pattern.count)} times on this drive.`;
@@ -54,7 +54,7 @@ export function patternWords(standard: Standard, pattern: Pattern): string {
 }
 
 /** The drive beside the last ones, in sentences. */
-export function comparedWords(standard: Standard, compared: ComparedWithLast): readonly string[] {
+export function comparedWords(standard: EffectiveStandard, compared: ComparedWithLast): readonly string[] {
   const { drives, marks, before, again, fresh } = compared;
   if (drives === 0) return [];
   const names = (items: readonly string[]) => joinWords(items.map((item) => itemName(standard, item)));
@@ -67,7 +67,7 @@ export function comparedWords(standard: Standard, compared: ComparedWithLast): r
 }
 
 /** Why something is worth working on. */
-export function workOnWords(standard: Standard, { today, gravest, drives, of }: WorkOn): string {
+export function workOnWords(standard: EffectiveStandard, { today, gravest, drives, of }: WorkOn): string {
   const grade = gravest === undefined ? undefined : rulesOf(standard).grades.get(gravest)?.name;
   const now =
     today === 0

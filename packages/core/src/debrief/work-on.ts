@@ -2,7 +2,7 @@ import type { Drive } from '../drive/drive';
 import { countingMarks } from '../marking/counting';
 import type { ItemCounts } from '../marking/likely';
 import { rulesOf } from '../marking/rules';
-import type { GradeSign, Standard } from '../marking/standard';
+import type { GradeSign, EffectiveStandard } from '../marking/standard';
 import { timesMarked } from './went-well';
 
 /** What a mark weighs against another when two things are to be chosen (house default). */
@@ -27,7 +27,7 @@ export interface WorkOn {
  * coming back, and what keeps coming back without having been marked today.
  * @param past how often each item was marked in the drives before, oldest first
  */
-export function worthWork(standard: Standard, drive: Drive, past: readonly ItemCounts[]): readonly WorkOn[] {
+export function worthWork(standard: EffectiveStandard, drive: Drive, past: readonly ItemCounts[]): readonly WorkOn[] {
   const { items, grades } = rulesOf(standard);
   const recent = past.slice(-mostPast);
   const before = timesMarked(recent);
@@ -61,7 +61,7 @@ export function worthWork(standard: Standard, drive: Drive, past: readonly ItemC
 }
 
 /** The two of these to begin with: the first, and the next of another area, or the next where there is none. */
-export function firstTwo(standard: Standard, list: readonly WorkOn[]): readonly WorkOn[] {
+export function firstTwo(standard: EffectiveStandard, list: readonly WorkOn[]): readonly WorkOn[] {
   const areaOf = ({ item }: WorkOn) => rulesOf(standard).items.get(item)?.category.code;
   const [first, ...rest] = list;
   if (!first) return [];

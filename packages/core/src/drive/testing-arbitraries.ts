@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { rulesOf } from '../marking/rules';
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import {
   attemptResults,
   checkResults,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { foldDrive } from '../drive/fold';
 import { logOf, start } from '../drive/testing';
 import { anyLog, secretWord } from '../drive/testing-arbitraries';
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import { driveColumns, driveTable } from './drive-table';
 
 const rows = driveTable(

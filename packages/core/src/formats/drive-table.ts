@@ -1,6 +1,6 @@
 import type { Drive } from '../drive/drive';
 import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 
 /** The columns of the table, in order. Times are seconds of the drive's clock. */
 export const driveColumns = [
@@ -21,7 +21,7 @@ export const driveColumns = [
 export type DriveRow = Partial<Readonly<Record<(typeof driveColumns)[number], string | number>>>;
 
 /** A drive as a table, a row for each thing that happened, in order of time. Private notes stay out. */
-export function driveTable(standard: Standard, drive: Drive): readonly DriveRow[] {
+export function driveTable(standard: EffectiveStandard, drive: Drive): readonly DriveRow[] {
   const { items, grades } = rulesOf(standard);
   const seconds = (ms: number) => Math.round(ms / 100) / 10;
   const gradeName = (code: string | undefined) => (code === undefined ? '' : (grades.get(code)?.name ?? code));

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { fullTest } from '../drive/testing';
 import { anyLog } from '../drive/testing-arbitraries';
 import type { Standard } from '../marking/standard';
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import { parseDriveRecords } from './drive-record';
 import { fileText } from './file-text';
 

@@ -2,7 +2,7 @@ import type { Drive } from '../drive/drive';
 import { countBy, groupBy } from './grouping';
 import { countingMarks } from './counting';
 import { rulesOf } from './rules';
-import type { Standard } from './standard';
+import type { EffectiveStandard } from './standard';
 
 /** Marks of one category, by grade code. */
 export interface AreaCount {
@@ -13,7 +13,7 @@ export interface AreaCount {
 }
 
 /** How many marks that count each category of the standard has, in the standard's order, empty ones left out. */
-export function marksByArea(standard: Standard, drive: Drive): readonly AreaCount[] {
+export function marksByArea(standard: EffectiveStandard, drive: Drive): readonly AreaCount[] {
   const { items } = rulesOf(standard);
   const byCategory = groupBy(countingMarks(standard, drive), ({ item }) => items.get(item)?.category.code ?? '');
   return standard.categories.flatMap(({ code, name }) => {

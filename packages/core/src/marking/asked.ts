@@ -1,6 +1,6 @@
 import type { Drive } from '../drive/drive';
 import { gradesOf, rulesOf } from './rules';
-import type { Grade, QuestionRule, Standard } from './standard';
+import type { Grade, QuestionRule, EffectiveStandard } from './standard';
 
 /** How a question of the standard stands on a drive. */
 export interface Asked {
@@ -16,7 +16,7 @@ export interface Asked {
 }
 
 /** How every question of the standard stands. */
-export function askedOn(standard: Standard, drive: Drive): readonly Asked[] {
+export function askedOn(standard: EffectiveStandard, drive: Drive): readonly Asked[] {
   return standard.questions.map((rule) => askedOf(rule, drive));
 }
 
@@ -44,7 +44,7 @@ export function isLastTry({ rule, nextTry }: Asked): boolean {
 }
 
 /** The grade that a slip of this item brings when nobody says otherwise: its mildest that counts. */
-export function usualGrade(standard: Standard, itemCode: string): Grade | undefined {
+export function usualGrade(standard: EffectiveStandard, itemCode: string): Grade | undefined {
   const item = rulesOf(standard).items.get(itemCode)?.item;
   if (!item) return undefined;
   const grades = gradesOf(standard, item);

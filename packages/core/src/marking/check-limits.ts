@@ -1,10 +1,10 @@
 import { countsMarks, drawKey, gradesOf, rulesOf, useKey } from './rules';
-import type { Category, Item, Limit, LimitMeasure, Standard } from './standard';
+import type { Category, Item, Limit, LimitMeasure, EffectiveStandard } from './standard';
 
 type Add = (path: string, cause: string) => void;
 
 /** What is wrong with the limits of a standard whose other parts are sound. */
-export function checkLimits(standard: Standard, add: Add): void {
+export function checkLimits(standard: EffectiveStandard, add: Add): void {
   if (!standard.limits.some(({ effect }) => effect.kind === 'fail-test'))
     add('/limits', 'No limit fails the test: everybody would pass.');
   standard.limits.forEach((limit, i) => {
@@ -25,7 +25,7 @@ export function checkLimits(standard: Standard, add: Add): void {
 }
 
 /** An attempt that a limit fails has to lead somewhere. */
-function checkAttempts({ limits }: Standard, add: Add): void {
+function checkAttempts({ limits }: EffectiveStandard, add: Add): void {
   limits.forEach(({ name, effect, scope }, i) => {
     if (effect.kind !== 'fail-attempt' || scope.kind !== 'exercise') return;
     const counted = limits.some(
@@ -39,7 +39,7 @@ function checkAttempts({ limits }: Standard, add: Add): void {
 }
 
 /** A single mark of a grade that fails at once has to fail something, whatever the item. */
-function checkOutright(standard: Standard, add: Add): void {
+function checkOutright(standard: EffectiveStandard, add: Add): void {
   const { draws } = rulesOf(standard);
   const fails = (item: Item, grade: string) =>
     draws
@@ -63,7 +63,7 @@ function checkOutright(standard: Standard, add: Add): void {
 }
 
 /** Which of several marks a cap lets count must not matter, so they weigh the same within a limit. */
-function checkCappedPoints(standard: Standard, add: Add): void {
+function checkCappedPoints(standard: EffectiveStandard, add: Add): void {
   const { draws, caps } = rulesOf(standard);
   const worth = new Map<string, number>();
   const told = new Set<string>();
@@ -89,7 +89,7 @@ interface Found {
   readonly cause: string;
 }
 
-function problemOf(standard: Standard, limit: Limit): Found | undefined {
+function problemOf(standard: EffectiveStandard, limit: Limit): Found | undefined {
   const { measure, effect, allowed, scope } = limit;
   const unknown = missingName(standard, limit);
   if (unknown) return unknown;
@@ -117,7 +117,7 @@ function problemOf(standard: Standard, limit: Limit): Found | undefined {
 /** No test lasts a day in seconds, or holds so many marks (house default). */
 const mostAllowed = 86_400;
 
-function isGraverThanAll({ grades }: Standard, grade: string, measure: LimitMeasure): boolean {
+function isGraverThanAll({ grades }: EffectiveStandard, grade: string, measure: LimitMeasure): boolean {
   const rank = (code: string) => grades.findIndex((one) => one.code === code);
   return countsMarks(measure) && measure.grades.every((code) => rank(code) < rank(grade));
 }
@@ -147,7 +147,7 @@ function scopeFits(measure: LimitMeasure, scope: Limit['scope']['kind']): boolea
   }
 }
 
-function missingName(standard: Standard, { scope, measure }: Limit): Found | undefined {
+function missingName(standard: EffectiveStandard, { scope, measure }: Limit): Found | undefined {
   const named: readonly (readonly [string | undefined, string, readonly { readonly code: string }[]])[] = [
     [scope.kind === 'category' ? scope.category : undefined, 'category', standard.categories],
     [scope.kind === 'item' ? scope.item : undefined, 'item', standard.categories.flatMap(({ items }) => items)],
@@ -167,12 +167,12 @@ function missingName(standard: Standard, { scope, measure }: Limit): Found | und
   return item === undefined ? undefined : { at: '/measure/items', cause: `the standard has no item "${item}".` };
 }
 
-const hasGrade = (standard: Standard, grade: string) => standard.grades.some(({ code }) => code === grade);
+const hasGrade = (standard: EffectiveStandard, grade: string) => standard.grades.some(({ code }) => code === grade);
 
 type MarkMeasure = Extract<LimitMeasure, { readonly grades: unknown }>;
 
 /** Why a limit that adds up marks could never be crossed, or never before another one. */
-function neverBinds(standard: Standard, limit: Limit, measure: MarkMeasure): Found | undefined {
+function neverBinds(standard: EffectiveStandard, limit: Limit, measure: MarkMeasure): Found | undefined {
   const reached = standard.categories.flatMap((category) =>
     category.items.flatMap((item) => {
       if (!inScope(limit, category, item) || (measure.items && !measure.items.includes(item.code))) return [];
@@ -214,7 +214,7 @@ function inScope({ scope }: Limit, category: Category, item: Item): boolean {
 
 /** How many marks on these items and grades can count at most, caps considered. */
 function mostCounted(
-  standard: Standard,
+  standard: EffectiveStandard,
   reached: readonly { readonly item: Item; readonly grade: { readonly code: string } }[],
 ): number {
   const shared = new Set<string>();

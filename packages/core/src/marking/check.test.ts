@@ -6,10 +6,7 @@ import { differencesBetween } from './difference';
 import { houseDefault } from './provenance';
 import { whatFails } from './read-out';
 import type { Limit, Standard } from './standard';
-import { graded } from './templates/graded';
-import { tally } from './templates/tally';
-import { templates } from './templates/templates';
-import { timedYard } from './templates/timed-yard';
+import { choosing, graded, tally, templates, timedYard } from './testing-standards';
 
 const limit = (changes: Partial<Limit>): Limit => ({
   code: 'made-up',
@@ -148,10 +145,7 @@ describe('what fails a learner, in words', () => {
   });
 
   it('follows the chosen options', () => {
-    const lenient = {
-      ...timedYard,
-      options: timedYard.options.map((o) => (o.code === 'engine-stops' ? { ...o, chosen: 'more-than-three' } : o)),
-    };
+    const lenient = choosing(timedYard, 'engine-stops', 'more-than-three');
     expect(whatFails(timedYard)).toContain('You fail with more than two demerits (engine stopped) in all.');
     expect(whatFails(lenient)).toContain('You fail with more than three demerits (engine stopped) in all.');
   });

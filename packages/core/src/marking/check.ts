@@ -1,6 +1,6 @@
 import { findBehaviour } from '../catalogue/catalogue';
 import { checkLimits } from './check-limits';
-import { withOptions } from './options';
+import { effective } from './options';
 import { problemList, type StandardProblem } from './problem';
 import type { Measured, Standard } from './standard';
 
@@ -22,7 +22,7 @@ export function contradictionsIn(standard: Standard): readonly StandardProblem[]
   checkRequirements(standard, problems.add);
   checkBriefing(standard, problems.add);
   checkOptions(standard, problems.add);
-  if (problems.all.length === 0) checkLimits(withOptions(standard), problems.add);
+  if (problems.all.length === 0) checkLimits(effective(standard), problems.add);
   return problems.all;
 }
 

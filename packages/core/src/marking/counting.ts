@@ -1,7 +1,7 @@
 import { standingMarks, type Drive, type Mark } from '../drive/drive';
 import { gradeOfValue } from './measured';
 import { rulesOf } from './rules';
-import type { Standard } from './standard';
+import type { EffectiveStandard } from './standard';
 
 /** A measured value and a grade given by hand that contradict each other. */
 export interface MeasuredConflict {
@@ -14,11 +14,11 @@ export interface MeasuredConflict {
 }
 
 /** Marks whose value and grade contradict each other, in order of their moments; struck ones are passed over. */
-export function measuredConflicts(standard: Standard, drive: Drive): readonly MeasuredConflict[] {
+export function measuredConflicts(standard: EffectiveStandard, drive: Drive): readonly MeasuredConflict[] {
   return standingMarks(drive).flatMap((mark) => conflictOf(standard, mark) ?? []);
 }
 
-function conflictOf(standard: Standard, mark: Mark): MeasuredConflict | undefined {
+function conflictOf(standard: EffectiveStandard, mark: Mark): MeasuredConflict | undefined {
   if (mark.measured === undefined) return undefined;
   const measured = rulesOf(standard).items.get(mark.item)?.item.measured;
   if (!measured) return undefined;
@@ -30,7 +30,7 @@ function conflictOf(standard: Standard, mark: Mark): MeasuredConflict | undefine
  * The mark with the grade that counts, which is the measured value's where the two contradict each other and the
  * standard does not say otherwise; undefined where the value is within what the standard allows.
  */
-export function asCounted(standard: Standard, mark: Mark): Mark | undefined {
+export function asCounted(standard: EffectiveStandard, mark: Mark): Mark | undefined {
   const conflict = conflictOf(standard, mark);
   if (!conflict || conflict.counts === 'grade') return mark;
   return conflict.byValue === undefined ? undefined : { ...mark, grade: conflict.byValue };
@@ -40,7 +40,7 @@ export function asCounted(standard: Standard, mark: Mark): Mark | undefined {
  * The marks that count, in order of their moments and with the grades that count: those not struck, and of two that
  * may be one fault seen twice only the graver until somebody has settled it.
  */
-export function countingMarks(standard: Standard, drive: Drive): readonly Mark[] {
+export function countingMarks(standard: EffectiveStandard, drive: Drive): readonly Mark[] {
   const plain = standingMarks(drive);
   const standing = plain.some(({ measured }) => measured !== undefined)
     ? plain.flatMap((mark) => asCounted(standard, mark) ?? [])

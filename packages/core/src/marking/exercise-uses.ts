@@ -3,7 +3,7 @@ import type { Circumstances } from './circumstances';
 import { groupBy } from './grouping';
 import type { Reason } from './reason';
 import { coversExercise } from './rules';
-import type { Limit, Standard } from './standard';
+import type { Limit, EffectiveStandard } from './standard';
 
 /** How far a limit is used that no mark draws on. */
 export interface PlainUse {
@@ -27,7 +27,7 @@ export interface NonMarkUses {
 }
 
 /** How far time, attempts and steps are used: seconds, attempts, movements or looks. */
-export function nonMarkUses(standard: Standard, is: Circumstances): NonMarkUses {
+export function nonMarkUses(standard: EffectiveStandard, is: Circumstances): NonMarkUses {
   const failing: Reason[] = [];
   /** When each attempt failed, by the instructor's word or by a limit; those that did not are missing. */
   const failedAt = new Map<ExerciseRun, number>();
@@ -85,7 +85,7 @@ const countUse = (limit: Limit, scope: string, moments: readonly number[]): Time
 
 /** A limit over the time or the steps of one attempt. */
 function useOfRun(
-  standard: Standard,
+  standard: EffectiveStandard,
   limit: Limit,
   run: ExerciseRun,
   is: Circumstances,

@@ -1,8 +1,7 @@
 import { foldDrive } from '../drive/fold';
 import { logOf, minute, start } from '../drive/testing';
 import { independentPart } from './independent';
-import { tally } from './templates/tally';
-import { timedYard } from './templates/timed-yard';
+import { tally, timedYard } from './testing-standards';
 
 const guided = foldDrive(logOf([[0, start()]]));
 const from = (min: number) =>

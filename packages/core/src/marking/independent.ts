@@ -1,6 +1,6 @@
 import { drivenMs, sectionMs } from '../drive/clock';
 import type { Drive } from '../drive/drive';
-import type { Standard } from './standard';
+import type { EffectiveStandard } from './standard';
 
 /** A test asks for 15 to 20 min of independent driving (common practice): three quarters of the longer are enough. */
 const enoughShare = 0.75;
@@ -22,7 +22,7 @@ export interface IndependentPart {
  * @param nowMs on the drive's clock, in milliseconds
  * @returns undefined where the standard asks for none
  */
-export function independentPart(standard: Standard, drive: Drive, nowMs: number): IndependentPart | undefined {
+export function independentPart(standard: EffectiveStandard, drive: Drive, nowMs: number): IndependentPart | undefined {
   const { independentMin, totalMin } = standard.length;
   if (!independentMin) return undefined;
   const haveMs = sectionMs(drive, 'independent', nowMs);

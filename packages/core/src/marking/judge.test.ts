@@ -8,7 +8,7 @@ import { circumstancesOf, judgeDrive } from './judge';
 import { rulesOf } from './rules';
 import { addMark, scoreMarks } from './score';
 import { itemName, reasonSentence, verdictSentence } from './wording';
-import { tally } from './templates/tally';
+import { tally } from './testing-standards';
 import { nearLimits, verdictOf } from './verdict';
 
 const judge = (bodies: readonly EventBody[]) => judgeDrive(tally, foldDrive(fullTest(bodies)));

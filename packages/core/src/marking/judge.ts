@@ -4,7 +4,7 @@ import type { Circumstances } from './circumstances';
 import { countingMarks, measuredConflicts } from './counting';
 import { rulesOf } from './rules';
 import { scoreMarks } from './score';
-import type { Standard } from './standard';
+import type { EffectiveStandard } from './standard';
 import { strangeReferences } from './strange';
 import { verdictOf, type Verdict } from './verdict';
 
@@ -14,13 +14,13 @@ import { verdictOf, type Verdict } from './verdict';
  * @param nowMs for a drive under way, the moment to judge at, on the drive's clock in milliseconds; without it,
  *   the moment of the last event
  */
-export function judgeDrive(standard: Standard, drive: Drive, nowMs: number = drive.lastMs): Verdict {
+export function judgeDrive(standard: EffectiveStandard, drive: Drive, nowMs: number = drive.lastMs): Verdict {
   const score = scoreMarks(rulesOf(standard), countingMarks(standard, drive));
   return verdictOf(score, circumstancesOf(standard, drive, nowMs), measuredConflicts(standard, drive));
 }
 
 /** What a verdict needs to know of this drive besides its marks. */
-export function circumstancesOf(standard: Standard, drive: Drive, nowMs: number): Circumstances {
+export function circumstancesOf(standard: EffectiveStandard, drive: Drive, nowMs: number): Circumstances {
   return {
     ending: drive.ended?.ending ?? 'none',
     cause: drive.ended?.cause,

@@ -4,11 +4,11 @@ import { parseStandardFile, standardFile } from '../formats/standard-file';
 import { contradictionsIn } from './check';
 import { rulesOf } from './rules';
 import { addMark, scoreMarks } from './score';
-import type { Standard } from './standard';
+import type { EffectiveStandard } from './standard';
 import { anyMarks, anyStandard } from './testing-arbitraries';
 import { verdictOf } from './verdict';
 
-const judge = (standard: Standard, marks: readonly Mark[]) => verdictOf(scoreMarks(rulesOf(standard), marks));
+const judge = (standard: EffectiveStandard, marks: readonly Mark[]) => verdictOf(scoreMarks(rulesOf(standard), marks));
 const withMarks = (withCaps: boolean) =>
   anyStandard(withCaps).chain((standard) => fc.tuple(fc.constant(standard), anyMarks(standard)));
 

@@ -2,8 +2,7 @@ import type { EventBody } from '../drive/event';
 import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
 import { countItems, itemsOfExercise, likelyItems } from './likely';
-import { tally } from './templates/tally';
-import { templates } from './templates/templates';
+import { tally, templates } from './testing-standards';
 
 const mark = (item: string, grade = 'driving') => ({ type: 'mark', item, grade }) as const;
 

@@ -2,7 +2,7 @@ import { currentSpan } from '../drive/clock';
 import { standingMarks, type Drive } from '../drive/drive';
 import { countBy } from './grouping';
 import { rulesOf } from './rules';
-import type { Standard } from './standard';
+import type { EffectiveStandard } from './standard';
 
 /** A drive two drives back weighs half of the last one. */
 const halfLifeDrives = 2;
@@ -33,7 +33,7 @@ export function countItems(drive: Drive): ItemCounts {
 }
 
 /** The items that an exercise can bring: those that are its own, then those it lists. */
-export function itemsOfExercise(standard: Standard, exercise: string): readonly string[] {
+export function itemsOfExercise(standard: EffectiveStandard, exercise: string): readonly string[] {
   const own = standard.categories.flatMap(({ items }) => items.filter((item) => item.exercise === exercise));
   const listed = standard.exercises.find(({ code }) => code === exercise)?.items ?? [];
   return [...new Set([...own.map(({ code }) => code), ...listed])];
@@ -57,7 +57,7 @@ export interface LikelyItem {
  * @param most how many items at most
  */
 export function likelyItems(
-  standard: Standard,
+  standard: EffectiveStandard,
   past: readonly ItemCounts[],
   now: Drive,
   most: number,

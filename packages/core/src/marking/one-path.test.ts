@@ -4,16 +4,13 @@ import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
 import { anyLog } from '../drive/testing-arbitraries';
 import { judgeDrive } from './judge';
-import type { Standard } from './standard';
-import { attemptsYard } from './templates/attempts-yard';
-import { tally } from './templates/tally';
-import { templates } from './templates/templates';
-import { timedYard } from './templates/timed-yard';
+import type { EffectiveStandard } from './standard';
+import { attemptsYard, tally, templates, timedYard } from './testing-standards';
 import { anyLogUnder, anyStandard } from './testing-arbitraries';
 import { judgeUnder } from './translate';
 import { conflictSentence, verdictSentence } from './wording';
 
-const judge = (standard: Standard, log: readonly DriveEvent[]) => judgeDrive(standard, foldDrive(log));
+const judge = (standard: EffectiveStandard, log: readonly DriveEvent[]) => judgeDrive(standard, foldDrive(log));
 const exercise = (code: string): EventBody => ({ type: 'section', section: 'exercise', exercise: code });
 const mark = (item: string, grade: string, more: object = {}): EventBody => ({ type: 'mark', item, grade, ...more });
 const ended: EventBody = { type: 'ended', ending: 'completed' };
@@ -143,7 +140,7 @@ describe('a standard that has no place for a drive', () => {
 describe('a measured value and a grade that contradict each other', () => {
   const rolled = (measured: number, grade: string) =>
     fullTest([mark('slope.roll-back', grade, { measured })], 'timed-yard');
-  const byGrade: Standard = {
+  const byGrade: EffectiveStandard = {
     ...timedYard,
     categories: timedYard.categories.map((category) => ({
       ...category,

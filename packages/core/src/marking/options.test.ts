@@ -1,41 +1,43 @@
 import { bandWords, gradeOfValue } from './measured';
-import { isChosen, settingsOf, withOptions } from './options';
+import { isChosen, settingsOf, effective } from './options';
 import { rulesOf } from './rules';
 import type { Measured, Standard } from './standard';
+import { choosing } from './testing-standards';
 import { reversingArea } from './templates/reversing-area';
 import { tally } from './templates/tally';
 import { templates } from './templates/templates';
 import { timedYard } from './templates/timed-yard';
 
-const choose = (standard: Standard, option: string, chosen: string): Standard => ({
-  ...standard,
-  options: standard.options.map((o) => (o.code === option ? { ...o, chosen } : o)),
-});
 const limit = (standard: Standard, code: string) => standard.limits.find((l) => l.code === code)!.allowed.value;
 
 describe('options of a standard', () => {
   it('set the number of a limit, the grades of an item and the bands of a measured one', () => {
-    expect(limit(withOptions(choose(timedYard, 'engine-stops', 'more-than-three')), 'engine')).toBe(3);
-    const free = withOptions(choose(reversingArea, 'shunt', 'free'));
+    expect(limit(choosing(timedYard, 'engine-stops', 'more-than-three'), 'engine')).toBe(3);
+    const free = choosing(reversingArea, 'shunt', 'free');
     expect(rulesOf(free).items.get('reverse.shunt')!.item.grades).toEqual(['noted']);
-    const strict = withOptions(choose(timedYard, 'yard-speed', 'over-34'));
+    const strict = choosing(timedYard, 'yard-speed', 'over-34');
     expect(rulesOf(strict).items.get('whole.overspeed')!.item.measured!.bands[0]!.over).toBe(34);
   });
 
   it('change nothing where the choice sets nothing', () => {
-    expect(withOptions(choose(tally, 'stop-hold', 'count-5')).limits).toEqual(tally.limits);
+    expect(choosing(tally, 'stop-hold', 'count-5').limits).toEqual(tally.limits);
     expect(settingsOf(tally)).toEqual([]);
   });
 
-  it('leave the standard itself as it was, and are settled once', () => {
+  it('leave the standard itself as it was, and change nothing when they are applied again', () => {
     const before = JSON.stringify(timedYard);
-    expect(withOptions(timedYard)).toBe(withOptions(timedYard));
+    for (const { code, choices } of timedYard.options) {
+      for (const choice of choices) {
+        const once = choosing(timedYard, code, choice.code);
+        expect(effective(once)).toEqual(once);
+      }
+    }
     expect(JSON.stringify(timedYard)).toBe(before);
   });
 
   it('keep the numbers the templates state, so that reading a template and judging by it agree', () => {
     for (const standard of templates)
-      for (const { code, allowed } of standard.limits) expect(limit(withOptions(standard), code)).toBe(allowed.value);
+      for (const { code, allowed } of standard.limits) expect(limit(effective(standard), code)).toBe(allowed.value);
   });
 
   it('can be asked about', () => {

@@ -1,19 +1,13 @@
-import type { Item, Setting, Standard } from './standard';
-
-const resolved = new WeakMap<Standard, Standard>();
+import type { EffectiveStandard, Item, Setting, Standard } from './standard';
 
 /** What the chosen options of a standard change, in the order of the options. */
 export function settingsOf(standard: Standard): readonly Setting[] {
   return standard.options.flatMap((option) => option.choices.find(({ code }) => code === option.chosen)?.sets ?? []);
 }
 
-/** The standard with the numbers its chosen options lead to; asking again for the same object costs nothing. */
-export function withOptions(standard: Standard): Standard {
-  const known = resolved.get(standard);
-  if (known) return known;
-  const changed = settingsOf(standard).reduce(apply, standard);
-  resolved.set(standard, changed);
-  return changed;
+/** The standard with the numbers its chosen options lead to. Called where a drive, a sheet or a plan is bound to it. */
+export function effective(standard: Standard): EffectiveStandard {
+  return settingsOf(standard).reduce(apply, standard) as EffectiveStandard;
 }
 
 function apply(standard: Standard, setting: Setting): Standard {

@@ -1,14 +1,12 @@
-import { withOptions } from './options';
 import { countsMarks } from './rules';
-import type { Cap, Limit, Requirement, Standard } from './standard';
+import type { Cap, Limit, Requirement, EffectiveStandard } from './standard';
 import { inWords, joinWords, secondsWords, unitOf } from './wording';
 
 /**
  * What fails a learner under this standard, in a few plain sentences: limits that fail the test first, then those
  * of exercises, then caps and what has to be driven at all.
  */
-export function whatFails(raw: Standard): readonly string[] {
-  const standard = withOptions(raw);
+export function whatFails(standard: EffectiveStandard): readonly string[] {
   const ofEffect = (kind: Limit['effect']['kind']) => standard.limits.filter(({ effect }) => effect.kind === kind);
   return [
     ...ofEffect('fail-test').map((limit) => `You fail ${limitWords(standard, limit)}.`),
@@ -25,13 +23,17 @@ export function whatFails(raw: Standard): readonly string[] {
   ];
 }
 
-function gradeName(standard: Standard, { effect }: Limit): string {
+function gradeName(standard: EffectiveStandard, { effect }: Limit): string {
   if (!('grade' in effect)) return '';
   return standard.grades.find(({ code }) => code === effect.grade)?.name ?? effect.grade;
 }
 
 /** Limits of single exercises that differ in their number only share a sentence. */
-function grouped(standard: Standard, what: 'exercise' | 'attempt', limits: readonly Limit[]): readonly string[] {
+function grouped(
+  standard: EffectiveStandard,
+  what: 'exercise' | 'attempt',
+  limits: readonly Limit[],
+): readonly string[] {
   const single = (limit: Limit) => limit.scope.kind === 'exercise' && limit.scope.exercise !== undefined;
   const kinds = new Map<string, Limit[]>();
   for (const limit of limits) {
@@ -49,7 +51,7 @@ function grouped(standard: Standard, what: 'exercise' | 'attempt', limits: reado
   });
 }
 
-function exerciseName(standard: Standard, { scope, name }: Limit): string {
+function exerciseName(standard: EffectiveStandard, { scope, name }: Limit): string {
   const code = scope.kind === 'exercise' ? scope.exercise : undefined;
   return (standard.exercises.find((exercise) => exercise.code === code)?.name ?? name).toLowerCase();
 }
@@ -61,7 +63,7 @@ function amount(limit: Limit): string {
 }
 
 /** "with more than 15 driving faults in all", "with one serious fault or dangerous fault". */
-function limitWords(standard: Standard, limit: Limit): string {
+function limitWords(standard: EffectiveStandard, limit: Limit): string {
   const { measure, allowed, scope } = limit;
   const where = whereWords(standard, limit);
   const n = allowed.value;
@@ -81,7 +83,7 @@ function limitWords(standard: Standard, limit: Limit): string {
     : `with more than ${inWords(n)} ${grades.map((grade) => (n === 1 ? grade.name : grade.plural)).join(' or ')}${of}${where}`;
 }
 
-function whereWords(standard: Standard, { scope, measure, allowed, effect }: Limit): string {
+function whereWords(standard: EffectiveStandard, { scope, measure, allowed, effect }: Limit): string {
   const name = (list: readonly { readonly code: string; readonly name: string }[], code: string) =>
     list.find((entry) => entry.code === code)?.name.toLowerCase() ?? code;
   switch (scope.kind) {
@@ -112,7 +114,7 @@ function capWords({ name, free, atMost }: Cap): string {
   return `${name}: ${joinWords(parts)}.`;
 }
 
-function requirementWords(standard: Standard, requirements: readonly Requirement[]): readonly string[] {
+function requirementWords(standard: EffectiveStandard, requirements: readonly Requirement[]): readonly string[] {
   const exercises = requirements.flatMap((requirement) =>
     requirement.kind === 'exercise'
       ? [standard.exercises.find(({ code }) => code === requirement.exercise)?.name ?? requirement.exercise]

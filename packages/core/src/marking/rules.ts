@@ -1,5 +1,4 @@
-import { withOptions } from './options';
-import type { Cap, Category, Grade, Item, Limit, LimitMeasure, Standard } from './standard';
+import type { Cap, Category, Grade, Item, Limit, LimitMeasure, EffectiveStandard, Standard } from './standard';
 
 /** A limit that a mark of some item and grade draws on. */
 export interface Draw {
@@ -20,7 +19,7 @@ export interface Placed {
 /** A standard made ready for judging: what each mark draws on, looked up instead of searched for. */
 export interface Rules {
   /** The standard with its options applied. */
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly items: ReadonlyMap<string, Placed>;
   /** The items of each behaviour of the catalogue, in the standard's order. */
   readonly byBehaviour: ReadonlyMap<string, readonly Placed[]>;
@@ -41,13 +40,12 @@ export const useKey = ({ code }: { readonly code: string }, scope: string): stri
 
 export const drawKey = (item: string, grade: string): string => `${item} ${grade}`;
 
-const compiled = new WeakMap<Standard, Rules>();
+const compiled = new WeakMap<EffectiveStandard, Rules>();
 
 /** Compiles a standard; asking again for the same object costs nothing. */
-export function rulesOf(raw: Standard): Rules {
-  const known = compiled.get(raw);
+export function rulesOf(standard: EffectiveStandard): Rules {
+  const known = compiled.get(standard);
   if (known) return known;
-  const standard = withOptions(raw);
   const items = new Map<string, Placed>();
   const byBehaviour = new Map<string, Placed[]>();
   const draws = new Map<string, Draw[]>();
@@ -81,7 +79,6 @@ export function rulesOf(raw: Standard): Rules {
     draws,
     caps,
   };
-  compiled.set(raw, rules);
   compiled.set(standard, rules);
   return rules;
 }
@@ -92,7 +89,7 @@ export function isGraver({ ranks }: Pick<Rules, 'ranks'>, grade: string, than: s
 }
 
 /** The grades that an item can have under its standard, from mildest to gravest. */
-export function gradesOf(standard: Standard, item: Item): readonly Grade[] {
+export function gradesOf(standard: Pick<Standard, 'grades'>, item: Item): readonly Grade[] {
   return item.grades ? standard.grades.filter((grade) => item.grades?.includes(grade.code)) : standard.grades;
 }
 

@@ -4,26 +4,25 @@ import { fullTest, logOf, start } from '../drive/testing';
 import { judgeDrive } from './judge';
 import { gradeOfValue } from './measured';
 import { rulesOf } from './rules';
-import type { Standard } from './standard';
-import { attemptsYard } from './templates/attempts-yard';
-import { graded } from './templates/graded';
-import { minorMajor } from './templates/minor-major';
-import { pointsOff } from './templates/points-off';
-import { reversingArea } from './templates/reversing-area';
-import { sequenceChecklist } from './templates/sequence-checklist';
-import { strikes } from './templates/strikes';
-import { timedYard } from './templates/timed-yard';
+import type { EffectiveStandard } from './standard';
+import {
+  choosing,
+  attemptsYard,
+  graded,
+  minorMajor,
+  pointsOff,
+  reversingArea,
+  sequenceChecklist,
+  strikes,
+  timedYard,
+} from './testing-standards';
 
 const mark = (item: string, grade: string): EventBody => ({ type: 'mark', item, grade });
 const times = (n: number, body: EventBody): EventBody[] => Array.from({ length: n }, () => body);
-const judge = (standard: Standard, ...bodies: EventBody[]) =>
+const judge = (standard: EffectiveStandard, ...bodies: EventBody[]) =>
   judgeDrive(standard, foldDrive(fullTest(bodies, standard.id)));
-const choose = (standard: Standard, option: string, chosen: string): Standard => ({
-  ...standard,
-  options: standard.options.map((o) => (o.code === option ? { ...o, chosen } : o)),
-});
 /** n different items that can have the grade, at most `perCategory` from each category. */
-const spread = (standard: Standard, grade: string, n: number, perCategory = 99): EventBody[] =>
+const spread = (standard: EffectiveStandard, grade: string, n: number, perCategory = 99): EventBody[] =>
   standard.categories
     .flatMap((category) => category.items.filter((item) => item.grades?.includes(grade) ?? true).slice(0, perCategory))
     .filter((item) => item.code !== 'checks.rules')
@@ -105,7 +104,7 @@ const order = ['slope', 'brake', 'angle-bay', 'garage-bay', 'parallel-bay'] as c
 function yard(
   seconds: Partial<Record<(typeof order)[number], number>>,
   bodies: readonly EventBody[] = [],
-  standard: Standard = timedYard,
+  standard: EffectiveStandard = timedYard,
 ) {
   let atS = 0;
   const entries: (readonly [number, EventBody])[] = [[0, start(standard.id)]];
@@ -183,7 +182,7 @@ describe('the timed yard', () => {
   });
 
   it('grades a roll-back by its distance, engine speed and speed by theirs', () => {
-    const of = (item: string, value: number, standard: Standard = timedYard) =>
+    const of = (item: string, value: number, standard: EffectiveStandard = timedYard) =>
       gradeOfValue(rulesOf(standard).items.get(item)!.item.measured!, value);
     expect([15, 15.1, 29.9, 30].map((cm) => of('slope.roll-back', cm))).toEqual([
       undefined,
@@ -194,15 +193,16 @@ describe('the timed yard', () => {
     expect([3000, 3001].map((rpm) => of('slope.revs', rpm))).toEqual([undefined, 'fail']);
     expect([19, 20, 30, 31].map((v) => of('brake.speed', v))).toEqual(['fail', undefined, undefined, 'fail']);
     expect([35, 36].map((v) => of('whole.overspeed', v))).toEqual([undefined, 'fail']);
-    expect(of('whole.overspeed', 35, choose(timedYard, 'yard-speed', 'over-34'))).toBe('fail');
-    expect(of('brake.speed', 26, choose(timedYard, 'brake-speed', '20-25'))).toBe('fail');
+    expect(of('whole.overspeed', 35, choosing(timedYard, 'yard-speed', 'over-34'))).toBe('fail');
+    expect(of('brake.speed', 26, choosing(timedYard, 'brake-speed', '20-25'))).toBe('fail');
   });
 
   it('fails the test the third time the engine stops, or the fourth where the option says so', () => {
-    const stalls = (n: number, standard?: Standard) => yard({}, times(n, mark('whole.stalled', 'demerit')), standard);
+    const stalls = (n: number, standard?: EffectiveStandard) =>
+      yard({}, times(n, mark('whole.stalled', 'demerit')), standard);
     expect(stalls(2).outcome).toBe('pass');
     expect(stalls(3).reasons.map((r) => r.limit.code)).toEqual(['engine']);
-    const lenient = choose(timedYard, 'engine-stops', 'more-than-three');
+    const lenient = choosing(timedYard, 'engine-stops', 'more-than-three');
     expect(stalls(3, lenient).outcome).toBe('pass');
     expect(stalls(4, lenient).outcome).toBe('fail');
   });
@@ -252,7 +252,7 @@ describe('the attempts yard', () => {
 
 // Common practice.
 describe('the reversing area', () => {
-  const reverse = (standard: Standard, ...bodies: EventBody[]) =>
+  const reverse = (standard: EffectiveStandard, ...bodies: EventBody[]) =>
     judgeDrive(
       standard,
       foldDrive(
@@ -271,7 +271,7 @@ describe('the reversing area', () => {
     expect(two.outcome).toBe('pass');
     expect(two.headroom.find(({ limit }) => limit.code === 'faults')?.used).toBe(2);
     expect(reverse(reversingArea, ...times(3, shunt('fault'))).outcome).toBe('fail');
-    const free = choose(reversingArea, 'shunt', 'free');
+    const free = choosing(reversingArea, 'shunt', 'free');
     const unpaid = reverse(free, ...times(2, shunt('noted')));
     expect(unpaid.headroom.find(({ limit }) => limit.code === 'faults')?.used).toBe(0);
     expect(reverse(free, ...times(3, shunt('noted'))).outcome).toBe('fail');
@@ -297,7 +297,7 @@ describe('the sequence checklist', () => {
 });
 
 describe('an upgrade that a standard makes automatic', () => {
-  const strict: Standard = {
+  const strict: EffectiveStandard = {
     ...minorMajor,
     limits: [
       ...minorMajor.limits,

@@ -1,11 +1,11 @@
-import type { Standard } from './standard';
+import type { EffectiveStandard } from './standard';
 import { joinWords } from './wording';
 
 /**
  * What to say to the learner before moving off, a sentence or two at a time, by the traffic side, the units and
  * the contents of the standard. In the instructor's voice.
  */
-export function openingWords(standard: Standard): readonly string[] {
+export function openingWords(standard: EffectiveStandard): readonly string[] {
   const { trafficSide, units, length, exercises, questions } = standard;
   const onRoad = onTheRoad(standard);
   const said: string[] = [
@@ -39,13 +39,13 @@ export function openingWords(standard: Standard): readonly string[] {
 }
 
 /** Whether any of it is driven among traffic rather than in a yard. */
-function onTheRoad({ categories }: Standard): boolean {
+function onTheRoad({ categories }: EffectiveStandard): boolean {
   return categories.some(({ items }) => items.some(({ behaviour }) => behaviour.startsWith('junctions.')));
 }
 
 const yardPerM = 1 / 0.9144;
 
 /** A distance in metres, with yards where the place uses them: "20 m (22 yd)". */
-export function distanceWords({ units }: Standard, distanceM: number): string {
+export function distanceWords({ units }: EffectiveStandard, distanceM: number): string {
   return units === 'imperial' ? `${distanceM} m (${(distanceM * yardPerM).toFixed(1)} yd)` : `${distanceM} m`;
 }

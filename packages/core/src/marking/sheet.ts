@@ -1,7 +1,7 @@
 import type { Mark } from '../drive/drive';
 import { drawKey, rulesOf } from './rules';
 import { scoreMarks } from './score';
-import type { Standard } from './standard';
+import type { EffectiveStandard } from './standard';
 import { verdictOf, type Verdict } from './verdict';
 
 /** How often an item was marked with a grade on the sheet of a real test. */
@@ -37,7 +37,7 @@ export function sheetMarks(entries: readonly SheetEntry[]): readonly Mark[] {
  * stay unused and nothing is missing.
  */
 export function judgeSheet(
-  standard: Standard,
+  standard: EffectiveStandard,
   entries: readonly SheetEntry[],
   official: 'pass' | 'fail',
 ): SheetJudgement {
@@ -46,7 +46,7 @@ export function judgeSheet(
 }
 
 /** Entries that name an item or grade the standard does not have. */
-export function strangeEntries(standard: Standard, entries: readonly SheetEntry[]): readonly SheetEntry[] {
+export function strangeEntries(standard: EffectiveStandard, entries: readonly SheetEntry[]): readonly SheetEntry[] {
   const { draws } = rulesOf(standard);
   return entries.filter(({ item, grade }) => !draws.has(drawKey(item, grade)));
 }

@@ -5,9 +5,8 @@ import { marksByArea } from './areas';
 import { judgeDrive } from './judge';
 import { houseDefault } from './provenance';
 import { gradesOf } from './rules';
-import type { Standard } from './standard';
-import { templates } from './templates/templates';
-import { tally } from './templates/tally';
+import type { EffectiveStandard } from './standard';
+import { tally, templates } from './testing-standards';
 
 const mark = (item: string, grade = 'driving') => ({ type: 'mark', item, grade }) as const;
 
@@ -35,7 +34,7 @@ describe.each(templates)('the $id template', (standard) => {
 });
 
 /** A school of marking made up on the spot: nothing of it is known to the evaluator. */
-const pointsYard: Standard = {
+const pointsYard: EffectiveStandard = {
   ...tally,
   id: 'made-up',
   startScore: houseDefault(100, 'test'),

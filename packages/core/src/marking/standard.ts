@@ -262,3 +262,8 @@ export interface Standard {
   readonly questions: readonly QuestionRule[];
   readonly options: readonly StandardOption[];
 }
+
+declare const applied: unique symbol;
+
+/** A standard whose chosen options stand in its numbers, as `effective` makes it: the one that a drive is judged by. */
+export type EffectiveStandard = Standard & { readonly [applied]: true };

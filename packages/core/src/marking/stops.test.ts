@@ -5,15 +5,11 @@ import { askedOn, isLastTry, usualGrade } from './asked';
 import { contradictionsIn } from './check';
 import { judgeDrive } from './judge';
 import { distanceWords, openingWords } from './script';
-import type { Standard } from './standard';
-import { graded } from './templates/graded';
-import { sequenceChecklist } from './templates/sequence-checklist';
-import { tally } from './templates/tally';
-import { templates } from './templates/templates';
-import { timedYard } from './templates/timed-yard';
+import type { EffectiveStandard } from './standard';
+import { graded, sequenceChecklist, tally, templates, timedYard } from './testing-standards';
 import { verdictSentence } from './wording';
 
-const judge = (standard: Standard, ...bodies: readonly (readonly [number, EventBody])[]) => {
+const judge = (standard: EffectiveStandard, ...bodies: readonly (readonly [number, EventBody])[]) => {
   const drive = foldDrive(logOf([[0, { ...start(standard.id), briefing: true }], ...bodies]));
   return judgeDrive(standard, drive);
 };
@@ -67,7 +63,7 @@ describe('two devices', () => {
 });
 
 describe('questions', () => {
-  const asked = (standard: Standard, item: string, ...right: readonly boolean[]) => {
+  const asked = (standard: EffectiveStandard, item: string, ...right: readonly boolean[]) => {
     const drive = foldDrive(
       logOf([[0, start()], ...right.map((is, i) => [i + 1, { type: 'answer', item, right: is }] as const)]),
     );
@@ -126,7 +122,7 @@ describe('the briefing of a standard', () => {
   });
 
   it('is refused where it points at nothing', () => {
-    const broken: Standard = {
+    const broken: EffectiveStandard = {
       ...tally,
       exercises: [{ code: 'bay', name: 'Bay', items: ['no.item'] }],
       briefing: [

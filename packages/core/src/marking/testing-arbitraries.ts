@@ -6,8 +6,8 @@ import type { DriveEvent, EventBody } from '../drive/event';
 import { logOf, start } from '../drive/testing';
 import { houseDefault } from './provenance';
 import { gradesOf, rulesOf } from './rules';
-import type { Cap, Item, Limit, LimitEffect, LimitScope, Standard } from './standard';
-import { tally } from './templates/tally';
+import type { Cap, Item, Limit, LimitEffect, LimitScope, EffectiveStandard } from './standard';
+import { tally } from './testing-standards';
 
 const made = (value: number) => houseDefault(value, 'made up');
 const grades = (['noted', 'counted', 'outright'] as const).map((sign, i) => ({
@@ -106,7 +106,7 @@ const anyLimits: fc.Arbitrary<readonly Limit[]> = fc
   ]);
 
 /** A school of marking nobody has thought of; with caps or, for laws that caps bend, without. */
-export function anyStandard(withCaps: boolean): fc.Arbitrary<Standard> {
+export function anyStandard(withCaps: boolean): fc.Arbitrary<EffectiveStandard> {
   return fc
     .record({
       categories: anyCategories,
@@ -140,7 +140,7 @@ export function anyStandard(withCaps: boolean): fc.Arbitrary<Standard> {
 }
 
 /** Marks that a standard knows, in order of their moments, some of them within an exercise. */
-export function anyMarks(standard: Standard): fc.Arbitrary<readonly Mark[]> {
+export function anyMarks(standard: EffectiveStandard): fc.Arbitrary<readonly Mark[]> {
   const known = [...rulesOf(standard).items.values()].flatMap(({ item }) =>
     gradesOf(standard, item).map((grade) => ({ item: item.code, grade: grade.code })),
   );
@@ -161,7 +161,7 @@ export function anyMarks(standard: Standard): fc.Arbitrary<readonly Mark[]> {
 }
 
 /** Any log of a drive under a standard, on two devices, within what the standard knows. */
-export function anyLogUnder(standard: Standard): fc.Arbitrary<readonly DriveEvent[]> {
+export function anyLogUnder(standard: EffectiveStandard): fc.Arbitrary<readonly DriveEvent[]> {
   const known = [...rulesOf(standard).items.values()].flatMap(({ item }) =>
     gradesOf(standard, item).map((grade) => ({ item, grade: grade.code })),
   );

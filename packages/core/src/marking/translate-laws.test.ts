@@ -6,15 +6,15 @@ import { differencesBetween } from './difference';
 import { judgeDrive } from './judge';
 import { gradesOf, rulesOf } from './rules';
 import { judgeSheet, sheetMarks, type SheetEntry } from './sheet';
-import type { GradeSign, Standard } from './standard';
-import { templates } from './templates/templates';
+import type { GradeSign, EffectiveStandard } from './standard';
+import { templates } from './testing-standards';
 import { anyMarks, anyStandard } from './testing-arbitraries';
 import { gradeFor, judgeUnder } from './translate';
 
 const driven = foldDrive(fullTest([]));
 const anyTemplate = fc.constantFrom(...templates);
-const marksUnder = (standard: Standard) => anyMarks(standard).map((marks): Drive => ({ ...driven, marks }));
-const driveUnder = (standards: fc.Arbitrary<Standard>) =>
+const marksUnder = (standard: EffectiveStandard) => anyMarks(standard).map((marks): Drive => ({ ...driven, marks }));
+const driveUnder = (standards: fc.Arbitrary<EffectiveStandard>) =>
   standards.chain((standard) => fc.tuple(fc.constant(standard), marksUnder(standard)));
 
 describe('laws of judging under another standard', () => {
@@ -83,7 +83,7 @@ describe('the grade for a severity', () => {
 });
 
 describe('laws of result sheets', () => {
-  const anyEntries = (standard: Standard): fc.Arbitrary<readonly SheetEntry[]> => {
+  const anyEntries = (standard: EffectiveStandard): fc.Arbitrary<readonly SheetEntry[]> => {
     const known = [...rulesOf(standard).items.values()].flatMap(({ item }) =>
       gradesOf(standard, item).map((grade) => ({ item: item.code, grade: grade.code })),
     );

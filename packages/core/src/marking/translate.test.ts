@@ -3,14 +3,8 @@ import { foldDrive } from '../drive/fold';
 import { fullTest } from '../drive/testing';
 import { judgeDrive } from './judge';
 import { judgeSheet, strangeEntries } from './sheet';
-import type { Standard } from './standard';
-import { attemptsYard } from './templates/attempts-yard';
-import { graded } from './templates/graded';
-import { minorMajor } from './templates/minor-major';
-import { pointsOff } from './templates/points-off';
-import { tally } from './templates/tally';
-import { templates } from './templates/templates';
-import { timedYard } from './templates/timed-yard';
+import type { EffectiveStandard } from './standard';
+import { attemptsYard, graded, minorMajor, pointsOff, tally, templates, timedYard } from './testing-standards';
 import { judgeUnder } from './translate';
 
 const mark = (item: string, grade = 'driving', measured?: number): EventBody => ({
@@ -20,7 +14,8 @@ const mark = (item: string, grade = 'driving', measured?: number): EventBody => 
   ...(measured !== undefined && { measured }),
 });
 const drive = (...bodies: EventBody[]) => foldDrive(fullTest(bodies));
-const outcome = (to: Standard, ...bodies: EventBody[]) => judgeUnder(tally, to, drive(...bodies)).verdict.outcome;
+const outcome = (to: EffectiveStandard, ...bodies: EventBody[]) =>
+  judgeUnder(tally, to, drive(...bodies)).verdict.outcome;
 
 describe('the same drive under another standard', () => {
   it('is judged by the other limits', () => {
@@ -62,7 +57,7 @@ describe('the same drive under another standard', () => {
   });
 
   it('grades a measured value anew by the other standard’s bands', () => {
-    const strict: Standard = {
+    const strict: EffectiveStandard = {
       ...attemptsYard,
       categories: timedYard.categories.map((category) => ({
         ...category,

@@ -4,7 +4,7 @@ import { asCounted } from './counting';
 import { gradeOfValue } from './measured';
 import { judgeDrive } from './judge';
 import { gradesOf, rulesOf, type Placed } from './rules';
-import type { Category, Grade, GradeSign, Item, Standard } from './standard';
+import type { Category, Grade, GradeSign, Item, EffectiveStandard } from './standard';
 import { strangeReferences } from './strange';
 import { noVerdict, type Verdict } from './verdict';
 
@@ -27,7 +27,7 @@ export type Translation =
 
 /** A drive judged under a standard it was not marked under. */
 export interface Compared {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly verdict: Verdict;
   readonly translations: readonly Translation[];
   /** Which grades were read as which, `none` where they count for nothing there. */
@@ -43,7 +43,7 @@ const fittingShare = 0.5;
  * marks that may be one fault seen twice stay such a pair. What has no place there is listed, and where that is more
  * than half of the marks, or the standard rests on exercises and none of its own was driven, there is no verdict.
  */
-export function judgeUnder(from: Standard, to: Standard, drive: Drive): Compared {
+export function judgeUnder(from: EffectiveStandard, to: EffectiveStandard, drive: Drive): Compared {
   const itself = from.id === to.id && from.version === to.version;
   const own = itself ? judgeDrive(from, drive) : undefined;
   const translations = standingMarks(drive).map((mark) => (itself ? asItself(from, mark) : translate(from, to, mark)));
@@ -55,7 +55,12 @@ export function judgeUnder(from: Standard, to: Standard, drive: Drive): Compared
   };
 }
 
-function verdictElsewhere(from: Standard, to: Standard, drive: Drive, translations: readonly Translation[]): Verdict {
+function verdictElsewhere(
+  from: EffectiveStandard,
+  to: EffectiveStandard,
+  drive: Drive,
+  translations: readonly Translation[],
+): Verdict {
   const home = strangeReferences(rulesOf(from), drive);
   if (home.length > 0) return noVerdict({ kind: 'not-judged', references: home });
   const placed = new Map(
@@ -83,7 +88,7 @@ function verdictElsewhere(from: Standard, to: Standard, drive: Drive, translatio
 }
 
 /** Whether a standard has places for enough of a drive to say anything about it. */
-function fits(to: Standard, drive: Drive, placed: number, marks: number): boolean {
+function fits(to: EffectiveStandard, drive: Drive, placed: number, marks: number): boolean {
   if (placed < marks * fittingShare) return false;
   const wanted = to.requirements.flatMap((one) => (one.kind === 'exercise' ? [one.exercise] : []));
   return wanted.length === 0 || drive.spans.some(({ exercise }) => exercise !== undefined && wanted.includes(exercise));
@@ -100,13 +105,13 @@ function converted({ mark, item, grade, how }: Extract<Translation, { readonly g
   };
 }
 
-function asItself(standard: Standard, mark: Mark): Translation {
+function asItself(standard: EffectiveStandard, mark: Mark): Translation {
   const { items, grades } = rulesOf(standard);
   const [found, grade] = [items.get(mark.item), grades.get(mark.grade)];
   return found && grade ? { mark, ...found, grade, how: 'itself', fits: 1 } : { mark, why: 'unknown-item' };
 }
 
-function translate(from: Standard, to: Standard, raw: Mark): Translation {
+function translate(from: EffectiveStandard, to: EffectiveStandard, raw: Mark): Translation {
   const source = rulesOf(from);
   const mark = asCounted(from, raw);
   const at = source.items.get(raw.item)?.item;
@@ -160,7 +165,7 @@ export function gradeFor(grades: readonly Grade[], sign: GradeSign): Grade | und
   );
 }
 
-function gradesRead(from: Standard, translations: readonly Translation[]): Compared['grades'] {
+function gradesRead(from: EffectiveStandard, translations: readonly Translation[]): Compared['grades'] {
   const read = new Map<string, { from: Grade; to: Grade | 'none'; marks: number }>();
   const grades = rulesOf(from).grades;
   for (const entry of translations) {
@@ -175,7 +180,10 @@ function gradesRead(from: Standard, translations: readonly Translation[]): Compa
 }
 
 /** Why a mark has no place under a standard, as the tail of a sentence. */
-export function whyNot(standard: Standard, why: Extract<Translation, { readonly why: unknown }>['why']): string {
+export function whyNot(
+  standard: EffectiveStandard,
+  why: Extract<Translation, { readonly why: unknown }>['why'],
+): string {
   switch (why) {
     case 'unknown-item':
       return 'its own standard does not list it';

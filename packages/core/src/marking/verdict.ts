@@ -7,7 +7,7 @@ import { groupBy } from './grouping';
 import type { Reason } from './reason';
 import { coversExercise } from './rules';
 import { marksOf, type Score, type Use } from './score';
-import type { Limit, Standard } from './standard';
+import type { Limit, EffectiveStandard } from './standard';
 import { strangeMark, type StrangeReference } from './strange';
 
 export type Outcome = 'pass' | 'fail' | 'incomplete';
@@ -178,7 +178,7 @@ function room(limit: Limit, scope: string, used: number): Headroom {
   return { limit, scope, used, allowed, left: allowed - used };
 }
 
-function stopsIn({ briefing = [], endings = [] }: Standard, is: Circumstances): readonly Stop[] {
+function stopsIn({ briefing = [], endings = [] }: EffectiveStandard, is: Circumstances): readonly Stop[] {
   const checks = briefing.filter(({ kind, code }) => kind === 'eyesight' && is.failedChecks.includes(code));
   const ending = endings.find(({ cause, outcome }) => cause === is.cause && outcome === 'fail');
   return [
@@ -190,7 +190,7 @@ function stopsIn({ briefing = [], endings = [] }: Standard, is: Circumstances): 
 }
 
 /** @param settled exercises with an attempt that did not fail, or that have failed for good */
-function missingIn(standard: Standard, is: Circumstances, settled: ReadonlySet<string>): readonly Missing[] {
+function missingIn(standard: EffectiveStandard, is: Circumstances, settled: ReadonlySet<string>): readonly Missing[] {
   const missing: Missing[] = [];
   if (is.ending === 'none') missing.push({ kind: 'not-ended' });
   if (is.ending === 'abandoned') missing.push({ kind: 'abandoned' });
@@ -222,7 +222,7 @@ function missingIn(standard: Standard, is: Circumstances, settled: ReadonlySet<s
 }
 
 /** Whether the standard says how many attempts at an exercise there are. */
-export function limitsAttempts({ limits }: Standard, exercise: string): boolean {
+export function limitsAttempts({ limits }: EffectiveStandard, exercise: string): boolean {
   return limits.some(
     (limit) =>
       (limit.measure.kind === 'attempts' || limit.measure.kind === 'failed-attempts') &&

@@ -3,7 +3,7 @@ import type { EndingCause } from '../drive/event';
 import type { MeasuredConflict } from './counting';
 import type { Reason } from './reason';
 import { countsMarks, rulesOf } from './rules';
-import type { LimitMeasure, Standard } from './standard';
+import type { LimitMeasure, EffectiveStandard } from './standard';
 import type { StrangeReference } from './strange';
 import type { Headroom, Missing, Stop, Verdict } from './verdict';
 
@@ -29,13 +29,13 @@ export function inWords(n: number): string {
 }
 
 /** "one serious fault", "16 driving faults". */
-export function countOfGrade(standard: Standard, grade: string, n: number): string {
+export function countOfGrade(standard: EffectiveStandard, grade: string, n: number): string {
   const known = standard.grades.find((candidate) => candidate.code === grade);
   return `${inWords(n)} ${n === 1 ? (known?.name ?? grade) : (known?.plural ?? grade)}`;
 }
 
 /** "one serious fault and two driving faults", gravest first. */
-export function countMarks(standard: Standard, marks: readonly Mark[]): string {
+export function countMarks(standard: EffectiveStandard, marks: readonly Mark[]): string {
   const parts = [...standard.grades]
     .reverse()
     .map((grade) => [grade.code, marks.filter((mark) => mark.grade === grade.code).length] as const)
@@ -55,7 +55,7 @@ export function percent(share: number): string {
 }
 
 /** The verdict in a sentence. */
-export function verdictSentence(standard: Standard, verdict: Verdict): string {
+export function verdictSentence(standard: EffectiveStandard, verdict: Verdict): string {
   const detail = verdictDetail(standard, verdict);
   switch (verdict.outcome) {
     case 'fail':
@@ -73,7 +73,7 @@ export function isNotJudged({ missing }: Verdict): boolean {
 }
 
 /** What the verdict rests on, to stand beside its word: "one serious fault". */
-export function verdictDetail(standard: Standard, verdict: Verdict): string {
+export function verdictDetail(standard: EffectiveStandard, verdict: Verdict): string {
   switch (verdict.outcome) {
     case 'fail':
       return joinWords([
@@ -103,7 +103,7 @@ function passedClean(verdict: Verdict): boolean {
 }
 
 /** "five driving faults", "12 points", "95 s": what a limit adds up, with its unit. */
-function countMeasured(standard: Standard, room: Pick<Headroom, 'limit'>, n: number): string {
+function countMeasured(standard: EffectiveStandard, room: Pick<Headroom, 'limit'>, n: number): string {
   const { measure, name } = room.limit;
   if (measure.kind === 'count') {
     return measure.grades.length === 1
@@ -148,20 +148,20 @@ export function testHeadroom(verdict: Verdict): readonly Headroom[] {
 }
 
 /** The name of an item, with its category: "Junctions: looking". */
-export function itemName(standard: Standard, code: string): string {
+export function itemName(standard: EffectiveStandard, code: string): string {
   const found = rulesOf(standard).items.get(code);
   return found ? `${found.category.name}: ${found.item.name.toLowerCase()}` : code;
 }
 
 /** What a limit counts in this scope: "Driving faults", "Driving faults, Junctions". */
-export function limitName(standard: Standard, of: Pick<Headroom, 'limit' | 'scope'>): string {
+export function limitName(standard: EffectiveStandard, of: Pick<Headroom, 'limit' | 'scope'>): string {
   const { limit } = of;
   const fixed = limit.scope.kind === 'test' || Object.keys(limit.scope).length > 1;
   return fixed ? limit.name : `${limit.name}, ${scopeName(standard, of)}`;
 }
 
 /** The category, item, class or exercise that a limit holds in; empty for the whole test. */
-export function scopeName(standard: Standard, { limit, scope }: Pick<Headroom, 'limit' | 'scope'>): string {
+export function scopeName(standard: EffectiveStandard, { limit, scope }: Pick<Headroom, 'limit' | 'scope'>): string {
   const named = (list: readonly { readonly code: string; readonly name: string }[] | undefined) =>
     list?.find(({ code }) => code === scope)?.name ?? scope;
   switch (limit.scope.kind) {
@@ -179,7 +179,7 @@ export function scopeName(standard: Standard, { limit, scope }: Pick<Headroom, '
 }
 
 /** What was used of a limit: its marks in words, or its seconds, attempts and the like. */
-function usedWords(standard: Standard, reason: Reason): string {
+function usedWords(standard: EffectiveStandard, reason: Reason): string {
   const { measure } = reason.limit;
   if (measure.kind === 'count') return countMarks(standard, reason.marks);
   const used = countMeasured(standard, reason, reason.used);
@@ -187,7 +187,7 @@ function usedWords(standard: Standard, reason: Reason): string {
 }
 
 /** Why the drive failed on this limit, in a sentence. */
-export function reasonSentence(standard: Standard, reason: Reason): string {
+export function reasonSentence(standard: EffectiveStandard, reason: Reason): string {
   const allowed = reason.limit.allowed.value;
   const { measure } = reason.limit;
   const what =
@@ -198,7 +198,7 @@ export function reasonSentence(standard: Standard, reason: Reason): string {
 }
 
 /** What decided it: the mark, or that time or attempts ran out. */
-export function crossingWords(standard: Standard, reason: Reason): string {
+export function crossingWords(standard: EffectiveStandard, reason: Reason): string {
   if (reason.crossedBy) return itemName(standard, reason.crossedBy.item);
   const { measure } = reason.limit;
   if (countsMarks(measure)) return limitName(standard, reason);
@@ -271,7 +271,7 @@ function strangeWords(references: readonly StrangeReference[]): readonly string[
 }
 
 /** A measured value and a grade that contradict each other, and which of them counts. */
-export function conflictSentence(standard: Standard, { mark, byValue, counts }: MeasuredConflict): string {
+export function conflictSentence(standard: EffectiveStandard, { mark, byValue, counts }: MeasuredConflict): string {
   const { items, grades } = rulesOf(standard);
   const measured = items.get(mark.item)?.item.measured;
   const name = (code: string) => grades.get(code)?.name ?? code;

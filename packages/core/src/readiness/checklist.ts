@@ -1,5 +1,4 @@
-import type { Standard } from '../marking/standard';
-import { withOptions } from '../marking/options';
+import type { EffectiveStandard } from '../marking/standard';
 import { capital, joinWords, percent } from '../marking/wording';
 import { totalOf, type Evidence } from './evidence';
 
@@ -41,12 +40,11 @@ export interface ReadinessCheck {
  * @param questions chance that the safety questions are right on the day, 0 to 1; undefined where the standard asks none
  */
 export function checklist(
-  raw: Standard,
+  standard: EffectiveStandard,
   evidence: readonly Evidence[],
   on: Date,
   questions: number | undefined,
 ): readonly ReadinessCheck[] {
-  const standard = withOptions(raw);
   const recent = evidence
     .filter(({ kind, at }) => {
       const age = (on.getTime() - Date.parse(at)) / dayMs;
@@ -124,7 +122,7 @@ function unfamiliar(tests: readonly Evidence[]): ReadinessCheck {
   );
 }
 
-function independent({ length }: Standard, drives: readonly Evidence[]): readonly ReadinessCheck[] {
+function independent({ length }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessCheck[] {
   if (!length.independentMin) return [];
   const enoughMin = Math.round(wanted.independentShare * length.independentMin.value);
   const best = Math.round(Math.max(0, ...drives.map(({ independentMin }) => independentMin)));
@@ -138,7 +136,7 @@ function independent({ length }: Standard, drives: readonly Evidence[]): readonl
   ];
 }
 
-function exercises({ exercises: all }: Standard, drives: readonly Evidence[]): readonly ReadinessCheck[] {
+function exercises({ exercises: all }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessCheck[] {
   if (all.length === 0) return [];
   const clean = new Set(drives.flatMap(({ cleanExercises }) => cleanExercises));
   const open = all.filter(({ code }) => !clean.has(code)).map(({ name }) => name.toLowerCase());

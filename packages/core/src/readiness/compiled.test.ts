@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { rulesOf } from '../marking/rules';
 import { scoreMarks } from '../marking/score';
-import { templates } from '../marking/templates/templates';
+import { templates } from '../marking/testing-standards';
 import { anyMarks, anyStandard } from '../marking/testing-arbitraries';
 import { verdictOf } from '../marking/verdict';
 import type { Mark } from '../drive/drive';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { compileStandard } from './compiled';
 
 const without = (mark: Mark): Mark => ({ ...mark, exercise: undefined });
 
-function agree(standard: Standard, marks: readonly Mark[]): void {
+function agree(standard: EffectiveStandard, marks: readonly Mark[]): void {
   const compiled = compileStandard(standard);
   const cells = marks.flatMap(({ item, grade }) => compiled.cellOf(item, grade) ?? []);
   const reference = verdictOf(scoreMarks(rulesOf(standard), marks));

@@ -1,6 +1,6 @@
 import { gradeFor } from '../marking/translate';
 import { drawKey, gradesOf, isGraver, rulesOf, useKey, type Rules } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import type { Severity } from './evidence';
 
 /**
@@ -33,9 +33,8 @@ interface CompiledDraw {
 }
 
 /** Compiles a standard with its options applied. */
-export function compileStandard(raw: Standard): CompiledStandard {
-  const rules = rulesOf(raw);
-  const { standard } = rules;
+export function compileStandard(standard: EffectiveStandard): CompiledStandard {
+  const rules = rulesOf(standard);
   const cells = new Map<string, number>();
   const keys = [...rules.draws.keys()];
   keys.forEach((key, i) => cells.set(key, i));

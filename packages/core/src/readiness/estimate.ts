@@ -1,4 +1,4 @@
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { unknownSchool, type Assumptions, type School } from './assumptions';
 import { checklist, type ReadinessCheck } from './checklist';
 import { compileStandard } from './compiled';
@@ -9,7 +9,7 @@ import { simulate, usualEffort, type Chance, type Effort } from './simulate';
 
 /** Everything an estimate rests on. */
 export interface Question {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly evidence: readonly Evidence[];
   readonly on: Date;
   readonly assumptions: Assumptions;
@@ -144,7 +144,7 @@ export function history(question: Omit<Question, 'on'>): readonly HistoryPoint[]
 
 /** The estimate on the eve of a day, with what was known by then: what is kept when a test result is entered. */
 export function estimateBefore(
-  standard: Standard,
+  standard: EffectiveStandard,
   evidence: readonly Evidence[],
   date: string,
   school: School = unknownSchool,

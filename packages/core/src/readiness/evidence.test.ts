@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { foldDrive } from '../drive/fold';
 import { anyLog } from '../drive/testing-arbitraries';
-import { templates } from '../marking/templates/templates';
-import { tally } from '../marking/templates/tally';
+import { tally, templates } from '../marking/testing-standards';
 import { checklist, wanted } from './checklist';
 import { evidenceOfDrive, evidenceOfSheet, totalOf, type Evidence } from './evidence';
 import { cleanDrive } from './testing-learners';

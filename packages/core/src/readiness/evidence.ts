@@ -5,7 +5,7 @@ import { countingMarks } from '../marking/counting';
 import { rulesOf } from '../marking/rules';
 import type { SheetEntry } from '../marking/sheet';
 import { strangeReferences } from '../marking/strange';
-import type { GradeSign, Standard } from '../marking/standard';
+import type { GradeSign, EffectiveStandard } from '../marking/standard';
 
 /** What a mark of a behaviour counts as: faults that add up, and faults that fail at once, are separate processes. */
 export const severities = ['counted', 'outright'] as const;
@@ -62,7 +62,7 @@ function count(counts: Counts, behaviour: string | undefined, severity: Severity
  * @param standard the one it was marked under
  * @returns undefined where the drive cannot be judged by it: what is not judged says nothing
  */
-export function evidenceOfDrive(standard: Standard, drive: Drive): Evidence | undefined {
+export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evidence | undefined {
   const rules = rulesOf(standard);
   if (strangeReferences(rules, drive).length > 0) return undefined;
   const { items, grades } = rules;
@@ -96,7 +96,7 @@ export function evidenceOfDrive(standard: Standard, drive: Drive): Evidence | un
 }
 
 /** A whole test on new roads without help, with these faults; at a moment, RFC 3339. */
-export function wholeTest({ length }: Standard, at: string, counts: Evidence['counts']): Evidence {
+export function wholeTest({ length }: EffectiveStandard, at: string, counts: Evidence['counts']): Evidence {
   return {
     kind: 'drive',
     at,
@@ -118,7 +118,7 @@ export function wholeTest({ length }: Standard, at: string, counts: Evidence['co
  * What the sheet of a real test says: counts alone, of one test on roads that are not rehearsed.
  * @param date of the test, `YYYY-MM-DD`
  */
-export function evidenceOfSheet(standard: Standard, entries: readonly SheetEntry[], date: string): Evidence {
+export function evidenceOfSheet(standard: EffectiveStandard, entries: readonly SheetEntry[], date: string): Evidence {
   const { items, grades } = rulesOf(standard);
   const counts: Counts = {};
   for (const { item, grade, count: n } of entries)

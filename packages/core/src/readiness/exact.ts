@@ -1,6 +1,6 @@
 import { gradeFor } from '../marking/translate';
 import { countsMarks, drawKey, gradesOf, rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import type { Severity } from './evidence';
 import type { Posterior } from './posterior';
 
@@ -17,8 +17,8 @@ interface Sums {
  * day. Where faults fall is taken at its mean.
  * @returns 0 to 1; undefined where the standard has no such form
  */
-export function exactChance(raw: Standard, posterior: Posterior): number | undefined {
-  const limits = sumsOf(raw, posterior);
+export function exactChance(standard: EffectiveStandard, posterior: Posterior): number | undefined {
+  const limits = sumsOf(standard, posterior);
   if (!limits) return undefined;
   const days = daysOf(posterior.form);
   return posterior.points.reduce((sum, { weight, counted, outright }) => {
@@ -32,9 +32,8 @@ export function exactChance(raw: Standard, posterior: Posterior): number | undef
   }, 0);
 }
 
-function sumsOf(raw: Standard, posterior: Posterior): readonly Sums[] | undefined {
-  const rules = rulesOf(raw);
-  const { standard } = rules;
+function sumsOf(standard: EffectiveStandard, posterior: Posterior): readonly Sums[] | undefined {
+  const rules = rulesOf(standard);
   const limits = standard.limits.filter(({ effect }) => effect.kind !== 'ask-upgrade');
   const simple = limits.every(
     ({ scope, measure, effect }) => scope.kind === 'test' && measure.kind === 'count' && effect.kind === 'fail-test',

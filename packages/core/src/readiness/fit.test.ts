@@ -1,4 +1,4 @@
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import { defaultAssumptions } from './assumptions';
 import { fitSchool } from './fit';
 import { measureCalibration } from './testing-calibration';

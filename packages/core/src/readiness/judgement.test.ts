@@ -1,4 +1,4 @@
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import { foldDrive } from '../drive/fold';
 import { logOf, start } from '../drive/testing';
 import { defaultAssumptions } from './assumptions';

@@ -1,4 +1,4 @@
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import { defaultAssumptions } from './assumptions';
 import { estimate } from './estimate';
 import { bookFrom } from './judgement';

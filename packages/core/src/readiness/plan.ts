@@ -1,5 +1,4 @@
-import type { Standard } from '../marking/standard';
-import { withOptions } from '../marking/options';
+import type { EffectiveStandard } from '../marking/standard';
 import { overlaps, type Booking } from './booking';
 import type { ReadinessCheck } from './checklist';
 import type { AreaChange } from './estimate';
@@ -117,14 +116,13 @@ export function spreadLessons(slots: readonly string[], perWeek: number): readon
  * not yet clean; a mock test on strange roads every third lesson and as the last one; questions in every lesson.
  */
 export function planLessons(
-  raw: Standard,
+  standard: EffectiveStandard,
   starts: readonly string[],
   minutes: number,
   changes: readonly AreaChange[],
   checks: readonly ReadinessCheck[],
   cleanExercises: readonly string[],
 ): readonly PlannedLesson[] {
-  const standard = withOptions(raw);
   const areas = changes.slice(0, 4);
   const gains = areas.map(
     ({ chance }, i) => Math.max(chance - Math.min(...changes.map((one) => one.chance)), 0.001) / (i + 1),
@@ -156,7 +154,7 @@ export function planLessons(
   });
 }
 
-function seekOf({ categories }: Standard, code: string): string {
+function seekOf({ categories }: EffectiveStandard, code: string): string {
   const behaviour = categories.find((category) => category.code === code)?.items[0]?.behaviour ?? '';
   return seekFor[behaviour.split('.')[0] ?? ''] ?? 'roads where it shows';
 }

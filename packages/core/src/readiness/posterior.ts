@@ -1,5 +1,5 @@
 import { gradesOf, rulesOf } from '../marking/rules';
-import type { Grade, Standard } from '../marking/standard';
+import type { Grade, EffectiveStandard } from '../marking/standard';
 import { unknownSchool, type Assumptions, type School } from './assumptions';
 import { severities, severityOf, type Evidence, type Severity } from './evidence';
 import { ageWeight, sightsOf, weigh, type WeighedPoint } from './level';
@@ -40,7 +40,7 @@ const leastWeight = 1e-6;
  */
 export function posteriorOn(
   on: Date,
-  standard: Standard,
+  standard: EffectiveStandard,
   evidence: readonly Evidence[],
   assumptions: Assumptions,
   school: School = unknownSchool,
@@ -67,7 +67,7 @@ function inOrder(a: Evidence, b: Evidence): number {
 }
 
 function cellsOf(
-  standard: Standard,
+  standard: EffectiveStandard,
   past: readonly Evidence[],
   on: number,
   assumptions: Assumptions,

@@ -1,5 +1,5 @@
 import { randomFrom } from '../checks/random';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { compileStandard, type CompiledStandard } from './compiled';
 import { drawGamma, drawPoisson } from './gamma';
 import type { Posterior } from './posterior';
@@ -37,7 +37,7 @@ const { min } = Math;
  * @param seed any whole number; the same gives the same chance
  */
 export function simulate(
-  standard: Standard,
+  standard: EffectiveStandard,
   posterior: Posterior,
   seed: number,
   { draws, testsEach, asksFailed }: Effort = usualEffort,

@@ -1,8 +1,6 @@
-import { graded } from '../marking/templates/graded';
-import { minorMajor } from '../marking/templates/minor-major';
-import { tally } from '../marking/templates/tally';
+import { graded, minorMajor, tally } from '../marking/testing-standards';
 import { rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import type { School } from './assumptions';
 import { compileStandard } from './compiled';
 import { severities, type Evidence } from './evidence';
@@ -12,7 +10,7 @@ import { simulate } from './simulate';
 import { floorForecaster } from './testing-floor';
 import { populationOf, type Law } from './testing-populations';
 
-export const schoolsToMeasure: readonly Standard[] = [tally, graded, minorMajor];
+export const schoolsToMeasure: readonly EffectiveStandard[] = [tally, graded, minorMajor];
 
 /** How a forecast did on learners whose true chance is known: expected Brier scores above that of knowing the truth. */
 export interface CalibrationResult {
@@ -33,7 +31,12 @@ export interface CalibrationResult {
 }
 
 /** Measures the estimate on a population; the school's figures are fitted to the population itself, as a server does. */
-export function measureCalibration(standard: Standard, law: Law, size: number, seed: number): CalibrationResult {
+export function measureCalibration(
+  standard: EffectiveStandard,
+  law: Law,
+  size: number,
+  seed: number,
+): CalibrationResult {
   const population = populationOf(standard, law, size, seed);
   const school = fitSchool(population.map(({ evidence }) => evidence));
   const floor = floorForecaster(standard, law, seed + 1);
@@ -70,7 +73,7 @@ export function measureCalibration(standard: Standard, law: Law, size: number, s
 }
 
 /** Whether the marks of a drive pass under a standard. */
-function passes(standard: Standard, { counts }: Evidence): boolean {
+function passes(standard: EffectiveStandard, { counts }: Evidence): boolean {
   const compiled = compileStandard(standard);
   const marks = [...rulesOf(standard).byBehaviour].flatMap(([behaviour, [first]]) =>
     severities.flatMap((severity) => {

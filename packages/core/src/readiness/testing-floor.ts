@@ -1,5 +1,5 @@
 import { randomFrom } from '../checks/random';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { totalOf } from './evidence';
 import { exactChance } from './exact';
 import { knownLearner, listedBy, type Law, type MadeUp } from './testing-populations';
@@ -11,7 +11,7 @@ const people = 6000;
  * The best anybody can do: the forecast of one who knows the law of the population, though not the learner. People are
  * drawn from the law and weighed by how likely the totals of the drives are under each.
  */
-export function floorForecaster(standard: Standard, law: Law, seed: number): (learner: MadeUp) => number {
+export function floorForecaster(standard: EffectiveStandard, law: Law, seed: number): (learner: MadeUp) => number {
   const random = randomFrom(seed);
   const drawn = Array.from({ length: people }, () => law.draw(random));
   const chanceAt = chanceTable(standard, law.form);
@@ -49,7 +49,7 @@ export function floorForecaster(standard: Standard, law: Law, seed: number): (le
 }
 
 /** The chance to pass by faults expected on a test, looked up between points on a logarithmic grid. */
-function chanceTable(standard: Standard, form: number): (counted: number, outright: number) => number {
+function chanceTable(standard: EffectiveStandard, form: number): (counted: number, outright: number) => number {
   const listed = listedBy(standard);
   const even = (codes: readonly string[]) => new Map(codes.map((code) => [code, 1 / codes.length]));
   const patterns = { counted: even(listed.counted), outright: even(listed.outright) };

@@ -1,4 +1,4 @@
-import { tally } from '../marking/templates/tally';
+import { tally } from '../marking/testing-standards';
 import { wholeTest, type Evidence } from './evidence';
 
 /** A clean test of forty minutes on strange roads at a moment (RFC 3339), with what a test of the code says besides. */

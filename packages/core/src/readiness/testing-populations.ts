@@ -1,6 +1,6 @@
 import { pick, randomFrom } from '../checks/random';
 import { drawKey, gradesOf, rulesOf } from '../marking/rules';
-import type { Standard } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
 import { gradeFor } from '../marking/translate';
 import { wholeTest, type Evidence, type Severity } from './evidence';
 import { exactChance } from './exact';
@@ -111,7 +111,12 @@ export interface MadeUp {
 }
 
 /** Learners of a population, each with 2 to 10 drives; a learner drives mostly with one marker. */
-export function populationOf(standard: Standard, { draw, form, roads, markers }: Law, size: number, seed: number) {
+export function populationOf(
+  standard: EffectiveStandard,
+  { draw, form, roads, markers }: Law,
+  size: number,
+  seed: number,
+) {
   const random = randomFrom(seed);
   const listed = listedBy(standard);
   const factor = () => (form > 0 ? drawGamma(1 / form ** 2, random) * form ** 2 : 1);
@@ -153,7 +158,7 @@ export function populationOf(standard: Standard, { draw, form, roads, markers }:
 }
 
 /** The behaviours that can be marked with a grade of each severity, and uncapped: totals alone decide then. */
-export function listedBy(standard: Standard): Readonly<Record<Severity, readonly string[]>> {
+export function listedBy(standard: EffectiveStandard): Readonly<Record<Severity, readonly string[]>> {
   const rules = rulesOf(standard);
   const of = (severity: Severity) =>
     [...rules.byBehaviour].flatMap(([behaviour, [first]]) => {
@@ -186,7 +191,7 @@ function drawFrom(pattern: Pattern, random: () => number): string {
 
 /** A posterior that knows a learner wholly. */
 export function knownLearner(
-  standard: Standard,
+  standard: EffectiveStandard,
   counted: number,
   outright: number,
   form: number,

@@ -9,7 +9,7 @@ import { fullTest } from '@jasperwren/core/drive/testing';
 import { anyLog, secretWord } from '@jasperwren/core/drive/testing-arbitraries';
 import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import fc from 'fast-check';
 import { startTwoSchools, type TestClient } from '../testing';
 

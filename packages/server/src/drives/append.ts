@@ -5,7 +5,7 @@ import { sql } from 'kysely';
 import type { Call, InSchool } from '../call';
 import { conflict } from '../refusal';
 import { getLearner } from '../learners/store';
-import { getStandard } from '../standards/store';
+import { boundStandard } from '../standards/store';
 import { digestOf, digestVersion } from './digest';
 import { refuseStrangers } from './may-mark';
 
@@ -68,7 +68,7 @@ async function begin(call: Call, driveId: string, events: readonly DriveEvent[])
       code: 'no-start',
     });
   }
-  const standard = await getStandard(call, started.standard.id, started.standard.version);
+  const standard = await boundStandard(call, started.standard.id, started.standard.version);
   await getLearner(call, started.learnerId);
   await db
     .insertInto('drives')

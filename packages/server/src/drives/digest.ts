@@ -9,7 +9,7 @@ import { countingMarks } from '@jasperwren/core/marking/counting';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { verdictDetail } from '@jasperwren/core/marking/wording';
 
 /** The part of a summary that follows from the log and the standard alone. */
@@ -19,7 +19,7 @@ export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' 
 export const digestVersion = 2;
 
 /** What lists show of a drive. */
-export function digestOf(standard: Standard, events: readonly DriveEvent[]): DriveDigest {
+export function digestOf(standard: EffectiveStandard, events: readonly DriveEvent[]): DriveDigest {
   const drive = foldDrive(events);
   const verdict = judgeDrive(standard, drive);
   const evidence = evidenceOfDrive(standard, drive);

@@ -1,6 +1,6 @@
 import { callNow } from '../call';
 import type { Keeper } from '../db/keeper';
-import { getStandard } from '../standards/store';
+import { boundStandard } from '../standards/store';
 import { digestOf, digestVersion, type DriveDigest } from './digest';
 import { eventsOf } from './store';
 
@@ -70,7 +70,7 @@ async function refreshDigest(
   // Erased meanwhile.
   if (!row) return undefined;
   const call = { ...callNow(db), who: { schoolId } };
-  const standard = await getStandard(call, row.standard_id, row.standard_version);
+  const standard = await boundStandard(call, row.standard_id, row.standard_version);
   const events = await eventsOf(call, driveId);
   const summary = digestOf(standard, events);
   const digest = JSON.stringify(summary);

@@ -6,6 +6,7 @@ import { file, nothing, type HandlersOf } from '../http/call';
 import { toCsv } from '../csv';
 import { appendEvents } from './append';
 import type { Digests } from './digests';
+import { getStandard } from '../standards/store';
 import { drivesOfLearner, getDrive, latestDrives, newsOf } from './store';
 
 const mostListed = 60;
@@ -38,12 +39,14 @@ export const driveHandlers = (digests: Digests): HandlersOf<Names> => ({
 
   async driveRecord(call, { driveId }) {
     const { summary, standard, events } = await getDrive(call, driveId);
+    // The record holds the version as it was published, its options beside its numbers.
+    const published = await getStandard(call, standard.id, standard.version);
     const record: DriveRecord = {
       format: 'jasperwren-drive',
       formatVersion: 1,
       driveId: summary.id,
       learner: { name: summary.learnerName },
-      standard,
+      standard: published,
       events: withoutPrivateNotes(events),
     };
     return file(`drive-${summary.startedAt.slice(0, 10)}.json`, 'json', JSON.stringify(record));

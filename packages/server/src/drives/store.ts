@@ -3,7 +3,7 @@ import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { InSchool } from '../call';
 import { missing } from '../refusal';
 import { getLearner } from '../learners/store';
-import { getStandard } from '../standards/store';
+import { boundStandard } from '../standards/store';
 import type { DriveDigest } from './digest';
 
 /**
@@ -15,7 +15,7 @@ export async function getDrive(call: InSchool, driveId: string): Promise<DriveVi
   if (!row) throw missing('Your school has no such drive.', { code: 'no-drive' });
   return {
     summary: toSummary(row),
-    standard: await getStandard(call, row.standard_id, row.standard_version),
+    standard: await boundStandard(call, row.standard_id, row.standard_version),
     events: await eventsOf(call, driveId),
     ...clockOf(row, call.now),
   };

@@ -3,7 +3,7 @@ import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { evidenceOfSheet } from '@jasperwren/core/readiness/evidence';
 import type { InSchool } from '../call';
 import type { DriveDigest } from '../drives/digest';
-import { getStandard } from '../standards/store';
+import { boundStandard } from '../standards/store';
 
 /** What the ended drives of one learner say, oldest first. */
 export async function evidenceOfLearner(call: InSchool, learnerId: string): Promise<readonly Evidence[]> {
@@ -26,7 +26,7 @@ export async function evidenceOfSchool(call: InSchool): Promise<ReadonlyMap<stri
 export const evidenceOfSheets = (call: InSchool, sheets: readonly SheetView[]): Promise<readonly Evidence[]> =>
   Promise.all(
     sheets.map(async ({ standard, entries, date }) =>
-      evidenceOfSheet(await getStandard(call, standard.id, standard.version), entries, date),
+      evidenceOfSheet(await boundStandard(call, standard.id, standard.version), entries, date),
     ),
   );
 

@@ -3,7 +3,7 @@ import { testMoment } from '@jasperwren/core/checks/aim';
 import { bankOf } from '@jasperwren/core/checks/bank/bank';
 import { chanceOnTest } from '@jasperwren/core/checks/chance';
 import { memoryOf } from '@jasperwren/core/checks/memory';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { asOf } from '@jasperwren/core/readiness/estimate';
 import { checksOf, reviewsOf } from '../checks/store';
 import type { InSchool } from '../call';
@@ -12,7 +12,7 @@ import type { InSchool } from '../call';
 export async function chanceOfQuestions(
   call: InSchool,
   { id, testDate }: LearnerView,
-  standard: Standard,
+  standard: EffectiveStandard,
 ): Promise<number | undefined> {
   const { now } = call;
   const [{ questions }, reviews] = await Promise.all([checksOf(call), reviewsOf(call, id)]);

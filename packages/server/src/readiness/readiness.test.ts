@@ -3,7 +3,7 @@ import type { ReadinessInput, SchoolReadiness } from '@jasperwren/contract/readi
 import type { SheetView } from '@jasperwren/contract/sheets';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { fullTest } from '@jasperwren/core/drive/testing';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import type { Db } from '../db/database';
 import type { Keeper } from '../db/keeper';

@@ -1,7 +1,7 @@
 import { setImmediate } from 'node:timers/promises';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { asOf, estimate } from '@jasperwren/core/readiness/estimate';
 import type { InSchool } from '../call';
 import { listLearners } from '../learners/store';
@@ -83,7 +83,7 @@ interface Question {
 async function questionOf(
   call: InSchool,
   learner: LearnerView,
-  standard: Standard,
+  standard: EffectiveStandard,
   { school, basis: fitted }: KeptFigures,
 ): Promise<Question> {
   const { now } = call;

@@ -1,13 +1,13 @@
 import type { SheetEdit, SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import { judgeSheet, strangeEntries } from '@jasperwren/core/marking/sheet';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { verdictDetail } from '@jasperwren/core/marking/wording';
 import { v7 as newId } from 'uuid';
 import type { Call, InSchool } from '../call';
 import { invalid, missing } from '../refusal';
 import { getLearner } from '../learners/store';
 import { refuseStale } from '../stale';
-import { getStandard } from '../standards/store';
+import { boundStandard } from '../standards/store';
 
 type SheetBody = Pick<SheetView, 'centre' | 'official' | 'notes' | 'entries' | 'before'>;
 
@@ -92,7 +92,7 @@ export async function dropSheet(call: InSchool, id: string): Promise<void> {
 
 async function toRow(call: InSchool, input: SheetInput, before: SheetView['before']) {
   const { standardId, standardVersion, date, centre, official, notes, entries } = input;
-  const standard = await getStandard(call, standardId, standardVersion);
+  const standard = await boundStandard(call, standardId, standardVersion);
   const strange = strangeEntries(standard, entries);
   if (strange.length > 0) {
     throw invalid('Some entries are not of this standard. Nothing was saved.', {
@@ -135,7 +135,7 @@ function selectSheets({ db, who: { schoolId } }: InSchool) {
 type SheetRow = Awaited<ReturnType<ReturnType<typeof selectSheets>['executeTakeFirstOrThrow']>>;
 
 function toView(row: SheetRow): SheetView {
-  const standard = JSON.parse(row.standard) as Standard;
+  const standard = JSON.parse(row.standard) as EffectiveStandard;
   const body = JSON.parse(row.body) as SheetBody;
   const { verdict, agrees } = judgeSheet(standard, body.entries, body.official);
   return {

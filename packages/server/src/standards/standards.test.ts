@@ -6,8 +6,7 @@ import type { SheetView } from '@jasperwren/contract/sheets';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { standardFile } from '@jasperwren/core/formats/standard-file';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { tally } from '@jasperwren/core/marking/templates/tally';
-import { templates } from '@jasperwren/core/marking/templates/templates';
+import { tally, templates } from '@jasperwren/core/marking/testing-standards';
 import { addPerson, startTestServer, testClient, type TestClient } from '../testing';
 
 let server: Awaited<ReturnType<typeof startTestServer>>;

@@ -1,4 +1,5 @@
-import type { Standard } from '@jasperwren/core/marking/standard';
+import { effective } from '@jasperwren/core/marking/options';
+import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
 import { templates } from '@jasperwren/core/marking/templates/templates';
 import type { Anybody, InSchool } from '../call';
 import { invalid, missing } from '../refusal';
@@ -33,7 +34,7 @@ export function shippedOrder(id: string): number {
 }
 
 /** The latest version of each standard of a school that is not retired, its own first. */
-export async function latestStandards(call: InSchool): Promise<readonly Standard[]> {
+export async function latestStandards(call: InSchool): Promise<readonly EffectiveStandard[]> {
   const {
     db,
     who: { schoolId },
@@ -47,8 +48,8 @@ export async function latestStandards(call: InSchool): Promise<readonly Standard
     .sort((a, b) => shippedOrder(a.id) - shippedOrder(b.id));
 }
 
-/** The latest version of each standard of a school, retired ones included: a learner may still be tested under one. */
-export async function newestStandards({ db, who: { schoolId } }: InSchool): Promise<readonly Standard[]> {
+/** The latest version of each standard of a school as it is judged by, retired ones included: a learner may still be tested under one. */
+export async function newestStandards({ db, who: { schoolId } }: InSchool): Promise<readonly EffectiveStandard[]> {
   const rows = await db
     .selectFrom('standards')
     .select(['id', 'body'])
@@ -56,7 +57,9 @@ export async function newestStandards({ db, who: { schoolId } }: InSchool): Prom
     .orderBy('id')
     .orderBy('version')
     .execute();
-  return [...new Map(rows.map((row) => [row.id, row.body])).values()].map((body) => JSON.parse(body) as Standard);
+  return [...new Map(rows.map((row) => [row.id, row.body])).values()].map((body) =>
+    effective(JSON.parse(body) as Standard),
+  );
 }
 
 /**
@@ -74,6 +77,13 @@ export async function getStandard({ db, who: { schoolId } }: InSchool, id: strin
   if (!row) throw missing(`Your school has no standard "${id}" in version ${version}.`, { code: 'no-standard' });
   return JSON.parse(row.body) as Standard;
 }
+
+/**
+ * The version that something is bound to, as it is judged by.
+ * @throws missing where the school has none such
+ */
+export const boundStandard = async (call: InSchool, id: string, version: number): Promise<EffectiveStandard> =>
+  effective(await getStandard(call, id, version));
 
 /**
  * Says no where the school has no such standard in any version.

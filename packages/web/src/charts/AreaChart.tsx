@@ -1,6 +1,6 @@
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { DriveSummary } from '@jasperwren/contract/drives';
-import type { GradeSign, Standard } from '@jasperwren/core/marking/standard';
+import type { GradeSign, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useMemo } from 'react';
 import { useThemeName } from '../base/Theme';
 import { tokens, type TokenName } from '../base/tokens';
@@ -9,7 +9,7 @@ import Chart from './Chart';
 
 interface Props {
   readonly drives: readonly DriveSummary[];
-  readonly standards: readonly Standard[];
+  readonly standards: readonly EffectiveStandard[];
   readonly name: string;
 }
 

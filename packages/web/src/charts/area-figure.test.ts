@@ -1,5 +1,5 @@
 import type { DriveSummary } from '@jasperwren/contract/drives';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { areaFigure } from './area-figure';
 
 const drive = (marks: Record<string, Record<string, number>>, phase: DriveSummary['phase'] = 'ended') =>

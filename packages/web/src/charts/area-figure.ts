@@ -1,5 +1,5 @@
 import type { DriveSummary } from '@jasperwren/contract/drives';
-import type { GradeSign, Standard } from '@jasperwren/core/marking/standard';
+import type { GradeSign, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import dayjs from 'dayjs';
 
 /** One dot of the chart: the marks of one area on one drive. */
@@ -27,7 +27,7 @@ const lately = 3;
 /** Marks by area over a learner's drives, as something to draw; drives under way are left out. */
 export function areaFigure(
   summaries: readonly DriveSummary[],
-  standards: readonly Standard[],
+  standards: readonly EffectiveStandard[],
   name: string,
 ): AreaFigure {
   const ended = summaries.filter(({ phase }) => phase === 'ended');

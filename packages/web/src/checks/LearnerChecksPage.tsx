@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { ChecksView } from '@jasperwren/contract/checks';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api } from '../base/api';
@@ -40,7 +40,7 @@ export default function LearnerChecksPage() {
 interface Props {
   readonly learner: LearnerView;
   readonly checks: ChecksView;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
 }
 
 /** The safety questions of one learner, with the instructor beside: ask aloud, drill, choose the car, let in. */

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import type { Double, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { clockTime } from '../ui/format';
 import styles from './double-row.module.css';
@@ -9,7 +9,7 @@ import { usePeople } from './log/use-people';
 
 interface Props {
   readonly double: Double;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly onStrike: (markId: string) => void;
   readonly onKeepBoth: () => void;
 }

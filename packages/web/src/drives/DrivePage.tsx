@@ -4,7 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { AccountView } from '@jasperwren/contract/accounts';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api } from '../base/api';
@@ -78,7 +78,7 @@ function Choose({
   first,
 }: {
   readonly learners: readonly LearnerView[];
-  readonly standards: readonly Standard[];
+  readonly standards: readonly EffectiveStandard[];
   readonly first: string | null;
 }) {
   const navigate = useNavigate();

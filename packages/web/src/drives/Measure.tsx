@@ -3,11 +3,11 @@ import TextField from '@mui/material/TextField';
 import type { Mark } from '@jasperwren/core/drive/drive';
 import { bandWords, gradeOfValue } from '@jasperwren/core/marking/measured';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly mark: Mark;
   readonly onMeasured: (grade: string, measured: number, reason: string) => unknown;
 }

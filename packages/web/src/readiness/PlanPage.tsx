@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { LessonsView } from '@jasperwren/contract/lessons';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Readiness } from '@jasperwren/core/readiness/estimate';
 import { freeSlots, planLessons, spreadLessons } from '@jasperwren/core/readiness/plan';
 import dayjs from 'dayjs';
@@ -47,7 +47,7 @@ interface Props {
   readonly learner: LearnerView;
   readonly input: ReadinessInput;
   readonly kept: LessonsView;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
 }
 
 /** Lessons until the test, each with what it is for, and what they are expected to come to. */

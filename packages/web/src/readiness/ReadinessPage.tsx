@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Readiness } from '@jasperwren/core/readiness/estimate';
 import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/core/readiness/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
@@ -38,7 +38,7 @@ export default function ReadinessPage() {
 interface Props {
   readonly learner: LearnerView;
   readonly input: ReadinessInput;
-  readonly standards: readonly Standard[];
+  readonly standards: readonly EffectiveStandard[];
 }
 
 /** The judgement about one learner, with everything it rests on. */

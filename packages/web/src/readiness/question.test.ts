@@ -1,5 +1,5 @@
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import { estimate } from '@jasperwren/core/readiness/estimate';
 import { questionOf } from './question';

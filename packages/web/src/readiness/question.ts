@@ -1,6 +1,5 @@
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
-import { withOptions } from '@jasperwren/core/marking/options';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Assumptions } from '@jasperwren/core/readiness/assumptions';
 import { asOf, type Question } from '@jasperwren/core/readiness/estimate';
 
@@ -10,12 +9,12 @@ import { asOf, type Question } from '@jasperwren/core/readiness/estimate';
  */
 export function questionOf(
   { evidence, school, questions }: ReadinessInput,
-  standard: Standard,
+  standard: EffectiveStandard,
   now: Date,
   assumptions: Assumptions = school.assumptions,
 ): Question {
   return {
-    standard: withOptions(standard),
+    standard,
     evidence,
     on: asOf(now),
     assumptions,

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { SheetEntry } from '@jasperwren/core/marking/sheet';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { useRef, useState } from 'react';
 import { GradeSign } from '../ui/GradeSign';
@@ -11,7 +11,7 @@ import { counting, readCode, type Typed } from './entries';
 import styles from './sheets.module.css';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly entries: readonly SheetEntry[];
   readonly onChange: (entries: readonly SheetEntry[]) => void;
 }
@@ -90,7 +90,7 @@ export function Entries({ standard, entries, onChange }: Props) {
 }
 
 /** What can be typed next. */
-function hint(standard: Standard, { category, item }: Typed): string {
+function hint(standard: EffectiveStandard, { category, item }: Typed): string {
   const list = (entries: readonly { readonly letter: string; readonly name: string }[]) =>
     entries.map(({ letter, name }) => `${letter} ${name.toLowerCase()}`).join(', ');
   if (!category) return list(standard.categories);

@@ -2,9 +2,8 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { SheetInput, type SheetView } from '@jasperwren/contract/sheets';
-import { withOptions } from '@jasperwren/core/marking/options';
 import { judgeSheet, type SheetEntry } from '@jasperwren/core/marking/sheet';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { verdictSentence } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { useWatch, useController, type Control } from 'react-hook-form';
@@ -17,7 +16,7 @@ import { Entries } from './EntryList';
 import styles from './sheets.module.css';
 
 interface Props {
-  readonly standards: readonly Standard[];
+  readonly standards: readonly EffectiveStandard[];
   readonly initial: Partial<SheetInput>;
   readonly action: string;
   readonly onSave: (input: SheetInput) => Promise<{ readonly data?: SheetView | undefined; readonly error?: unknown }>;
@@ -41,7 +40,7 @@ export function SheetForm({ standards, initial, action, onSave, onSaved, onCance
   const { control } = checked;
   const { isSubmitting } = checked.formState;
   const [standardId, official, entries] = useWatch({ control, name: ['standardId', 'official', 'entries'] });
-  const standard = withOptions(standards.find(({ id }) => id === standardId) ?? first);
+  const standard = standards.find(({ id }) => id === standardId) ?? first;
   const submit = checked.handleSubmit(async (values) => {
     const { data, error } = await onSave({ ...values, standardVersion: standard.version });
     if (data) onSaved(data);
@@ -93,7 +92,7 @@ function StandardChoice({
   onChosen,
 }: {
   readonly control: Control<SheetInput, unknown, SheetInput>;
-  readonly standards: readonly Standard[];
+  readonly standards: readonly EffectiveStandard[];
   readonly onChosen: () => void;
 }) {
   const { field } = useController({ control, name: 'standardId' });
@@ -123,7 +122,7 @@ function Recomputed({
   entries,
   official,
 }: {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly entries: readonly SheetEntry[];
   readonly official: 'pass' | 'fail' | undefined;
 }) {

@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
+import { effective } from '@jasperwren/core/marking/options';
 import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { closeSnackbar, enqueueSnackbar } from 'notistack';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../base/api';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
@@ -25,7 +26,8 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   const navigate = useNavigate();
   // What was read when the page was opened: what others save meanwhile does not slip in unseen.
   const [{ version, ...begun }] = useState({ ...inputOf(sheet), version: sheet.version });
-  const { data: standard, error } = api.useStandardVersionQuery(sheet.standard);
+  const { data, error } = api.useStandardVersionQuery(sheet.standard);
+  const standard = useMemo(() => data && effective(data), [data]);
   const learner = api.useLearnerQuery({ learnerId: sheet.learnerId });
   const [edit] = api.useEditSheetMutation();
   const [clash, setClash] = useState<{ readonly mine: SheetInput; readonly theirs: SheetView }>();
@@ -125,7 +127,7 @@ function inputOf({ standard, date, official, entries, centre, notes }: SheetView
 }
 
 /** The words for what stands in a field. */
-function words(standard: Standard, field: keyof typeof labels, value: unknown): string {
+function words(standard: EffectiveStandard, field: keyof typeof labels, value: unknown): string {
   if (field === 'entries')
     return (value as SheetInput['entries'])
       .map(

@@ -1,4 +1,4 @@
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { counting, readCode } from './entries';
 
 describe('codes of a result sheet', () => {

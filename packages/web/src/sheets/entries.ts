@@ -1,6 +1,6 @@
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { SheetEntry } from '@jasperwren/core/marking/sheet';
-import type { Category, Item, Standard } from '@jasperwren/core/marking/standard';
+import type { Category, Item, EffectiveStandard } from '@jasperwren/core/marking/standard';
 
 /** What a code typed so far stands for: letter of the category, letter of the item, digit of the grade. */
 export interface Typed {
@@ -12,7 +12,7 @@ export interface Typed {
 }
 
 /** Reads a code such as `LA1`, complete or not; the same letters as on the desk. */
-export function readCode(standard: Standard, code: string): Typed {
+export function readCode(standard: EffectiveStandard, code: string): Typed {
   const [first, second, third] = code.toUpperCase();
   if (first === undefined) return {};
   const category = standard.categories.find(({ letter }) => letter === first);

@@ -1,8 +1,9 @@
 import { bandWords } from '@jasperwren/core/marking/measured';
-import { withOptions } from '@jasperwren/core/marking/options';
+import { effective } from '@jasperwren/core/marking/options';
 import { whatFails } from '@jasperwren/core/marking/read-out';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Item, Standard } from '@jasperwren/core/marking/standard';
+import { useMemo } from 'react';
 import { GradeSign } from '../ui/GradeSign';
 import { Rows, Section } from '../ui/Page';
 import { FigureTable, limitsOf, timesOf } from './Figures';
@@ -10,12 +11,12 @@ import styles from './standards.module.css';
 
 /** A standard as a learner could read it: what fails first, then everything else. */
 export function ReadView({ standard: raw }: { readonly standard: Standard }) {
-  const standard = withOptions(raw);
+  const standard = useMemo(() => effective(raw), [raw]);
   return (
     <>
       <Section title="What fails you">
         <ol className={styles.fails}>
-          {whatFails(raw).map((line) => (
+          {whatFails(standard).map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ol>

@@ -1,6 +1,6 @@
 import type { Drive, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { GradeSign as GradeSignName, Standard } from '@jasperwren/core/marking/standard';
+import type { GradeSign as GradeSignName, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { memo, useCallback, useMemo, useState, type RefCallback } from 'react';
 import { clockTime } from './format';
@@ -9,7 +9,7 @@ import styles from './ribbon.module.css';
 import { spread } from './spread';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   /** The moment to draw up to, in milliseconds of the drive's clock. */
   readonly nowMs: number;
@@ -100,7 +100,7 @@ interface TokenData {
 
 /** Everything that stands on the ribbon, in the order of its moments. */
 function tokensOf(
-  standard: Standard,
+  standard: EffectiveStandard,
   drive: Drive,
   onMark: Props['onMark'],
   onPin: Props['onPin'],
@@ -129,7 +129,7 @@ function tokensOf(
   return [...marks, ...pins].sort((a, b) => a.atMs - b.atMs);
 }
 
-function markLabel(standard: Standard, mark: Mark): string {
+function markLabel(standard: EffectiveStandard, mark: Mark): string {
   const grade = standard.grades.find(({ code }) => code === mark.grade)?.name ?? mark.grade;
   return `${itemName(standard, mark.item)}, ${grade}, ${clockTime(mark.atMs)}${mark.struck ? ', struck' : ''}`;
 }

@@ -1,7 +1,7 @@
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { logOf, start } from '@jasperwren/core/drive/testing';
 import { anyLog } from '@jasperwren/core/drive/testing-arbitraries';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import fc from 'fast-check';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { Ribbon } from './Ribbon';

@@ -1,4 +1,4 @@
-import { templates } from '../../marking/templates/templates';
+import { templates } from '../../marking/testing-standards';
 import { checkNumbers, figure } from '../numbers';
 import { kindsOf, problemsOf, standardsAsking } from '../question';
 import { controlCodes, describeControl, inCar, placeNames, problemsOfVehicle, schematicPoint } from '../vehicle';

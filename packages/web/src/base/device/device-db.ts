@@ -2,7 +2,8 @@ import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { Review } from '@jasperwren/core/checks/memory';
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import { effective } from '@jasperwren/core/marking/options';
+import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
 import type { Entry } from '../outbox/entries';
 import { laneOfDrive, type Lane } from './lanes';
 
@@ -16,7 +17,7 @@ export interface DriveMeta {
   readonly learnerName: string;
   /** Which drive of this learner it is, from 1; 0 where the device does not know. */
   readonly number: number;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   /** Marks by item in this learner's earlier drives, oldest first. */
   readonly past: readonly ItemCounts[];
 }
@@ -58,3 +59,15 @@ deviceDb
         waiting.map(({ id, driveId, event }) => ({ id, owner: event.by, lane: laneOfDrive(driveId), body: event })),
       );
   });
+deviceDb
+  .version(3)
+  .stores({})
+  .upgrade((change) =>
+    // Until now the options of a standard were applied anew wherever it was read.
+    change
+      .table('drives')
+      .toCollection()
+      .modify((drive: { standard: Standard }) => {
+        drive.standard = effective(drive.standard);
+      }),
+  );

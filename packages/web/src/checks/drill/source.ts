@@ -5,7 +5,7 @@ import type { CheckQuestion } from '@jasperwren/core/checks/question';
 import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
 import { findVehicle, shippedVehicles } from '@jasperwren/core/checks/vehicles';
 import type { ChecksView } from '@jasperwren/contract/checks';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useMemo } from 'react';
 import type { Review } from '@jasperwren/core/checks/memory';
 import type { Lane } from '../../base/device/lanes';
@@ -17,7 +17,7 @@ export interface DrillSource {
   readonly bank: readonly CheckQuestion[];
   /** Those of the bank that the learner's standard asks. */
   readonly questions: readonly CheckQuestion[];
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly vehicles: readonly VehicleProfile[];
   readonly vehicle: VehicleProfile | undefined;
   readonly testDate: string | undefined;
@@ -34,7 +34,7 @@ export function vehiclesOf({ vehicles }: ChecksView): readonly VehicleProfile[] 
 interface Of {
   readonly name: string;
   readonly checks: ChecksView;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly vehicleId: string | undefined;
   readonly testDate: string | undefined;
   /** Where answers go. */

@@ -4,13 +4,13 @@ import { questionsFor } from '@jasperwren/core/adviser/questions';
 import type { Mark } from '@jasperwren/core/drive/drive';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './adviser.module.css';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly mark: Mark;
   /** How often the item was marked on this drive, this mark included. */
   readonly times: number;

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import CheckRounded from '@mui/icons-material/CheckRounded';
 import type { Check, Drive } from '@jasperwren/core/drive/drive';
-import type { BriefingStep, Standard } from '@jasperwren/core/marking/standard';
+import type { BriefingStep, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { ReasonForm } from '../desk/ReasonForm';
 import styles from './briefing.module.css';
@@ -10,7 +10,7 @@ import type { BriefingActions } from './use-briefing';
 
 interface Props {
   readonly step: BriefingStep;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly actions: BriefingActions;
 }

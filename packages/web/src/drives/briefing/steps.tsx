@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, type Asked } from '@jasperwren/core/marking/asked';
 import { distanceWords } from '@jasperwren/core/marking/script';
-import type { BriefingPart, BriefingStep, Standard } from '@jasperwren/core/marking/standard';
+import type { BriefingPart, BriefingStep, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { AnswerButtons } from '../AnswerButtons';
 import styles from './briefing.module.css';
@@ -17,7 +17,7 @@ export function EyesightStep({
   actions,
 }: {
   readonly step: Step<'eyesight'>;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly actions: BriefingActions;
 }) {
   const wide = step.widePlateM && `, ${distanceWords(standard, step.widePlateM.value)} for an older, wider plate`;
@@ -146,7 +146,7 @@ export function QuestionsStep({
   actions,
 }: {
   readonly step: Step<'questions'>;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly actions: BriefingActions;
 }) {

@@ -1,13 +1,13 @@
 import type { CheckResult } from '@jasperwren/core/drive/event';
 import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
-import type { BriefingPart, BriefingStep, Standard } from '@jasperwren/core/marking/standard';
+import type { BriefingPart, BriefingStep, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useMemo } from 'react';
 import { useDriveLog } from '../log/use-drive';
 
 export type BriefingActions = ReturnType<typeof useBriefing>;
 
 /** What can be done before moving off; every word goes into the log of the drive. */
-export function useBriefing(driveId: string, standard: Standard) {
+export function useBriefing(driveId: string, standard: EffectiveStandard) {
   const { write, undo } = useDriveLog(driveId);
   return useMemo(() => {
     const say = (step: BriefingStep, result: CheckResult, why: { reason?: string; detail?: string } = {}) =>

@@ -1,7 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { judgeUnder, whyNot, type Compared, type Translation } from '@jasperwren/core/marking/translate';
 import {
   crossingWords,
@@ -35,7 +35,7 @@ export default function ComparePage() {
   return <Compare log={opening.log} standards={standards} />;
 }
 
-function Compare({ log, standards }: { readonly log: OpenDrive; readonly standards: readonly Standard[] }) {
+function Compare({ log, standards }: { readonly log: OpenDrive; readonly standards: readonly EffectiveStandard[] }) {
   const [search, setSearch] = useSearchParams();
   const { meta } = log;
   const { drive } = useJudgedDrive(log);
@@ -135,7 +135,7 @@ const hows: Readonly<Record<Extract<Translation, { readonly how: unknown }>['how
   measured: 'graded anew by what was measured',
 };
 
-function Translations({ from, compared }: { readonly from: Standard; readonly compared: Compared }) {
+function Translations({ from, compared }: { readonly from: EffectiveStandard; readonly compared: Compared }) {
   const { grades } = rulesOf(from);
   if (compared.translations.length === 0) return <Empty>Nothing was marked on this drive.</Empty>;
   return (

@@ -2,13 +2,13 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { workOnWords } from '@jasperwren/core/debrief/words';
 import type { WorkOn } from '@jasperwren/core/debrief/work-on';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { Rows } from '../../ui/Page';
 import styles from './debrief.module.css';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly worth: readonly WorkOn[];
   readonly chosen: readonly string[];
   readonly onChosen: (items: readonly string[]) => void;

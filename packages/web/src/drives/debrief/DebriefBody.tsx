@@ -2,7 +2,7 @@ import type { Debrief } from '@jasperwren/core/debrief/debrief';
 import { comparedWords, goodThingWords, patternWords, workOnWords } from '@jasperwren/core/debrief/words';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { describeMissing, describeStop, itemName } from '@jasperwren/core/marking/wording';
 import { useState, type ReactNode } from 'react';
 import { clockTime } from '../../ui/format';
@@ -12,7 +12,7 @@ import styles from './debrief.module.css';
 import { MarkToldRow } from './MarkToldRow';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly debrief: Debrief;
   readonly name: string;

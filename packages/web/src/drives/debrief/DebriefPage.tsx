@@ -2,7 +2,6 @@ import Button from '@mui/material/Button';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
 import { isFinal } from '@jasperwren/core/debrief/for-learner';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import { withOptions } from '@jasperwren/core/marking/options';
 import { useMemo, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { drivenMs } from '@jasperwren/core/drive/clock';
@@ -25,7 +24,7 @@ export default function DebriefPage() {
 
 /** The talk-through with the learner looking on. Nothing private stands here. */
 function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDrive }) {
-  const standard = withOptions(meta.standard);
+  const { standard } = meta;
   const { drive, debrief } = useMemo(() => {
     const folded = foldDrive(events);
     return { drive: folded, debrief: debriefOf(standard, folded, meta.past) };

@@ -1,7 +1,6 @@
 import Button from '@mui/material/Button';
 import type { SharedDebrief } from '@jasperwren/contract/shares';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
-import { withOptions } from '@jasperwren/core/marking/options';
 import { longDate } from '../../ui/format';
 import { Page } from '../../ui/Page';
 import { DebriefBody } from './DebriefBody';
@@ -9,7 +8,7 @@ import styles from './debrief.module.css';
 
 /** A debrief as its learner reads it, and nothing that leads further. */
 export function SharedView({ shared }: { readonly shared: SharedDebrief }) {
-  const standard = withOptions(shared.standard);
+  const { standard } = shared;
   const debrief = debriefOf(standard, shared.drive, shared.past);
   return (
     <div className={styles.shared}>

@@ -1,6 +1,6 @@
 import { standingMarks, type Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Category, GradeSign as Sign, Standard } from '@jasperwren/core/marking/standard';
+import type { Category, GradeSign as Sign, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { memo, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { GradeSign } from '../../ui/GradeSign';
@@ -15,7 +15,7 @@ export const CategoryBoard = memo(function CategoryBoard({
   standard,
   drive,
 }: {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
 }) {
   const chosen = useAppSelector((state) => state.desk.category);

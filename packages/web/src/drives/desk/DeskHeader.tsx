@@ -1,6 +1,6 @@
 import { currentSpan, drivenMs, exerciseRuns, sectionMs } from '@jasperwren/core/drive/clock';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { secondsWords } from '@jasperwren/core/marking/wording';
 import { memo } from 'react';
 import { useAppSelector } from '../../base/hooks';
@@ -95,7 +95,7 @@ function ExerciseClock({
   nowMs,
   onOpen,
 }: {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly nowMs: number;
   readonly onOpen: () => void;
@@ -116,7 +116,7 @@ function ExerciseClock({
   );
 }
 
-function standardLabel(standard: Standard): string {
+function standardLabel(standard: EffectiveStandard): string {
   return `${standard.name} v${standard.version}`;
 }
 

@@ -1,6 +1,5 @@
 import type { Drive, Pin } from '@jasperwren/core/drive/drive';
 import { likelyItems } from '@jasperwren/core/marking/likely';
-import { withOptions } from '@jasperwren/core/marking/options';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { memo, useCallback, useDeferredValue, useEffect, useMemo } from 'react';
@@ -38,9 +37,7 @@ export default function DeskPage() {
   return <Desk meta={opening.log.meta} events={opening.log.events} />;
 }
 
-const Desk = memo(function Desk({ meta: kept, events }: Pick<OpenDrive, 'meta' | 'events'>) {
-  // What can be marked is what the chosen options of the standard leave.
-  const meta = useMemo(() => ({ ...kept, standard: withOptions(kept.standard) }), [kept]);
+const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'events'>) {
   const dispatch = useAppDispatch();
   const drive = useMemo(() => foldDrive(events), [events]);
   // What was touched is painted first; what follows from it comes a frame later.

@@ -1,5 +1,5 @@
 import type { Drive } from '@jasperwren/core/drive/drive';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import type { DeskPanel } from './desk-slice';
 import { EndPanel } from './EndPanel';
@@ -18,7 +18,7 @@ import type { DeskActions } from './desk-actions';
 interface Props {
   readonly panel: DeskPanel;
   readonly driveId: string;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly verdict: Verdict;
   readonly actions: DeskActions;

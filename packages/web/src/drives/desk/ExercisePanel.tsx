@@ -6,7 +6,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { exerciseStepKinds } from '@jasperwren/core/drive/event-kinds';
 import { itemsOfExercise } from '@jasperwren/core/marking/likely';
 import { coversExercise, rulesOf } from '@jasperwren/core/marking/rules';
-import type { Exercise, Limit, LimitMeasure, Standard } from '@jasperwren/core/marking/standard';
+import type { Exercise, Limit, LimitMeasure, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
 import { limitsAttempts, type Verdict } from '@jasperwren/core/marking/verdict';
 import { capital, reasonSentence, secondsWords } from '@jasperwren/core/marking/wording';
@@ -18,7 +18,7 @@ import { useNow } from './use-now';
 
 interface Props {
   readonly driveId: string;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly verdict: Verdict;
   readonly actions: DeskActions;
@@ -97,7 +97,7 @@ function Running({
   /** The limit that failed it, where one did. */
   readonly failedBy: Reason | undefined;
   readonly exercise: Exercise;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly actions: DeskActions;
 }) {
   const most = limitOf(standard, exercise.code, 'attempts')?.allowed.value;
@@ -149,7 +149,7 @@ function Running({
 const mostNamed = 4;
 
 /** What an exercise can be marked for, the likeliest first. */
-function bringsWords(standard: Standard, exercise: string): string {
+function bringsWords(standard: EffectiveStandard, exercise: string): string {
   const { items } = rulesOf(standard);
   const names = itemsOfExercise(standard, exercise).flatMap((code) => items.get(code)?.item.name.toLowerCase() ?? []);
   const named = names.slice(0, mostNamed).join(', ');
@@ -158,7 +158,7 @@ function bringsWords(standard: Standard, exercise: string): string {
 
 /** The limit of this kind over an exercise, its own before one over all. */
 export function limitOf(
-  standard: Standard,
+  standard: EffectiveStandard,
   exercise: string,
   kind: LimitMeasure['kind'],
   step?: string,

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { clockTime } from '../../ui/format';
@@ -16,7 +16,7 @@ import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly markId: string;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly actions: DeskActions;
 }

@@ -1,7 +1,7 @@
 import type { Pin } from '@jasperwren/core/drive/drive';
 import type { LikelyItem } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
-import type { Item, Standard } from '@jasperwren/core/marking/standard';
+import type { Item, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { clockTime, times } from '../../ui/format';
@@ -12,7 +12,7 @@ import { Key } from './Key';
 import type { DeskActions } from './desk-actions';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly likely: readonly LikelyItem[];
   readonly counts: ReadonlyMap<string, number>;
   readonly settling: Pin | undefined;
@@ -89,7 +89,7 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
 });
 
 interface RowProps {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly item: Item;
   readonly under: string | undefined;
   readonly keys: string;

@@ -4,7 +4,7 @@ import { roadStepKinds } from '@jasperwren/core/drive/event-kinds';
 import type { StepKind } from '@jasperwren/core/drive/event';
 import { askedOn } from '@jasperwren/core/marking/asked';
 import { isChosen } from '@jasperwren/core/marking/options';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useAppSelector } from '../../base/hooks';
 import styles from './panel.module.css';
 import { Key } from './Key';
@@ -12,7 +12,7 @@ import type { DeskActions } from './desk-actions';
 import { commandKeys } from './desk-keys';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly actions: DeskActions;
 }

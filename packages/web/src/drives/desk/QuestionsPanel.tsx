@@ -4,7 +4,7 @@ import { drawQuestion } from '@jasperwren/core/checks/oral';
 import { findVehicle } from '@jasperwren/core/checks/vehicles';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { api } from '../../base/api';
 import { vehiclesOf, OralMarking } from '../../checks/public';
@@ -15,7 +15,7 @@ import { Panel } from './Panel';
 import type { DeskActions } from './desk-actions';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly actions: DeskActions;
 }
@@ -87,7 +87,7 @@ export function QuestionsPanel({ standard, drive, actions }: Props) {
   );
 }
 
-function stateWords(standard: Standard, asked: Asked): string {
+function stateWords(standard: EffectiveStandard, asked: Asked): string {
   const { rule, answered, right, wrong, nextTry, left } = asked;
   const grade = usualGrade(standard, rule.item);
   if (left === 0) return `Asked: ${right} right, ${wrong} wrong.`;

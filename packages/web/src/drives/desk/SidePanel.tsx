@@ -1,5 +1,5 @@
 import { countsMarks } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { testHeadroom } from '@jasperwren/core/marking/wording';
 import { memo } from 'react';
@@ -8,7 +8,7 @@ import { Key } from './Key';
 import type { DeskActions } from './desk-actions';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly verdict: Verdict;
   readonly actions: DeskActions;
 }
@@ -65,7 +65,7 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
   );
 });
 
-function barColour(standard: Standard, measure: Verdict['headroom'][number]['limit']['measure']): string {
+function barColour(standard: EffectiveStandard, measure: Verdict['headroom'][number]['limit']['measure']): string {
   if (!countsMarks(measure)) return 'jasper';
   const sign = standard.grades.find((grade) => measure.grades.includes(grade.code))?.sign;
   return sign === 'counted' ? 'ochre' : sign === 'noted' ? 'slate' : 'jasper';

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useAppDispatch } from '../../base/hooks';
 import { clockTime } from '../../ui/format';
 import { Rows } from '../../ui/Page';
@@ -11,7 +11,7 @@ import { Panel } from './Panel';
 import type { DeskActions } from './desk-actions';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly actions: DeskActions;
 }
@@ -62,7 +62,7 @@ export function TrayPanel({ standard, drive, actions }: Props) {
   );
 }
 
-function whileWords(standard: Standard, drive: Drive, atMs: number): string {
+function whileWords(standard: EffectiveStandard, drive: Drive, atMs: number): string {
   const span = drive.spans.findLast(({ fromMs }) => fromMs <= atMs);
   const exercise = standard.exercises.find(({ code }) => code === span?.exercise)?.name;
   return exercise ? `during ${exercise.toLowerCase()}` : `${span?.section ?? 'guided'} driving`;

@@ -1,6 +1,6 @@
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { logOf, start } from '@jasperwren/core/drive/testing';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { configureStore } from '@reduxjs/toolkit';
 import { deskActions } from './desk-actions';
 import { deskReducer, settlingChosen } from './desk-slice';

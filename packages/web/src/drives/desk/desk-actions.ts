@@ -3,7 +3,7 @@ import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import type { AppDispatch } from '../../base/store';
 import { store } from '../../base/store';
@@ -37,7 +37,7 @@ const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
 
 interface Means {
   readonly driveId: string;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly running: boolean;
   readonly canMark: boolean;
   readonly write: (body: EventBody) => Promise<DriveEvent | undefined>;

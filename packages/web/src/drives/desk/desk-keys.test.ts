@@ -1,6 +1,5 @@
-import { graded } from '@jasperwren/core/marking/templates/graded';
-import { tally } from '@jasperwren/core/marking/templates/tally';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import { graded, tally } from '@jasperwren/core/marking/testing-standards';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import { configureStore } from '@reduxjs/toolkit';
 import { commandKeys, deskKeys } from './desk-keys';
@@ -9,7 +8,7 @@ import { deskReducer, panelOpened } from './desk-slice';
 jest.mock('../../base/store', () => ({ addSlice: () => undefined }));
 
 /** A desk that notes what is asked of it. */
-function desk(standard: Standard = tally, inExercise = false) {
+function desk(standard: EffectiveStandard = tally, inExercise = false) {
   const store = configureStore({ reducer: { desk: deskReducer } });
   const asked: unknown[] = [];
   const actions = new Proxy({} as never, {

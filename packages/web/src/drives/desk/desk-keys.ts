@@ -1,6 +1,6 @@
 import type { ExerciseStepKind } from '@jasperwren/core/drive/event';
 import { gradesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { AppDispatch, RootState } from '../../base/store';
 import type { DeskActions } from './desk-actions';
 import { categoryChosen, itemChosen, panelOpened, said, stepBack } from './desk-slice';
@@ -44,7 +44,7 @@ const letterNames = (letter: string, where: string) => `No ${letter} in ${where}
  * @returns takes a key and says whether it meant anything
  */
 export function deskKeys(
-  standard: Standard,
+  standard: EffectiveStandard,
   actions: DeskActions,
   dispatch: AppDispatch,
   desk: () => RootState['desk'],

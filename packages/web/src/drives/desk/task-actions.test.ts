@@ -3,9 +3,8 @@ import { exerciseRuns } from '@jasperwren/core/drive/clock';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { logOf, start } from '@jasperwren/core/drive/testing';
 import { askedOn } from '@jasperwren/core/marking/asked';
-import { graded } from '@jasperwren/core/marking/templates/graded';
-import { tally } from '@jasperwren/core/marking/templates/tally';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import { graded, tally } from '@jasperwren/core/marking/testing-standards';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { configureStore } from '@reduxjs/toolkit';
 import { deskReducer, itemChosen, panelOpened, settlingChosen } from './desk-slice';
 import { taskActions } from './task-actions';
@@ -21,7 +20,7 @@ jest.mock('../../base/store', () => ({
 jest.mock('../log/drive-clock', () => ({ driveNowMs: () => nowMs }));
 
 /** A desk without a screen: what is written becomes the log, what is told is kept. */
-function desk(standard: Standard = tally, running = true) {
+function desk(standard: EffectiveStandard = tally, running = true) {
   store = makeStore();
   nowMs = 0;
   const bodies: (readonly [number, EventBody])[] = [[0, start()]];

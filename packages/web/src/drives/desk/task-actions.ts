@@ -3,7 +3,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import type { DriveEvent, EventBody, ExerciseStepKind, Familiarity, StepKind } from '@jasperwren/core/drive/event';
 import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import { isChosen } from '@jasperwren/core/marking/options';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { AppDispatch } from '../../base/store';
 import { store } from '../../base/store';
 import { clockTime } from '../../ui/format';
@@ -12,7 +12,7 @@ import { counterChanged, done, panelOpened, stepBack } from './desk-slice';
 
 interface Tools {
   readonly driveId: string;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly running: boolean;
   readonly write: (body: EventBody) => Promise<DriveEvent | undefined>;
   readonly tell: (text: string) => void;

@@ -1,4 +1,4 @@
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useEffect } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { store } from '../../base/store';
@@ -6,7 +6,7 @@ import type { DeskActions } from './desk-actions';
 import { deskKeys } from './desk-keys';
 
 /** Listens to the keyboard for the desk, where the settings of the device say so. */
-export function useDeskKeys(standard: Standard, actions: DeskActions): void {
+export function useDeskKeys(standard: EffectiveStandard, actions: DeskActions): void {
   const dispatch = useAppDispatch();
   const on = useAppSelector((state) => state.settings.deskKeys);
   useEffect(() => {

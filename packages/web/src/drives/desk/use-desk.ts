@@ -1,5 +1,5 @@
 import { standingMarks, type Drive } from '@jasperwren/core/drive/drive';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useCallback, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { useDriveLog } from '../log/use-drive';
@@ -8,7 +8,7 @@ import { said } from './desk-slice';
 import { giveReceipt } from './receipts';
 
 /** What the desk can do, for the drive that is on it; the same from mark to mark, so that little is drawn anew. */
-export function useDesk(driveId: string, standard: Standard, phase: Drive['phase']) {
+export function useDesk(driveId: string, standard: EffectiveStandard, phase: Drive['phase']) {
   const dispatch = useAppDispatch();
   const { write, undo: undoLast } = useDriveLog(driveId);
   const receipts = useAppSelector((state) => state.settings.receipts);

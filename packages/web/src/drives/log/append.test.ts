@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { EventBody } from '@jasperwren/core/drive/event';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import fc from 'fast-check';
 import { deviceDb } from '../../base/device/device-db';
 import { laneOfDrive } from '../../base/device/lanes';

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { fullTest } from '@jasperwren/core/drive/testing';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { deviceDb, type DriveMeta } from '../../base/device/device-db';
 import { entriesOf, nextOf, takeOut } from '../../base/outbox/entries';
 import { forgetErased, forgetSent } from '../../base/device/forget';

@@ -1,5 +1,5 @@
 import { fullTest } from '@jasperwren/core/drive/testing';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import type { DriveMeta } from '../../base/device/device-db';
 import { personLeft } from '../../base/person';
 import { driveLogsReducer, driveOpened, eventAdded, eventsLearnt, eventsSent, storageRefused } from './drive-logs';

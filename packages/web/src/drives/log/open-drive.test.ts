@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { fullTest } from '@jasperwren/core/drive/testing';
-import { tally } from '@jasperwren/core/marking/templates/tally';
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { api } from '../../base/api';
 import { deviceDb, type DriveMeta } from '../../base/device/device-db';
 import { personLeft } from '../../base/person';

@@ -2,13 +2,13 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { exerciseRuns } from '@jasperwren/core/drive/clock';
 import { exerciseStepKinds } from '@jasperwren/core/drive/event-kinds';
 import { askedOn } from '@jasperwren/core/marking/asked';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { clockTime, counted } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';
 import styles from './verdict.module.css';
 
 /** What the log holds besides marks: the briefing, questions, exercises, pauses and notes. */
-export function Besides({ standard, drive }: { readonly standard: Standard; readonly drive: Drive }) {
+export function Besides({ standard, drive }: { readonly standard: EffectiveStandard; readonly drive: Drive }) {
   const lines = [
     ...briefingLines(standard, drive),
     ...askedOn(standard, drive)
@@ -44,7 +44,7 @@ export function Besides({ standard, drive }: { readonly standard: Standard; read
   );
 }
 
-function briefingLines({ briefing = [] }: Standard, { checks }: Drive): readonly string[] {
+function briefingLines({ briefing = [] }: EffectiveStandard, { checks }: Drive): readonly string[] {
   const nameOf = (code: string) => briefing.find((step) => step.code === code)?.name ?? code;
   const done = checks.filter(({ result }) => result === 'done').length;
   return [

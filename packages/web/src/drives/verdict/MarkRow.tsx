@@ -5,7 +5,7 @@ import { propose } from '@jasperwren/core/adviser/advise';
 import type { Mark } from '@jasperwren/core/drive/drive';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
 import { useSignedIn } from '../../base/signed-in';
@@ -18,7 +18,7 @@ import styles from './verdict.module.css';
 
 interface Props {
   readonly mark: Mark;
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly write: (body: EventBody) => unknown;
   readonly chosen: boolean;
   readonly capped: boolean;

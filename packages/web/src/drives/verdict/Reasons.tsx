@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import type { EventBody } from '@jasperwren/core/drive/event';
-import type { Standard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { nearLimits, type Verdict } from '@jasperwren/core/marking/verdict';
 import {
   capital,
@@ -18,7 +18,7 @@ import { Rows, Section } from '../../ui/Page';
 import styles from './verdict.module.css';
 
 interface Props {
-  readonly standard: Standard;
+  readonly standard: EffectiveStandard;
   readonly verdict: Verdict;
   readonly write: (body: EventBody) => unknown;
 }

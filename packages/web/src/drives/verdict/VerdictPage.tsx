@@ -5,7 +5,6 @@ import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
 import { mythsFor } from '@jasperwren/core/adviser/myths';
 import { marksByArea } from '@jasperwren/core/marking/areas';
 import { countItems } from '@jasperwren/core/marking/likely';
-import { withOptions } from '@jasperwren/core/marking/options';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { verdictSentence } from '@jasperwren/core/marking/wording';
 import { useState } from 'react';
@@ -36,7 +35,7 @@ export default function VerdictPage() {
 
 function VerdictView({ log }: { readonly log: OpenDrive }) {
   const { meta } = log;
-  const standard = withOptions(meta.standard);
+  const { standard } = meta;
   const { drive, verdict } = useJudgedDrive(log);
   const { write } = useDriveLog(meta.id);
   const [chosen, setChosen] = useState<string>();

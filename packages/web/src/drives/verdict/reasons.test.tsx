@@ -2,14 +2,13 @@ import type { EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { logOf, start } from '@jasperwren/core/drive/testing';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import type { Standard } from '@jasperwren/core/marking/standard';
-import { attemptsYard } from '@jasperwren/core/marking/templates/attempts-yard';
-import { timedYard } from '@jasperwren/core/marking/templates/timed-yard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { attemptsYard, timedYard } from '@jasperwren/core/marking/testing-standards';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { Reasons } from './Reasons';
 
 /** The words of the page for a test under a standard. */
-function words(standard: Standard, bodies: readonly EventBody[]): string {
+function words(standard: EffectiveStandard, bodies: readonly EventBody[]): string {
   const log = logOf([[0, start(standard.id)], ...bodies.map((body, i) => [i + 1, body] as const)]);
   const verdict = judgeDrive(standard, foldDrive(log));
   return renderToStaticMarkup(<Reasons standard={standard} verdict={verdict} write={() => undefined} />).replace(
