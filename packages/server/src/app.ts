@@ -22,7 +22,8 @@ import { plainBody, smallSignIn } from './http/plain-body';
 import { requireHttps } from './http/require-https';
 import { serveRoutes, type Handlers } from './http/serve-routes';
 import { sessions } from './http/session';
-import type { Jobs } from './jobs/jobs';
+import type { Runner } from './jobs/runner';
+import type { Workers } from './jobs/threads';
 import { learnerHandlers } from './learners/handlers';
 import { lessonHandlers } from './lessons/handlers';
 import { meHandlers } from './me/handlers';
@@ -36,7 +37,8 @@ import { standardHandlers } from './standards/handlers';
 export interface Parts {
   readonly keeper: Keeper;
   readonly digests: Digests;
-  readonly jobs: Jobs;
+  readonly jobs: Runner;
+  readonly workers: Workers;
   readonly changes: Changes;
   readonly config: Config;
   readonly log: Logger;
@@ -71,18 +73,18 @@ export function createApp(parts: Parts): Koa {
 }
 
 /** Every route of the table, with what it does. */
-function routerOf({ keeper, digests, jobs, changes, config, welcome }: Parts): Router {
+function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: Parts): Router {
   const handlers: Handlers = {
     ...signInHandlers(welcome),
     ...schoolHandlers(keeper),
     ...peopleHandlers,
     ...auditHandlers,
     ...learnerHandlers,
-    ...personalHandlers(keeper, config.dataDir),
+    ...personalHandlers(keeper, jobs, config.dataDir),
     ...standardHandlers,
     ...driveHandlers(digests),
     ...shareHandlers,
-    ...sheetHandlers(jobs),
+    ...sheetHandlers(workers),
     ...lessonHandlers,
     ...readinessHandlers(jobs),
     ...checkHandlers,

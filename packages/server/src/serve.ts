@@ -10,7 +10,10 @@ import { takeFolder } from './db/lock';
 import { digestsOf, refreshDigests } from './drives/digests';
 import { changesOf } from './http/answers';
 import { dropOldSessions } from './http/session';
-import { jobsOf, onThisThread, threads } from './jobs/jobs';
+import { runnerOf } from './jobs/runner';
+import { queueJob } from './jobs/queue';
+import { onThisThread, threads } from './jobs/threads';
+import { estimatesWork } from './readiness/estimates-job';
 import { eraseAgain } from './personal/erase';
 import { callNow } from './call';
 import { addTemplatesEverywhere } from './standards/store';
@@ -64,13 +67,18 @@ export async function serve(
   const failed = (what: string) => (error: unknown) => log.error({ err: error }, what);
   const changes = changesOf();
   const workers = worker === undefined ? onThisThread(keeper.db) : threads(worker, config.dataDir, workerArgv);
-  const worked = jobsOf(keeper, workers, changes.note, failed('estimate failed'));
-  const later = () => undefined;
-  const jobs = estimates ? worked : { ...worked, refreshLearner: later, refreshSchool: later };
-  const digests = digestsOf(keeper, jobs.refreshLearner, failed('summary failed'));
-  const app = createApp({ keeper, digests, jobs, changes, config, log, webDist, welcome });
+  const estimated = (schoolId: string) => changes.note(schoolId, ['readiness']);
+  const jobs = await runnerOf(
+    keeper,
+    { estimates: estimatesWork(keeper, workers, estimated) },
+    { changed: ({ schoolId }) => estimated(schoolId), failed: failed('a job failed') },
+    !estimates,
+  );
+  const digests = digestsOf(keeper, jobs.wake, failed('summary failed'));
+  const app = createApp({ keeper, digests, jobs, workers, changes, config, log, webDist, welcome });
   const release = async () => {
     await jobs.close();
+    await workers.close();
     await digests.settled();
     await keeper.close();
     giveBack();
@@ -83,8 +91,12 @@ export async function serve(
     await release();
     throw error;
   });
-  // What an earlier run did not come to, or another release works out otherwise.
-  for (const { id } of await keeper.db.selectFrom('schools').select('id').execute()) jobs.refreshSchool(id);
+  // A new day, or another release, may work out otherwise what stands.
+  const schools = await keeper.db.selectFrom('schools').select('id').execute();
+  await keeper.write(async (db) => {
+    for (const { id } of schools) await queueJob(db, { schoolId: id, kind: 'estimates', subject: '' }, new Date());
+  });
+  jobs.wake();
   const stopBackups = keepBackingUp(config, log);
   const tidy = setInterval(
     () => void keeper.write((db) => dropOldSessions(db)).catch(failed('old sign-ins not dropped')),

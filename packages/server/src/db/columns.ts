@@ -81,6 +81,18 @@ export interface Columns {
     body: string;
     received_at: Generated<string>;
   };
+  jobs: {
+    id: Generated<number>;
+    school_id: string;
+    kind: string;
+    subject: string;
+    queued_at: string;
+    due_at: string;
+    started_at: string | null;
+    again: Generated<number>;
+    failures: Generated<number>;
+    error: string | null;
+  };
   learners: {
     id: string;
     school_id: string;

@@ -330,4 +330,22 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0009-jobs': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('jobs')
+        .addColumn('id', 'integer', (c) => c.primaryKey().autoIncrement())
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('kind', 'text', (c) => c.notNull())
+        .addColumn('subject', 'text', (c) => c.notNull())
+        .addColumn('queued_at', 'text', (c) => c.notNull())
+        .addColumn('due_at', 'text', (c) => c.notNull())
+        .addColumn('started_at', 'text')
+        .addColumn('again', 'integer', (c) => c.notNull().defaultTo(0))
+        .addColumn('failures', 'integer', (c) => c.notNull().defaultTo(0))
+        .addColumn('error', 'text')
+        .addUniqueConstraint('jobs_key', ['school_id', 'kind', 'subject'])
+        .execute();
+    },
+  },
 };

@@ -1,6 +1,7 @@
 import type { Role } from '@jasperwren/contract/accounts';
 import type { Transmission } from '@jasperwren/contract/learners';
 import type { Generated } from 'kysely';
+import type { JobName } from '../jobs/queue';
 import type { Columns } from './columns';
 
 /** Columns that hold less than their type in SQLite would. Migrations check what comes in where they can. */
@@ -9,6 +10,7 @@ interface Narrower {
   accounts: { role: Role };
   audit: { by_learner: 0 | 1 };
   learners: { transmission: Transmission };
+  jobs: { kind: JobName; again: Generated<0 | 1> };
   lessons: { cancelled: Generated<0 | 1> };
   check_questions: { retired: 0 | 1 };
   vehicles: { retired: 0 | 1 };

@@ -1,5 +1,6 @@
 import { callNow } from '../call';
 import type { Keeper } from '../db/keeper';
+import { queueJob } from '../jobs/queue';
 import { boundStandard } from '../standards/store';
 import { digestOf, digestVersion, type DriveDigest } from './digest';
 import { eventsOf } from './store';
@@ -13,14 +14,10 @@ export interface Digests {
 }
 
 /**
- * @param ended is told of a drive that has ended, or was changed since
+ * @param ended is told once the estimates of a drive that has ended, or was changed since, are in the queue
  * @param failed is told where a drive cannot be summarised; it keeps its former summary then
  */
-export function digestsOf(
-  keeper: Keeper,
-  ended: (schoolId: string, learnerId: string) => void,
-  failed: (error: unknown) => void,
-): Digests {
+export function digestsOf(keeper: Keeper, ended: () => void, failed: (error: unknown) => void): Digests {
   const underWay = new Map<string, Promise<void>>();
   const waiting = new Set<string>();
   return {
@@ -34,7 +31,7 @@ export function digestsOf(
           waiting.delete(key);
           return refreshDigest(keeper, schoolId, driveId);
         })
-        .then((done) => done?.phase === 'ended' && ended(schoolId, done.learnerId))
+        .then((done) => done === 'ended' && ended())
         .then(() => undefined, failed)
         .finally(() => {
           if (underWay.get(key) === own) underWay.delete(key);
@@ -55,12 +52,12 @@ export async function refreshDigests(keeper: Keeper): Promise<void> {
   for (const { school_id, id } of old) await refreshDigest(keeper, school_id, id);
 }
 
-/** Returns what is known of the drive now; undefined where it is not there any more. */
+/** Returns how far the drive is; undefined where it is not there any more. */
 async function refreshDigest(
   { db, write }: Keeper,
   schoolId: string,
   driveId: string,
-): Promise<{ readonly learnerId: string; readonly phase: DriveDigest['phase'] } | undefined> {
+): Promise<DriveDigest['phase'] | undefined> {
   const row = await db
     .selectFrom('drives')
     .select(['learner_id', 'standard_id', 'standard_version'])
@@ -74,8 +71,8 @@ async function refreshDigest(
   const events = await eventsOf(call, driveId);
   const summary = digestOf(standard, events);
   const digest = JSON.stringify(summary);
-  await write((trx) =>
-    trx
+  await write(async (trx) => {
+    const { numUpdatedRows } = await trx
       .updateTable('drives')
       .set({ digest, digest_version: digestVersion })
       .where('school_id', '=', schoolId)
@@ -91,7 +88,12 @@ async function refreshDigest(
         '=',
         events.length,
       )
-      .execute(),
-  );
-  return { learnerId: row.learner_id, phase: summary.phase };
+      .executeTakeFirst();
+    if (numUpdatedRows === 0n || summary.phase !== 'ended') return;
+    // The learner who just drove first, then everybody whose figures rest on the school's.
+    for (const subject of [row.learner_id, '']) {
+      await queueJob(trx, { schoolId, kind: 'estimates', subject }, new Date());
+    }
+  });
+  return summary.phase;
 }

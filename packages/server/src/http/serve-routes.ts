@@ -6,7 +6,8 @@ import Router, { type RouterContext } from '@koa/router';
 import { invalid, notAllowed, notSignedIn } from '../refusal';
 import { addDeed } from '../audit/store';
 import type { Keeper } from '../db/keeper';
-import type { Jobs } from '../jobs/jobs';
+import { queueJob } from '../jobs/queue';
+import type { Runner } from '../jobs/runner';
 import { newToken } from '../secrets';
 import { answersOf, type Changes } from './answers';
 import type { LearnerWho, Who } from '../call';
@@ -23,7 +24,7 @@ interface Around {
   readonly changes: Changes;
   /** Waits for what still has to follow from earlier changes. */
   readonly settled: () => Promise<void>;
-  readonly jobs: Jobs;
+  readonly jobs: Runner;
 }
 
 /**
@@ -115,6 +116,8 @@ function callOf(
   { keeper, changes, jobs }: Around,
 ): RouteCall {
   const now = new Date();
+  // Estimates rest on it.
+  const restsOn = writes(route) && route.changes.includes('readiness');
   return {
     db: keeper.db,
     who,
@@ -128,19 +131,20 @@ function callOf(
         const value = await work({ db, who, now });
         const told = typeof about === 'function' ? about(value) : about;
         schoolId = who?.schoolId ?? told.schoolId;
-        if (schoolId !== undefined)
-          await addDeed(db, {
-            schoolId,
-            at: now,
-            action: told.action ?? name,
-            address: ctx.ip,
-            ...deedOf(who, input, told, value),
-          });
+        if (schoolId === undefined) return value;
+        if (restsOn) await queueJob(db, { schoolId, kind: 'estimates', subject: '' }, now);
+        await addDeed(db, {
+          schoolId,
+          at: now,
+          action: told.action ?? name,
+          address: ctx.ip,
+          ...deedOf(who, input, told, value),
+        });
         return value;
       });
       if (writes(route) && schoolId !== undefined) {
         changes.note(schoolId, route.changes);
-        if (route.changes.includes('readiness')) jobs.refreshSchool(schoolId);
+        if (restsOn) jobs.wake();
       }
       return made;
     },

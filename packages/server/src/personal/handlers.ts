@@ -1,6 +1,7 @@
 import type { ErasureReceipt } from '@jasperwren/contract/school';
 import type { Keeper } from '../db/keeper';
 import { file, type HandlersOf } from '../http/call';
+import type { Runner } from '../jobs/runner';
 import { eraseLearner, erasedIds, listErased } from './erase';
 import { exportLearner } from './export';
 import { outOfTime } from './retention';
@@ -8,7 +9,7 @@ import { outOfTime } from './retention';
 type Names = 'exportLearner' | 'eraseLearner' | 'outOfTime' | 'eraseOutOfTime' | 'erased';
 
 /** What a learner may ask of a school: a copy of everything, and that it is erased. */
-export function personalHandlers(keeper: Keeper, dataDir: string): HandlersOf<Names> {
+export function personalHandlers(keeper: Keeper, jobs: Runner, dataDir: string): HandlersOf<Names> {
   return {
     async exportLearner(call, { learnerId }) {
       const zip = await exportLearner(call, learnerId);
@@ -24,6 +25,7 @@ export function personalHandlers(keeper: Keeper, dataDir: string): HandlersOf<Na
         },
         ({ id }) => ({ learnerId: `erased-${id}`, subject: id }),
       );
+      jobs.cancel(who.schoolId, learnerId);
       await keeper.forget();
       return receipt;
     },
@@ -43,6 +45,7 @@ export function personalHandlers(keeper: Keeper, dataDir: string): HandlersOf<Na
         },
         (made) => ({ detail: String(made.length) }),
       );
+      for (const learnerId of learnerIds) jobs.cancel(who.schoolId, learnerId);
       await keeper.forget();
       return receipts;
     },

@@ -122,7 +122,9 @@ describe('a learner who asks for everything', () => {
     expect(response.headers.get('content-disposition')).toContain('.zip');
     const files = unzipSync(new Uint8Array(await response.arrayBuffer()));
     const everything = JSON.parse(strFromU8(files['everything.json']!)) as Record<string, readonly object[]>;
-    for (const [table] of learnerTables) expect([table, everything[table]!.length > 0]).toEqual([table, true]);
+    // Of jobs there are rows only while something waits.
+    for (const [table] of learnerTables)
+      expect([table, everything[table]!.length > 0 || table === 'jobs']).toEqual([table, true]);
     for (const word of words) expect(strFromU8(files['everything.json']!)).toContain(word);
     expect(strFromU8(files['everything.json']!)).not.toMatch(/token_hash|code_hash|csrfToken/);
     const drive = Object.keys(files).find((name) => name.includes(driveId))!;

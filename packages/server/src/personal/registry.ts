@@ -61,6 +61,18 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     address: 'staff',
   },
   estimates: { school_id: 'school', learner_id: 'learner', basis: 'nobody', body: 'learner', made_at: 'nobody' },
+  jobs: {
+    id: 'nobody',
+    school_id: 'school',
+    kind: 'nobody',
+    subject: 'learner',
+    queued_at: 'nobody',
+    due_at: 'nobody',
+    started_at: 'nobody',
+    again: 'nobody',
+    failures: 'nobody',
+    error: 'nobody',
+  },
   erasures: {
     id: 'nobody',
     school_id: 'school',

@@ -3,7 +3,7 @@ import type { InSchool } from '../call';
 import type { Tables } from '../db/schema';
 
 /** How a table tells whose a row is: by the learner, or by the drive. */
-type Owner = 'learner_id' | 'drive_id' | 'id';
+type Owner = 'learner_id' | 'drive_id' | 'subject' | 'id';
 
 /**
  * Every table with rows about one learner, in the order in which they can be taken out: what refers to something goes
@@ -15,6 +15,7 @@ export const learnerTables: readonly (readonly [table: keyof Tables, owner: Owne
   ['shares', 'drive_id'],
   ['events', 'drive_id'],
   ['estimates', 'learner_id'],
+  ['jobs', 'subject'],
   ['drives', 'learner_id'],
   ['sheets', 'learner_id'],
   ['reviews', 'learner_id'],

@@ -58,6 +58,7 @@ export async function editSchool(call: InSchool, input: SchoolInput): Promise<Sc
 export const schoolTables = [
   'audit',
   'estimates',
+  'jobs',
   'erasures',
   'recovery_codes',
   'password_links',

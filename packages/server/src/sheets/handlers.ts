@@ -1,12 +1,14 @@
 import type { HandlersOf } from '../http/call';
-import type { Jobs } from '../jobs/jobs';
+import type { Workers } from '../jobs/threads';
 import { addSheet, dropSheet, editSheet, getSheet, sheetsOfLearner } from './store';
 
-export const sheetHandlers = (jobs: Jobs): HandlersOf<'sheets' | 'addSheet' | 'sheet' | 'editSheet' | 'dropSheet'> => ({
+export const sheetHandlers = (
+  workers: Workers,
+): HandlersOf<'sheets' | 'addSheet' | 'sheet' | 'editSheet' | 'dropSheet'> => ({
   sheets: (call, { learnerId }) => sheetsOfLearner(call, learnerId),
   sheet: (call, { sheetId }) => getSheet(call, sheetId),
   async addSheet({ write, who }, { learnerId }, body) {
-    const before = await jobs.chanceBefore({ schoolId: who.schoolId, learnerId, date: body.date });
+    const before = await workers.run({ kind: 'chance-before', schoolId: who.schoolId, learnerId, date: body.date });
     return write((trx) => addSheet(trx, learnerId, body, before));
   },
   editSheet: ({ write }, { sheetId }, body) => write((trx) => editSheet(trx, sheetId, body), aboutLearner),

@@ -1,0 +1,112 @@
+import type { Db } from '../db/database';
+
+/** What can be worked out beside the requests. */
+export type JobName = 'estimates';
+
+/** What is to be done: at most one of a kind waits for a school and a subject. */
+export interface JobKey {
+  readonly schoolId: string;
+  readonly kind: JobName;
+  /** The id of what it is about; empty for the whole school. */
+  readonly subject: string;
+}
+
+export interface Job extends JobKey {
+  readonly id: number;
+  /** How often it has failed so far. */
+  readonly failures: number;
+}
+
+/** Changes that come in one go are worked out together, in milliseconds. */
+const gatherMs = 300;
+/** After a failure, before the same is tried again: longer each time, in milliseconds. */
+const restMs = 60_000;
+const longestRestMs = 60 * 60_000;
+
+const at = (now: Date, laterMs: number) => new Date(now.getTime() + laterMs).toISOString();
+
+/**
+ * Puts a job into the queue, in the transaction of what makes it necessary. One that waits already is enough; one that
+ * is under way is done once more, since it may have read what was there before.
+ */
+export async function queueJob(db: Db, { schoolId, kind, subject }: JobKey, now: Date): Promise<void> {
+  await db
+    .insertInto('jobs')
+    .values({ school_id: schoolId, kind, subject, queued_at: now.toISOString(), due_at: at(now, gatherMs) })
+    .onConflict((conflict) =>
+      conflict
+        .columns(['school_id', 'kind', 'subject'])
+        .doUpdateSet({ again: 1 })
+        .where('jobs.started_at', 'is not', null),
+    )
+    .execute();
+}
+
+/** Takes the job that waits longest of those that are due; undefined where none is. */
+export async function takeJob(db: Db, now: Date): Promise<Job | undefined> {
+  const row = await db
+    .updateTable('jobs')
+    .set({ started_at: now.toISOString(), again: 0 })
+    .where('id', '=', (eb) =>
+      eb
+        .selectFrom('jobs as next')
+        .select('next.id')
+        .where('next.started_at', 'is', null)
+        .where('next.due_at', '<=', now.toISOString())
+        .orderBy('next.id')
+        .limit(1),
+    )
+    .returning(['id', 'school_id', 'kind', 'subject', 'failures'])
+    .executeTakeFirst();
+  return row && { id: row.id, schoolId: row.school_id, kind: row.kind, subject: row.subject, failures: row.failures };
+}
+
+/** Takes a finished job out, or lets it wait once more where it was asked for meanwhile. */
+export async function endJob(db: Db, { id }: Job, now: Date): Promise<void> {
+  await db.deleteFrom('jobs').where('id', '=', id).where('again', '=', 0).execute();
+  await db
+    .updateTable('jobs')
+    .set({ started_at: null, again: 0, failures: 0, error: null, due_at: at(now, 0) })
+    .where('id', '=', id)
+    .execute();
+}
+
+/** Lets a job that failed rest before it is tried again. */
+export async function restJob(db: Db, { id, failures }: Job, error: string, now: Date): Promise<void> {
+  const due_at = at(now, Math.min(restMs * 2 ** failures, longestRestMs));
+  await db
+    .updateTable('jobs')
+    .set({ started_at: null, again: 0, failures: failures + 1, error, due_at })
+    .where('id', '=', id)
+    .execute();
+}
+
+/** What was under way when the server stopped waits again. */
+export async function requeueJobs(db: Db): Promise<void> {
+  await db.updateTable('jobs').set({ started_at: null, again: 0 }).where('started_at', 'is not', null).execute();
+}
+
+/** When the next job is due that has not failed, and the next of all; undefined where none waits. RFC 3339. */
+export async function nextDue(db: Db): Promise<{ readonly fresh?: string; readonly any?: string }> {
+  const rows = await db
+    .selectFrom('jobs')
+    .select((eb) => ['failures', eb.fn.min('due_at').as('due')])
+    .where('started_at', 'is', null)
+    .groupBy('failures')
+    .execute();
+  const first = (of: readonly { readonly due: string }[]) => of.map(({ due }) => due).sort()[0];
+  const fresh = first(rows.filter(({ failures }) => failures === 0));
+  const any = first(rows);
+  return { ...(fresh !== undefined && { fresh }), ...(any !== undefined && { any }) };
+}
+
+/** The ids of what waits or is under way for a school. Those that rest after a failure are not among them. */
+export async function openJobs(db: Db, schoolId: string): Promise<readonly number[]> {
+  const rows = await db
+    .selectFrom('jobs')
+    .select('id')
+    .where('school_id', '=', schoolId)
+    .where((eb) => eb.or([eb('started_at', 'is not', null), eb('failures', '=', 0)]))
+    .execute();
+  return rows.map(({ id }) => id);
+}
