@@ -13,7 +13,7 @@ module.exports = {
       'core-stands-alone',
       'core imports nothing but itself and small libraries of computation',
       '^packages/core/src',
-      '^packages/core/src|node_modules/(ajv|ajv-formats|json-schema-to-ts|jsonc-parser|ts-fsrs|@stdlib)',
+      '^packages/core/src|node_modules/(ajv|damerau-levenshtein|dayjs|ajv-formats|json-schema-to-ts|jsonc-parser|ts-fsrs|@stdlib)',
     ),
     only(
       'contract-on-core',

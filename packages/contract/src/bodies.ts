@@ -11,7 +11,10 @@ import {
   PasswordProof,
   SignInRequest,
 } from './accounts';
-import { AccessRequest, CodeSignIn, QuestionInput, ReviewBatch, VehicleChoice, VehicleInput } from './checks';
+import { QuestionInput } from './checks';
+import { AccessRequest, CodeSignIn } from './access';
+import { ReviewBatch } from './reviews';
+import { VehicleChoice, VehicleInput } from './vehicles';
 import { EventBatch } from './drives';
 import { LearnerEdit, LearnerInput } from './learners';
 import { FreeHoursList, LessonPlan } from './lessons';

@@ -1,7 +1,10 @@
 import { shippedQuestions } from '@jasperwren/core/checks/bank/bank';
 import { shippedVehicles } from '@jasperwren/core/checks/vehicles';
 import { check } from './check';
-import { AccessRequest, CodeSignIn, QuestionInput, ReviewBatch, VehicleChoice, VehicleInput } from './checks';
+import { QuestionInput } from './checks';
+import { AccessRequest, CodeSignIn } from './access';
+import { ReviewBatch } from './reviews';
+import { VehicleChoice, VehicleInput } from './vehicles';
 
 const fieldsOf = (checked: ReturnType<typeof check>) => (checked.ok ? [] : checked.problems.map(({ field }) => field));
 /** As a form sends it: what is not given is not there. */

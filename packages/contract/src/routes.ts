@@ -23,20 +23,11 @@ import type {
   WelcomeView,
 } from './accounts';
 import { auditFilters, type AuditPage } from './audit';
-import type {
-  AccessRequest,
-  CodeSignIn,
-  QuestionInput,
-  ReviewBatch,
-  VehicleChoice,
-  VehicleInput,
-  AccessCode,
-  BoardView,
-  ChecksView,
-  KeptVersion,
-  MeView,
-  MyDebrief,
-} from './checks';
+import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './checks';
+import type { MeView, MyDebrief } from './me';
+import type { AccessRequest, CodeSignIn, AccessCode } from './access';
+import type { ReviewBatch } from './reviews';
+import type { VehicleChoice, VehicleInput } from './vehicles';
 import type { EventBatch, DriveNews, DriveSummary, DriveView, EventReceipt } from './drives';
 import type { LearnerEdit, LearnerInput, LearnerView } from './learners';
 import type { FreeHoursList, LessonPlan, FreeHoursView, LessonsView } from './lessons';

@@ -1,3 +1,5 @@
+import damerauLevenshtein from 'damerau-levenshtein';
+
 /** The words of a spoken or typed answer, brought to one form. */
 export interface Word {
   readonly text: string;
@@ -168,21 +170,5 @@ export function nearlySame(a: string, b: string): boolean {
   if (/\d/.test(a) || /\d/.test(b)) return false;
   if (stem(a) === stem(b)) return true;
   const length = Math.min(a.length, b.length);
-  return length >= 5 && distance(a, b) <= (length >= 9 ? 2 : 1);
-}
-
-/** Damerau's distance with neighbouring letters swapped as one step (optimal string alignment). */
-function distance(a: string, b: string): number {
-  const rows: number[][] = [Array.from({ length: b.length + 1 }, (_, j) => j)];
-  for (let i = 1; i <= a.length; i++) {
-    const row = [i];
-    for (let j = 1; j <= b.length; j++) {
-      const cost = a[i - 1] === b[j - 1] ? 0 : 1;
-      row[j] = Math.min(rows[i - 1]![j]! + 1, row[j - 1]! + 1, rows[i - 1]![j - 1]! + cost);
-      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
-        row[j] = Math.min(row[j]!, rows[i - 2]![j - 2]! + 1);
-    }
-    rows.push(row);
-  }
-  return rows[a.length]![b.length]!;
+  return length >= 5 && damerauLevenshtein(a, b).steps <= (length >= 9 ? 2 : 1);
 }

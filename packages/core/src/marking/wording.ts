@@ -46,8 +46,10 @@ export function countMarks(standard: EffectiveStandard, marks: readonly Mark[]):
 
 /** "a", "a and b", "a, b and c". */
 export function joinWords(parts: readonly string[]): string {
-  return parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+  return lists.format(parts);
 }
+
+const lists = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 
 /** A share or chance in whole percent, more would claim too much: "57 %", which does not break over a line. */
 export function percent(share: number): string {

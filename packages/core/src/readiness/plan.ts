@@ -1,3 +1,5 @@
+import dayjs from 'dayjs';
+import isoWeek from 'dayjs/plugin/isoWeek';
 import type { EffectiveStandard } from '../marking/standard';
 import { overlaps, type Booking } from './booking';
 import type { ReadinessCheck } from './checklist';
@@ -6,6 +8,8 @@ import { bookFrom } from './judgement';
 import { posteriorOn, projected } from './posterior';
 import { simulate, type Chance } from './simulate';
 import type { Question } from './estimate';
+
+dayjs.extend(isoWeek);
 
 const dayMs = 86_400_000;
 
@@ -88,10 +92,9 @@ const clock = (minute: number) =>
  * a whole week has too few days, and a week cut short holds accordingly fewer.
  */
 export function spreadLessons(slots: readonly string[], perWeek: number): readonly string[] {
-  const weeks = new Map<number, string[]>();
+  const weeks = new Map<string, string[]>();
   for (const slot of slots) {
-    // The week begins on a Monday: 5 January 1970 was one.
-    const week = Math.floor((Date.parse(`${slot}Z`) - 4 * dayMs) / (7 * dayMs));
+    const week = dayjs(slot.slice(0, 10)).startOf('isoWeek').format('YYYY-MM-DD');
     weeks.set(week, [...(weeks.get(week) ?? []), slot]);
   }
   const firstsOf = (week: readonly string[]) =>

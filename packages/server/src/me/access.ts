@@ -1,4 +1,4 @@
-import type { AccessCode, AccessKind } from '@jasperwren/contract/checks';
+import type { AccessCode, AccessKind } from '@jasperwren/contract/access';
 import type { Anybody, Call, LearnerWho } from '../call';
 import { conflict } from '../refusal';
 import { getLearner } from '../learners/store';

@@ -1,4 +1,5 @@
-import type { AccessCode, MeView, MyDebrief } from '@jasperwren/contract/checks';
+import type { MeView, MyDebrief } from '@jasperwren/contract/me';
+import type { AccessCode } from '@jasperwren/contract/access';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { NewShare, SharedDebrief } from '@jasperwren/contract/shares';
 import type { Route } from '@jasperwren/contract/route';

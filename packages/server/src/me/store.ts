@@ -1,4 +1,4 @@
-import type { MeView, MyDebrief } from '@jasperwren/contract/checks';
+import type { MeView, MyDebrief } from '@jasperwren/contract/me';
 import type { SharedDebrief } from '@jasperwren/contract/shares';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { itemName } from '@jasperwren/core/marking/wording';

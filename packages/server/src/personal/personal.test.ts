@@ -1,4 +1,4 @@
-import type { AccessCode } from '@jasperwren/contract/checks';
+import type { AccessCode } from '@jasperwren/contract/access';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { ErasedIds, ErasureReceipt, OutOfTime, SchoolView } from '@jasperwren/contract/school';
 import type { NewShare } from '@jasperwren/contract/shares';

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import type { AccessKind } from '@jasperwren/contract/checks';
+import type { AccessKind } from '@jasperwren/contract/access';
 import dayjs from 'dayjs';
 import { enqueueSnackbar } from 'notistack';
 import { api } from '../base/api';

@@ -1,4 +1,4 @@
-import type { MeView } from '@jasperwren/contract/checks';
+import type { MeView } from '@jasperwren/contract/me';
 import { useOutletContext } from 'react-router';
 import type { DrillSource } from '../checks/public';
 

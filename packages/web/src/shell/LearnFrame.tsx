@@ -3,7 +3,7 @@ import QuizOutlined from '@mui/icons-material/QuizOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet } from 'react-router';
-import type { MeView } from '@jasperwren/contract/checks';
+import type { MeView } from '@jasperwren/contract/me';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import frame from './frame.module.css';

@@ -1,13 +1,8 @@
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import TextField from '@mui/material/TextField';
 import type { StandardView } from '@jasperwren/contract/standards';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { addressFor, api } from '../base/api';
 import { apiError } from '../base/client';
 import { useSignedIn } from '../base/signed-in';
@@ -16,6 +11,7 @@ import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { ReadView } from './ReadView';
 import styles from './standards.module.css';
+import { CopyDialog } from './CopyDialog';
 
 /** One version of a standard to read; the latest unless the address says otherwise. */
 export default function StandardPage() {
@@ -132,60 +128,5 @@ function Actions({ view, version }: { readonly view: StandardView; readonly vers
       )}
       <CopyDialog open={copying} onClose={() => setCopying(false)} from={{ id, version }} suggested={`${name}, ours`} />
     </>
-  );
-}
-
-function CopyDialog({
-  open,
-  onClose,
-  from,
-  suggested,
-}: {
-  readonly open: boolean;
-  readonly onClose: () => void;
-  readonly from: { readonly id: string; readonly version: number };
-  readonly suggested: string;
-}) {
-  const navigate = useNavigate();
-  const [name, setName] = useState(suggested);
-  const [problem, setProblem] = useState<string>();
-  const [begin, { isLoading }] = api.useBeginStandardMutation();
-  const submit = async () => {
-    const { data, error } = await begin({ body: { fromId: from.id, fromVersion: from.version, name } });
-    if (data) void navigate(`/standards/${data.standard.id}/edit`);
-    else setProblem(apiError(error)?.problems?.[0]?.message ?? apiError(error)?.message);
-  };
-  return (
-    <Dialog open={open} onClose={onClose} fullWidth maxWidth="xs">
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void submit();
-        }}
-      >
-        <DialogTitle>A standard of your own</DialogTitle>
-        <DialogContent>
-          <p>It begins as a draft with everything in this version; nothing is used until you publish it.</p>
-          <TextField
-            label="Name"
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            error={problem !== undefined}
-            helperText={problem}
-            autoFocus
-            fullWidth
-            margin="normal"
-          />
-        </DialogContent>
-        <DialogActions>
-          <Button variant="text" onClick={onClose}>
-            Cancel
-          </Button>
-          <Button type="submit" variant="contained" disabled={isLoading}>
-            Begin the draft
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
   );
 }

@@ -1,19 +1,20 @@
 import Button from '@mui/material/Button';
 import type { DriveSummary } from '@jasperwren/contract/drives';
-import type { LearnerView } from '@jasperwren/contract/learners';
 import dayjs from 'dayjs';
 import { Link } from 'react-router';
-import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { api } from '../base/api';
 import { useUnfinishedHere } from '../drives/public';
-import { counted, fromToday, longDate, shortDate } from '../ui/format';
-import { OutcomeWord } from '../ui/OutcomeWord';
-import { JudgementWord, useSchoolReadiness } from '../readiness/public';
+import { counted, fromToday, longDate } from '../ui/format';
+import { useSchoolReadiness } from '../readiness/public';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './today.module.css';
+import { OpenRow } from './OpenRow';
+import { LastRow } from './LastRow';
+import { TestRow } from './TestRow';
 
 const lastDrivesShown = 5;
+
 /** A drive this old is talked through in other ways, if at all. */
 const forgottenAfterDays = 14;
 
@@ -177,60 +178,4 @@ function waitingWords(pins: number, doubles: number): string {
 function unsentWords(here: readonly { readonly id: string; readonly unsent: number }[], id: string): string {
   const unsent = here.find((drive) => drive.id === id)?.unsent ?? 0;
   return unsent > 0 ? `, ${counted(unsent, 'entry', 'entries')} to send` : '';
-}
-
-function OpenRow({ to, words, action }: { readonly to: string; readonly words: string; readonly action: string }) {
-  return (
-    <li className={styles.open}>
-      <span>{words}</span>
-      <Button variant="text" component={Link} to={to} aria-label={`${action}: ${words}`}>
-        {action}
-      </Button>
-    </li>
-  );
-}
-
-function LastRow({ drive }: { readonly drive: DriveSummary }) {
-  return (
-    <li className={styles.last}>
-      <span className="muted">{fromToday(drive.startedAt)}</span>
-      <span>
-        <Link to={drive.phase === 'ended' ? `/drive/${drive.id}` : `/drive/${drive.id}/desk`}>{drive.learnerName}</Link>
-        <br />
-        <span className="muted">with {drive.instructorName}</span>
-      </span>
-      <span>
-        {drive.phase === 'ended' ? (
-          <>
-            <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
-          </>
-        ) : (
-          'Under way.'
-        )}
-      </span>
-    </li>
-  );
-}
-
-function TestRow({ learner, ready }: { readonly learner: LearnerView; readonly ready: ReadinessRow | undefined }) {
-  return (
-    <li className={styles.test}>
-      <span>{shortDate(learner.testDate!)}</span>
-      <span>
-        <Link to={`/learners/${learner.id}`}>{learner.name}</Link>
-        <br />
-        <span className="muted">{learner.testCentre}</span>
-        {ready && (
-          <>
-            <br />
-            <Link to={`/learners/${learner.id}/readiness`}>
-              <JudgementWord word={ready.word} />
-            </Link>
-            : {ready.next}
-          </>
-        )}
-      </span>
-      <span className="muted">{fromToday(learner.testDate!)}</span>
-    </li>
-  );
 }

@@ -1,6 +1,6 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { VehicleInput } from '@jasperwren/contract/checks';
+import type { VehicleInput } from '@jasperwren/contract/vehicles';
 import {
   controlCodes,
   controlKinds,

@@ -5,7 +5,10 @@ import type { BriefingStep, EffectiveStandard } from '@jasperwren/core/marking/s
 import { useState } from 'react';
 import { ReasonForm } from '../desk/ReasonForm';
 import styles from './briefing.module.css';
-import { CallsStep, ChecklistStep, EyesightStep, QuestionsStep } from './steps';
+import { EyesightStep } from './EyesightStep';
+import { ChecklistStep } from './ChecklistStep';
+import { CallsStep } from './CallsStep';
+import { QuestionsStep } from './QuestionsStep';
 import type { BriefingActions } from './use-briefing';
 
 interface Props {

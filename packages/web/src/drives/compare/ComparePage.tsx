@@ -1,28 +1,20 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { judgeUnder, whyNot, type Compared, type Translation } from '@jasperwren/core/marking/translate';
-import {
-  crossingWords,
-  isNotJudged,
-  itemName,
-  missingWords,
-  reasonSentence,
-  verdictDetail,
-  verdictSentence,
-} from '@jasperwren/core/marking/wording';
+import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
+import { isNotJudged, verdictDetail, verdictSentence } from '@jasperwren/core/marking/wording';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
-import { clockTime, counted, longDate } from '../../ui/format';
-import { GradeSign } from '../../ui/GradeSign';
+import { longDate } from '../../ui/format';
 import { OutcomeWord } from '../../ui/OutcomeWord';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import type { OpenDrive } from '../log/drive-logs';
 import { useJudgedDrive, useOpenDrive } from '../log/use-drive';
 import styles from './compare.module.css';
+import { Translations } from './Translations';
+import { Side } from './Side';
 
 /** One drive under its own standard and another, side by side. */
 export default function ComparePage() {
@@ -89,85 +81,6 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
         </>
       )}
     </Page>
-  );
-}
-
-function Side({ compared: { standard, verdict, grades, translations } }: { readonly compared: Compared }) {
-  const without = translations.filter((entry) => 'why' in entry).length;
-  const read = grades.filter(({ from, to }) => to === 'none' || from.name !== to.name);
-  return (
-    <section aria-label={standard.name} className={styles.side}>
-      <p className="muted">
-        {standard.name} v{standard.version}
-      </p>
-      <h2>{verdictSentence(standard, verdict)}</h2>
-      <ul>
-        {verdict.reasons.map((reason) => (
-          <li key={reason.limit.code + reason.scope}>
-            {reasonSentence(standard, reason)}{' '}
-            <span className="muted">Decided by {crossingWords(standard, reason)}.</span>
-          </li>
-        ))}
-        {verdict.outcome === 'fail' &&
-          missingWords(verdict.missing).map((missing) => <li key={missing}>Missing besides: {missing}.</li>)}
-        {read.map(({ from, to, marks }) => (
-          <li key={from.code}>
-            {counted(marks, 'mark', 'marks')} of “{from.name}”{' '}
-            {to === 'none' ? 'count for nothing here' : `read as “${to.name}”`}.
-          </li>
-        ))}
-        {without > 0 && (
-          <li>
-            <strong>
-              {without} of {translations.length} marks have no place here.
-            </strong>
-          </li>
-        )}
-      </ul>
-    </section>
-  );
-}
-
-const hows: Readonly<Record<Extract<Translation, { readonly how: unknown }>['how'], string>> = {
-  itself: '',
-  'same-severity': '',
-  'nearest-severity': 'nearest grade this item has',
-  measured: 'graded anew by what was measured',
-};
-
-function Translations({ from, compared }: { readonly from: EffectiveStandard; readonly compared: Compared }) {
-  const { grades } = rulesOf(from);
-  if (compared.translations.length === 0) return <Empty>Nothing was marked on this drive.</Empty>;
-  return (
-    <Rows>
-      {compared.translations.map((entry) => {
-        const { mark } = entry;
-        const grade = grades.get(mark.grade);
-        return (
-          <li key={mark.id} className={styles.pair}>
-            <b>{clockTime(mark.atMs)}</b>
-            <span className={styles.sign}>
-              <GradeSign sign={grade?.sign ?? 'noted'} size={20} />
-              <span>
-                {itemName(from, mark.item)}, {grade?.name ?? mark.grade}
-              </span>
-            </span>
-            {'grade' in entry ? (
-              <span className={styles.sign}>
-                <GradeSign sign={entry.grade.sign} size={20} />
-                <span>
-                  {entry.category.name}: {entry.item.name.toLowerCase()}, {entry.grade.name}
-                  {hows[entry.how] && <span className="muted"> ({hows[entry.how]})</span>}
-                  {entry.fits > 1 && <span className="muted"> (one of {entry.fits} items it fits)</span>}
-                </span>
-              </span>
-            ) : (
-              <em>No place: {whyNot(compared.standard, entry.why)}.</em>
-            )}
-          </li>
-        );
-      })}
-    </Rows>
   );
 }
 

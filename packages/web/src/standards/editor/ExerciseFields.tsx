@@ -1,16 +1,10 @@
-import type { Standard } from '@jasperwren/core/marking/standard';
 import { Rows } from '../../ui/Page';
-import { inList, type Change } from './change';
+import { inList, type EditProps } from './change';
 import styles from './editor.module.css';
 import { NumberEdit, TextEdit } from './fields';
 
-interface Props {
-  readonly standard: Standard;
-  readonly change: (change: Change) => void;
-}
-
 /** The words of the exercises, and how many questions are asked. Clocks and attempts are limits. */
-export function ExerciseFields({ standard, change }: Props) {
+export function ExerciseFields({ standard, change }: EditProps) {
   return (
     <Rows>
       {standard.exercises.map(({ code, name, task = '', clockStarts }) => (

@@ -1,15 +1,10 @@
 import type { Standard } from '@jasperwren/core/marking/standard';
-import type { Change } from './change';
+import type { EditProps } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
 
-interface Props {
-  readonly standard: Standard;
-  readonly change: (change: Change) => void;
-}
-
 /** Name, words and times of a standard. */
-export function HeadFields({ standard, change }: Props) {
+export function HeadFields({ standard, change }: EditProps) {
   const set = (changes: Partial<Standard>) => change((is) => ({ ...is, ...changes }));
   const { name, summary, trafficSide, units, length, startScore, retestExtraS, requirements } = standard;
   return (

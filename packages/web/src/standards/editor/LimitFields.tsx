@@ -6,17 +6,12 @@ import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Limit, LimitEffect, LimitScope, Standard } from '@jasperwren/core/marking/standard';
 import { unitOf } from '@jasperwren/core/marking/wording';
 import { Rows } from '../../ui/Page';
-import { inList, setBySchool, without, type Change } from './change';
+import { inList, setBySchool, without, type EditProps } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
 
-interface Props {
-  readonly standard: Standard;
-  readonly change: (change: Change) => void;
-}
-
 /** The limits, caps and what crossing them does. */
-export function LimitFields({ standard, change }: Props) {
+export function LimitFields({ standard, change }: EditProps) {
   const governed = new Set(
     settingsOf(standard).flatMap((setting) => (setting.kind === 'limit' ? [setting.limit] : [])),
   );
@@ -98,7 +93,7 @@ function LimitRow({
   standard,
   change,
   governed,
-}: Props & { readonly limit: Limit; readonly governed: boolean }) {
+}: EditProps & { readonly limit: Limit; readonly governed: boolean }) {
   const { measure, scope, effect } = limit;
   const set = (changes: Partial<Limit>) => change(inList('limits', limit.code, changes));
   const single = Object.keys(scope).length > 1;

@@ -1,16 +1,10 @@
-import type { Standard } from '@jasperwren/core/marking/standard';
 import { Rows } from '../../ui/Page';
-import { inList, type Change } from './change';
+import { inList, type EditProps } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
 
-interface Props {
-  readonly standard: Standard;
-  readonly change: (change: Change) => void;
-}
-
 /** What practitioners disagree on: one choice each, with the school's reason. */
-export function OptionFields({ standard, change }: Props) {
+export function OptionFields({ standard, change }: EditProps) {
   return (
     <Rows>
       {standard.options.map(({ code, name, choices, chosen, reason }) => (
@@ -37,7 +31,7 @@ export function OptionFields({ standard, change }: Props) {
 }
 
 /** The words for each grade, and its points where points are counted. */
-export function GradeFields({ standard, change }: Props) {
+export function GradeFields({ standard, change }: EditProps) {
   return (
     <Rows>
       {standard.grades.map((grade) => (

@@ -70,3 +70,9 @@ export const withNewCategory: Change = (standard) => {
     categories: [...standard.categories, { code: `own-${n}`, name: 'New category', letter, items: [] }],
   };
 };
+
+/** What the fields of a part of the editor work with. */
+export interface EditProps {
+  readonly standard: Standard;
+  readonly change: (change: Change) => void;
+}

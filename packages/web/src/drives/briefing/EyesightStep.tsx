@@ -1,0 +1,38 @@
+import Button from '@mui/material/Button';
+import { distanceWords } from '@jasperwren/core/marking/script';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import styles from './briefing.module.css';
+import type { BriefingActions } from './use-briefing';
+import type { Step } from './step';
+
+/** A plate read at its distance, with or without glasses. */
+export function EyesightStep({
+  step,
+  standard,
+  actions,
+}: {
+  readonly step: Step<'eyesight'>;
+  readonly standard: EffectiveStandard;
+  readonly actions: BriefingActions;
+}) {
+  const wide = step.widePlateM && `, ${distanceWords(standard, step.widePlateM.value)} for an older, wider plate`;
+  return (
+    <>
+      <p>
+        From {distanceWords(standard, step.distanceM.value)}
+        {wide}.
+      </p>
+      <div className={styles.actions}>
+        <Button variant="outlined" onClick={() => void actions.say(step, 'done')}>
+          Read it
+        </Button>
+        <Button variant="outlined" onClick={() => void actions.say(step, 'done', { detail: 'With glasses or lenses' })}>
+          Read it with glasses
+        </Button>
+        <Button variant="outlined" onClick={() => void actions.say(step, 'failed')}>
+          Could not read it
+        </Button>
+      </div>
+    </>
+  );
+}

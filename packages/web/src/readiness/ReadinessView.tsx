@@ -1,0 +1,168 @@
+import CheckRounded from '@mui/icons-material/CheckRounded';
+import RadioButtonUncheckedRounded from '@mui/icons-material/RadioButtonUncheckedRounded';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { ReadinessInput } from '@jasperwren/contract/readiness';
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/core/readiness/words';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { firstName, fromToday, longDate } from '../ui/format';
+import { Page, Rows, Section } from '../ui/Page';
+import { Loading, NotWorkedOut } from '../ui/states';
+import { AssumptionFields } from './AssumptionFields';
+import { Changes } from './Changes';
+import { JudgementWord } from './JudgementWord';
+import { Perches } from './Perches';
+import styles from './readiness.module.css';
+import { questionOf } from './question';
+import { useReadiness } from './use-readiness';
+import { Roads } from './Roads';
+
+const HistoryChart = lazy(() => import('./HistoryChart'));
+
+interface Props {
+  readonly learner: LearnerView;
+  readonly input: ReadinessInput;
+  readonly standards: readonly EffectiveStandard[];
+}
+
+/** The judgement about one learner, with everything it rests on. */
+export function ReadinessOf({ learner, input, standards }: Props) {
+  const [chosen, setChosen] = useState(learner.standardId);
+  const [assumptions, setAssumptions] = useState(input.school.assumptions);
+  const [forLearner, setForLearner] = useState(false);
+  const standard = standards.find(({ id }) => id === chosen) ?? standards[0]!;
+  const [now] = useState(() => new Date());
+  const question = useMemo(() => questionOf(input, standard, now, assumptions), [standard, input, now, assumptions]);
+  const {
+    parts: { readiness, history, moves },
+    working,
+    failed,
+    again,
+  } = useReadiness(question);
+  const name = firstName(learner.name);
+  if (failed)
+    return (
+      <Page title={`Is ${name} ready?`} over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}>
+        <NotWorkedOut what="The estimate" why={failed} onAgain={again} />
+      </Page>
+    );
+  if (!readiness) return <Loading what="the estimate" />;
+  const { judgement, checks } = readiness;
+  return (
+    <Page
+      title={`Is ${name} ready?`}
+      over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}
+      sub={
+        learner.testDate
+          ? `Test on ${longDate(learner.testDate)}, ${fromToday(learner.testDate)}${learner.testCentre ? `, at ${learner.testCentre}` : ''}`
+          : 'No test booked'
+      }
+      actions={
+        <>
+          <TextField
+            select
+            size="small"
+            label="Under"
+            value={standard.id}
+            onChange={(event) => setChosen(event.target.value)}
+            sx={{ minWidth: 200 }}
+          >
+            {standards.map(({ id, name: standardName }) => (
+              <MenuItem key={id} value={id}>
+                {standardName}
+              </MenuItem>
+            ))}
+          </TextField>
+          <Button variant="outlined" aria-pressed={forLearner} onClick={() => setForLearner(!forLearner)}>
+            {forLearner ? 'For you' : `In words for ${name}`}
+          </Button>
+          <Button variant="contained" component={Link} to={`/learners/${learner.id}/plan`}>
+            Plan the lessons
+          </Button>
+        </>
+      }
+    >
+      {forLearner ? (
+        <div className={styles.plain}>
+          {forTheLearner(readiness, name).map((words) => (
+            <p key={words}>{words}</p>
+          ))}
+        </div>
+      ) : (
+        <>
+          <div role="status" data-working={working} className={styles.answer}>
+            <JudgementWord word={judgement.word} />
+            <Perches {...readiness.chance} />
+            <p>{chanceSentence(readiness)}</p>
+          </div>
+          <div className={styles.columns}>
+            <div>
+              <Section title="Why">
+                <Rows>
+                  {judgement.reasons.map((reason) => (
+                    <li key={reason} className={styles.line}>
+                      {reason}
+                    </li>
+                  ))}
+                </Rows>
+              </Section>
+              <Section title="What would change it">
+                <Changes readiness={readiness} />
+              </Section>
+              <Section title="How it came to this">
+                {history && history.length > 0 ? (
+                  <Suspense fallback={<Loading what="the chart" />}>
+                    <HistoryChart points={history} results={input.results} name={name} />
+                  </Suspense>
+                ) : (
+                  <p className="muted">{history ? 'No drives yet.' : 'Working it out …'}</p>
+                )}
+              </Section>
+              <Section title="How the figure came about">
+                {howItCame(readiness, assumptions, moves).map((words) => (
+                  <p key={words} className={styles.how}>
+                    {words}
+                  </p>
+                ))}
+              </Section>
+            </div>
+            <div>
+              <Section title="Shown so far">
+                <Rows>
+                  {checks.map(({ code, ok, stands, missing }) => (
+                    <li key={code} className={styles.check} data-ok={ok}>
+                      {ok ? (
+                        <CheckRounded fontSize="small" aria-label="there" />
+                      ) : (
+                        <RadioButtonUncheckedRounded fontSize="small" aria-label="missing" />
+                      )}
+                      <span>
+                        {stands}
+                        {missing && <small>{missing}</small>}
+                      </span>
+                    </li>
+                  ))}
+                </Rows>
+              </Section>
+              <Roads readiness={readiness} input={input} />
+              <Section title="Assumptions">
+                <AssumptionFields
+                  assumptions={assumptions}
+                  usual={input.school.assumptions}
+                  onChange={setAssumptions}
+                />
+              </Section>
+            </div>
+          </div>
+          <p className={styles.caution}>
+            An estimate from few drives, as advice to you: never a guarantee. You know more than the log.
+          </p>
+        </>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,27 @@
+import type { DriveSummary } from '@jasperwren/contract/drives';
+import { Link } from 'react-router';
+import { fromToday } from '../ui/format';
+import { OutcomeWord } from '../ui/OutcomeWord';
+import styles from './today.module.css';
+
+export function LastRow({ drive }: { readonly drive: DriveSummary }) {
+  return (
+    <li className={styles.last}>
+      <span className="muted">{fromToday(drive.startedAt)}</span>
+      <span>
+        <Link to={drive.phase === 'ended' ? `/drive/${drive.id}` : `/drive/${drive.id}/desk`}>{drive.learnerName}</Link>
+        <br />
+        <span className="muted">with {drive.instructorName}</span>
+      </span>
+      <span>
+        {drive.phase === 'ended' ? (
+          <>
+            <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
+          </>
+        ) : (
+          'Under way.'
+        )}
+      </span>
+    </li>
+  );
+}
