@@ -13,7 +13,8 @@ export function afterPaint<T>(work: () => Promise<T>): Promise<T> {
   return done;
 }
 
-function painted(): Promise<void> {
+/** Waits until the screen shows what was done. */
+export function painted(): Promise<void> {
   return new Promise((resolve) => {
     const timer = setTimeout(resolve, longestWaitMs);
     if (typeof requestAnimationFrame === 'undefined') return;

@@ -2,8 +2,9 @@ import type { Drive, Pin } from '@jasperwren/core/drive/drive';
 import { likelyItems } from '@jasperwren/core/marking/likely';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import { memo, useCallback, useDeferredValue, useEffect, useMemo } from 'react';
+import { memo, useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
+import { useSettled } from '../../base/use-settled';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { Failed, Loading } from '../../ui/states';
 import { Ribbon } from '../../ui/Ribbon';
@@ -41,7 +42,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
   const dispatch = useAppDispatch();
   const drive = useMemo(() => foldDrive(events), [events]);
   // What was touched is painted first; what follows from it comes a frame later.
-  const settled = useDeferredValue(drive);
+  const settled = useSettled(drive);
   const verdict = useMemo(() => judgeDrive(meta.standard, settled), [meta, settled]);
   const likely = useMemo(() => likelyItems(meta.standard, meta.past, settled, likelyRows), [meta, settled]);
   const actions = useDesk(meta.id, meta.standard, drive.phase);
