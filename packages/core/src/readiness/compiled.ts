@@ -49,14 +49,12 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
       const known = uses.get(draw.key);
       const exercise = known?.exercise ?? exercises.get(draw.scope) ?? exercises.size;
       if (effect.kind === 'fail-exercise') exercises.set(draw.scope, exercise);
-      const use = known ?? {
-        index: uses.size,
-        allowed: allowed.value,
-        effect: effectNumbers[effect.kind] ?? nothing,
-        exercise,
-      };
-      uses.set(draw.key, use);
       const upgrade = effect.kind === 'upgrade' && isGraver(rules, effect.grade, grade) ? effect.grade : undefined;
+      const effectNumber = effectNumbers[effect.kind] ?? nothing;
+      // What only asks a person decides no simulated test.
+      if (effect.kind === 'ask-upgrade') return [];
+      const use = known ?? { index: uses.size, allowed: allowed.value, effect: effectNumber, exercise };
+      uses.set(draw.key, use);
       return [
         {
           use: use.index,
@@ -76,39 +74,63 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
     .map((limit) => limit.allowed.value);
   const mostFailed = failedAllowed.length > 0 ? Math.min(...failedAllowed) : Infinity;
 
+  // All draws in a row, those of a mark beside each other: the loop over them runs some million times a second.
+  const row = draws.flat();
+  const from = new Int32Array(draws.length + 1);
+  draws.forEach((of, i) => (from[i + 1] = from[i]! + of.length));
+  const useAt = Int32Array.from(row, ({ use }) => use);
+  const amounts = Float64Array.from(row, ({ amount }) => amount);
+  const caps = Int32Array.from(row, ({ cap }) => cap);
+  const frees = Float64Array.from(row, ({ free }) => free);
+  const mosts = Float64Array.from(row, ({ free, atMost }) => free + atMost);
+  const gravers = Int32Array.from(row, ({ graver }) => graver);
+
   const used = new Float64Array(list.length);
   const capUsed = new Int32Array(capPlaces.size);
   const exerciseFailed = new Uint8Array(exercises.size + 1);
+  // What a test has touched: most tests touch little, and only that is set back before the next.
+  const touchedUses = new Int32Array(list.length);
+  const touchedCaps = new Int32Array(capPlaces.size);
+  let usesTouched = 0;
+  let capsTouched = 0;
 
   function passes(marks: ArrayLike<number>, length: number): boolean {
-    used.fill(0);
-    capUsed.fill(0);
-    exerciseFailed.fill(0);
+    while (usesTouched > 0) used[touchedUses[--usesTouched]!] = 0;
+    while (capsTouched > 0) capUsed[touchedCaps[--capsTouched]!] = 0;
     let failed = 0;
     for (let i = 0; i < length; i++) {
       failed = draw(marks[i]!, failed, true);
-      if (failed < 0) return false;
+      if (failed < 0) break;
     }
-    return failed <= mostFailed;
+    if (failed !== 0) exerciseFailed.fill(0);
+    return failed >= 0 && failed <= mostFailed;
   }
 
   /** Draws on every limit of a mark. Returns how many exercises have failed by then, or -1 where the test has. */
   function draw(cell: number, failedBefore: number, withCaps: boolean): number {
     let failed = failedBefore;
-    for (const { use, amount, cap, free, atMost, graver } of draws[cell]!) {
+    const end = from[cell + 1]!;
+    for (let d = from[cell]!; d < end; d++) {
+      const cap = caps[d]!;
       if (cap >= 0 && withCaps) {
-        const seen = capUsed[cap]!++;
-        if (seen < free || seen - free >= atMost) continue;
+        const seen = capUsed[cap]!;
+        if (seen === 0) touchedCaps[capsTouched++] = cap;
+        capUsed[cap] = seen + 1;
+        if (seen < frees[d]! || seen >= mosts[d]!) continue;
       }
+      const use = useAt[d]!;
       const before = used[use]!;
-      const now = before + amount;
+      const now = before + amounts[d]!;
+      if (before === 0) touchedUses[usesTouched++] = use;
       used[use] = now;
-      if (now <= allowed[use]!) continue;
+      const most = allowed[use]!;
+      if (now <= most) continue;
+      const graver = gravers[d]!;
       if (graver >= 0) {
         failed = draw(graver, failed, false);
         if (failed < 0) return -1;
       }
-      if (before > allowed[use]!) continue;
+      if (before > most) continue;
       const effect = effects[use];
       if (effect === failsTest) return -1;
       if (effect === failsExercise && exerciseFailed[exerciseOf[use]!] === 0) {
