@@ -7,19 +7,7 @@ import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
-import { LearnerForm } from './LearnerForm';
-
-const labels = {
-  name: 'Name',
-  instructorId: 'Instructor',
-  transmission: 'Gearbox',
-  standardId: 'Marking standard',
-  testDate: 'Test date',
-  testCentre: 'Test centre',
-  email: 'E-mail',
-  phone: 'Phone',
-  notes: 'Notes',
-} as const;
+import { labels, LearnerForm } from './LearnerForm';
 
 type Fields = Pick<LearnerView, keyof typeof labels>;
 

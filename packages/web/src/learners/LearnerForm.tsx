@@ -12,6 +12,19 @@ import { Failed, Loading } from '../ui/states';
 import { Unsaved } from '../ui/Unsaved';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 
+/** What each field is called, here and where two people have changed it. */
+export const labels = {
+  name: 'Name',
+  instructorId: 'Instructor',
+  transmission: 'Gearbox',
+  standardId: 'Marking standard',
+  testDate: 'Test date',
+  testCentre: 'Test centre',
+  email: 'E-mail',
+  phone: 'Phone',
+  notes: 'Notes',
+} as const;
+
 interface Props {
   readonly initial: Partial<LearnerInput>;
   readonly action: string;
@@ -71,13 +84,13 @@ function Fields({
   }, [saved, onSaved]);
   return (
     <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Learner">
-      <Field control={control} name="name" label="Name" autoComplete="off" required />
+      <Field control={control} name="name" label={labels.name} autoComplete="off" required />
       <div className={form.pair}>
-        <Field control={control} name="transmission" label="Gearbox" select>
+        <Field control={control} name="transmission" label={labels.transmission} select>
           <MenuItem value="manual">Manual</MenuItem>
           <MenuItem value="automatic">Automatic</MenuItem>
         </Field>
-        <Field control={control} name="standardId" label="Marking standard" select>
+        <Field control={control} name="standardId" label={labels.standardId} select>
           {standards.map(({ id, name }) => (
             <MenuItem key={id} value={id}>
               {name}
@@ -85,7 +98,7 @@ function Fields({
           ))}
         </Field>
       </div>
-      <Field control={control} name="instructorId" label="Instructor" select>
+      <Field control={control} name="instructorId" label={labels.instructorId} select>
         {accounts.map(({ id, name }) => (
           <MenuItem key={id} value={id}>
             {name}
@@ -93,12 +106,12 @@ function Fields({
         ))}
       </Field>
       <div className={form.pair}>
-        <DateField control={control} name="testDate" label="Test date" />
-        <Field control={control} name="testCentre" label="Test centre" />
+        <DateField control={control} name="testDate" label={labels.testDate} />
+        <Field control={control} name="testCentre" label={labels.testCentre} />
       </div>
       <div className={form.pair}>
-        <Field control={control} name="email" label="E-mail" type="email" autoComplete="off" />
-        <Field control={control} name="phone" label="Phone" type="tel" autoComplete="off" />
+        <Field control={control} name="email" label={labels.email} type="email" autoComplete="off" />
+        <Field control={control} name="phone" label={labels.phone} type="tel" autoComplete="off" />
       </div>
       <Field
         control={control}
