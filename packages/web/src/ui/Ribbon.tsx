@@ -153,7 +153,12 @@ interface TokenProps extends Omit<TokenData, 'atMs'> {
 
 const Token = memo(function Token({ id, leftPx, label, sign, chosen, faded, onChoose }: TokenProps) {
   const className = `${styles.token} ${chosen ? styles.chosen : ''} ${faded ? styles.faded : ''}`;
-  const shared = { className, style: { transform: `translateX(calc(${leftPx}px - 50%))` }, 'aria-label': label, title: label };
+  const shared = {
+    className,
+    style: { transform: `translateX(calc(${leftPx}px - 50%))` },
+    'aria-label': label,
+    title: label,
+  };
   return onChoose ? (
     <button type="button" {...shared} onClick={() => onChoose(id)}>
       <GradeSign sign={sign} size={24} />
