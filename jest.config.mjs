@@ -2,6 +2,8 @@
 export default {
   roots: ['<rootDir>/packages', '<rootDir>/demo'],
   testEnvironment: 'node',
+  // As many as the smallest machine has processors; by itself Jest would leave one idle.
+  maxWorkers: 2,
   testTimeout: 60_000,
   transform: {
     '\\.tsx?$': [
