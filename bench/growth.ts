@@ -19,7 +19,7 @@ import { createSchool } from '../packages/server/src/accounts/store';
 import { callNow } from '../packages/server/src/call';
 import { createDatabase } from '../packages/server/src/db/database';
 import { openKeeper, type Keeper } from '../packages/server/src/db/keeper';
-import { digestOf, digestVersion } from '../packages/server/src/drives/digest';
+import { summariseDrive, digestVersion } from '../packages/server/src/drives/digest';
 import { latestDrives } from '../packages/server/src/drives/store';
 import { listLearners } from '../packages/server/src/learners/store';
 import { schoolReadiness } from '../packages/server/src/readiness/store';
@@ -94,7 +94,7 @@ async function schoolOf(learners: number): Promise<Keeper> {
   const lead = { name: 'Lead', email: 'lead@bench.example', password: 'three grey kettles' };
   const school_id = await createSchool(callNow(keeper.writing), 'Bench', lead);
   const { id: account_id } = await keeper.db.selectFrom('accounts').select('id').executeTakeFirstOrThrow();
-  const digest = JSON.stringify(digestOf(tally, fullTest([])));
+  const digest = JSON.stringify(summariseDrive(tally, fullTest([])));
   const body = JSON.stringify({ word: 'nearly', next: '', reasons: [], mean: 0.6, from: 0.4, to: 0.8, drives: 10 });
   const now = new Date().toISOString();
   const learner = {

@@ -4,7 +4,7 @@
  * Run: npm run bench
  */
 import { Bench } from 'tinybench';
-import { randomFrom } from '../packages/core/src/checks/random';
+import { randomFrom } from '../packages/core/src/safety-questions/random';
 import { templates } from '../packages/core/src/marking/testing-standards';
 import { defaultAssumptions } from '../packages/core/src/readiness/assumptions';
 import { compileStandard } from '../packages/core/src/readiness/compiled';

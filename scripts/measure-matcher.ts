@@ -1,7 +1,7 @@
 // npm run matcher: how well typed answers are read, on answers written by hand.
-import { bankOf } from '@jasperwren/core/checks/bank/bank';
-import { heardIn } from '@jasperwren/core/checks/match';
-import { freshAnswers, shapingAnswers, type SpokenAnswer } from '@jasperwren/core/checks/testing-answers';
+import { bankOf } from '@jasperwren/core/safety-questions/bank/bank';
+import { heardIn } from '@jasperwren/core/safety-questions/match';
+import { freshAnswers, shapingAnswers, type SpokenAnswer } from '@jasperwren/core/safety-questions/testing-answers';
 
 const questions = new Map(bankOf([]).map((question) => [question.id, question]));
 

@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { judge } from '../packages/cli/src/judge';
 import { readinessCommand } from '../packages/cli/src/readiness';
 import { exitCodes, safeIo } from '../packages/cli/src/io';
-import { pick, randomFrom } from '../packages/core/src/checks/random';
+import { pick, randomFrom } from '../packages/core/src/safety-questions/random';
 import type { EventBody } from '../packages/core/src/drive/event';
 import { logOf, start } from '../packages/core/src/drive/testing';
 import { standardProblems } from '../packages/core/src/formats/standard-file';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import type { Review } from '@jasperwren/core/checks/memory';
+import type { Review } from '@jasperwren/core/safety-questions/memory';
 import { houseDefault } from '@jasperwren/core/marking/provenance';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
 import { createSchool } from '@jasperwren/server/accounts/store';

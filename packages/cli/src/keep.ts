@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { check } from '@jasperwren/contract/check';
+import { parseInput } from '@jasperwren/contract/parse-input';
 import { AccountInput } from '@jasperwren/contract/accounts';
 import { refuseCommon } from '@jasperwren/server/accounts/password';
 import { recoverAccount } from '@jasperwren/server/accounts/recover';
@@ -36,7 +36,7 @@ export async function schoolCommand(args: readonly string[], io: Io): Promise<nu
     allowPositionals: true,
   });
   const [name] = positionals;
-  const checked = check(AccountInput, {
+  const checked = parseInput(AccountInput, {
     name: values.lead,
     email: values.email,
     role: 'lead',

@@ -1,12 +1,13 @@
 import { AccountInput, PasswordChange, SignInRequest } from './accounts';
-import { check } from './check';
+import { parseInput } from './parse-input';
 
-const fieldsOf = (checked: ReturnType<typeof check>) => (checked.ok ? [] : checked.problems.map(({ field }) => field));
+const fieldsOf = (checked: ReturnType<typeof parseInput>) =>
+  checked.ok ? [] : checked.problems.map(({ field }) => field);
 const account = { name: 'Ada', email: 'ada@school.example', role: 'instructor', password: 'twelve and more' };
 
 describe('an account', () => {
   it('is trimmed', () => {
-    expect(check(AccountInput, { ...account, name: '  Ada ', email: ' ada@school.example ' })).toMatchObject({
+    expect(parseInput(AccountInput, { ...account, name: '  Ada ', email: ' ada@school.example ' })).toMatchObject({
       ok: true,
       value: { name: 'Ada', email: 'ada@school.example' },
     });
@@ -22,18 +23,18 @@ describe('an account', () => {
     ['password', { ...account, password: undefined }],
     ['schoolId', { ...account, schoolId: 'another' }],
   ])('has its %s checked', (field, input) => {
-    expect(fieldsOf(check(AccountInput, input))).toEqual([field]);
+    expect(fieldsOf(parseInput(AccountInput, input))).toEqual([field]);
   });
 });
 
 describe('a sign-in', () => {
   it('needs an address and a password, and takes old short passwords as they are', () => {
-    expect(fieldsOf(check(SignInRequest, {}))).toEqual(['email', 'password']);
-    expect(check(SignInRequest, { email: 'ada@school.example', password: 'x' }).ok).toBe(true);
+    expect(fieldsOf(parseInput(SignInRequest, {}))).toEqual(['email', 'password']);
+    expect(parseInput(SignInRequest, { email: 'ada@school.example', password: 'x' }).ok).toBe(true);
   });
 
   it('keeps the spaces of a password', () => {
-    expect(check(SignInRequest, { email: 'ada@school.example', password: ' x ' })).toMatchObject({
+    expect(parseInput(SignInRequest, { email: 'ada@school.example', password: ' x ' })).toMatchObject({
       value: { password: ' x ' },
     });
   });
@@ -41,14 +42,14 @@ describe('a sign-in', () => {
 
 describe('a change of password', () => {
   it('asks for both, and the new one to be long enough', () => {
-    expect(fieldsOf(check(PasswordChange, {}))).toEqual(['current', 'next']);
-    expect(fieldsOf(check(PasswordChange, { current: 'old', next: 'too short' }))).toEqual(['next']);
+    expect(fieldsOf(parseInput(PasswordChange, {}))).toEqual(['current', 'next']);
+    expect(fieldsOf(parseInput(PasswordChange, { current: 'old', next: 'too short' }))).toEqual(['next']);
   });
 });
 
 describe('what is no object', () => {
   it.each([[null], [undefined], ['text'], [[]], [7]])('is refused as a whole (%#)', (input) => {
-    expect(check(SignInRequest, input)).toEqual({
+    expect(parseInput(SignInRequest, input)).toEqual({
       ok: false,
       problems: [{ field: '', message: 'An object is expected.' }],
     });

@@ -1,4 +1,4 @@
-import type { InputClass } from './check';
+import type { InputClass } from './parse-input';
 import type { BodyOf } from './route';
 import type { RouteName, Routes } from './routes';
 import {
@@ -11,7 +11,7 @@ import {
   PasswordProof,
   SignInRequest,
 } from './accounts';
-import { QuestionInput } from './checks';
+import { QuestionInput } from './safety-questions';
 import { AccessRequest, CodeSignIn } from './access';
 import { ReviewBatch } from './reviews';
 import { VehicleChoice, VehicleInput } from './vehicles';

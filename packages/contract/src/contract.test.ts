@@ -2,7 +2,7 @@ import { anyLog } from '@jasperwren/core/drive/testing-arbitraries';
 import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
 import { eventTypes } from '@jasperwren/core/drive/event';
 import fc from 'fast-check';
-import { check } from './check';
+import { parseInput } from './parse-input';
 import { EventBatch } from './drives';
 import { LearnerInput } from './learners';
 
@@ -10,7 +10,7 @@ describe('a batch of events', () => {
   it('takes every log that the drive record takes, unchanged', () => {
     fc.assert(
       fc.property(anyLog, (log) => {
-        const checked = check(EventBatch, { events: log });
+        const checked = parseInput(EventBatch, { events: log });
         expect(checked.ok && JSON.parse(JSON.stringify(checked.value.events))).toEqual(log);
       }),
       { numRuns: 50 },
@@ -87,7 +87,7 @@ describe('a batch of events', () => {
           standard: { id: 'tally', version: 2 },
           events,
         };
-        expect(check(EventBatch, { events }).ok).toBe(parseDriveRecords(JSON.stringify(record)).ok);
+        expect(parseInput(EventBatch, { events }).ok).toBe(parseDriveRecords(JSON.stringify(record)).ok);
       }),
       { numRuns: 2000 },
     );
@@ -95,7 +95,7 @@ describe('a batch of events', () => {
 
   it('names the event and the field', () => {
     const stamp = { id: 'a', device: 'd', seq: 0, atMs: 0, wall: '2026-05-04T09:00:00.000Z', by: 'me' };
-    const checked = check(EventBatch, {
+    const checked = parseInput(EventBatch, {
       events: [
         { ...stamp, type: 'pause', state: 'stopped' },
         { ...stamp, type: 'dance' },
@@ -104,7 +104,7 @@ describe('a batch of events', () => {
     expect(checked.ok ? [] : checked.problems.map((p) => p.field)).toEqual(
       expect.arrayContaining(['events.0.state', 'events.1.type']),
     );
-    expect(check(EventBatch, { events: [] }).ok).toBe(false);
+    expect(parseInput(EventBatch, { events: [] }).ok).toBe(false);
     expect(eventTypes).toContain('pause');
   });
 });
@@ -113,7 +113,7 @@ describe('a learner', () => {
   const ada = { name: ' Ada ', transmission: 'manual', standardId: 'tally' };
 
   it('is trimmed, and blank fields count as absent', () => {
-    const checked = check(LearnerInput, { ...ada, email: ' ', testDate: '' });
+    const checked = parseInput(LearnerInput, { ...ada, email: ' ', testDate: '' });
     expect(checked).toMatchObject({ ok: true, value: { name: 'Ada', email: undefined, testDate: undefined } });
   });
 
@@ -127,7 +127,7 @@ describe('a learner', () => {
     ['standardId', { name: 'Ada', transmission: 'manual' }],
     ['schoolId', { ...ada, schoolId: 'another' }],
   ])('has its %s checked', (field, input) => {
-    const checked = check(LearnerInput, input);
+    const checked = parseInput(LearnerInput, input);
     expect(checked.ok ? [] : checked.problems.map((p) => p.field)).toEqual([field]);
   });
 });

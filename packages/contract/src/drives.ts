@@ -8,7 +8,7 @@ import type { Outcome } from '@jasperwren/core/marking/verdict';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, Min } from 'class-validator';
 import { mostEventsInABatch } from './batch';
-import type { FieldProblem } from './check';
+import type { FieldProblem } from './parse-input';
 import { MayBeMissing } from './optional';
 
 /** Events of one drive, in the order of the device, as the drive record has them. The first batch holds the start. */

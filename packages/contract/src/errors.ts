@@ -1,4 +1,4 @@
-import type { FieldProblem } from './check';
+import type { FieldProblem } from './parse-input';
 
 /** The one shape of every error the server answers with. */
 export interface ErrorBody {

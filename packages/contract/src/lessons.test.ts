@@ -1,18 +1,19 @@
-import { check } from './check';
+import { parseInput } from './parse-input';
 import { FreeHoursList, LessonPlan } from './lessons';
 
-const problemsOf = (checked: ReturnType<typeof check>) =>
+const problemsOf = (checked: ReturnType<typeof parseInput>) =>
   checked.ok ? [] : checked.problems.map(({ field, message }) => `${field}: ${message}`);
 const hours = { weekday: 1, from: '09:00', to: '12:00' };
 const goal = { kind: 'area', code: 'junctions', name: 'Junctions', seek: 'crossroads' };
 const lesson = { start: '2026-11-30T09:00', minutes: 60, goals: [goal] };
 
 describe('free hours', () => {
-  const of = (change: object) => problemsOf(check(FreeHoursList, { hours: [{ ...hours, ...change }], version: 0 }));
+  const of = (change: object) =>
+    problemsOf(parseInput(FreeHoursList, { hours: [{ ...hours, ...change }], version: 0 }));
 
   it('are days of the week with a beginning and an end', () => {
     expect(of({})).toEqual([]);
-    expect(problemsOf(check(FreeHoursList, { hours: [], version: 0 }))).toEqual([]);
+    expect(problemsOf(parseInput(FreeHoursList, { hours: [], version: 0 }))).toEqual([]);
     expect(of({ weekday: 0, from: '00:00', to: '23:59' })).toEqual([]);
   });
 
@@ -30,13 +31,14 @@ describe('free hours', () => {
 
   it('are forty at most', () => {
     expect(
-      problemsOf(check(FreeHoursList, { hours: Array.from({ length: 41 }, () => hours), version: 0 })),
+      problemsOf(parseInput(FreeHoursList, { hours: Array.from({ length: 41 }, () => hours), version: 0 })),
     ).toHaveLength(1);
   });
 });
 
 describe('a plan of lessons', () => {
-  const of = (change: object) => problemsOf(check(LessonPlan, { lessons: [{ ...lesson, ...change }], version: 0 }));
+  const of = (change: object) =>
+    problemsOf(parseInput(LessonPlan, { lessons: [{ ...lesson, ...change }], version: 0 }));
 
   it('holds lessons with goals, new ones without an id', () => {
     expect(of({})).toEqual([]);

@@ -1,5 +1,5 @@
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import type { ChecksView } from './checks';
+import type { ChecksView } from './safety-questions';
 
 /** What a learner sees of themselves. */
 export interface MeView extends ChecksView {

@@ -1,5 +1,5 @@
-import { drillModes } from '@jasperwren/core/checks/drill';
-import { ratings, type Rating, type Review } from '@jasperwren/core/checks/memory';
+import { drillModes } from '@jasperwren/core/safety-questions/drill';
+import { ratings, type Rating, type Review } from '@jasperwren/core/safety-questions/memory';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,

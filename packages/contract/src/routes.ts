@@ -1,7 +1,7 @@
 import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
-import type { Review } from '@jasperwren/core/checks/memory';
-import type { CheckQuestion } from '@jasperwren/core/checks/question';
-import type { VehicleProfile } from '@jasperwren/core/checks/vehicle';
+import type { Review } from '@jasperwren/core/safety-questions/memory';
+import type { SafetyQuestion } from '@jasperwren/core/safety-questions/question';
+import type { VehicleProfile } from '@jasperwren/core/safety-questions/vehicle';
 import type {
   AccountEdit,
   FactorProof,
@@ -23,7 +23,7 @@ import type {
   WelcomeView,
 } from './accounts';
 import { auditFilters, type AuditPage } from './audit';
-import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './checks';
+import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './safety-questions';
 import type { MeView, MyDebrief } from './me';
 import type { AccessRequest, CodeSignIn, AccessCode } from './access';
 import type { ReviewBatch } from './reviews';
@@ -228,15 +228,15 @@ export const routes = {
     changes: ['checks'],
   })
     .takes<QuestionInput>()
-    .answers<CheckQuestion>(201),
+    .answers<SafetyQuestion>(201),
   editQuestion: put('/api/checks/questions/:questionId', 'staff', {
     changes: ['checks'],
   })
     .takes<QuestionInput>()
-    .answers<CheckQuestion>(),
+    .answers<SafetyQuestion>(),
   questionVersions: get('/api/checks/questions/:questionId/versions', 'staff', {
     reads: ['checks', 'accounts'],
-  }).answers<readonly KeptVersion<CheckQuestion>[]>(),
+  }).answers<readonly KeptVersion<SafetyQuestion>[]>(),
   retireQuestion: put('/api/checks/questions/:questionId/retired', 'staff', { changes: ['checks'] }).done(),
   unretireQuestion: del('/api/checks/questions/:questionId/retired', 'staff', { changes: ['checks'] }).done(),
   addVehicle: post('/api/checks/vehicles', 'staff', {

@@ -1,26 +1,26 @@
-import { check } from './check';
+import { parseInput } from './parse-input';
 import { EventBatch } from './drives';
 import { SheetInput } from './sheets';
 import { DraftInput, ImportInput, NewStandard } from './standards';
 
-const fields = (result: ReturnType<typeof check>) => (result.ok ? [] : result.problems.map(({ field }) => field));
+const fields = (result: ReturnType<typeof parseInput>) => (result.ok ? [] : result.problems.map(({ field }) => field));
 
 describe('requests about standards', () => {
   it('begin with a name that can be one', () => {
     const input = { fromId: 'tally', fromVersion: 2, name: '  Ours  ' };
-    const checked = check(NewStandard, input);
+    const checked = parseInput(NewStandard, input);
     expect(checked.ok && checked.value.name).toBe('Ours');
-    expect(fields(check(NewStandard, { ...input, name: ' – ' }))).toEqual(['name']);
-    expect(fields(check(NewStandard, { ...input, name: '' }))).toEqual(['name']);
-    expect(fields(check(NewStandard, { ...input, fromVersion: 0 }))).toEqual(['fromVersion']);
-    expect(fields(check(NewStandard, { ...input, version: 3 }))).toEqual(['version']);
+    expect(fields(parseInput(NewStandard, { ...input, name: ' – ' }))).toEqual(['name']);
+    expect(fields(parseInput(NewStandard, { ...input, name: '' }))).toEqual(['name']);
+    expect(fields(parseInput(NewStandard, { ...input, fromVersion: 0 }))).toEqual(['fromVersion']);
+    expect(fields(parseInput(NewStandard, { ...input, version: 3 }))).toEqual(['version']);
   });
 
   it('carry a draft as an object and a file as a text', () => {
-    expect(check(DraftInput, { standard: { id: 'x' }, savedAt: '2026-05-04T09:00:00Z' }).ok).toBe(true);
-    expect(fields(check(DraftInput, { standard: 'x' }))).toEqual(['standard']);
-    expect(fields(check(ImportInput, { source: '' }))).toEqual(['source']);
-    expect(check(ImportInput, { source: '{}' }).ok).toBe(true);
+    expect(parseInput(DraftInput, { standard: { id: 'x' }, savedAt: '2026-05-04T09:00:00Z' }).ok).toBe(true);
+    expect(fields(parseInput(DraftInput, { standard: 'x' }))).toEqual(['standard']);
+    expect(fields(parseInput(ImportInput, { source: '' }))).toEqual(['source']);
+    expect(parseInput(ImportInput, { source: '{}' }).ok).toBe(true);
   });
 });
 
@@ -35,7 +35,7 @@ describe('a result sheet', () => {
   };
 
   it('is taken as it is, a blank centre as none', () => {
-    const checked = check(SheetInput, sheet);
+    const checked = parseInput(SheetInput, sheet);
     expect(checked.ok && checked.value.centre).toBeUndefined();
     expect(checked.ok && checked.value.entries[0]?.count).toBe(1);
   });
@@ -49,13 +49,13 @@ describe('a result sheet', () => {
     ['entries.0.item', { entries: [{ item: '', grade: 'b', count: 1 }] }],
     ['entries.0.colour', { entries: [{ item: 'a', grade: 'b', count: 1, colour: 'red' }] }],
   ])('is refused for its %s', (field, changes) => {
-    expect(fields(check(SheetInput, { ...sheet, ...changes }))).toEqual([field]);
+    expect(fields(parseInput(SheetInput, { ...sheet, ...changes }))).toEqual([field]);
   });
 });
 
 describe('events of advice, steps and measured values', () => {
   const stamp = { id: 'e', device: 'd', seq: 0, atMs: 0, wall: '2026-05-04T09:00:00Z', by: 'a' };
-  const batch = (event: object) => fields(check(EventBatch, { events: [{ ...stamp, ...event }] }));
+  const batch = (event: object) => fields(parseInput(EventBatch, { events: [{ ...stamp, ...event }] }));
 
   it('are taken', () => {
     expect(batch({ type: 'advice', target: 'm', answers: { near: 'close' }, proposed: 'none' })).toEqual([]);

@@ -1,5 +1,5 @@
 import type { Standard } from '@jasperwren/core/marking/standard';
-import type { StandardProblem } from '@jasperwren/core/marking/check';
+import type { StandardProblem } from '@jasperwren/core/marking/lint';
 import { IsInt, IsObject, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
 import { MayBeMissing } from './optional';
 import { Trimmed } from './transforms';

@@ -7,7 +7,7 @@ import {
   type ControlKind,
   type ControlPlace,
   type VehicleProfile,
-} from '@jasperwren/core/checks/vehicle';
+} from '@jasperwren/core/safety-questions/vehicle';
 import { Type } from 'class-transformer';
 import { IsIn, IsString, MaxLength, ValidateBy, ValidateNested } from 'class-validator';
 import { MayBeMissing } from './optional';

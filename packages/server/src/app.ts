@@ -8,7 +8,7 @@ import type { Logger } from 'pino';
 import { peopleHandlers } from './accounts/people-handlers';
 import { signInHandlers } from './accounts/sign-in-handlers';
 import { auditHandlers } from './audit/handlers';
-import { checkHandlers } from './checks/handlers';
+import { checkHandlers } from './safety-questions/handlers';
 import type { Config } from './config';
 import type { Keeper } from './db/keeper';
 import type { Digests } from './drives/digests';

@@ -1,4 +1,4 @@
-import type { FieldProblem } from '@jasperwren/contract/check';
+import type { FieldProblem } from '@jasperwren/contract/parse-input';
 
 /** Why something is not done: the one place that speaks HTTP makes a status of it. */
 export type RefusalKind =

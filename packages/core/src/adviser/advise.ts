@@ -2,16 +2,16 @@ import { gradeFor } from '../marking/translate';
 import { gradesOf, rulesOf } from '../marking/rules';
 import type { Grade, Item, EffectiveStandard } from '../marking/standard';
 import { capital } from '../marking/wording';
-import { adviserRules, severities, type AdviserRule, type Severity } from './rules';
+import { adviserRules, severities, type AdviserRule, type GradeLevel } from './rules';
 
 /** The answer given to each question, by code; questions left out are unknown. */
 export type Answers = Readonly<Record<string, string>>;
 
 /** What the answers amount to. A proposal: a person decides. */
 export interface Advice {
-  readonly severity: Severity;
+  readonly severity: GradeLevel;
   /** What it could also pass as. */
-  readonly or?: Severity | undefined;
+  readonly or?: GradeLevel | undefined;
   /** Tails of sentences, the deciding one first. */
   readonly because: readonly string[];
 }
@@ -70,13 +70,13 @@ export function propose(standard: EffectiveStandard, itemCode: string, answers: 
   };
 }
 
-function gradeOfSeverity(standard: EffectiveStandard, item: Item, severity: Severity): Grade | undefined {
+function gradeOfSeverity(standard: EffectiveStandard, item: Item, severity: GradeLevel): Grade | undefined {
   return severity === 'nothing' ? undefined : gradeFor(gradesOf(standard, item), severity);
 }
 
 const aOrAn = (name: string) => `${/^[aeiou]/i.test(name) ? 'an' : 'a'} ${name}`;
 
-const rank = (severity: Severity) => severities.indexOf(severity);
+const rank = (severity: GradeLevel) => severities.indexOf(severity);
 
 function gravest(rules: readonly AdviserRule[]): readonly AdviserRule[] | undefined {
   return extreme(rules, Math.max(...rules.map(({ severity }) => rank(severity))));

@@ -1,6 +1,6 @@
 /** How grave something is, whatever the standard calls it. */
 export const severities = ['nothing', 'noted', 'counted', 'outright', 'highest'] as const;
-export type Severity = (typeof severities)[number];
+export type GradeLevel = (typeof severities)[number];
 
 /** One piece of judgement: when these answers were given, this follows. All of it is common practice. */
 export interface AdviserRule {
@@ -12,9 +12,9 @@ export interface AdviserRule {
   readonly option?: Readonly<Record<string, readonly string[]>>;
   /** `base`: where judging begins, the later rule wins; the others push from there. */
   readonly as: 'base' | 'at-least' | 'at-most';
-  readonly severity: Severity;
+  readonly severity: GradeLevel;
   /** What it could also pass as. */
-  readonly or?: Severity;
+  readonly or?: GradeLevel;
   readonly because: string;
 }
 

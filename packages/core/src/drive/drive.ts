@@ -49,13 +49,13 @@ export interface Pin {
 }
 
 /** A prompt or an intervention. */
-export interface Moment {
+export interface TimedEvent {
   readonly id: string;
   readonly atMs: number;
 }
 
 /** One thing counted: a movement, a look, a pull-up. */
-export interface Step extends Moment {
+export interface CountedMove extends TimedEvent {
   readonly step: StepKind;
 }
 
@@ -75,7 +75,7 @@ export interface Pause {
 }
 
 /** What became of a step of the briefing. */
-export interface Check {
+export interface BriefingResult {
   readonly id: string;
   readonly check: string;
   readonly result: CheckResult;
@@ -85,14 +85,14 @@ export interface Check {
 }
 
 /** An answer to a question of the oral part. */
-export interface Answer extends Moment {
+export interface Answer extends TimedEvent {
   readonly item: string;
   readonly right: boolean;
   /** The question that was asked, by its id in the bank. */
   readonly question?: string | undefined;
 }
 
-export interface Note extends Moment {
+export interface Note extends TimedEvent {
   readonly text: string;
   readonly target?: string | undefined;
   readonly private: boolean;
@@ -126,17 +126,17 @@ export interface Drive {
   /** Every mark in order of its moment, struck ones included. */
   readonly marks: readonly Mark[];
   readonly pins: readonly Pin[];
-  readonly prompts: readonly Moment[];
-  readonly interventions: readonly Moment[];
-  readonly steps: readonly Step[];
+  readonly prompts: readonly TimedEvent[];
+  readonly interventions: readonly TimedEvent[];
+  readonly steps: readonly CountedMove[];
   /** Attempts said to have failed. */
-  readonly failedAttempts: readonly Moment[];
+  readonly failedAttempts: readonly TimedEvent[];
   /** When the car moved off, in milliseconds of the drive's clock; missing while it has not. */
   readonly movedOffMs?: number;
   /** Without gaps from the moving off to the end, or to now. */
   readonly spans: readonly Span[];
   readonly pauses: readonly Pause[];
-  readonly checks: readonly Check[];
+  readonly checks: readonly BriefingResult[];
   readonly answers: readonly Answer[];
   readonly notes: readonly Note[];
   /** Doubles nobody has settled yet. */

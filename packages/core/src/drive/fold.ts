@@ -13,16 +13,16 @@ import {
   spanAt,
   type Advised,
   type Answer,
-  type Check,
+  type BriefingResult,
   type Drive,
   type DrivePhase,
   type Mark,
-  type Moment,
+  type TimedEvent,
   type Note,
   type Pause,
   type Pin,
   type Span,
-  type Step,
+  type CountedMove,
   type Struck,
 } from './drive';
 import { effectiveStrikes } from './strikes';
@@ -60,10 +60,10 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
 
   const marks: Mark[] = [];
   const pins: Pin[] = [];
-  const prompts: Moment[] = [];
-  const interventions: Moment[] = [];
-  const steps: Step[] = [];
-  const failedAttempts: Moment[] = [];
+  const prompts: TimedEvent[] = [];
+  const interventions: TimedEvent[] = [];
+  const steps: CountedMove[] = [];
+  const failedAttempts: TimedEvent[] = [];
   const answers: Answer[] = [];
   const notes: Note[] = [];
   for (const event of ordered) {
@@ -124,7 +124,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     ...(movedOffMs !== undefined && { movedOffMs }),
     spans,
     pauses,
-    checks: checksOf(standing),
+    checks: briefingResultsOf(standing),
     answers,
     notes,
     doubles: doublesAmong(marks, standing),
@@ -150,7 +150,7 @@ function phaseOf(started: boolean, waiting: boolean, ended: boolean, pauses: rea
   return last && last.toMs === undefined ? 'paused' : 'running';
 }
 
-function checksOf(standing: readonly DriveEvent[]): readonly Check[] {
+function briefingResultsOf(standing: readonly DriveEvent[]): readonly BriefingResult[] {
   const last = new Map<string, CheckEvent>();
   for (const event of standing) if (event.type === 'check') last.set(event.check, event);
   return [...last.values()].map(({ id, check, result, reason, detail, atMs }) => ({

@@ -1,4 +1,4 @@
-import { contradictionsIn } from '../marking/check';
+import { lintStandard } from '../marking/lint';
 import type { Standard } from '../marking/standard';
 import type { FormatProblem, Parsed } from './parsed';
 import { parseJson, schemaCheck } from './problems';
@@ -30,7 +30,7 @@ export function parseStandardFile(source: string): Parsed<Standard> {
   const problems = shapeProblems(read.value);
   if (problems.length > 0) return { ok: false, problems };
   const { standard } = read.value as StandardFile;
-  const contradictions = contradictionsIn(standard);
+  const contradictions = lintStandard(standard);
   if (contradictions.length === 0) return { ok: true, value: standard };
   return { ok: false, problems: contradictions.map(({ path, cause }) => ({ path: `/standard${path}`, cause })) };
 }
@@ -38,7 +38,7 @@ export function parseStandardFile(source: string): Parsed<Standard> {
 /** Everything wrong with what should be a standard: its shape and, where that is right, its sense. */
 export function standardProblems(value: unknown): readonly FormatProblem[] {
   const shape = standardShapeProblems(value);
-  return shape.length > 0 ? shape : contradictionsIn(value as Standard);
+  return shape.length > 0 ? shape : lintStandard(value as Standard);
 }
 
 /** What is wrong with the shape of something that should be a standard; places as JSON Pointers into it. */

@@ -36,7 +36,7 @@ export interface Rules {
 }
 
 /** Where a score keeps how far a limit is used in a scope. */
-export const useKey = ({ code }: { readonly code: string }, scope: string): string => `${code} ${scope}`;
+export const tallyKey = ({ code }: { readonly code: string }, scope: string): string => `${code} ${scope}`;
 
 export const drawKey = (item: string, grade: string): string => `${item} ${grade}`;
 
@@ -110,7 +110,7 @@ function drawOn(limit: Limit, category: Category, item: Item, grade: Grade): rea
   const scope = scopeOf(limit, category, item);
   if (scope === undefined) return [];
   const amount = measure.kind === 'count' ? 1 : ((item.points?.[grade.code] ?? grade.points)?.value ?? 0);
-  return amount > 0 ? [{ limit, scope, key: useKey(limit, scope), amount }] : [];
+  return amount > 0 ? [{ limit, scope, key: tallyKey(limit, scope), amount }] : [];
 }
 
 function scopeOf(limit: Limit, category: Category, item: Item): string | undefined {

@@ -1,5 +1,5 @@
 import type { Mark } from '../drive/drive';
-import { drawKey, isGraver, useKey, type Draw, type Rules } from './rules';
+import { drawKey, isGraver, tallyKey, type Draw, type Rules } from './rules';
 import type { Cap, Limit } from './standard';
 
 /** Marks, newest first, sharing their tails: adding one costs the same however many there are. */
@@ -69,7 +69,7 @@ function draw(draft: Draft, mark: Mark, grade: string, cap: Cap | undefined): bo
     const scope = scopeOf(drawn, mark);
     if (scope === undefined) continue;
     const { limit } = drawn;
-    const key = drawn.scope === scope ? drawn.key : useKey(limit, scope);
+    const key = drawn.scope === scope ? drawn.key : tallyKey(limit, scope);
     const before = draft.uses.get(key);
     const seen = cap && (before?.capUses?.get(capKey(cap, mark)) ?? 0);
     const capUses = cap ? new Map(before?.capUses).set(capKey(cap, mark), seen! + 1) : before?.capUses;
@@ -86,7 +86,7 @@ function draw(draft: Draft, mark: Mark, grade: string, cap: Cap | undefined): bo
   return counted;
 }
 
-const capKey = (cap: Cap, { item }: Mark): string => (cap.over === 'each' ? useKey(cap, item) : cap.code);
+const capKey = (cap: Cap, { item }: Mark): string => (cap.over === 'each' ? tallyKey(cap, item) : cap.code);
 
 /** Whether a cap lets a mark count that comes after so many others. */
 function letsCount({ free, atMost }: Cap, seen: number): boolean {

@@ -2,7 +2,7 @@ import type { EventBody } from '../drive/event';
 import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
 import { askedOn, isLastTry, usualGrade } from './asked';
-import { contradictionsIn } from './check';
+import { lintStandard } from './lint';
 import { judgeDrive } from './judge';
 import { distanceWords, openingWords } from './script';
 import type { EffectiveStandard } from './standard';
@@ -118,7 +118,7 @@ describe('the briefing of a standard', () => {
 
   it.each(templates)('of $id begins with the papers and does not contradict itself', (standard) => {
     expect(standard.briefing?.[0]?.code).toBe('documents');
-    expect(contradictionsIn(standard)).toEqual([]);
+    expect(lintStandard(standard)).toEqual([]);
   });
 
   it('is refused where it points at nothing', () => {
@@ -138,7 +138,7 @@ describe('the briefing of a standard', () => {
         { kind: 'calls', code: 'c', name: 'Calls', task: 'Call', parts: [] },
       ],
     };
-    expect(contradictionsIn(broken).map(({ path }) => path)).toEqual(
+    expect(lintStandard(broken).map(({ path }) => path)).toEqual(
       expect.arrayContaining([
         '/exercises/0/items/0',
         '/briefing/0/items/0',

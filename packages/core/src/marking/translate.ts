@@ -46,7 +46,9 @@ const fittingShare = 0.5;
 export function judgeUnder(from: EffectiveStandard, to: EffectiveStandard, drive: Drive): Compared {
   const itself = from.id === to.id && from.version === to.version;
   const own = itself ? judgeDrive(from, drive) : undefined;
-  const translations = standingMarks(drive).map((mark) => (itself ? asItself(from, mark) : translate(from, to, mark)));
+  const translations = standingMarks(drive).map((mark) =>
+    itself ? asItself(from, mark) : convertMark(from, to, mark),
+  );
   return {
     standard: own ? from : to,
     verdict: own ?? verdictElsewhere(from, to, drive, translations),
@@ -111,7 +113,7 @@ function asItself(standard: EffectiveStandard, mark: Mark): Translation {
   return found && grade ? { mark, ...found, grade, how: 'itself', fits: 1 } : { mark, why: 'unknown-item' };
 }
 
-function translate(from: EffectiveStandard, to: EffectiveStandard, raw: Mark): Translation {
+function convertMark(from: EffectiveStandard, to: EffectiveStandard, raw: Mark): Translation {
   const source = rulesOf(from);
   const mark = asCounted(from, raw);
   const at = source.items.get(raw.item)?.item;

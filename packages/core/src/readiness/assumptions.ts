@@ -1,5 +1,5 @@
 import { behaviours } from '../catalogue/catalogue';
-import { severities, type Severity } from './evidence';
+import { severities, type FaultKind } from './evidence';
 
 /** Everything an estimate rests on besides the drives. Each is shown, can be changed, and changes the figure. */
 export interface Assumptions {
@@ -108,16 +108,16 @@ export const unknownSchool: School = {
 };
 
 /** How much the even spread over the catalogue counts beside a school's own faults, in faults (house default). */
-const evenSpreadFaults: Readonly<Record<Severity, number>> = { counted: 60, outright: 30 };
+const evenSpreadFaults: Readonly<Record<FaultKind, number>> = { counted: 60, outright: 30 };
 
 /** Where the faults of a school fall: its own shares, drawn toward an even spread. */
-export function sharesOf(counts: Iterable<Readonly<Record<string, Readonly<Record<Severity, number>>>>>) {
+export function sharesOf(counts: Iterable<Readonly<Record<string, Readonly<Record<FaultKind, number>>>>>) {
   const sums = { counted: new Map<string, number>(), outright: new Map<string, number>() };
   for (const one of counts)
     for (const [behaviour, count] of Object.entries(one))
       for (const severity of severities)
         sums[severity].set(behaviour, (sums[severity].get(behaviour) ?? 0) + count[severity]);
-  const share = (severity: Severity) => {
+  const share = (severity: FaultKind) => {
     const weight = evenSpreadFaults[severity];
     const total = weight + [...sums[severity].values()].reduce((sum, n) => sum + n, 0);
     return new Map(

@@ -1,5 +1,5 @@
 /** An estimate made before a real test, and how the test went. */
-export interface Outcome {
+export interface PastTest {
   /** 0 to 1. */
   readonly chance: number;
   readonly passed: boolean;
@@ -14,12 +14,12 @@ const tendencyFrom = 1.959963984540054;
  * The Brier score: the mean squared distance of what was said from what came (Brier 1950, "Verification of forecasts
  * expressed in terms of probability"). 0 is perfect, 1 the worst; NaN where there are no results.
  */
-export function brierScore(outcomes: readonly Outcome[]): number {
+export function brierScore(outcomes: readonly PastTest[]): number {
   return outcomes.reduce((sum, { chance, passed }) => sum + (chance - (passed ? 1 : 0)) ** 2, 0) / outcomes.length;
 }
 
 /** The score of always saying the share that passed. */
-export function baseRateScore(outcomes: readonly Outcome[]): number {
+export function baseRateScore(outcomes: readonly PastTest[]): number {
   const share = outcomes.filter(({ passed }) => passed).length / outcomes.length;
   return share * (1 - share);
 }
@@ -34,7 +34,7 @@ export interface ReliabilityBin {
 }
 
 /** The outcomes by fifths of what was said; empty fifths are left out. */
-export function reliability(outcomes: readonly Outcome[]): readonly ReliabilityBin[] {
+export function reliability(outcomes: readonly PastTest[]): readonly ReliabilityBin[] {
   return [0, 1, 2, 3, 4].flatMap((i) => {
     const [from, to] = [i / 5, (i + 1) / 5];
     const inside = outcomes.filter(({ chance }) => chance >= from && (chance < to || (i === 4 && chance <= to)));
@@ -63,7 +63,7 @@ export interface Calibration {
 }
 
 /** How a school's estimates have done, as far as the numbers bear it. */
-export function calibrationOf(outcomes: readonly Outcome[]): Calibration {
+export function calibrationOf(outcomes: readonly PastTest[]): Calibration {
   const missing = Math.max(0, resultsWanted - outcomes.length);
   if (missing > 0) return { results: outcomes.length, missing, bins: [] };
   const tendency = tendencyOf(outcomes);
@@ -78,7 +78,7 @@ export function calibrationOf(outcomes: readonly Outcome[]): Calibration {
 }
 
 /** Spiegelhalter's idea: under true estimates the passes have a known mean and variance; far from it is a tendency. */
-function tendencyOf(outcomes: readonly Outcome[]): Calibration['tendency'] {
+function tendencyOf(outcomes: readonly PastTest[]): Calibration['tendency'] {
   const expected = outcomes.reduce((sum, { chance }) => sum + chance, 0);
   const variance = outcomes.reduce((sum, { chance }) => sum + chance * (1 - chance), 0);
   const passed = outcomes.filter((one) => one.passed).length;

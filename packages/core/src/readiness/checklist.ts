@@ -26,7 +26,7 @@ export const checkCodes = [
 export type CheckCode = (typeof checkCodes)[number];
 
 /** One thing a learner should have shown before a test is booked. */
-export interface ReadinessCheck {
+export interface ReadinessItem {
   readonly code: CheckCode;
   readonly ok: boolean;
   /** How it stands, in a sentence. */
@@ -44,7 +44,7 @@ export function checklist(
   evidence: readonly Evidence[],
   on: Date,
   questions: number | undefined,
-): readonly ReadinessCheck[] {
+): readonly ReadinessItem[] {
   const recent = evidence
     .filter(({ kind, at }) => {
       const age = (on.getTime() - Date.parse(at)) / dayMs;
@@ -63,14 +63,14 @@ export function checklist(
   ];
 }
 
-const check = (code: CheckCode, ok: boolean, stands: string, missing: string): ReadinessCheck => ({
+const check = (code: CheckCode, ok: boolean, stands: string, missing: string): ReadinessItem => ({
   code,
   ok,
   stands,
   missing: ok ? '' : missing,
 });
 
-function enough(tests: readonly Evidence[]): ReadinessCheck {
+function enough(tests: readonly Evidence[]): ReadinessItem {
   const minutes = Math.round(tests.reduce((sum, one) => sum + one.minutes, 0));
   const drives = Math.max(0, wanted.drives - tests.length);
   const more = [
@@ -85,7 +85,7 @@ function enough(tests: readonly Evidence[]): ReadinessCheck {
   );
 }
 
-function lastTwo(drives: readonly Evidence[]): ReadinessCheck {
+function lastTwo(drives: readonly Evidence[]): ReadinessItem {
   const last = drives.slice(-wanted.lastWithout);
   const grave = last.filter((one) => totalOf(one, 'outright') > 0).length;
   const taken = last.filter(({ interventions }) => interventions > 0).length;
@@ -112,7 +112,7 @@ function lastTwo(drives: readonly Evidence[]): ReadinessCheck {
   );
 }
 
-function unfamiliar(tests: readonly Evidence[]): ReadinessCheck {
+function unfamiliar(tests: readonly Evidence[]): ReadinessItem {
   const n = tests.filter(({ familiarity }) => familiarity === 'new').length;
   return check(
     'unfamiliar',
@@ -122,7 +122,7 @@ function unfamiliar(tests: readonly Evidence[]): ReadinessCheck {
   );
 }
 
-function independent({ length }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessCheck[] {
+function independent({ length }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessItem[] {
   if (!length.independentMin) return [];
   const enoughMin = Math.round(wanted.independentShare * length.independentMin.value);
   const best = Math.round(Math.max(0, ...drives.map(({ independentMin }) => independentMin)));
@@ -136,7 +136,7 @@ function independent({ length }: EffectiveStandard, drives: readonly Evidence[])
   ];
 }
 
-function exercises({ exercises: all }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessCheck[] {
+function exercises({ exercises: all }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessItem[] {
   if (all.length === 0) return [];
   const clean = new Set(drives.flatMap(({ cleanExercises }) => cleanExercises));
   const open = all.filter(({ code }) => !clean.has(code)).map(({ name }) => name.toLowerCase());
@@ -150,7 +150,7 @@ function exercises({ exercises: all }: EffectiveStandard, drives: readonly Evide
   ];
 }
 
-function asked(questions: number): ReadinessCheck {
+function asked(questions: number): ReadinessItem {
   return check(
     'questions',
     questions >= wanted.questions,
@@ -159,7 +159,7 @@ function asked(questions: number): ReadinessCheck {
   );
 }
 
-function prompts(drives: readonly Evidence[]): ReadinessCheck {
+function prompts(drives: readonly Evidence[]): ReadinessItem {
   const minutes = drives.reduce((sum, one) => sum + one.minutes, 0);
   const n = drives.reduce((sum, one) => sum + one.prompts, 0);
   const ok = n * wanted.minutesPerPrompt < minutes || n === 0;

@@ -1,7 +1,7 @@
 import { gradeFor } from '../marking/translate';
-import { drawKey, gradesOf, isGraver, rulesOf, useKey, type Rules } from '../marking/rules';
+import { drawKey, gradesOf, isGraver, rulesOf, tallyKey, type Rules } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
-import type { Severity } from './evidence';
+import type { FaultKind } from './evidence';
 
 /**
  * A standard made ready for judging very many simulated tests: numbers in place of names. It knows marks only, as
@@ -13,7 +13,7 @@ export interface CompiledStandard {
   /** The number of a mark of this item and grade; undefined where the standard has none such. */
   readonly cellOf: (item: string, grade: string) => number | undefined;
   /** The number of the mark that a fault of this severity is. */
-  readonly cellFor: (item: string, severity: Severity) => number | undefined;
+  readonly cellFor: (item: string, severity: FaultKind) => number | undefined;
 }
 
 const nothing = 0;
@@ -156,7 +156,7 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
 function capOf(rules: Rules, key: string, item: string, useOf: string, places: Map<string, number>) {
   const cap = rules.caps.get(key);
   if (!cap) return { cap: -1, free: 0, atMost: Infinity };
-  const place = `${cap.over === 'each' ? useKey(cap, item) : cap.code} ${useOf}`;
+  const place = `${cap.over === 'each' ? tallyKey(cap, item) : cap.code} ${useOf}`;
   const known = places.get(place) ?? places.size;
   places.set(place, known);
   return { cap: known, free: cap.free?.value ?? 0, atMost: cap.atMost?.value ?? Infinity };

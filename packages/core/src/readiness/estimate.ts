@@ -1,8 +1,8 @@
 import type { EffectiveStandard } from '../marking/standard';
 import { unknownSchool, type Assumptions, type School } from './assumptions';
-import { checklist, type ReadinessCheck } from './checklist';
+import { checklist, type ReadinessItem } from './checklist';
 import { compileStandard } from './compiled';
-import { wholeTest, type Evidence, type Severity } from './evidence';
+import { wholeTest, type Evidence, type FaultKind } from './evidence';
 import { judgeReadiness, type Judgement } from './judgement';
 import { expectedByCategory, expectedTotal, posteriorOn } from './posterior';
 import { simulate, usualEffort, type Chance, type Effort } from './simulate';
@@ -34,7 +34,7 @@ export interface AreaChange {
 
 export interface Readiness {
   readonly chance: Pick<Chance, 'mean' | 'from' | 'to' | 'tests'>;
-  readonly checks: readonly ReadinessCheck[];
+  readonly checks: readonly ReadinessItem[];
   readonly judgement: Judgement;
   /** Areas by what working on them would bring, the most first. */
   readonly changes: readonly AreaChange[];
@@ -46,7 +46,7 @@ export interface Readiness {
   /** Learners and drives of the school that stand behind what is assumed of learners in general. */
   readonly school: Pick<School, 'learners' | 'drives'>;
   /** Faults expected on a test. */
-  readonly expected: Readonly<Record<Severity, number>>;
+  readonly expected: Readonly<Record<FaultKind, number>>;
 }
 
 /** The moment for which a day's estimate is made, the end of the day in UTC: it holds all day, wherever it is asked. */

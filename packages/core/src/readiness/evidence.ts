@@ -9,7 +9,7 @@ import type { GradeSign, EffectiveStandard } from '../marking/standard';
 
 /** What a mark of a behaviour counts as: faults that add up, and faults that fail at once, are separate processes. */
 export const severities = ['counted', 'outright'] as const;
-export type Severity = (typeof severities)[number];
+export type FaultKind = (typeof severities)[number];
 
 /** Marks of one behaviour. */
 export interface BehaviourCount {
@@ -46,12 +46,12 @@ export interface Evidence {
 const besideMs = 15_000;
 
 /** What a mark of a grade counts as; undefined for a note. */
-export const severityOf = (sign: GradeSign | undefined): Severity | undefined =>
+export const severityOf = (sign: GradeSign | undefined): FaultKind | undefined =>
   sign === 'counted' ? 'counted' : sign === 'outright' || sign === 'highest' ? 'outright' : undefined;
 
 type Counts = Record<string, { counted: number; outright: number }>;
 
-function count(counts: Counts, behaviour: string | undefined, severity: Severity | undefined, n = 1): void {
+function count(counts: Counts, behaviour: string | undefined, severity: FaultKind | undefined, n = 1): void {
   if (behaviour === undefined || severity === undefined) return;
   const one = (counts[behaviour] ??= { counted: 0, outright: 0 });
   one[severity] += n;
@@ -127,6 +127,6 @@ export function evidenceOfSheet(standard: EffectiveStandard, entries: readonly S
 }
 
 /** All marks of a severity. */
-export function totalOf({ counts }: Pick<Evidence, 'counts'>, severity: Severity): number {
+export function totalOf({ counts }: Pick<Evidence, 'counts'>, severity: FaultKind): number {
   return Object.values(counts).reduce((sum, one) => sum + one[severity], 0);
 }

@@ -1,14 +1,14 @@
 import { gradeFor } from '../marking/translate';
 import { countsMarks, drawKey, gradesOf, rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
-import type { Severity } from './evidence';
+import type { FaultKind } from './evidence';
 import type { Posterior } from './posterior';
 
 /** What one limit adds up, as shares of the faults of each severity: free ones, and groups that a cap holds together. */
 interface Sums {
   readonly allowed: number;
-  readonly free: Record<Severity, number>;
-  readonly capped: Map<string, { readonly atMost: number } & Record<Severity, number>>;
+  readonly free: Record<FaultKind, number>;
+  readonly capped: Map<string, { readonly atMost: number } & Record<FaultKind, number>>;
 }
 
 /**
@@ -63,7 +63,7 @@ function sumsOf(standard: EffectiveStandard, posterior: Posterior): readonly Sum
       ? (sum.capped.get(cap.code) ?? { atMost: cap.atMost?.value ?? Infinity, counted: 0, outright: 0 })
       : sum.free;
     group[severity] += shape / wholes[severity];
-    if (cap) sum.capped.set(cap.code, group as { atMost: number } & Record<Severity, number>);
+    if (cap) sum.capped.set(cap.code, group as { atMost: number } & Record<FaultKind, number>);
   }
   return [...sums.values()];
 }
@@ -80,7 +80,7 @@ function daysOf(form: number): readonly { readonly factor: number; readonly chan
 
 /** The chance that faults, with those of each capped group counting at most so often, stay within what is allowed. */
 function withinLimit({ allowed, free, capped }: Sums, counted: number, outright: number): number {
-  const mean = (group: Record<Severity, number>) => counted * group.counted + outright * group.outright;
+  const mean = (group: Record<FaultKind, number>) => counted * group.counted + outright * group.outright;
   let sums = poissonChances(mean(free), allowed);
   for (const group of capped.values()) {
     const one = poissonChances(mean(group), allowed);

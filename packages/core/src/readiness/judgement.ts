@@ -1,4 +1,4 @@
-import type { CheckCode, ReadinessCheck } from './checklist';
+import type { CheckCode, ReadinessItem } from './checklist';
 import type { Chance } from './simulate';
 
 export const judgements = ['book', 'nearly', 'not-yet', 'cannot-say'] as const;
@@ -26,7 +26,7 @@ export interface Judgement {
 /** The judgement from the estimate and the checklist. It is advice to a professional, never a guarantee. */
 export function judgeReadiness(
   chance: Pick<Chance, 'mean' | 'from' | 'to'>,
-  checks: readonly ReadinessCheck[],
+  checks: readonly ReadinessItem[],
 ): Judgement {
   const failed = checks.filter(({ ok }) => !ok);
   const is = (code: CheckCode) => failed.some((check) => check.code === code);

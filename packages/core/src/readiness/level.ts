@@ -1,5 +1,5 @@
 import type { Assumptions, MarkerSeverity } from './assumptions';
-import { totalOf, type Evidence, type Severity } from './evidence';
+import { totalOf, type Evidence, type FaultKind } from './evidence';
 
 // Looked up once: these run millions of times.
 const { exp, log, max, min, sqrt } = Math;
@@ -67,7 +67,7 @@ export function sightsOf(
   listed?: ReadonlySet<string>,
 ): readonly Sight[] {
   const first = min(...evidence.map(({ at }) => Date.parse(at)));
-  const total = (one: Evidence, severity: Severity) => {
+  const total = (one: Evidence, severity: FaultKind) => {
     if (!listed) return totalOf(one, severity);
     let sum = 0;
     for (const behaviour in one.counts) if (listed.has(behaviour)) sum += one.counts[behaviour]![severity];

@@ -2,7 +2,7 @@ import dayjs from 'dayjs';
 import isoWeek from 'dayjs/plugin/isoWeek';
 import type { EffectiveStandard } from '../marking/standard';
 import { overlaps, type Booking } from './booking';
-import type { ReadinessCheck } from './checklist';
+import type { ReadinessItem } from './checklist';
 import type { AreaChange } from './estimate';
 import { bookFrom } from './judgement';
 import { posteriorOn, projected } from './posterior';
@@ -123,7 +123,7 @@ export function planLessons(
   starts: readonly string[],
   minutes: number,
   changes: readonly AreaChange[],
-  checks: readonly ReadinessCheck[],
+  checks: readonly ReadinessItem[],
   cleanExercises: readonly string[],
 ): readonly PlannedLesson[] {
   const areas = changes.slice(0, 4);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import gammaCdf from '@stdlib/stats-base-dists-gamma-cdf';
 import negativeBinomialCdf from '@stdlib/stats-base-dists-negative-binomial-cdf';
 import poissonPmf from '@stdlib/stats-base-dists-poisson-pmf';
-import { randomFrom } from '../checks/random';
+import { randomFrom } from '../safety-questions/random';
 import { graded, tally } from '../marking/testing-standards';
 import { defaultAssumptions, type Assumptions } from './assumptions';
 import { whatMovesIt } from './estimate';

@@ -1,7 +1,7 @@
 import { gradesOf, rulesOf } from '../marking/rules';
 import type { Grade, EffectiveStandard } from '../marking/standard';
 import { unknownSchool, type Assumptions, type School } from './assumptions';
-import { severities, severityOf, type Evidence, type Severity } from './evidence';
+import { severities, severityOf, type Evidence, type FaultKind } from './evidence';
 import { ageWeight, sightsOf, weigh, type WeighedPoint } from './level';
 
 /** The faults of one item and severity: how large a share of all of that severity it has. */
@@ -9,7 +9,7 @@ export interface Cell {
   readonly item: string;
   readonly category: string;
   readonly behaviour: string;
-  readonly severity: Severity;
+  readonly severity: FaultKind;
   /** Parameter of a Dirichlet distribution of the shares: what is known beforehand plus weighted faults. */
   readonly shape: number;
 }
@@ -98,16 +98,16 @@ function cellsOf(
   });
 }
 
-const hasGradeFor = (grades: readonly Grade[], severity: Severity): boolean =>
+const hasGradeFor = (grades: readonly Grade[], severity: FaultKind): boolean =>
   grades.some(({ sign }) => severityOf(sign) === severity);
 
 /** Faults of a severity expected on a test. */
-export function expectedTotal({ points }: Posterior, severity: Severity): number {
+export function expectedTotal({ points }: Posterior, severity: FaultKind): number {
   return points.reduce((sum, point) => sum + point.weight * point[severity], 0);
 }
 
 /** Faults of a severity expected on a test, by category of the standard. */
-export function expectedByCategory(posterior: Posterior, severity: Severity): ReadonlyMap<string, number> {
+export function expectedByCategory(posterior: Posterior, severity: FaultKind): ReadonlyMap<string, number> {
   const own = posterior.cells.filter((cell) => cell.severity === severity);
   const perShape = expectedTotal(posterior, severity) / own.reduce((sum, { shape }) => sum + shape, 0);
   const expected = new Map<string, number>();

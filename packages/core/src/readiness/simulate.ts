@@ -1,4 +1,4 @@
-import { randomFrom } from '../checks/random';
+import { randomFrom } from '../safety-questions/random';
 import type { EffectiveStandard } from '../marking/standard';
 import { compileStandard, type CompiledStandard } from './compiled';
 import { drawGamma, drawPoisson } from './gamma';
@@ -108,7 +108,7 @@ export function simulate(
   }
   const tests = draws * testsEach;
   const mean = chances.reduce((sum, one) => sum + one, 0) / draws;
-  const [low, high] = spread(chances, mean, testsEach);
+  const [low, high] = intervalOf(chances, mean, testsEach);
   return {
     mean,
     from: low,
@@ -140,7 +140,7 @@ export function firstAbove(upTo: Float64Array, value: number): number {
  * The interval of the chance. Each draw drove a finite number of tests, which spreads its share more than its
  * chance: the shares are drawn together by as much.
  */
-function spread(chances: Float64Array, mean: number, testsEach: number): readonly [number, number] {
+function intervalOf(chances: Float64Array, mean: number, testsEach: number): readonly [number, number] {
   const variance = chances.reduce((sum, one) => sum + (one - mean) ** 2, 0) / Math.max(1, chances.length - 1);
   const noise = chances.reduce((sum, one) => sum + one * (1 - one), 0) / chances.length / testsEach;
   const shrink = variance > 0 ? Math.sqrt(Math.max(0, variance - noise) / variance) : 0;

@@ -1,4 +1,4 @@
-import { randomFrom } from '../checks/random';
+import { randomFrom } from '../safety-questions/random';
 import type { EffectiveStandard } from '../marking/standard';
 import { totalOf } from './evidence';
 import { exactChance } from './exact';

@@ -1,8 +1,8 @@
-import { pick, randomFrom } from '../checks/random';
+import { pick, randomFrom } from '../safety-questions/random';
 import { drawKey, gradesOf, rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import { gradeFor } from '../marking/translate';
-import { wholeTest, type Evidence, type Severity } from './evidence';
+import { wholeTest, type Evidence, type FaultKind } from './evidence';
 import { exactChance } from './exact';
 import { drawGamma, drawPoisson } from './gamma';
 import { unknownSchool } from './assumptions';
@@ -158,9 +158,9 @@ export function populationOf(
 }
 
 /** The behaviours that can be marked with a grade of each severity, and uncapped: totals alone decide then. */
-export function listedBy(standard: EffectiveStandard): Readonly<Record<Severity, readonly string[]>> {
+export function listedBy(standard: EffectiveStandard): Readonly<Record<FaultKind, readonly string[]>> {
   const rules = rulesOf(standard);
-  const of = (severity: Severity) =>
+  const of = (severity: FaultKind) =>
     [...rules.byBehaviour].flatMap(([behaviour, [first]]) => {
       const grade = gradeFor(gradesOf(rules.standard, first!.item), severity);
       const fits = severity === 'counted' ? grade?.sign === 'counted' : grade?.sign === 'outright';

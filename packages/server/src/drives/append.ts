@@ -6,7 +6,7 @@ import type { Call, InSchool } from '../call';
 import { conflict } from '../refusal';
 import { getLearner } from '../learners/store';
 import { boundStandard } from '../standards/store';
-import { digestOf, digestVersion } from './digest';
+import { summariseDrive, digestVersion } from './digest';
 import { refuseStrangers } from './may-mark';
 
 /** What became of a batch of events. */
@@ -80,7 +80,7 @@ async function begin(call: Call, driveId: string, events: readonly DriveEvent[])
       standard_id: standard.id,
       standard_version: standard.version,
       started_at: new Date(started.wall).toISOString(),
-      digest: JSON.stringify(digestOf(standard, events)),
+      digest: JSON.stringify(summariseDrive(standard, events)),
       digest_version: digestVersion,
     })
     .execute();

@@ -19,7 +19,7 @@ export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' 
 export const digestVersion = 2;
 
 /** What lists show of a drive. */
-export function digestOf(standard: EffectiveStandard, events: readonly DriveEvent[]): DriveDigest {
+export function summariseDrive(standard: EffectiveStandard, events: readonly DriveEvent[]): DriveDigest {
   const drive = foldDrive(events);
   const verdict = judgeDrive(standard, drive);
   const evidence = evidenceOfDrive(standard, drive);

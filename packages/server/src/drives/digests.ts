@@ -2,7 +2,7 @@ import { callNow } from '../call';
 import type { Keeper } from '../db/keeper';
 import { queueJob } from '../jobs/queue';
 import { boundStandard } from '../standards/store';
-import { digestOf, digestVersion, type DriveDigest } from './digest';
+import { summariseDrive, digestVersion, type DriveDigest } from './digest';
 import { eventsOf } from './store';
 
 /** Works out what follows from logs, after the events are on disk and acknowledged. */
@@ -69,7 +69,7 @@ async function refreshDigest(
   const call = { ...callNow(db), who: { schoolId } };
   const standard = await boundStandard(call, row.standard_id, row.standard_version);
   const events = await eventsOf(call, driveId);
-  const summary = digestOf(standard, events);
+  const summary = summariseDrive(standard, events);
   const digest = JSON.stringify(summary);
   await write(async (trx) => {
     const { numUpdatedRows } = await trx

@@ -1,4 +1,4 @@
-import type { FieldProblem } from '@jasperwren/contract/check';
+import type { FieldProblem } from '@jasperwren/contract/parse-input';
 import type { ErrorBody } from '@jasperwren/contract/errors';
 import { isHttpError } from 'http-errors';
 import type { Middleware } from 'koa';

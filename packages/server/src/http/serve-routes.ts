@@ -1,5 +1,5 @@
 import { bodyClassOf } from '@jasperwren/contract/bodies';
-import { check } from '@jasperwren/contract/check';
+import { parseInput } from '@jasperwren/contract/parse-input';
 import type { FileAnswer, Route } from '@jasperwren/contract/route';
 import { routeNames, routeOf, writes, type RouteName } from '@jasperwren/contract/routes';
 import Router, { type RouterContext } from '@koa/router';
@@ -86,7 +86,7 @@ function admit(ctx: RouterContext, { who, beforeFactor }: Route): Who | LearnerW
 function bodyOf(ctx: RouterContext, name: RouteName): unknown {
   const type = bodyClassOf(name);
   if (!type) return undefined;
-  const checked = check(type, (ctx.request as { body?: unknown }).body);
+  const checked = parseInput(type, (ctx.request as { body?: unknown }).body);
   if (checked.ok) return checked.value;
   throw invalid('Some fields are not right. Nothing was saved.', {
     problems: checked.problems,

@@ -39,7 +39,7 @@ export async function makeCode(call: Call, learnerId: string, kind: AccessKind):
 }
 
 /** The learner whom a code lets in; the code is used up. Undefined where it is unknown, used or has run out. */
-export async function useCode({ db, now }: Anybody, code: string): Promise<LearnerWho | undefined> {
+export async function redeemCode({ db, now }: Anybody, code: string): Promise<LearnerWho | undefined> {
   const row = await db
     .deleteFrom('access_codes')
     .where('code_hash', '=', digestOfCode(code))

@@ -1,9 +1,9 @@
 import { notSignedIn } from '../refusal';
-import { addReviews, reviewsOf } from '../checks/store';
+import { addReviews, reviewsOf } from '../safety-questions/store';
 import type { HandlersOf } from '../http/call';
 import { triesOf } from '../http/tries';
 import { endAccess, getLearner } from '../learners/store';
-import { makeCode, useCode } from './access';
+import { makeCode, redeemCode } from './access';
 import { me, myDebrief, myDebriefs } from './store';
 
 const wrongCodes = 10;
@@ -25,7 +25,7 @@ export function meHandlers(): HandlersOf<Names> {
       await guessed.take(call.setHeader, call.address);
       const learner = await call.write(
         async (trx) => {
-          const found = await useCode(trx, code);
+          const found = await redeemCode(trx, code);
           if (found) return found;
           throw notSignedIn('This code is not known, was used, or has run out. Ask your instructor for a new one.', {
             code: 'wrong-code',

@@ -4,7 +4,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { NewShare, SharedDebrief } from '@jasperwren/contract/shares';
 import type { Route } from '@jasperwren/contract/route';
 import { routeNames, routeOf } from '@jasperwren/contract/routes';
-import type { Review } from '@jasperwren/core/checks/memory';
+import type { Review } from '@jasperwren/core/safety-questions/memory';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { addPerson, startTestServer, testClient, type TestClient } from '../testing';
 

@@ -6,7 +6,7 @@ import type { Call, InSchool, LearnerWho } from '../call';
 import { missing } from '../refusal';
 import type { DriveDigest } from '../drives/digest';
 import { drivesOfLearner, getDrive } from '../drives/store';
-import { checksOf } from '../checks/store';
+import { checksOf } from '../safety-questions/store';
 import { getLearner } from '../learners/store';
 import { sharedDebrief } from '../shares/store';
 import { newestStandards } from '../standards/store';

@@ -37,10 +37,11 @@ export function fitSchool(learners: readonly (readonly Evidence[])[]): School {
 }
 
 /** What figures follow from, as a digest: it changes whenever anything in the drives does. */
-export const basisOfFigures = (learners: readonly (readonly Evidence[])[]): string => digestOf([fitVersion, learners]);
+export const basisOfFigures = (learners: readonly (readonly Evidence[])[]): string => sha256Hex([fitVersion, learners]);
 
 /** A digest of anything that JSON can say. */
-export const digestOf = (value: unknown): string => createHash('sha256').update(JSON.stringify(value)).digest('base64');
+export const sha256Hex = (value: unknown): string =>
+  createHash('sha256').update(JSON.stringify(value)).digest('base64');
 
 export const toView = ({ counted, outright, markers, ...school }: School): SchoolFigures => ({
   ...school,

@@ -1,11 +1,11 @@
 import type { LearnerView } from '@jasperwren/contract/learners';
-import { testMoment } from '@jasperwren/core/checks/aim';
-import { bankOf } from '@jasperwren/core/checks/bank/bank';
-import { chanceOnTest } from '@jasperwren/core/checks/chance';
-import { memoryOf } from '@jasperwren/core/checks/memory';
+import { testMoment } from '@jasperwren/core/safety-questions/aim';
+import { bankOf } from '@jasperwren/core/safety-questions/bank/bank';
+import { chanceOnTest } from '@jasperwren/core/safety-questions/chance';
+import { memoryOf } from '@jasperwren/core/safety-questions/memory';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { asOf } from '@jasperwren/core/readiness/estimate';
-import { checksOf, reviewsOf } from '../checks/store';
+import { checksOf, reviewsOf } from '../safety-questions/store';
 import type { InSchool } from '../call';
 
 /** The chance that a learner's safety questions are right on the day of the test, or today; undefined where none are asked. */

@@ -8,7 +8,7 @@ import { listLearners } from '../learners/store';
 import { sheetsOfLearner } from '../sheets/store';
 import { newestStandards } from '../standards/store';
 import { evidenceOfLearner, evidenceOfSchool, evidenceOfSheets } from './evidence';
-import { basisOfFigures, digestOf, figuresOf, fitSchool, toView, type KeptFigures } from './figures';
+import { basisOfFigures, sha256Hex, figuresOf, fitSchool, toView, type KeptFigures } from './figures';
 import { chanceOfQuestions } from './questions';
 
 /** Changes with the way estimates are made: those of an older release are made again. */
@@ -96,7 +96,7 @@ async function questionOf(
   const on = asOf(now);
   return {
     learnerId: learner.id,
-    basis: digestOf([estimateVersion, standard.id, standard.version, evidence, on, fitted, questions]),
+    basis: sha256Hex([estimateVersion, standard.id, standard.version, evidence, on, fitted, questions]),
     ask: { standard, evidence, on, assumptions: school.assumptions, school, questions, seed: 1 },
   };
 }

@@ -1,7 +1,7 @@
 import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/standards';
 import type { FormatProblem } from '@jasperwren/core/formats/parsed';
 import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/formats/standard-file';
-import { contradictionsIn } from '@jasperwren/core/marking/check';
+import { lintStandard } from '@jasperwren/core/marking/lint';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import type { InSchool } from '../call';
@@ -70,7 +70,7 @@ export async function publishDraft(call: InSchool, id: string): Promise<Standard
   const row = await draftRow(call, id);
   if (!row) throw missing('There is no draft to publish.', { code: 'no-draft' });
   const standard = { ...(JSON.parse(row.body) as Standard), version: (await latestVersion(call, id)) + 1 };
-  refuse(contradictionsIn(standard), 'The draft contradicts itself. Nothing was published.');
+  refuse(lintStandard(standard), 'The draft contradicts itself. Nothing was published.');
   await db
     .insertInto('standards')
     .values({
@@ -112,7 +112,7 @@ async function keep({ db, who: { schoolId }, now }: InSchool, standard: Standard
 }
 
 function toView(standard: Standard, savedAt: string): DraftView {
-  return { standard, savedAt, problems: contradictionsIn(standard) };
+  return { standard, savedAt, problems: lintStandard(standard) };
 }
 
 function draftRow({ db, who: { schoolId } }: InSchool, id: string) {

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { DrillSession, NumbersRound, Standing } from '../checks/public';
+import { DrillSession, NumbersRound, Standing } from '../safety-questions/public';
 import { SignOut } from '../session/public';
 import { counted, fromToday, longDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';

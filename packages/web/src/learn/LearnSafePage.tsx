@@ -1,4 +1,4 @@
-import { SafeMoments } from '../checks/public';
+import { SafeMoments } from '../safety-questions/public';
 import { Page } from '../ui/Page';
 
 export default function LearnSafePage() {

@@ -1,6 +1,6 @@
 import type { MeView } from '@jasperwren/contract/me';
 import { useOutletContext } from 'react-router';
-import type { DrillSource } from '../checks/public';
+import type { DrillSource } from '../safety-questions/public';
 
 /** What every page of a learner works with. */
 export interface Learning {

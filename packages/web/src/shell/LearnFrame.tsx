@@ -8,7 +8,7 @@ import { api } from '../base/api';
 import { apiError } from '../base/client';
 import frame from './frame.module.css';
 import type { Learning } from '../learn/learning';
-import { useDrillSource } from '../checks/public';
+import { useDrillSource } from '../safety-questions/public';
 import { Failed, Loading } from '../ui/states';
 import { startSending } from './send';
 import { laneOfOwnReviews } from '../base/device/lanes';

@@ -109,28 +109,37 @@ export const router = createBrowserRouter([
             path: 'sheets/:sheetId',
             lazy: async () => ({ Component: (await import('../sheets/SheetPage')).default }),
           },
-          { path: 'checks', lazy: async () => ({ Component: (await import('../checks/ChecksPage')).default }) },
-          { path: 'checks/safe', lazy: async () => ({ Component: (await import('../checks/SafePage')).default }) },
+          {
+            path: 'checks',
+            lazy: async () => ({ Component: (await import('../safety-questions/ChecksPage')).default }),
+          },
+          {
+            path: 'checks/safe',
+            lazy: async () => ({ Component: (await import('../safety-questions/SafePage')).default }),
+          },
           {
             path: 'checks/learners/:learnerId',
-            lazy: async () => ({ Component: (await import('../checks/LearnerChecksPage')).default }),
+            lazy: async () => ({ Component: (await import('../safety-questions/LearnerChecksPage')).default }),
           },
           {
             path: 'checks/questions',
-            lazy: async () => ({ Component: (await import('../checks/bank/QuestionsPage')).default }),
+            lazy: async () => ({ Component: (await import('../safety-questions/bank/QuestionsPage')).default }),
           },
           {
             path: 'checks/questions/:questionId',
-            lazy: async () => ({ Component: (await import('../checks/bank/QuestionPage')).default }),
+            lazy: async () => ({ Component: (await import('../safety-questions/bank/QuestionPage')).default }),
           },
           ...['checks/questions/new', 'checks/questions/:questionId/edit'].map((path) => ({
             path,
-            lazy: async () => ({ Component: (await import('../checks/bank/EditQuestionPage')).default }),
+            lazy: async () => ({ Component: (await import('../safety-questions/bank/EditQuestionPage')).default }),
           })),
-          { path: 'checks/cars', lazy: async () => ({ Component: (await import('../checks/cars/CarsPage')).default }) },
+          {
+            path: 'checks/cars',
+            lazy: async () => ({ Component: (await import('../safety-questions/cars/CarsPage')).default }),
+          },
           ...['checks/cars/new', 'checks/cars/:vehicleId/edit'].map((path) => ({
             path,
-            lazy: async () => ({ Component: (await import('../checks/cars/EditCarPage')).default }),
+            lazy: async () => ({ Component: (await import('../safety-questions/cars/EditCarPage')).default }),
           })),
           { path: 'account', lazy: async () => ({ Component: (await import('../session/AccountPage')).default }) },
           { path: 'school', lazy: async () => ({ Component: (await import('../school/SchoolPage')).default }) },

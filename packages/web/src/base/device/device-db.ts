@@ -1,5 +1,5 @@
 import type { DriveEvent } from '@jasperwren/core/drive/event';
-import type { Review } from '@jasperwren/core/checks/memory';
+import type { Review } from '@jasperwren/core/safety-questions/memory';
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
 import { effective } from '@jasperwren/core/marking/options';

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { Review } from '@jasperwren/core/checks/memory';
+import type { Review } from '@jasperwren/core/safety-questions/memory';
 import { deviceDb } from './device-db';
 import { entriesOf, takeOut } from '../outbox/entries';
 import { forgetSent } from './forget';

@@ -1,4 +1,4 @@
-import type { Review } from '@jasperwren/core/checks/memory';
+import type { Review } from '@jasperwren/core/safety-questions/memory';
 import { putInLine } from '../outbox/entries';
 import { deviceDb, type KeptReview } from './device-db';
 import type { Lane } from './lanes';

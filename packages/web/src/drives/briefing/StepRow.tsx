@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import CheckRounded from '@mui/icons-material/CheckRounded';
-import type { Check, Drive } from '@jasperwren/core/drive/drive';
+import type { BriefingResult, Drive } from '@jasperwren/core/drive/drive';
 import type { BriefingStep, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { ReasonForm } from '../desk/ReasonForm';
@@ -78,7 +78,7 @@ function StepBody({ step, standard, drive, actions }: Props) {
   }
 }
 
-function resultWords({ result, reason, detail }: Check): string {
+function resultWords({ result, reason, detail }: BriefingResult): string {
   switch (result) {
     case 'done':
       return detail ? `Done. ${detail}.` : 'Done.';

@@ -1,13 +1,13 @@
 import Button from '@mui/material/Button';
-import { bankOf } from '@jasperwren/core/checks/bank/bank';
-import { drawQuestion } from '@jasperwren/core/checks/oral';
-import { findVehicle } from '@jasperwren/core/checks/vehicles';
+import { bankOf } from '@jasperwren/core/safety-questions/bank/bank';
+import { drawQuestion } from '@jasperwren/core/safety-questions/oral';
+import { findVehicle } from '@jasperwren/core/safety-questions/vehicles';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { api } from '../../base/api';
-import { vehiclesOf, OralMarking } from '../../checks/public';
+import { vehiclesOf, OralMarking } from '../../safety-questions/public';
 import { Rows } from '../../ui/Page';
 import { AnswerButtons } from '../AnswerButtons';
 import styles from './panel.module.css';

@@ -4,7 +4,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import type { DraftView } from '@jasperwren/contract/standards';
-import { contradictionsIn } from '@jasperwren/core/marking/check';
+import { lintStandard } from '@jasperwren/core/marking/lint';
 import { enqueueSnackbar } from 'notistack';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useBlocker, useNavigate, useParams } from 'react-router';
@@ -41,7 +41,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
   const [save, saving] = api.useSaveDraftMutation();
   const [publish, publication] = api.usePublishStandardMutation();
   const [drop] = api.useDropDraftMutation();
-  const problems = useMemo(() => contradictionsIn(draft), [draft]);
+  const problems = useMemo(() => lintStandard(draft), [draft]);
   const change = useCallback((by: Change) => setDraft((is) => by(is)), []);
   const dirty = draft !== kept.standard;
   const blocker = useBlocker(({ nextLocation }) => dirty && !nextLocation.pathname.endsWith(`/standards/${id}`));

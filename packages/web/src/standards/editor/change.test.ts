@@ -1,4 +1,4 @@
-import { contradictionsIn } from '@jasperwren/core/marking/check';
+import { lintStandard } from '@jasperwren/core/marking/lint';
 import { tally } from '@jasperwren/core/marking/testing-standards';
 import { inItem, inList, moveCategory, setBySchool, without, withoutItem } from './change';
 
@@ -25,7 +25,7 @@ describe('changes of a standard', () => {
     const changed = withoutItem('checks', 'checks.show')(tally);
     expect(changed.caps[0]?.items).toEqual(['checks.tell']);
     expect(changed.questions.map(({ item }) => item)).toEqual(['checks.tell']);
-    expect(contradictionsIn(changed)).toEqual([]);
+    expect(lintStandard(changed)).toEqual([]);
   });
 
   it('rename an item, and drop a limit', () => {

@@ -1,0 +1,245 @@
+import { countsMarks, drawKey, gradesOf, rulesOf, tallyKey } from './rules';
+import type { Category, Item, Limit, LimitMeasure, EffectiveStandard } from './standard';
+
+type Add = (path: string, cause: string) => void;
+
+/** What is wrong with the limits of a standard whose other parts are sound. */
+export function checkLimits(standard: EffectiveStandard, add: Add): void {
+  if (!standard.limits.some(({ effect }) => effect.kind === 'fail-test'))
+    add('/limits', 'No limit fails the test: everybody would pass.');
+  standard.limits.forEach((limit, i) => {
+    const problem = problemOf(standard, limit);
+    if (problem) add(`/limits/${i}${problem.at}`, `${limit.name}: ${problem.cause}`);
+  });
+  const failsExercises = standard.limits.some(({ effect }) => effect.kind === 'fail-exercise');
+  const countsThem = standard.limits.some(({ measure }) => measure.kind === 'failed-exercises');
+  if (failsExercises && !countsThem)
+    add('/limits', 'Exercises can be failed, but no limit says how many failed exercises fail the test.');
+  checkAttempts(standard, add);
+  if (standard.limits.some(({ effect }) => effect.kind === 'fail-test')) checkOutright(standard, add);
+  checkCappedPoints(standard, add);
+  standard.limits.forEach((limit, i) => {
+    if (limit.measure.kind === 'failed-exercises' && !failsExercises)
+      add(`/limits/${i}`, `${limit.name}: it can never bind, since no limit fails an exercise.`);
+  });
+}
+
+/** An attempt that a limit fails has to lead somewhere. */
+function checkAttempts({ limits }: EffectiveStandard, add: Add): void {
+  limits.forEach(({ name, effect, scope }, i) => {
+    if (effect.kind !== 'fail-attempt' || scope.kind !== 'exercise') return;
+    const counted = limits.some(
+      (other) =>
+        other.measure.kind === 'failed-attempts' &&
+        other.scope.kind === 'exercise' &&
+        (other.scope.exercise === undefined || other.scope.exercise === scope.exercise),
+    );
+    if (!counted) add(`/limits/${i}`, `${name}: it fails an attempt, but no limit says how many attempts may fail.`);
+  });
+}
+
+/** A single mark of a grade that fails at once has to fail something, whatever the item. */
+function checkOutright(standard: EffectiveStandard, add: Add): void {
+  const { draws } = rulesOf(standard);
+  const fails = (item: Item, grade: string) =>
+    draws
+      .get(drawKey(item.code, grade))
+      ?.some(
+        ({ limit, amount, scope }) =>
+          scope !== 'by-mark' &&
+          amount > limit.allowed.value &&
+          (limit.effect.kind === 'fail-test' || limit.effect.kind === 'fail-exercise'),
+      );
+  standard.grades.forEach(({ code, name, sign }, g) => {
+    if (sign !== 'outright' && sign !== 'highest') return;
+    const harmless = standard.categories
+      .flatMap(({ items }) => items)
+      .filter((item) => gradesOf(standard, item).some((grade) => grade.code === code) && !fails(item, code));
+    const [first] = harmless;
+    if (!first) return;
+    const others = harmless.length > 1 ? ` and ${harmless.length - 1} more` : '';
+    add(`/grades/${g}`, `One ${name} on "${first.name}"${others} would fail nothing: no limit counts it.`);
+  });
+}
+
+/** Which of several marks a cap lets count must not matter, so they weigh the same within a limit. */
+function checkCappedPoints(standard: EffectiveStandard, add: Add): void {
+  const { draws, caps } = rulesOf(standard);
+  const worth = new Map<string, number>();
+  const told = new Set<string>();
+  for (const [key, cap] of caps) {
+    if (!cap.atMost || told.has(cap.code)) continue;
+    const item = key.slice(0, key.indexOf(' '));
+    for (const draw of draws.get(key) ?? []) {
+      const place = `${tallyKey(cap, cap.over === 'each' ? item : '')} ${draw.key}`;
+      const before = worth.get(place) ?? draw.amount;
+      worth.set(place, before);
+      if (before === draw.amount || told.has(cap.code)) continue;
+      told.add(cap.code);
+      add(
+        `/caps/${standard.caps.indexOf(cap)}`,
+        `${cap.name}: its marks weigh differently under "${draw.limit.name}", so it is not clear which of them count.`,
+      );
+    }
+  }
+}
+
+interface Found {
+  readonly at: string;
+  readonly cause: string;
+}
+
+function problemOf(standard: EffectiveStandard, limit: Limit): Found | undefined {
+  const { measure, effect, allowed, scope } = limit;
+  const unknown = missingName(standard, limit);
+  if (unknown) return unknown;
+  if (!Number.isFinite(allowed.value) || allowed.value < 0)
+    return { at: '/allowed', cause: 'what is allowed has to be 0 or more.' };
+  if (measure.kind !== 'points' && measure.kind !== 'time' && !Number.isInteger(allowed.value))
+    return { at: '/allowed', cause: 'what is allowed has to be a whole number.' };
+  if ((effect.kind === 'ask-upgrade' || effect.kind === 'upgrade') && !hasGrade(standard, effect.grade))
+    return { at: '/effect/grade', cause: `the standard has no grade "${effect.grade}".` };
+  if (effect.kind === 'fail-exercise' && scope.kind !== 'exercise')
+    return { at: '/effect', cause: 'only a limit over an exercise can fail an exercise.' };
+  if (effect.kind === 'fail-attempt' && measure.kind !== 'time' && measure.kind !== 'steps')
+    return { at: '/effect', cause: 'only a limit over time or movements can fail an attempt.' };
+  if (effect.kind === 'fail-attempt' && scope.kind !== 'exercise')
+    return { at: '/effect', cause: 'only a limit over an exercise can fail an attempt.' };
+  if (effect.kind === 'upgrade' && !isGraverThanAll(standard, effect.grade, measure))
+    return { at: '/effect/grade', cause: 'it makes marks no graver than they are.' };
+  if (allowed.value > mostAllowed)
+    return { at: '/allowed', cause: `it allows more than ${mostAllowed}, which no test reaches.` };
+  if (!scopeFits(measure, scope.kind))
+    return { at: '/scope', cause: `${measureNames[measure.kind]} cannot be limited by ${scope.kind}.` };
+  return countsMarks(measure) ? neverBinds(standard, limit, measure) : undefined;
+}
+
+/** No test lasts a day in seconds, or holds so many marks (house default). */
+const mostAllowed = 86_400;
+
+function isGraverThanAll({ grades }: EffectiveStandard, grade: string, measure: LimitMeasure): boolean {
+  const rank = (code: string) => grades.findIndex((one) => one.code === code);
+  return countsMarks(measure) && measure.grades.every((code) => rank(code) < rank(grade));
+}
+
+const measureNames: Readonly<Record<LimitMeasure['kind'], string>> = {
+  count: 'marks',
+  points: 'points',
+  time: 'time',
+  attempts: 'attempts',
+  'failed-attempts': 'failed attempts',
+  steps: 'movements and looks',
+  'failed-exercises': 'failed exercises',
+};
+
+function scopeFits(measure: LimitMeasure, scope: Limit['scope']['kind']): boolean {
+  switch (measure.kind) {
+    case 'time':
+      return scope === 'test' || scope === 'exercise';
+    case 'attempts':
+    case 'failed-attempts':
+    case 'steps':
+      return scope === 'exercise';
+    case 'failed-exercises':
+      return scope === 'test';
+    default:
+      return true;
+  }
+}
+
+function missingName(standard: EffectiveStandard, { scope, measure }: Limit): Found | undefined {
+  const named: readonly (readonly [string | undefined, string, readonly { readonly code: string }[]])[] = [
+    [scope.kind === 'category' ? scope.category : undefined, 'category', standard.categories],
+    [scope.kind === 'item' ? scope.item : undefined, 'item', standard.categories.flatMap(({ items }) => items)],
+    [scope.kind === 'class' ? scope.class : undefined, 'class', standard.classes ?? []],
+    [scope.kind === 'exercise' ? scope.exercise : undefined, 'exercise', standard.exercises],
+  ];
+  for (const [code, what, list] of named) {
+    if (code !== undefined && !list.some((entry) => entry.code === code))
+      return { at: '/scope', cause: `the standard has no ${what} "${code}".` };
+  }
+  if (!countsMarks(measure)) return undefined;
+  if (measure.grades.length === 0) return { at: '/measure/grades', cause: 'it counts no grade.' };
+  const grade = measure.grades.find((code) => !hasGrade(standard, code));
+  if (grade !== undefined) return { at: '/measure/grades', cause: `the standard has no grade "${grade}".` };
+  const items = new Set(standard.categories.flatMap((category) => category.items.map(({ code }) => code)));
+  const item = measure.items?.find((code) => !items.has(code));
+  return item === undefined ? undefined : { at: '/measure/items', cause: `the standard has no item "${item}".` };
+}
+
+const hasGrade = (standard: EffectiveStandard, grade: string) => standard.grades.some(({ code }) => code === grade);
+
+type MarkMeasure = Extract<LimitMeasure, { readonly grades: unknown }>;
+
+/** Why a limit that adds up marks could never be crossed, or never before another one. */
+function neverBinds(standard: EffectiveStandard, limit: Limit, measure: MarkMeasure): Found | undefined {
+  const reached = standard.categories.flatMap((category) =>
+    category.items.flatMap((item) => {
+      if (!inScope(limit, category, item) || (measure.items && !measure.items.includes(item.code))) return [];
+      return gradesOf(standard, item)
+        .filter(({ code }) => measure.grades.includes(code))
+        .map((grade) => ({ item, grade, points: (item.points?.[grade.code] ?? grade.points)?.value ?? 0 }));
+    }),
+  );
+  if (reached.length === 0)
+    return { at: '', cause: 'it can never bind, since no item in its scope can have such a grade.' };
+  if (measure.kind === 'points' && reached.every(({ points }) => points <= 0))
+    return { at: '', cause: 'it can never bind, since none of these marks is worth points.' };
+  const most = mostCounted(standard, reached);
+  if (measure.kind === 'count' && most <= limit.allowed.value)
+    return { at: '/allowed', cause: `it can never bind, since caps let at most ${most} of these marks count.` };
+  const sooner = standard.limits.find((other) => bindsSooner(other, limit, measure));
+  return (
+    sooner && {
+      at: '/allowed',
+      cause: `it can never bind, since "${sooner.name}" allows no more and counts all of it.`,
+    }
+  );
+}
+
+function inScope({ scope }: Limit, category: Category, item: Item): boolean {
+  switch (scope.kind) {
+    case 'test':
+      return true;
+    case 'category':
+      return (scope.category ?? category.code) === category.code;
+    case 'item':
+      return (scope.item ?? item.code) === item.code;
+    case 'class':
+      return item.class !== undefined && (scope.class ?? item.class) === item.class;
+    case 'exercise':
+      return item.exercise === undefined || (scope.exercise ?? item.exercise) === item.exercise;
+  }
+}
+
+/** How many marks on these items and grades can count at most, caps considered. */
+function mostCounted(
+  standard: EffectiveStandard,
+  reached: readonly { readonly item: Item; readonly grade: { readonly code: string } }[],
+): number {
+  const shared = new Set<string>();
+  let most = 0;
+  for (const { item, grade } of reached) {
+    const cap = standard.caps.find((c) => c.items.includes(item.code) && c.grades.includes(grade.code));
+    if (!cap?.atMost) return Infinity;
+    if (cap.over === 'together' && shared.has(cap.code)) continue;
+    shared.add(cap.code);
+    most += cap.atMost.value;
+  }
+  return most;
+}
+
+/** Whether a limit over the whole test fails it before this narrower one could. */
+function bindsSooner(other: Limit, limit: Limit, measure: MarkMeasure): boolean {
+  return (
+    other !== limit &&
+    other.scope.kind === 'test' &&
+    limit.scope.kind !== 'test' &&
+    other.effect.kind === 'fail-test' &&
+    limit.effect.kind === 'fail-test' &&
+    other.measure.kind === measure.kind &&
+    !('items' in other.measure && other.measure.items) &&
+    measure.grades.every((grade) => 'grades' in other.measure && other.measure.grades.includes(grade)) &&
+    other.allowed.value <= limit.allowed.value
+  );
+}

@@ -1,0 +1,58 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { AccessKind } from '@jasperwren/contract/access';
+import dayjs from 'dayjs';
+import { enqueueSnackbar } from 'notistack';
+import { api } from '../base/api';
+import { apiError } from '../base/client';
+import { longDate } from '../ui/format';
+import styles from './safety-questions.module.css';
+
+/** Lets a learner drill alone: by a code read out now, or an invitation to send. */
+export function Access({ learnerId, name }: { readonly learnerId: string; readonly name: string }) {
+  const [letIn, { data: code, error, isLoading, originalArgs }] = api.useLetInMutation();
+  const [end] = api.useEndAccessMutation();
+  const make = (kind: AccessKind) => void letIn({ learnerId, body: { kind } });
+  const close = async () => {
+    const { error: failed } = await end({ learnerId });
+    enqueueSnackbar(failed ? 'It could not be ended. Try again.' : `${name} is signed out everywhere.`);
+  };
+  return (
+    <div className={styles.access}>
+      <p className="muted">
+        {name} sees their own drill, debriefs you shared and what you agreed to work on, and nothing of anybody else.
+      </p>
+      <div className={styles.buttons}>
+        <Button variant="outlined" disabled={isLoading} onClick={() => make('code')}>
+          Code for now
+        </Button>
+        <Button variant="outlined" disabled={isLoading} onClick={() => make('invitation')}>
+          Invitation to send
+        </Button>
+        <Button variant="text" onClick={() => void close()}>
+          Sign {name} out everywhere
+        </Button>
+      </div>
+      {error && <p role="alert">{apiError(error)?.message}</p>}
+      {code && originalArgs?.body.kind === 'code' && (
+        <p role="status">
+          <b className={styles.code}>{code.code}</b> at {window.location.host}/learn, until{' '}
+          {dayjs(code.expiresAt).format('HH:mm')}.
+        </p>
+      )}
+      {code && originalArgs?.body.kind === 'invitation' && (
+        <TextField
+          label={`Works once, until ${longDate(code.expiresAt)}`}
+          value={`${window.location.origin}${code.path}`}
+          slotProps={{
+            htmlInput: {
+              readOnly: true,
+              onFocus: (event: React.FocusEvent<HTMLInputElement>) => event.target.select(),
+            },
+          }}
+          fullWidth
+        />
+      )}
+    </div>
+  );
+}

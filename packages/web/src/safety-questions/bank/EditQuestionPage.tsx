@@ -1,0 +1,177 @@
+import AddRounded from '@mui/icons-material/AddRounded';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { bankOf } from '@jasperwren/core/safety-questions/bank/bank';
+import {
+  problemsOf,
+  questionKinds,
+  type SafetyQuestion,
+  type KeyPoint,
+  type QuestionKind,
+} from '@jasperwren/core/safety-questions/question';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api } from '../../base/api';
+import form from '../../ui/form.module.css';
+import { Page, Rows, Section } from '../../ui/Page';
+import { SaveBar } from '../../ui/SaveBar';
+import { Failed, Loading } from '../../ui/states';
+import { Unsaved } from '../../ui/Unsaved';
+import { useUnsaved } from '../../ui/use-unsaved';
+import styles from '../safety-questions.module.css';
+import { kindNames } from './QuestionsPage';
+
+const blank: SafetyQuestion = {
+  id: '',
+  version: 1,
+  kind: 'tell',
+  topic: '',
+  ask: '',
+  points: [{ code: 'p1', text: '', critical: true, says: [] }],
+};
+
+export default function EditQuestionPage() {
+  const { questionId } = useParams();
+  const { data, error, refetch } = api.useChecksQuery();
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!data) return <Loading what="the question" />;
+  const own = data.questions.find((one) => one.question.id === questionId)?.question;
+  const question = questionId === undefined ? blank : (own ?? bankOf([]).find(({ id }) => id === questionId));
+  return question ? <Editor question={question} isNew={questionId === undefined} /> : <p>There is no such question.</p>;
+}
+
+/** A question with its key points; saving makes a new version and keeps the old ones. */
+function Editor({ question: initial, isNew }: { readonly question: SafetyQuestion; readonly isNew: boolean }) {
+  const navigate = useNavigate();
+  const [question, setQuestion] = useState(initial);
+  const [tried, setTried] = useState(false);
+  const [add, adding] = api.useAddQuestionMutation();
+  const [edit, editing] = api.useEditQuestionMutation();
+  const { isLoading, error } = isNew ? adding : editing;
+  const problems = problemsOf(question);
+  const { blocker, letGo } = useUnsaved(question !== initial);
+  const set = (change: Partial<SafetyQuestion>) => setQuestion({ ...question, ...change });
+  const setPoint = (at: number, change: Partial<KeyPoint>) =>
+    set({ points: question.points.map((point, i) => (i === at ? { ...point, ...change } : point)) });
+  const save = async () => {
+    setTried(true);
+    if (problems.length > 0) return;
+    const { id, kind, topic, ask, points, controls, steps, sign, handSignal } = question;
+    const input = {
+      kind,
+      topic,
+      ask,
+      points: points.map((point) => ({ ...point, says: point.says.filter((way) => way.trim() !== '') })),
+      ...(controls && { controls: [...controls] }),
+      ...(steps && { steps: steps.filter((code) => points.some((point) => point.code === code)) }),
+      ...(sign && { sign }),
+      ...(handSignal && { handSignal }),
+    };
+    const { data } = await (isNew ? add({ body: input }) : edit({ questionId: id, body: input }));
+    if (!data) return;
+    letGo();
+    void navigate(`/checks/questions/${data.id}`, { replace: true });
+  };
+  return (
+    <Page
+      title={isNew ? 'A new question' : 'Edit the question'}
+      over={<Link to="/checks/questions">Questions</Link>}
+      sub="The question is read out as it stands here; the key points decide."
+    >
+      <Unsaved blocker={blocker} what="wrote" />
+      <div className={styles.form}>
+        <TextField
+          select
+          label="Kind"
+          value={question.kind}
+          onChange={(event) => set({ kind: event.target.value as QuestionKind })}
+        >
+          {questionKinds.map((code) => (
+            <MenuItem key={code} value={code}>
+              {kindNames[code]}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          label="Topic"
+          value={question.topic}
+          onChange={(event) => set({ topic: event.target.value })}
+          slotProps={{ htmlInput: { maxLength: 80 } }}
+        />
+        <TextField
+          label="Question"
+          value={question.ask}
+          onChange={(event) => set({ ask: event.target.value })}
+          slotProps={{ htmlInput: { maxLength: 400 } }}
+          multiline
+        />
+      </div>
+      <Section title="Key points">
+        <Rows>
+          {question.points.map((point, i) => (
+            <li key={point.code} className={styles.point}>
+              <div className={form.form}>
+                <TextField
+                  size="small"
+                  label={`Key point ${i + 1}`}
+                  value={point.text}
+                  onChange={(event) => setPoint(i, { text: event.target.value })}
+                  slotProps={{ htmlInput: { maxLength: 400 } }}
+                  multiline
+                />
+                <TextField
+                  size="small"
+                  label="Ways of saying it, one a line"
+                  helperText="All words of a line must be there; | parts words that will do for each other, ! asks for a “not”."
+                  value={point.says.join('\n')}
+                  onChange={(event) => setPoint(i, { says: event.target.value.split('\n') })}
+                  multiline
+                />
+              </div>
+              <FormControlLabel
+                control={<Checkbox checked={point.critical} onChange={(_, critical) => setPoint(i, { critical })} />}
+                label="Must be there"
+              />
+              <Button
+                variant="text"
+                aria-label={`Remove key point ${i + 1}`}
+                disabled={question.points.length === 1}
+                onClick={() => set({ points: question.points.filter((other) => other !== point) })}
+              >
+                Remove
+              </Button>
+            </li>
+          ))}
+        </Rows>
+        <Button
+          variant="text"
+          startIcon={<AddRounded />}
+          onClick={() =>
+            set({
+              points: [...question.points, { code: freeCode(question.points), text: '', critical: false, says: [] }],
+            })
+          }
+        >
+          Add a key point
+        </Button>
+      </Section>
+      <SaveBar
+        problems={tried ? problems : []}
+        error={error}
+        busy={isLoading}
+        action={isNew ? 'Add the question' : 'Save as a new version'}
+        onSave={() => void save()}
+      />
+    </Page>
+  );
+}
+
+function freeCode(points: readonly KeyPoint[]): string {
+  for (let i = points.length + 1; ; i++) {
+    const code = `p${i}`;
+    if (!points.some((point) => point.code === code)) return code;
+  }
+}

@@ -1,0 +1,114 @@
+import Button from '@mui/material/Button';
+import { bankOf, shippedQuestions } from '@jasperwren/core/safety-questions/bank/bank';
+import { signs } from '@jasperwren/core/safety-questions/bank/signs';
+import { standardsAsking } from '@jasperwren/core/safety-questions/question';
+import { inCar } from '@jasperwren/core/safety-questions/vehicle';
+import dayjs from 'dayjs';
+import { Link, useParams } from 'react-router';
+import { joinWords } from '@jasperwren/core/marking/wording';
+import { api } from '../../base/api';
+import { Page, Rows, Section } from '../../ui/Page';
+import { Empty, Failed, Loading } from '../../ui/states';
+import styles from '../safety-questions.module.css';
+import { HandPicture } from '../drawings/HandPicture';
+import { SignPicture } from '../drawings/SignPicture';
+import { vehiclesOf } from '../drill/source';
+import { kindNames } from './QuestionsPage';
+
+/** One question to read: its key points, how it goes in each car, who asks it, and its versions. */
+export default function QuestionPage() {
+  const { questionId = '' } = useParams();
+  const { data, error, refetch } = api.useChecksQuery();
+  const { data: standards } = api.useStandardsQuery();
+  const { data: versions } = api.useQuestionVersionsQuery({ questionId });
+  const [retire] = api.useRetireQuestionMutation();
+  const [takeBack] = api.useUnretireQuestionMutation();
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!data) return <Loading what="the question" />;
+  const own = data.questions.find((one) => one.question.id === questionId);
+  const question = own?.question ?? bankOf([]).find(({ id }) => id === questionId);
+  if (!question)
+    return <Empty action={<Link to="/checks/questions">All questions</Link>}>There is no such question.</Empty>;
+  const retired = own?.retired ?? false;
+  const sign = signs.find(({ code }) => code === question.sign);
+  const asking = standardsAsking(question.kind, standards ?? []);
+  const shipped = shippedQuestions.find(({ id }) => id === questionId);
+  return (
+    <Page
+      title={question.ask}
+      over={
+        <>
+          <Link to="/checks/questions">Questions</Link>, {kindNames[question.kind].toLowerCase()}
+        </>
+      }
+      sub={
+        retired
+          ? 'Out of use: nobody is asked this now.'
+          : asking.length > 0
+            ? `Asked by ${joinWords(asking)}.`
+            : 'No standard of yours asks this.'
+      }
+      actions={
+        <>
+          <Button variant="text" onClick={() => void (retired ? takeBack : retire)({ questionId })}>
+            {retired ? 'Put it back' : 'Take it out of use'}
+          </Button>
+          <Button variant="contained" component={Link} to={`/checks/questions/${questionId}/edit`}>
+            Edit
+          </Button>
+        </>
+      }
+    >
+      {sign && <SignPicture sign={sign} />}
+      {question.handSignal && <HandPicture signal={question.handSignal} />}
+      <Section title="Key points">
+        <Rows>
+          {question.points.map(({ code, text, critical }) => (
+            <li key={code} className={styles.point}>
+              <span>{inCar(text, undefined)}</span>
+              <span className="muted">{critical ? 'must be there' : ''}</span>
+            </li>
+          ))}
+        </Rows>
+      </Section>
+      {question.controls && (
+        <Section title="Car by car">
+          <Rows>
+            {vehiclesOf(data).map((vehicle) => (
+              <li key={vehicle.id} className={styles.question}>
+                <b>{vehicle.name}</b>
+                <span>
+                  {question.points
+                    .filter(({ text }) => text.includes('{control:'))
+                    .map(({ text }) => inCar(text, vehicle))
+                    .join(' ')}
+                </span>
+                <span />
+              </li>
+            ))}
+          </Rows>
+        </Section>
+      )}
+      <Section title="Versions">
+        <Rows>
+          {versions?.map(({ value, by, at, retired: out }) => (
+            <li key={value.version} className={styles.question}>
+              <span>Version {value.version}</span>
+              <span>
+                {out ? 'taken out of use' : value.ask} <small>by {by}</small>
+              </span>
+              <small>{dayjs(at).format('D MMMM YYYY, HH:mm')}</small>
+            </li>
+          ))}
+          {shipped && (
+            <li className={styles.question}>
+              <span>Version {shipped.version}</span>
+              <span>{shipped.ask}</span>
+              <small>as it ships</small>
+            </li>
+          )}
+        </Rows>
+      </Section>
+    </Page>
+  );
+}

@@ -1,0 +1,173 @@
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { VehicleInput } from '@jasperwren/contract/vehicles';
+import {
+  controlCodes,
+  controlKinds,
+  controlNames,
+  controlPlaces,
+  placeNames,
+  problemsOfVehicle,
+  type Control,
+  type ControlCode,
+  type VehicleProfile,
+} from '@jasperwren/core/safety-questions/vehicle';
+import { shippedVehicles } from '@jasperwren/core/safety-questions/vehicles';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api } from '../../base/api';
+import form from '../../ui/form.module.css';
+import { Page, Rows, Section } from '../../ui/Page';
+import { SaveBar } from '../../ui/SaveBar';
+import { Failed, Loading } from '../../ui/states';
+import { Unsaved } from '../../ui/Unsaved';
+import { useUnsaved } from '../../ui/use-unsaved';
+import styles from '../safety-questions.module.css';
+import { Schematic } from '../drawings/Schematic';
+import { vehiclesOf } from '../drill/source';
+
+export default function EditCarPage() {
+  const { vehicleId } = useParams();
+  const { data, error, refetch } = api.useChecksQuery();
+  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!data) return <Loading what="the car" />;
+  const vehicle =
+    vehicleId === undefined
+      ? { ...shippedVehicles[0]!, id: '', name: '' }
+      : vehiclesOf(data).find(({ id }) => id === vehicleId);
+  return vehicle ? <Editor vehicle={vehicle} isNew={vehicleId === undefined} /> : <p>There is no such car.</p>;
+}
+
+/** A car, control by control; the picture shows where the one being edited is. */
+function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile; readonly isNew: boolean }) {
+  const navigate = useNavigate();
+  const [vehicle, setVehicle] = useState(initial);
+  const [at, setAt] = useState<ControlCode>('headlights');
+  const [tried, setTried] = useState(false);
+  const [add, adding] = api.useAddVehicleMutation();
+  const [edit, editing] = api.useEditVehicleMutation();
+  const { isLoading, error } = isNew ? adding : editing;
+  const { blocker, letGo } = useUnsaved(vehicle !== initial);
+  const problems = problemsOfVehicle(vehicle);
+  const set = (change: Partial<VehicleProfile>) => setVehicle({ ...vehicle, ...change });
+  const setControl = (code: ControlCode, change: Partial<Control>) =>
+    set({ controls: { ...vehicle.controls, [code]: { ...vehicle.controls[code], ...change } } });
+  const save = async () => {
+    setTried(true);
+    if (problems.length > 0) return;
+    const { name, wheelSide, transmission, controls } = vehicle;
+    const input: VehicleInput = {
+      name,
+      wheelSide,
+      transmission,
+      controls: structuredClone<VehicleInput['controls']>(controls),
+    };
+    const { data } = await (isNew ? add({ body: input }) : edit({ vehicleId: vehicle.id, body: input }));
+    if (!data) return;
+    letGo();
+    void navigate('/checks/cars', { replace: true });
+  };
+  return (
+    <Page
+      title={isNew ? 'A new car' : `Edit ${initial.name}`}
+      over={<Link to="/checks/cars">Cars</Link>}
+      sub="Sit in it and go through the controls once."
+    >
+      <Unsaved blocker={blocker} what="wrote" />
+      <div className={styles.two}>
+        <div className={styles.form}>
+          <TextField
+            label="Name"
+            value={vehicle.name}
+            onChange={(event) => set({ name: event.target.value })}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+          />
+          <div className={form.pair}>
+            <TextField
+              select
+              label="Wheel"
+              value={vehicle.wheelSide}
+              onChange={(event) => set({ wheelSide: event.target.value as VehicleProfile['wheelSide'] })}
+            >
+              <MenuItem value="right">on the right</MenuItem>
+              <MenuItem value="left">on the left</MenuItem>
+            </TextField>
+            <TextField
+              select
+              label="Gearbox"
+              value={vehicle.transmission}
+              onChange={(event) => set({ transmission: event.target.value as VehicleProfile['transmission'] })}
+            >
+              <MenuItem value="manual">manual</MenuItem>
+              <MenuItem value="automatic">automatic</MenuItem>
+            </TextField>
+          </div>
+        </div>
+        <div>
+          <p className="muted">Touch the place of the {controlNames[at]}.</p>
+          <Schematic
+            wheelSide={vehicle.wheelSide}
+            shown={[vehicle.controls[at].place]}
+            onPlace={(place) => setControl(at, { place })}
+          />
+        </div>
+      </div>
+      <Section title="Controls">
+        <Rows>
+          {controlCodes.map((code) => (
+            <li key={code} className={styles.control} onFocus={() => setAt(code)}>
+              <b>{controlNames[code]}</b>
+              <TextField
+                select
+                size="small"
+                label="Kind"
+                value={vehicle.controls[code].kind}
+                onChange={(event) => setControl(code, { kind: event.target.value as Control['kind'] })}
+              >
+                {controlKinds.map((kind) => (
+                  <MenuItem key={kind} value={kind}>
+                    {kind}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <TextField
+                select
+                size="small"
+                label="Place"
+                value={vehicle.controls[code].place}
+                onChange={(event) => setControl(code, { place: event.target.value as Control['place'] })}
+              >
+                {controlPlaces.map((place) => (
+                  <MenuItem key={place} value={place}>
+                    {placeNames[place]}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <TextField
+                size="small"
+                label="How"
+                value={vehicle.controls[code].how}
+                onChange={(event) => setControl(code, { how: event.target.value })}
+                slotProps={{ htmlInput: { maxLength: 160 } }}
+              />
+              <TextField
+                size="small"
+                label="Off again"
+                value={vehicle.controls[code].back ?? ''}
+                onChange={(event) => setControl(code, { back: event.target.value })}
+                slotProps={{ htmlInput: { maxLength: 160 } }}
+              />
+            </li>
+          ))}
+        </Rows>
+      </Section>
+      <SaveBar
+        problems={tried ? problems : []}
+        error={error}
+        busy={isLoading}
+        action={isNew ? 'Add the car' : 'Save as a new version'}
+        onSave={() => void save()}
+      />
+    </Page>
+  );
+}

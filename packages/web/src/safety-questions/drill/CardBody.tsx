@@ -1,0 +1,52 @@
+import { signs } from '@jasperwren/core/safety-questions/bank/signs';
+import type { DrillCard } from '@jasperwren/core/safety-questions/drill';
+import { SignPicture } from '../drawings/SignPicture';
+import { ChooseHand, ChooseMeaning } from './ChooseCard';
+import styles from './drill.module.css';
+import type { CardResult } from './card-result';
+import { FindCard } from './FindCard';
+import { OrderCard } from './OrderCard';
+import { RevealCard } from './RevealCard';
+import type { DrillSource } from './source';
+import { TypeCard } from './TypeCard';
+
+export interface CardProps {
+  readonly card: DrillCard;
+  readonly source: DrillSource;
+  readonly seed: number;
+  readonly onDone: (result: CardResult) => void;
+}
+
+/** One card: the question, and the way it is answered this time. */
+export function CardBody(props: CardProps) {
+  const { question, fresh } = props.card;
+  const sign = signs.find(({ code }) => code === question.sign);
+  return (
+    <article className={styles.card} aria-label={question.topic}>
+      <p className="muted">
+        {question.topic}
+        {fresh && ', new'}
+      </p>
+      <h2>{question.ask}</h2>
+      {sign && <SignPicture sign={sign} />}
+      <Answer {...props} />
+    </article>
+  );
+}
+
+function Answer(props: CardProps) {
+  switch (props.card.mode) {
+    case 'reveal':
+      return <RevealCard {...props} />;
+    case 'type':
+      return <TypeCard {...props} />;
+    case 'order':
+      return <OrderCard {...props} />;
+    case 'find':
+      return <FindCard {...props} />;
+    case 'hand':
+      return <ChooseHand {...props} />;
+    case 'sign':
+      return <ChooseMeaning {...props} />;
+  }
+}

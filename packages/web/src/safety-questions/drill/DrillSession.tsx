@@ -1,0 +1,79 @@
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import { sessionCards, type DrillCard } from '@jasperwren/core/safety-questions/drill';
+import { useEffect, useState } from 'react';
+import { clockTime, counted } from '../../ui/format';
+import { CardBody } from './CardBody';
+import type { CardResult } from './card-result';
+import styles from './drill.module.css';
+import type { DrillSource } from './source';
+
+interface Props {
+  readonly source: DrillSource;
+  readonly onDone: () => void;
+}
+
+/** Ten minutes of cards, one after the other. What was forgotten comes back once before the end. */
+export function DrillSession({ source, onDone }: Props) {
+  const [seed] = useState(() => Date.now() % 1_000_000);
+  const [cards, setCards] = useState<readonly DrillCard[]>(() =>
+    sessionCards(source.questions, source.memory, new Date(), source.testDate, source.vehicle, seed),
+  );
+  const [place, setPlace] = useState(0);
+  const [right, setRight] = useState(0);
+  const [startMs] = useState(() => Date.now());
+  const [tookMs, setTookMs] = useState(0);
+  const card = cards[place];
+  useEffect(() => {
+    window.scrollTo({ top: 0 });
+  }, [place]);
+  const done = ({ rating, missed }: CardResult) => {
+    if (!card) return;
+    source.reviews.add({ question: card.question.id, rating, mode: card.mode, missed });
+    if (rating !== 'again') setRight(right + 1);
+    const again = cards.filter(({ question }) => question.id === card.question.id).length;
+    if (rating === 'again' && again < 2) setCards([...cards, { ...card, mode: 'reveal', fresh: false }]);
+    setTookMs(Date.now() - startMs);
+    setPlace(place + 1);
+  };
+  if (cards.length === 0)
+    return (
+      <div className={styles.end}>
+        <p>Nothing is due now. What you know stays fresh until it is asked again.</p>
+        <Button variant="contained" onClick={onDone}>
+          Back
+        </Button>
+      </div>
+    );
+  if (!card)
+    return (
+      <div className={styles.end} role="status">
+        <h2>
+          {right} of {counted(place, 'answer', 'answers')} known
+        </h2>
+        <p>{clockTime(tookMs)} min. What was forgotten comes back tomorrow, what was known later.</p>
+        <Button variant="contained" onClick={onDone}>
+          Done
+        </Button>
+      </div>
+    );
+  return (
+    <div className={styles.session}>
+      <div className={styles.progress}>
+        <LinearProgress
+          variant="determinate"
+          value={(100 * place) / cards.length}
+          color="inherit"
+          aria-label={`Card ${place + 1} of ${cards.length}`}
+        />
+        <span className="muted">
+          {place + 1} of {cards.length}
+        </span>
+        <Button variant="text" onClick={onDone}>
+          Stop here
+        </Button>
+      </div>
+      <CardBody key={place} card={card} source={source} seed={seed + place} onDone={done} />
+    </div>
+  );
+}

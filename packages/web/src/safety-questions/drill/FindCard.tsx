@@ -1,0 +1,44 @@
+import { choices } from '@jasperwren/core/safety-questions/drill';
+import { controlNames, placeNames, symbolOf, type ControlPlace } from '@jasperwren/core/safety-questions/vehicle';
+import { useState } from 'react';
+import { Schematic } from '../drawings/Schematic';
+import type { CardProps } from './CardBody';
+import { ChoiceList } from './ChoiceList';
+import { GoOn } from './GoOn';
+
+/** Find the control in the learner's own car, then say how it works there. */
+export function FindCard({ card, source, seed, onDone }: CardProps) {
+  const code = card.question.controls?.at(-1);
+  const vehicle = source.vehicle;
+  const [place, setPlace] = useState<ControlPlace>();
+  const [how, setHow] = useState<string>();
+  if (!vehicle || !code) return null;
+  const control = vehicle.controls[code];
+  const found = place === control.place;
+  const others = Object.values(vehicle.controls).map((other) => other.how);
+  const symbol = symbolOf[code];
+  return (
+    <>
+      <p className="muted">
+        {vehicle.name}: where is the control for {controlNames[code]}
+        {symbol && `, marked with ${symbol}`}?
+      </p>
+      <Schematic
+        wheelSide={vehicle.wheelSide}
+        shown={place ? [control.place] : undefined}
+        wrong={place && !found ? place : undefined}
+        onPlace={place ? undefined : setPlace}
+      />
+      {place && (
+        <>
+          <p role="status">
+            {found ? 'There it is: ' : `Not there. It is here: `}
+            {placeNames[control.place]}. What do you do with it?
+          </p>
+          <ChoiceList options={choices(control.how, others, seed)} right={control.how} chosen={how} onChoose={setHow} />
+        </>
+      )}
+      <GoOn shown={how !== undefined} right={found && how === control.how} onDone={onDone} />
+    </>
+  );
+}

@@ -1,0 +1,42 @@
+import { outlook, testMoment } from '@jasperwren/core/safety-questions/aim';
+import { chanceOnTest } from '@jasperwren/core/safety-questions/chance';
+import { percent } from '@jasperwren/core/marking/wording';
+import { shortDate } from '../../ui/format';
+import styles from './standing.module.css';
+import type { DrillSource } from './source';
+
+/** Where the drill stands: what waits, what is new, and what it will come to on the day. */
+export function Standing({ source }: { readonly source: DrillSource }) {
+  const { questions, memory, testDate, standard, bank } = source;
+  const now = new Date();
+  const test = testDate === undefined ? undefined : testMoment(testDate);
+  const ahead = test !== undefined && test > now;
+  const ids = questions.map(({ id }) => id);
+  const { due, unseen, seen, recall } = outlook(ids, memory, now, test);
+  const chance = chanceOnTest(standard, bank, memory, ahead ? test : now);
+  const day = ahead ? `on ${shortDate(testDate!)}` : 'today';
+  return (
+    <dl className={styles.standing}>
+      <div>
+        <dt>due now</dt>
+        <dd>{due}</dd>
+      </div>
+      <div>
+        <dt>not seen yet</dt>
+        <dd>
+          {unseen} <small>of {seen + unseen}</small>
+        </dd>
+      </div>
+      <div>
+        <dt>known {day}, on average</dt>
+        <dd>{percent(recall)}</dd>
+      </div>
+      {chance !== undefined && (
+        <div>
+          <dt>chance of both questions right {day}</dt>
+          <dd>{percent(chance)}</dd>
+        </div>
+      )}
+    </dl>
+  );
+}

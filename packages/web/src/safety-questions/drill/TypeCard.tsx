@@ -1,0 +1,65 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { heardIn, type Heard } from '@jasperwren/core/safety-questions/match';
+import { useState } from 'react';
+import type { CardProps } from './CardBody';
+import styles from './drill.module.css';
+import { byPoints } from './card-result';
+import { PointTicks } from './PointTicks';
+
+/** Type the key points; they are found whatever the wording, and what was missed is named. */
+export function TypeCard({ card, source, onDone }: CardProps) {
+  const [words, setWords] = useState('');
+  const [found, setFound] = useState<Heard>();
+  const [heard, setHeard] = useState<readonly string[]>([]);
+  if (found)
+    return (
+      <>
+        <p role="status">
+          {found.right
+            ? 'Every critical point is there.'
+            : 'Something that must be there was not found. Tick it if you did write it, in other words.'}
+        </p>
+        <PointTicks question={card.question} vehicle={source.vehicle} heard={heard} onHeard={setHeard} />
+        <p className={styles.said}>{words}</p>
+        <div className={styles.thumb}>
+          <Button variant="contained" size="large" onClick={() => onDone(byPoints(card, heard))} autoFocus>
+            Go on
+          </Button>
+        </div>
+      </>
+    );
+  return (
+    <form
+      className={styles.typed}
+      onSubmit={(event) => {
+        event.preventDefault();
+        const result = heardIn(card.question, words);
+        setFound(result);
+        setHeard(result.heard);
+      }}
+    >
+      <TextField
+        label="Your answer, in a few words"
+        value={words}
+        onChange={(event) => setWords(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && !event.shiftKey) {
+            event.preventDefault();
+            event.currentTarget.closest('form')?.requestSubmit();
+          }
+        }}
+        slotProps={{ htmlInput: { maxLength: 600 } }}
+        multiline
+        minRows={3}
+        fullWidth
+        autoFocus
+      />
+      <div className={styles.thumb}>
+        <Button variant="contained" size="large" type="submit">
+          Look it up
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,68 @@
+import Button from '@mui/material/Button';
+import { judgeOral, type OralTry } from '@jasperwren/core/safety-questions/oral';
+import type { SafetyQuestion } from '@jasperwren/core/safety-questions/question';
+import type { VehicleProfile } from '@jasperwren/core/safety-questions/vehicle';
+import { useState } from 'react';
+import { PointTicks } from '../drill/PointTicks';
+import styles from './oral.module.css';
+
+/** A try that is over, as the caller keeps it. */
+interface OralOutcome {
+  readonly right: boolean;
+  /** No further try. */
+  readonly last: boolean;
+  readonly heard: readonly string[];
+}
+
+interface Props {
+  readonly question: SafetyQuestion;
+  readonly vehicle: VehicleProfile | undefined;
+  /** How many tries the standard gives. */
+  readonly allowed: number;
+  /** Tries at it before this one. */
+  readonly before?: number;
+  readonly onTry: (outcome: OralOutcome) => void;
+}
+
+/** The instructor reads the question out and ticks what is heard; the standard's rule makes the result of it. */
+export function OralMarking({ question, vehicle, allowed, before = 0, onTry }: Props) {
+  const [tries, setTries] = useState<readonly OralTry[]>(() =>
+    Array.from({ length: before }, () => ({ heard: [], hint: false })),
+  );
+  const [heard, setHeard] = useState<readonly string[]>([]);
+  const [hint, setHint] = useState(false);
+  const [over, setOver] = useState<string>();
+  const settle = () => {
+    const all = [...tries, { heard, hint }];
+    const { outcome, sentence } = judgeOral(question, all, allowed);
+    setTries(all);
+    setOver(sentence);
+    onTry({ right: outcome === 'right', last: outcome !== 'again', heard });
+    if (outcome === 'again') {
+      setHeard([]);
+      setHint(false);
+    }
+  };
+  const done = over !== undefined && !over.includes('One more try');
+  return (
+    <div className={styles.oral}>
+      <p className={styles.ask}>{question.ask}</p>
+      <PointTicks question={question} vehicle={vehicle} heard={heard} onHeard={done ? undefined : setHeard} />
+      {over && (
+        <p role="status">
+          <b>{over}</b>
+        </p>
+      )}
+      {!done && (
+        <div className={styles.actions}>
+          <Button variant={hint ? 'contained' : 'outlined'} aria-pressed={hint} onClick={() => setHint(!hint)}>
+            {hint ? 'Hint given' : 'I gave a hint'}
+          </Button>
+          <Button variant="contained" onClick={settle}>
+            {tries.length + 1 < allowed ? 'That was the answer' : 'That was the last answer'}
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,81 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { ratingOf } from '@jasperwren/core/safety-questions/memory';
+import { drawQuestion } from '@jasperwren/core/safety-questions/oral';
+import { kindsOfItem } from '@jasperwren/core/safety-questions/question';
+import { useState } from 'react';
+import { Empty } from '../../ui/states';
+import type { DrillSource } from '../drill/source';
+import { OralMarking } from './OralMarking';
+import styles from './oral.module.css';
+
+/** Asking a learner aloud between drives: drawn as the standard draws, or chosen. */
+export function OralWith({ source }: { readonly source: DrillSource }) {
+  const { standard, bank, vehicle, reviews } = source;
+  const [item, setItem] = useState(standard.questions[0]?.item ?? '');
+  const [asked, setAsked] = useState<readonly string[]>([]);
+  const rule = standard.questions.find((one) => one.item === item);
+  if (!rule) return <Empty>{standard.name} asks no questions.</Empty>;
+  const kinds = kindsOfItem(standard, rule.item);
+  const candidates = bank.filter(({ kind }) => kinds.includes(kind));
+  const question = bank.find(({ id }) => id === asked.at(-1));
+  const ask = (id: string | undefined) => id !== undefined && setAsked([...asked, id]);
+  return (
+    <div className={styles.oral}>
+      <div className={styles.actions}>
+        {standard.questions.length > 1 && (
+          <TextField
+            select
+            label="Ask"
+            value={item}
+            onChange={(event) => setItem(event.target.value)}
+            sx={{ minWidth: 190, flex: 1 }}
+          >
+            {standard.questions.map((one) => (
+              <MenuItem key={one.item} value={one.item}>
+                {one.name}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+        <TextField
+          select
+          label="Question"
+          value={question && candidates.includes(question) ? question.id : ''}
+          onChange={(event) => ask(event.target.value)}
+          sx={{ minWidth: 190, flex: 1 }}
+        >
+          {candidates.map(({ id, topic, ask: words }) => (
+            <MenuItem key={id} value={id}>
+              {topic === 'Signs' ? words : topic}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Button
+          variant="outlined"
+          onClick={() => ask(drawQuestion(bank, standard, rule, asked.slice(-1), Math.random)?.id)}
+        >
+          Draw one
+        </Button>
+      </div>
+      {question && (
+        <OralMarking
+          key={asked.length}
+          question={question}
+          vehicle={vehicle}
+          allowed={rule.tries.value}
+          onTry={({ right, last, heard }) => {
+            if (!last) return;
+            reviews.add({
+              question: question.id,
+              mode: 'oral',
+              rating: right ? ratingOf(question, heard) : 'again',
+              missed: question.points.map(({ code }) => code).filter((code) => !heard.includes(code)),
+            });
+          }}
+        />
+      )}
+    </div>
+  );
+}
