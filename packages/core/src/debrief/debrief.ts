@@ -3,7 +3,7 @@ import { judgeDrive } from '../marking/judge';
 import type { ItemCounts } from '../marking/likely';
 import type { EffectiveStandard } from '../marking/standard';
 import type { Verdict } from '../marking/verdict';
-import { verdictSentence } from '../marking/wording';
+import { passPhrase, verdictSentence } from '../marking/wording';
 import { comparedWithLast, type ComparedWithLast } from './compared';
 import { marksTold, type MarkTold } from './marks-told';
 import { patternsIn, type Pattern } from './patterns';
@@ -53,7 +53,5 @@ function withoutTheReason(standard: EffectiveStandard, drive: Drive, verdict: Ve
   if (!reason || others.length > 0 || verdict.stops.length > 0 || reason.marks.length !== 1) return undefined;
   const only = reason.marks[0]!.id;
   const without = judgeDrive(standard, { ...drive, marks: drive.marks.filter(({ id }) => id !== only) });
-  return without.outcome === 'pass'
-    ? `Without it: ${verdictSentence(standard, without).replace(/^Pass/, 'pass')}`
-    : undefined;
+  return without.outcome === 'pass' ? `Without it: ${passPhrase(standard, without)}.` : undefined;
 }

@@ -63,10 +63,16 @@ export function verdictSentence(standard: EffectiveStandard, verdict: Verdict): 
     case 'fail':
       return `Fail: ${detail}.`;
     case 'pass':
-      return passedClean(verdict) ? `Pass, ${detail}.` : `Pass with ${detail}.`;
+      return `${capital(passPhrase(standard, verdict))}.`;
     case 'incomplete':
       return isNotJudged(verdict) ? `${capital(detail)}.` : `No verdict yet: ${detail}.`;
   }
+}
+
+/** A pass and what it rests on, to stand within a sentence: "pass with ten driving faults; …". */
+export function passPhrase(standard: EffectiveStandard, verdict: Verdict): string {
+  const detail = verdictDetail(standard, verdict);
+  return passedClean(verdict) ? `pass, ${detail}` : `pass with ${detail}`;
 }
 
 /** Whether the standard cannot judge the drive at all, as against one that is not complete yet. */

@@ -106,6 +106,12 @@ describe('the estimate', () => {
     const { judgement, drives } = asked([]);
     expect([judgement.word, drives]).toEqual(['cannot-say', 0]);
     expect(chanceSentence(asked([]))).toContain('Nothing has been driven yet');
+    const driven = { ...asked([]), drives: 1, sheets: 2 };
+    const chance = { ...driven.chance, mean: 0.8, from: 0.61, to: 0.9 };
+    expect(chanceSentence({ ...driven, chance })).toBe(
+      'About 16 of 20 test days would be passes, between 12 and 18. Behind it stand 1 drive and 2 real tests.',
+    );
+    expect(chanceSentence({ ...driven, chance: { ...chance, from: 0.79, to: 0.81 } })).toContain('passes. Behind');
   });
 
   it('books the clean, and tells the others what would change it', () => {

@@ -54,8 +54,13 @@ export function judgeReadiness(
   return { word, reasons: why, next: missing[0] ?? 'Bring the fault that comes most often down.' };
 }
 
+/** The interval of a chance as whole test days of 20. */
+export function testDayRange({ from, to }: Pick<Chance, 'from' | 'to'>): readonly [number, number] {
+  return [Math.round(20 * from), Math.round(20 * to)];
+}
+
 /** The interval as whole test days of twenty, such as "13 to 18": no finer than it deserves. */
-export function testDays({ from, to }: Pick<Chance, 'from' | 'to'>): string {
-  const [low, high] = [Math.round(20 * from), Math.round(20 * to)];
+export function testDays(chance: Pick<Chance, 'from' | 'to'>): string {
+  const [low, high] = testDayRange(chance);
   return low === high ? String(low) : `${low} to ${high}`;
 }

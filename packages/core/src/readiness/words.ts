@@ -1,6 +1,6 @@
 import { percent } from '../marking/wording';
 import type { Assumptions } from './assumptions';
-import { testDays } from './judgement';
+import { testDayRange } from './judgement';
 import type { Readiness, WhatMovesIt } from './estimate';
 
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
@@ -12,9 +12,11 @@ export function chanceSentence({ chance, drives, sheets }: Readiness): string {
     sheets > 0 && count(sheets, 'real test', 'real tests'),
   ].filter(Boolean);
   const whole = Math.round(20 * chance.mean);
+  const [low, high] = testDayRange(chance);
+  const between = low === high ? '' : `, between ${low} and ${high}`;
   return behind.length === 0
     ? 'Nothing has been driven yet: this is what is believed of a learner in general.'
-    : `About ${whole} of 20 test days would be passes, between ${testDays(chance).replace(' to ', ' and ')}. Behind it stand ${behind.join(' and ')}.`;
+    : `About ${whole} of 20 test days would be passes${between}. Behind it stand ${behind.join(' and ')}.`;
 }
 
 /** How the figure came about, step by step, for the instructor. */

@@ -4,6 +4,7 @@ import { kindsOf, problemsOf, standardsAsking } from '../question';
 import { controlCodes, describeControl, inCar, placeNames, problemsOfVehicle, schematicPoint } from '../vehicle';
 import { shippedVehicles } from '../vehicles';
 import { bankOf, shippedQuestions } from './bank';
+import { showTasks } from './show';
 
 const of = (kind: string) => shippedQuestions.filter((question) => question.kind === kind);
 
@@ -13,6 +14,11 @@ describe('the questions that ship', () => {
       14, 7, 1, 6,
     ]);
     expect(of('rules').length).toBeGreaterThanOrEqual(60);
+  });
+
+  it('of the moving car say what to do by itself as well, and nothing more is kept with them', () => {
+    expect(of('show').map(({ ask }) => ask)).toEqual(showTasks.map((task) => `When it is safe to, ${task}.`));
+    for (const question of of('show')) expect(question).not.toHaveProperty('task');
   });
 
   it('have nothing wrong with them, and each an id of its own', () => {

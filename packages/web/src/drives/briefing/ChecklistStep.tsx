@@ -46,18 +46,10 @@ export function ChecklistStep({
         </Button>
         {step.otherOrder && (
           <Button variant="text" onClick={() => setOther(!other)}>
-            {`In the order ${orderWords(other ? step.parts.map(({ name }) => name) : step.otherOrder)}`}
+            {other ? 'In the first order' : 'In another order'}
           </Button>
         )}
       </div>
     </>
   );
-}
-
-/** The first parts of an order, to tell it from another. */
-function orderWords(names: readonly string[]): string {
-  return names
-    .slice(0, 3)
-    .map((name) => name.split(/[\s:,]/)[0]!.toLowerCase())
-    .join(', ');
 }

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { judgeOral, type OralTry } from '@jasperwren/core/safety-questions/oral';
+import { judgeOral, type OralResult, type OralTry } from '@jasperwren/core/safety-questions/oral';
 import type { SafetyQuestion } from '@jasperwren/core/safety-questions/question';
 import type { VehicleProfile } from '@jasperwren/core/safety-questions/vehicle';
 import { useState } from 'react';
@@ -31,26 +31,27 @@ export function OralMarking({ question, vehicle, allowed, before = 0, onTry }: P
   );
   const [heard, setHeard] = useState<readonly string[]>([]);
   const [hint, setHint] = useState(false);
-  const [over, setOver] = useState<string>();
+  const [result, setResult] = useState<OralResult>();
   const settle = () => {
     const all = [...tries, { heard, hint }];
-    const { outcome, sentence } = judgeOral(question, all, allowed);
+    const judged = judgeOral(question, all, allowed);
+    const { outcome } = judged;
     setTries(all);
-    setOver(sentence);
+    setResult(judged);
     onTry({ right: outcome === 'right', last: outcome !== 'again', heard });
     if (outcome === 'again') {
       setHeard([]);
       setHint(false);
     }
   };
-  const done = over !== undefined && !over.includes('One more try');
+  const done = result !== undefined && result.outcome !== 'again';
   return (
     <div className={styles.oral}>
       <p className={styles.ask}>{question.ask}</p>
       <PointTicks question={question} vehicle={vehicle} heard={heard} onHeard={done ? undefined : setHeard} />
-      {over && (
+      {result && (
         <p role="status">
-          <b>{over}</b>
+          <b>{result.sentence}</b>
         </p>
       )}
       {!done && (

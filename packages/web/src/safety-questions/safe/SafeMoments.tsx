@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { showQuestions } from '@jasperwren/core/safety-questions/bank/show';
+import { showTasks } from '@jasperwren/core/safety-questions/bank/show';
 import { generateScenario } from '@jasperwren/core/safety-questions/safe-moment/generate';
 import type { MomentVerdict } from '@jasperwren/core/safety-questions/safe-moment/judge-moment';
 import type { Scenario } from '@jasperwren/core/safety-questions/safe-moment/road';
@@ -9,7 +9,6 @@ import { Rows, Section } from '../../ui/Page';
 import styles from './safe.module.css';
 import { SafeMoment } from './SafeMoment';
 
-const tasks = showQuestions.map(({ ask }) => ask.replace(/^When it is safe to, /, '').replace(/\.$/, ''));
 const levelWords = { 1: 'all in sight', 2: 'behind only in the mirror', 3: 'several things at once' } as const;
 const levels = [1, 2, 3] as const;
 
@@ -42,7 +41,7 @@ export function SafeMoments() {
       <SafeMoment
         key={`${under.id}-${rounds}`}
         scenario={under}
-        task={tasks[rounds % tasks.length]!}
+        task={showTasks[rounds % showTasks.length]!}
         onJudged={judged}
         onNext={next}
         onStop={() => setUnder(undefined)}
