@@ -68,7 +68,7 @@ export async function serve(
   const changes = changesOf();
   const workers = worker === undefined ? onThisThread(keeper.db) : threads(worker, config.dataDir, workerArgv);
   const estimated = (schoolId: string) => changes.note(schoolId, ['readiness']);
-  const jobs = await runnerOf(
+  const jobs = runnerOf(
     keeper,
     { estimates: estimatesWork(keeper, workers, estimated) },
     { changed: ({ schoolId }) => estimated(schoolId), failed: failed('a job failed') },

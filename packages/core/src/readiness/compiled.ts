@@ -78,7 +78,7 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
   const row = draws.flat();
   const from = new Int32Array(draws.length + 1);
   draws.forEach((of, i) => (from[i + 1] = from[i]! + of.length));
-  const useAt = Int32Array.from(row, ({ use }) => use);
+  const tallyAt = Int32Array.from(row, ({ use }) => use);
   const amounts = Float64Array.from(row, ({ amount }) => amount);
   const caps = Int32Array.from(row, ({ cap }) => cap);
   const frees = Float64Array.from(row, ({ free }) => free);
@@ -118,7 +118,7 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
         capUsed[cap] = seen + 1;
         if (seen < frees[d]! || seen >= mosts[d]!) continue;
       }
-      const use = useAt[d]!;
+      const use = tallyAt[d]!;
       const before = used[use]!;
       const now = before + amounts[d]!;
       if (before === 0) touchedUses[usesTouched++] = use;

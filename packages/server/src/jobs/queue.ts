@@ -20,7 +20,7 @@ export interface Job extends JobKey {
 /** Changes that come in one go are worked out together, in milliseconds. */
 const gatherMs = 300;
 /** After a failure, before the same is tried again: longer each time, in milliseconds. */
-const restMs = 60_000;
+export const restMs = 60_000;
 const longestRestMs = 60 * 60_000;
 
 const at = (now: Date, laterMs: number) => new Date(now.getTime() + laterMs).toISOString();
@@ -42,7 +42,10 @@ export async function queueJob(db: Db, { schoolId, kind, subject }: JobKey, now:
     .execute();
 }
 
-/** Takes the job that waits longest of those that are due; undefined where none is. */
+/**
+ * Takes the job that waits longest of those that are due; undefined where none is. Asked for only while none is under
+ * way: one that says it is was left so by a stop or a full disk, and is taken again.
+ */
 export async function takeJob(db: Db, now: Date): Promise<Job | undefined> {
   const row = await db
     .updateTable('jobs')
@@ -51,7 +54,6 @@ export async function takeJob(db: Db, now: Date): Promise<Job | undefined> {
       eb
         .selectFrom('jobs as next')
         .select('next.id')
-        .where('next.started_at', 'is', null)
         .where('next.due_at', '<=', now.toISOString())
         .orderBy('next.id')
         .limit(1),
@@ -81,17 +83,11 @@ export async function restJob(db: Db, { id, failures }: Job, error: string, now:
     .execute();
 }
 
-/** What was under way when the server stopped waits again. */
-export async function requeueJobs(db: Db): Promise<void> {
-  await db.updateTable('jobs').set({ started_at: null, again: 0 }).where('started_at', 'is not', null).execute();
-}
-
-/** When the next job is due that has not failed, and the next of all; undefined where none waits. RFC 3339. */
+/** When the next job is due that has not failed, and the next of all, while none is under way; undefined where there is none. RFC 3339. */
 export async function nextDue(db: Db): Promise<{ readonly fresh?: string; readonly any?: string }> {
   const rows = await db
     .selectFrom('jobs')
     .select((eb) => ['failures', eb.fn.min('due_at').as('due')])
-    .where('started_at', 'is', null)
     .groupBy('failures')
     .execute();
   const first = (of: readonly { readonly due: string }[]) => of.map(({ due }) => due).sort()[0];

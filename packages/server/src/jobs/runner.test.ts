@@ -38,8 +38,8 @@ afterEach(async () => {
 });
 afterAll(() => keeper.close());
 
-async function begin(): Promise<Runner> {
-  runner = await runnerOf(
+function begin(): Runner {
+  runner = runnerOf(
     keeper,
     {
       estimates: ({ subject }, during) =>
@@ -63,7 +63,7 @@ async function job(n: number): Promise<Held> {
 const key = (subject: string): JobKey => ({ schoolId, kind: 'estimates', subject });
 
 it('does what waits longest first, and what was asked for twice once', async () => {
-  const { queue, settled } = await begin();
+  const { queue, settled } = begin();
   for (const subject of ['a', 'b', 'a']) await queue(key(subject));
   (await job(1)).end();
   (await job(2)).end();
@@ -72,7 +72,7 @@ it('does what waits longest first, and what was asked for twice once', async () 
 });
 
 it('does once more what is asked for while it is under way', async () => {
-  const { queue, settled } = await begin();
+  const { queue, settled } = begin();
   await queue(key('a'));
   const first = await job(1);
   await queue(key('a'));
@@ -83,7 +83,7 @@ it('does once more what is asked for while it is under way', async () => {
 });
 
 it('says how many parts are left, of what is under way and of what waits', async () => {
-  const { queue, pending, settled } = await begin();
+  const { queue, pending, settled } = begin();
   expect(await pending(schoolId)).toBe(0);
   await queue(key('a'));
   await queue(key('b'));
@@ -98,7 +98,7 @@ it('says how many parts are left, of what is under way and of what waits', async
 });
 
 it('lets what failed rest, and comes to the next', async () => {
-  const { queue, settled, pending } = await begin();
+  const { queue, settled, pending } = begin();
   await queue(key('a'));
   (await job(1)).end(new Error('no figures'));
   await queue(key('b'));
@@ -115,7 +115,7 @@ it('lets what failed rest, and comes to the next', async () => {
 });
 
 it('breaks off what is cancelled, without calling it a failure', async () => {
-  const { queue, cancel, settled } = await begin();
+  const { queue, cancel, settled } = begin();
   await queue(key('a'));
   await job(1);
   cancel(schoolId, 'other');
@@ -125,13 +125,13 @@ it('breaks off what is cancelled, without calling it a failure', async () => {
 });
 
 it('takes up after a stop what was under way, and what waited', async () => {
-  const first = await begin();
+  const first = begin();
   await first.queue(key('a'));
   await job(1);
   await first.queue(key('b'));
   await first.close();
   expect(await openJobs(keeper.db, schoolId)).toHaveLength(2);
-  const { wake, settled } = await begin();
+  const { wake, settled } = begin();
   wake();
   (await job(2)).end();
   (await job(3)).end();
@@ -145,5 +145,20 @@ it('takes no job that is not due yet', async () => {
   expect(await keeper.write((db) => takeJob(db, now))).toBeUndefined();
   const due = new Date(now.getTime() + 300);
   expect(await keeper.write((db) => takeJob(db, due))).toMatchObject({ subject: 'a', failures: 0 });
-  expect(await keeper.write((db) => takeJob(db, due))).toBeUndefined();
+});
+
+it('takes again what a disk that was full left under way, once it is woken', async () => {
+  await keeper.write((db) => queueJob(db, key('a'), new Date(0)));
+  await keeper.write((db) => takeJob(db, new Date()));
+  const { wake, settled, pending } = begin();
+  wake();
+  (await job(1)).end();
+  await settled();
+  expect(await pending(schoolId)).toBe(0);
+});
+
+it('goes on where a job cannot be queued, and says why', async () => {
+  const { queue } = begin();
+  await queue({ ...key('a'), schoolId: 'nowhere' });
+  expect(failures.map(String)).toEqual([expect.stringContaining('FOREIGN KEY')]);
 });

@@ -1,6 +1,6 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Keeper } from '../db/keeper';
-import { endJob, nextDue, openJobs, queueJob, requeueJobs, restJob, takeJob } from './queue';
+import { endJob, nextDue, openJobs, queueJob, restJob, restMs, takeJob } from './queue';
 import type { Job, JobKey, JobName } from './queue';
 
 /** What a job has while it is done. */
@@ -18,7 +18,7 @@ export type JobWork = (job: Job, during: During) => Promise<void>;
 export interface Runner {
   /** Looks into the queue soon: called after a job was put into it and that is on disk. */
   readonly wake: () => void;
-  /** Queues a job by itself and wakes. */
+  /** Queues a job by itself and wakes; where that fails, whoever asked goes on without it. */
   readonly queue: (job: JobKey) => Promise<void>;
   /** Breaks off what is under way about this, if anything is; what waits is taken out by whoever erases it. */
   readonly cancel: (schoolId: string, subject: string) => void;
@@ -39,13 +39,12 @@ interface Hooks {
  * @param works how each kind of job is done
  * @param asleep leaves everything in the queue to the next start
  */
-export async function runnerOf(
+export function runnerOf(
   { db, write }: Keeper,
   works: Readonly<Record<JobName, JobWork>>,
   { changed, failed }: Hooks,
   asleep = false,
-): Promise<Runner> {
-  await write((trx) => requeueJobs(trx));
+): Runner {
   const closing = new AbortController();
   let current: { readonly job: Job; readonly cancel: AbortController; left: number } | undefined;
   let running: Promise<void> | undefined;
@@ -108,7 +107,10 @@ export async function runnerOf(
         await work();
       }
     } catch (error) {
-      if (!closing.signal.aborted) failed(error);
+      if (!closing.signal.aborted) {
+        failed(error);
+        alarm = setTimeout(wake, restMs).unref();
+      }
     } finally {
       running = undefined;
     }
@@ -125,8 +127,7 @@ export async function runnerOf(
   return {
     wake,
     async queue(job) {
-      await write((trx) => queueJob(trx, job, new Date()));
-      wake();
+      await write((trx) => queueJob(trx, job, new Date())).then(wake, failed);
     },
     cancel(schoolId, subject) {
       if (current?.job.schoolId === schoolId && current.job.subject === subject) current.cancel.abort();

@@ -33,6 +33,7 @@ export function personalHandlers(keeper: Keeper, jobs: Runner, dataDir: string):
     outOfTime: (call) => outOfTime(call),
 
     async eraseOutOfTime({ write, who }, _, { learnerIds }) {
+      const erased: string[] = [];
       const receipts = await write(
         async (trx) => {
           const made: ErasureReceipt[] = [];
@@ -40,12 +41,13 @@ export function personalHandlers(keeper: Keeper, jobs: Runner, dataDir: string):
             if (!learnerIds.includes(learnerId)) continue;
             made.push(await eraseLearner(trx, learnerId, name));
             listErased(dataDir, { schoolId: who.schoolId, learnerId });
+            erased.push(learnerId);
           }
           return made;
         },
         (made) => ({ detail: String(made.length) }),
       );
-      for (const learnerId of learnerIds) jobs.cancel(who.schoolId, learnerId);
+      for (const learnerId of erased) jobs.cancel(who.schoolId, learnerId);
       await keeper.forget();
       return receipts;
     },

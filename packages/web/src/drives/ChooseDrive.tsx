@@ -2,6 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import type { AccountView } from '@jasperwren/contract/accounts';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
@@ -14,9 +15,11 @@ import { Section } from '../ui/Page';
 import styles from './drive-page.module.css';
 import { startDrive } from './log/append';
 import { pastDrives } from './log/open-drive';
-import type { Colleague } from './DrivePage';
 
-export function Choose({
+type Colleague = Pick<AccountView, 'id' | 'name'>;
+
+/** Who drives, under which standard, and who else marks; then the drive begins. */
+export function ChooseDrive({
   learners,
   standards,
   first,

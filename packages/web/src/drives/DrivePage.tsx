@@ -1,5 +1,4 @@
 import Button from '@mui/material/Button';
-import type { AccountView } from '@jasperwren/contract/accounts';
 import { Link, useSearchParams } from 'react-router';
 import { api } from '../base/api';
 import { firstName } from '../ui/format';
@@ -7,9 +6,7 @@ import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './drive-page.module.css';
 import { useUnfinishedHere } from './log/use-unfinished';
-import { Choose } from './ChooseDrive';
-
-export type Colleague = Pick<AccountView, 'id' | 'name'>;
+import { ChooseDrive } from './ChooseDrive';
 
 /** Chooses who drives and by which standard, and starts the clock. */
 export default function DrivePage() {
@@ -56,7 +53,7 @@ export default function DrivePage() {
         </Empty>
       )}
       {learners && learners.length > 0 && standards && (
-        <Choose learners={learners} standards={standards} first={params.get('learner')} />
+        <ChooseDrive learners={learners} standards={standards} first={params.get('learner')} />
       )}
     </Page>
   );

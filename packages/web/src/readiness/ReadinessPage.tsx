@@ -1,7 +1,7 @@
 import { useParams } from 'react-router';
 import { api } from '../base/api';
 import { Failed, Loading } from '../ui/states';
-import { ReadinessOf } from './ReadinessView';
+import { ReadinessView } from './ReadinessView';
 
 export default function ReadinessPage() {
   const { learnerId = '' } = useParams();
@@ -11,5 +11,5 @@ export default function ReadinessPage() {
   const error = learner.error ?? input.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void input.refetch()} />;
   if (!learner.data || !input.data || !standards.data) return <Loading what="what was driven" />;
-  return <ReadinessOf learner={learner.data} input={input.data} standards={standards.data} />;
+  return <ReadinessView learner={learner.data} input={input.data} standards={standards.data} />;
 }

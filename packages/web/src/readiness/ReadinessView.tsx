@@ -30,7 +30,7 @@ interface Props {
 }
 
 /** The judgement about one learner, with everything it rests on. */
-export function ReadinessOf({ learner, input, standards }: Props) {
+export function ReadinessView({ learner, input, standards }: Props) {
   const [chosen, setChosen] = useState(learner.standardId);
   const [assumptions, setAssumptions] = useState(input.school.assumptions);
   const [forLearner, setForLearner] = useState(false);
