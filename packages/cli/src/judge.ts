@@ -144,7 +144,7 @@ function toJson({ record, standard, verdict, notes }: Judged) {
     sentence: verdictSentence(standard, verdict),
     reasons: verdict.reasons.map((reason) => ({
       limit: reason.limit.code,
-      scope: reason.scope,
+      scope: reason.scope ?? '',
       used: reason.used,
       allowed: reason.limit.allowed.value,
       crossedAtMs: reason.crossedAtMs,
@@ -164,10 +164,10 @@ function toJson({ record, standard, verdict, notes }: Judged) {
     capped: verdict.capped.map((mark) => mark.id),
     questions: verdict.questions.map((question) => ({
       limit: question.limit.code,
-      scope: question.scope,
+      scope: question.scope ?? '',
       used: question.used,
     })),
-    headroom: verdict.headroom.map(({ limit, scope, used, allowed, left }) => ({
+    headroom: verdict.headroom.map(({ limit, scope = '', used, allowed, left }) => ({
       limit: limit.code,
       scope,
       used,
@@ -178,7 +178,7 @@ function toJson({ record, standard, verdict, notes }: Judged) {
   };
 }
 
-const toCrossing = ({ limit, scope, crossedAtMs }: Reason) => ({ limit: limit.code, scope, crossedAtMs });
+const toCrossing = ({ limit, scope = '', crossedAtMs }: Reason) => ({ limit: limit.code, scope, crossedAtMs });
 
 /** Minutes and seconds of the drive, such as 26:05. */
 function clock(ms: number): string {

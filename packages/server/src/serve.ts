@@ -94,7 +94,7 @@ export async function serve(
   // A new day, or another release, may work out otherwise what stands.
   const schools = await keeper.db.selectFrom('schools').select('id').execute();
   await keeper.write(async (db) => {
-    for (const { id } of schools) await queueJob(db, { schoolId: id, kind: 'estimates', subject: '' }, new Date());
+    for (const { id } of schools) await queueJob(db, { schoolId: id, kind: 'estimates' }, new Date());
   });
   jobs.wake();
   const stopBackups = keepBackingUp(config, log);

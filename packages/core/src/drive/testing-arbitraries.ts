@@ -12,7 +12,9 @@ import {
 } from './event-kinds';
 import type { DriveEvent, EventBody } from './event';
 
-const keys = [...rulesOf(tally).draws.keys()].map((key) => key.split(' ') as [string, string]);
+const keys = [...rulesOf(tally).cells].flatMap(([item, grades]) =>
+  [...grades.keys()].map((grade) => [item, grade] as const),
+);
 
 /** A mark that the tally standard knows. */
 export const anyMark: fc.Arbitrary<EventBody> = fc

@@ -2,13 +2,11 @@ import type { ExerciseRun } from '../drive/clock';
 import type { Circumstances } from './circumstances';
 import { groupBy } from './grouping';
 import type { Reason } from './reason';
-import { coversExercise } from './rules';
+import { coversExercise, type Slot } from './rules';
 import type { Limit, EffectiveStandard } from './standard';
 
 /** How far a limit is used that no mark draws on. */
-export interface PlainUse {
-  readonly limit: Limit;
-  readonly scope: string;
+export interface PlainUse extends Slot {
   readonly used: number;
 }
 
@@ -48,7 +46,7 @@ export function nonMarkUses(standard: EffectiveStandard, is: Circumstances): Non
   const uses = standard.limits.flatMap((limit): readonly TimedUse[] => {
     const { measure, scope } = limit;
     if (measure.kind === 'time' && scope.kind === 'test')
-      return [timeUse(limit, '', is.startedMs, is.drivenMs, limit.allowed.value, is)];
+      return [timeUse({ limit }, is.startedMs, is.drivenMs, limit.allowed.value, is)];
     const runs = is.runs.filter((run) => coversExercise(limit, run.exercise));
     switch (measure.kind) {
       case 'attempts':
@@ -95,21 +93,14 @@ function useOfRun(
   const extraS = run.retest ? (standard.retestExtraS?.value ?? 0) : 0;
   const allowedS = limit.allowed.value + extraS;
   const ofRun = extraS > 0 ? { ...limit, allowed: { ...limit.allowed, value: allowedS } } : limit;
-  return [timeUse(ofRun, run.exercise, run.fromMs, run.timeMs, allowedS, is)];
+  return [timeUse({ limit: ofRun, scope: run.exercise }, run.fromMs, run.timeMs, allowedS, is)];
 }
 
-function timeUse(
-  limit: Limit,
-  scope: string,
-  fromMs: number,
-  timeMs: number,
-  allowedS: number,
-  is: Circumstances,
-): TimedUse {
+function timeUse(slot: Slot, fromMs: number, timeMs: number, allowedS: number, is: Circumstances): TimedUse {
   const over = timeMs > allowedS * 1000;
   // Shown in whole seconds; a part of a second over is over.
   const used = over ? Math.max(Math.floor(timeMs / 1000), allowedS + 1) : Math.floor(timeMs / 1000);
-  return { limit, scope, used, crossedAtMs: over ? is.momentAfter(fromMs, allowedS * 1000) : undefined };
+  return { ...slot, used, crossedAtMs: over ? is.momentAfter(fromMs, allowedS * 1000) : undefined };
 }
 
 /** The reasons among these uses. */

@@ -1,5 +1,5 @@
-import { countsMarks, drawKey, gradesOf, rulesOf, tallyKey } from './rules';
-import type { Category, Item, Limit, LimitMeasure, EffectiveStandard } from './standard';
+import { cellAt, countsMarks, gradesOf, rulesOf, type CapGroup, type Slot } from './rules';
+import type { Cap, Category, Item, Limit, LimitMeasure, EffectiveStandard } from './standard';
 
 type Add = (path: string, cause: string) => void;
 
@@ -40,16 +40,14 @@ function checkAttempts({ limits }: EffectiveStandard, add: Add): void {
 
 /** A single mark of a grade that fails at once has to fail something, whatever the item. */
 function checkOutright(standard: EffectiveStandard, add: Add): void {
-  const { draws } = rulesOf(standard);
+  const rules = rulesOf(standard);
   const fails = (item: Item, grade: string) =>
-    draws
-      .get(drawKey(item.code, grade))
-      ?.some(
-        ({ limit, amount, scope }) =>
-          scope !== 'by-mark' &&
-          amount > limit.allowed.value &&
-          (limit.effect.kind === 'fail-test' || limit.effect.kind === 'fail-exercise'),
-      );
+    cellAt(rules, item.code, grade)?.draws.some(
+      ({ limit, amount, slot }) =>
+        !(slot instanceof Map) &&
+        amount > limit.allowed.value &&
+        (limit.effect.kind === 'fail-test' || limit.effect.kind === 'fail-exercise'),
+    );
   standard.grades.forEach(({ code, name, sign }, g) => {
     if (sign !== 'outright' && sign !== 'highest') return;
     const harmless = standard.categories
@@ -64,23 +62,24 @@ function checkOutright(standard: EffectiveStandard, add: Add): void {
 
 /** Which of several marks a cap lets count must not matter, so they weigh the same within a limit. */
 function checkCappedPoints(standard: EffectiveStandard, add: Add): void {
-  const { draws, caps } = rulesOf(standard);
-  const worth = new Map<string, number>();
-  const told = new Set<string>();
-  for (const [key, cap] of caps) {
-    if (!cap.atMost || told.has(cap.code)) continue;
-    const item = key.slice(0, key.indexOf(' '));
-    for (const draw of draws.get(key) ?? []) {
-      const place = `${tallyKey(cap, cap.over === 'each' ? item : '')} ${draw.key}`;
-      const before = worth.get(place) ?? draw.amount;
-      worth.set(place, before);
-      if (before === draw.amount || told.has(cap.code)) continue;
-      told.add(cap.code);
-      add(
-        `/caps/${standard.caps.indexOf(cap)}`,
-        `${cap.name}: its marks weigh differently under "${draw.limit.name}", so it is not clear which of them count.`,
-      );
-    }
+  const worth = new Map<CapGroup, Map<Slot, number>>();
+  const told = new Set<Cap>();
+  for (const { cap: group, draws } of [...rulesOf(standard).cells.values()].flatMap((of) => [...of.values()])) {
+    if (!group?.cap.atMost) continue;
+    const { cap } = group;
+    const ofGroup = worth.get(group) ?? new Map<Slot, number>();
+    worth.set(group, ofGroup);
+    for (const { slot, limit, amount } of draws)
+      for (const place of slot instanceof Map ? (slot as ReadonlyMap<string, Slot>).values() : [slot as Slot]) {
+        const before = ofGroup.get(place) ?? amount;
+        ofGroup.set(place, before);
+        if (before === amount || told.has(cap)) continue;
+        told.add(cap);
+        add(
+          `/caps/${standard.caps.indexOf(cap)}`,
+          `${cap.name}: its marks weigh differently under "${limit.name}", so it is not clear which of them count.`,
+        );
+      }
   }
 }
 

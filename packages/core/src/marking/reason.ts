@@ -1,10 +1,8 @@
 import type { Mark } from '../drive/drive';
-import type { Limit } from './standard';
+import type { Slot } from './rules';
 
 /** A limit that was crossed: which, by which marks, and when. */
-export interface Reason {
-  readonly limit: Limit;
-  readonly scope: string;
+export interface Reason extends Slot {
   readonly used: number;
   /** Empty where time, attempts or the like crossed it. */
   readonly marks: readonly Mark[];

@@ -1,13 +1,33 @@
 import type { Cap, Category, Grade, Item, Limit, LimitMeasure, EffectiveStandard, Standard } from './standard';
 
+/** One limit in one scope: what its faults add up in. A standard has each once, so that it can stand as a key. */
+export interface Slot {
+  readonly limit: Limit;
+  /** The category, item, class or exercise; absent for the whole test. */
+  readonly scope?: string | undefined;
+}
+
+/** What a cap holds together: all its faults, or those of one item. A standard has each once. */
+export interface CapGroup {
+  readonly cap: Cap;
+  /** Where the cap holds over each item by itself. */
+  readonly item?: string;
+}
+
 /** A limit that a mark of some item and grade draws on. */
 export interface Draw {
+  /** Where it adds up, or, where the exercise of the mark decides, one slot for each exercise. */
+  readonly slot: Slot | ReadonlyMap<string, Slot>;
   readonly limit: Limit;
-  /** The item's own category, item, class or exercise; empty for the whole test; `by-mark` where the mark decides. */
-  readonly scope: string;
-  /** Where the score keeps the use of this limit in this scope. */
-  readonly key: string;
   readonly amount: number;
+}
+
+/** What a mark of an item and a grade does. */
+export interface Cell {
+  readonly item: string;
+  readonly grade: string;
+  readonly draws: readonly Draw[];
+  readonly cap: CapGroup | undefined;
 }
 
 /** An item with the category it stands in. */
@@ -29,16 +49,14 @@ export interface Rules {
   readonly steps: ReadonlySet<string>;
   /** The place of each grade, from mildest to gravest. */
   readonly ranks: ReadonlyMap<string, number>;
-  /** By `item grade`, see `drawKey`. */
-  readonly draws: ReadonlyMap<string, readonly Draw[]>;
-  /** By `item grade`. */
-  readonly caps: ReadonlyMap<string, Cap>;
+  /** By item, then by grade. */
+  readonly cells: ReadonlyMap<string, ReadonlyMap<string, Cell>>;
 }
 
-/** Where a score keeps how far a limit is used in a scope. */
-export const tallyKey = ({ code }: { readonly code: string }, scope: string): string => `${code} ${scope}`;
-
-export const drawKey = (item: string, grade: string): string => `${item} ${grade}`;
+/** What a mark of this item and grade does; undefined where the standard has none such. */
+export function cellAt({ cells }: Pick<Rules, 'cells'>, item: string, grade: string): Cell | undefined {
+  return cells.get(item)?.get(grade);
+}
 
 const compiled = new WeakMap<EffectiveStandard, Rules>();
 
@@ -48,23 +66,21 @@ export function rulesOf(standard: EffectiveStandard): Rules {
   if (known) return known;
   const items = new Map<string, Placed>();
   const byBehaviour = new Map<string, Placed[]>();
-  const draws = new Map<string, Draw[]>();
-  const caps = new Map<string, Cap>();
+  const cells = new Map<string, ReadonlyMap<string, Cell>>();
   const grades = new Map(standard.grades.map((grade) => [grade.code, grade]));
+  const slots = slotsOf(standard);
   for (const category of standard.categories) {
     for (const item of category.items) {
       const placed = { item, category };
       items.set(item.code, placed);
       byBehaviour.set(item.behaviour, [...(byBehaviour.get(item.behaviour) ?? []), placed]);
-      for (const grade of gradesOf(standard, item)) {
-        const key = drawKey(item.code, grade.code);
-        draws.set(
-          key,
-          standard.limits.flatMap((limit) => drawOn(limit, category, item, grade)),
-        );
+      const groups = new Map(standard.caps.map((cap) => [cap, slots.group(cap, item.code)]));
+      const ofItem = gradesOf(standard, item).map((grade): [string, Cell] => {
         const cap = standard.caps.find((c) => c.items.includes(item.code) && c.grades.includes(grade.code));
-        if (cap) caps.set(key, cap);
-      }
+        const draws = standard.limits.flatMap((limit) => drawOn(limit, category, item, grade, slots));
+        return [grade.code, { item: item.code, grade: grade.code, draws, cap: cap && groups.get(cap) }];
+      });
+      cells.set(item.code, new Map(ofItem));
     }
   }
   const ranks = new Map(standard.grades.map(({ code }, i) => [code, i]));
@@ -76,8 +92,7 @@ export function rulesOf(standard: EffectiveStandard): Rules {
     exercises: new Set(standard.exercises.map(({ code }) => code)),
     steps: new Set(standard.briefing?.map(({ code }) => code)),
     ranks,
-    draws,
-    caps,
+    cells,
   };
   compiled.set(standard, rules);
   return rules;
@@ -103,29 +118,55 @@ export function countsMarks(measure: LimitMeasure): measure is Extract<LimitMeas
   return measure.kind === 'count' || measure.kind === 'points';
 }
 
-function drawOn(limit: Limit, category: Category, item: Item, grade: Grade): readonly Draw[] {
-  const { measure } = limit;
-  if (!countsMarks(measure) || !measure.grades.includes(grade.code)) return [];
-  if (measure.items && !measure.items.includes(item.code)) return [];
-  const scope = scopeOf(limit, category, item);
-  if (scope === undefined) return [];
-  const amount = measure.kind === 'count' ? 1 : ((item.points?.[grade.code] ?? grade.points)?.value ?? 0);
-  return amount > 0 ? [{ limit, scope, key: tallyKey(limit, scope), amount }] : [];
+/** The slots and groups of a standard, each made once. */
+interface Slots {
+  readonly slot: (limit: Limit, scope?: string) => Slot;
+  readonly byExercise: (limit: Limit) => ReadonlyMap<string, Slot>;
+  readonly group: (cap: Cap, item: string) => CapGroup;
 }
 
-function scopeOf(limit: Limit, category: Category, item: Item): string | undefined {
-  const { scope } = limit;
+function slotsOf({ limits, caps, exercises }: Standard): Slots {
+  const slots = new Map(limits.map((limit) => [limit, new Map<string | undefined, Slot>()]));
+  const shared = new Map(caps.map((cap) => [cap, { cap }]));
+  const slot = (limit: Limit, scope?: string): Slot => {
+    const ofLimit = slots.get(limit)!;
+    const known = ofLimit.get(scope) ?? { limit, ...(scope !== undefined && { scope }) };
+    ofLimit.set(scope, known);
+    return known;
+  };
+  return {
+    slot,
+    byExercise: (limit) =>
+      new Map(exercises.filter(({ code }) => coversExercise(limit, code)).map(({ code }) => [code, slot(limit, code)])),
+    group: (cap, item) => (cap.over === 'each' ? { cap, item } : shared.get(cap)!),
+  };
+}
+
+function drawOn(limit: Limit, category: Category, item: Item, grade: Grade, slots: Slots): readonly Draw[] {
+  const { measure, scope } = limit;
+  if (!countsMarks(measure) || !measure.grades.includes(grade.code)) return [];
+  if (measure.items && !measure.items.includes(item.code)) return [];
+  const amount = measure.kind === 'count' ? 1 : ((item.points?.[grade.code] ?? grade.points)?.value ?? 0);
+  if (amount <= 0) return [];
+  const within = (own: string | undefined, only: string | undefined) =>
+    own !== undefined && (only ?? own) === own ? [{ slot: slots.slot(limit, own), limit, amount }] : [];
   switch (scope.kind) {
     case 'test':
-      return '';
+      return [{ slot: slots.slot(limit), limit, amount }];
     case 'category':
-      return (scope.category ?? category.code) === category.code ? category.code : undefined;
+      return within(category.code, scope.category);
     case 'item':
-      return (scope.item ?? item.code) === item.code ? item.code : undefined;
+      return within(item.code, scope.item);
     case 'class':
-      return item.class !== undefined && (scope.class ?? item.class) === item.class ? item.class : undefined;
+      return within(item.class, scope.class);
     case 'exercise':
-      if (item.exercise === undefined) return 'by-mark';
-      return (scope.exercise ?? item.exercise) === item.exercise ? item.exercise : undefined;
+      if (item.exercise === undefined) return [{ slot: slots.byExercise(limit), limit, amount }];
+      return within(item.exercise, scope.exercise);
   }
+}
+
+/** Where a draw adds up, with the exercise that a mark was made in; undefined where it adds up nowhere. */
+export function slotFor({ slot }: Draw, exercise: string | undefined): Slot | undefined {
+  if (!(slot instanceof Map)) return slot as Slot;
+  return exercise === undefined ? undefined : (slot as ReadonlyMap<string, Slot>).get(exercise);
 }

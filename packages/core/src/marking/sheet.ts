@@ -1,5 +1,5 @@
 import type { Mark } from '../drive/drive';
-import { drawKey, rulesOf } from './rules';
+import { cellAt, rulesOf } from './rules';
 import { scoreMarks } from './score';
 import type { EffectiveStandard } from './standard';
 import { verdictOf, type Verdict } from './verdict';
@@ -47,6 +47,6 @@ export function judgeSheet(
 
 /** Entries that name an item or grade the standard does not have. */
 export function strangeEntries(standard: EffectiveStandard, entries: readonly SheetEntry[]): readonly SheetEntry[] {
-  const { draws } = rulesOf(standard);
-  return entries.filter(({ item, grade }) => !draws.has(drawKey(item, grade)));
+  const rules = rulesOf(standard);
+  return entries.filter(({ item, grade }) => !cellAt(rules, item, grade));
 }

@@ -101,7 +101,7 @@ const pointsYard: EffectiveStandard = {
 describe('a standard that nobody wrote code for', () => {
   const judge = (bodies: Parameters<typeof fullTest>[0]) => judgeDrive(pointsYard, foldDrive(fullTest(bodies)));
   const used = (verdict: ReturnType<typeof judge>) =>
-    Object.fromEntries(verdict.headroom.map((room) => [room.limit.code + room.scope, room.used]));
+    Object.fromEntries(verdict.headroom.map((room) => [`${room.limit.code}${room.scope ?? ''}`, room.used]));
 
   it('adds up points, the item’s own before the grade’s', () => {
     expect(used(judge([mark('line', 'off'), mark('look', 'off')]))).toMatchObject({ total: 7, looksobservation: 1 });

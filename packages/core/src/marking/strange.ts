@@ -1,5 +1,5 @@
 import type { Drive, Mark } from '../drive/drive';
-import { drawKey, type Rules } from './rules';
+import { cellAt, type Rules } from './rules';
 
 /** Something a log names that its standard does not have: a drive with one of these is not judged. */
 export interface StrangeReference {
@@ -21,12 +21,12 @@ export function strangeMark(items: ReadonlyMap<string, unknown>, { item, grade, 
  * items of answers and of what to work on, grades of advice. What is struck is not looked at.
  */
 export function strangeReferences(
-  { items, draws, grades, exercises, steps }: Rules,
+  { items, cells, grades, exercises, steps }: Rules,
   drive: Drive,
 ): readonly StrangeReference[] {
   const strange: StrangeReference[] = [];
   for (const mark of drive.marks)
-    if (!mark.struck && !draws.has(drawKey(mark.item, mark.grade))) strange.push(strangeMark(items, mark));
+    if (!mark.struck && !cellAt({ cells }, mark.item, mark.grade)) strange.push(strangeMark(items, mark));
   for (const { exercise, fromMs } of drive.spans)
     if (exercise !== undefined && !exercises.has(exercise))
       strange.push({ kind: 'exercise', code: exercise, atMs: fromMs });

@@ -5,7 +5,7 @@ import type { MeasuredConflict } from './counting';
 import { nonMarkReasons, nonMarkUses, type PlainUse } from './exercise-uses';
 import { groupBy } from './grouping';
 import type { Reason } from './reason';
-import { coversExercise } from './rules';
+import { coversExercise, type Slot } from './rules';
 import { marksOf, type Score, type Use } from './score';
 import type { Limit, EffectiveStandard } from './standard';
 import { strangeMark, type StrangeReference } from './strange';
@@ -13,9 +13,7 @@ import { strangeMark, type StrangeReference } from './strange';
 export type Outcome = 'pass' | 'fail' | 'incomplete';
 
 /** What is left of a limit: `left` is `allowed` less `used`, below 0 where it was crossed. */
-export interface Headroom {
-  readonly limit: Limit;
-  readonly scope: string;
+export interface Headroom extends Slot {
   readonly used: number;
   readonly allowed: number;
   readonly left: number;
@@ -118,7 +116,7 @@ export function verdictOf(
     .filter((reason) => reason.limit.effect.kind === 'fail-test')
     .sort((a, b) => a.crossedAtMs - b.crossedAtMs);
   const missing = circumstances
-    ? missingIn(standard, circumstances, new Set([...managed, ...failedExercises.map(({ scope }) => scope)]))
+    ? missingIn(standard, circumstances, new Set([...managed, ...failedExercises.flatMap(({ scope }) => scope ?? [])]))
     : [];
   const stops = circumstances ? stopsIn(standard, circumstances) : [];
   return {
@@ -142,7 +140,7 @@ function toReason({ limit, scope, used, marks, crossedBy }: Use): Reason {
 
 /** The first reason of each exercise; `reasons` in order of their moments. */
 function firstOfEach(reasons: readonly Reason[]): readonly Reason[] {
-  const seen = new Set<string>();
+  const seen = new Set<string | undefined>();
   return reasons.filter(({ scope }) => !seen.has(scope) && seen.add(scope));
 }
 
@@ -154,13 +152,12 @@ function failedExerciseUses(limits: readonly Limit[], failed: readonly Reason[])
     const last = failed[limit.allowed.value];
     const reason = last && {
       limit,
-      scope: '',
       used: failed.length,
       marks: failed.flatMap(({ marks }) => marks),
       crossedBy: last.crossedBy,
       crossedAtMs: last.crossedAtMs,
     };
-    return [{ limit, scope: '', used: failed.length, reason }];
+    return [{ limit, used: failed.length, reason }];
   });
 }
 
@@ -168,12 +165,12 @@ function headroomOf(limits: readonly Limit[], uses: readonly PlainUse[]): readon
   const byLimit = groupBy(uses, ({ limit }) => limit.code);
   return limits.flatMap((limit) => {
     const own = byLimit.get(limit.code);
-    if (own) return own.map((use) => room(use.limit, use.scope, use.used));
-    return limit.scope.kind === 'test' ? [room(limit, '', 0)] : [];
+    if (own) return own.map((use) => room(use, use.used));
+    return limit.scope.kind === 'test' ? [room({ limit }, 0)] : [];
   });
 }
 
-function room(limit: Limit, scope: string, used: number): Headroom {
+function room({ limit, scope }: Slot, used: number): Headroom {
   const allowed = limit.allowed.value;
   return { limit, scope, used, allowed, left: allowed - used };
 }

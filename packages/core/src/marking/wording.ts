@@ -170,6 +170,7 @@ export function limitName(standard: EffectiveStandard, of: Pick<Headroom, 'limit
 
 /** The category, item, class or exercise that a limit holds in; empty for the whole test. */
 export function scopeName(standard: EffectiveStandard, { limit, scope }: Pick<Headroom, 'limit' | 'scope'>): string {
+  if (scope === undefined) return '';
   const named = (list: readonly { readonly code: string; readonly name: string }[] | undefined) =>
     list?.find(({ code }) => code === scope)?.name ?? scope;
   switch (limit.scope.kind) {

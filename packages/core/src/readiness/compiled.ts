@@ -1,5 +1,5 @@
 import { gradeFor } from '../marking/translate';
-import { drawKey, gradesOf, isGraver, rulesOf, tallyKey, type Rules } from '../marking/rules';
+import { cellAt, gradesOf, isGraver, rulesOf, type CapGroup, type Cell, type Slot } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import type { FaultKind } from './evidence';
 
@@ -35,32 +35,34 @@ interface CompiledDraw {
 /** Compiles a standard with its options applied. */
 export function compileStandard(standard: EffectiveStandard): CompiledStandard {
   const rules = rulesOf(standard);
-  const cells = new Map<string, number>();
-  const keys = [...rules.draws.keys()];
-  keys.forEach((key, i) => cells.set(key, i));
-  const uses = new Map<string, { index: number; allowed: number; effect: number; exercise: number }>();
-  const exercises = new Map<string, number>();
-  const capPlaces = new Map<string, number>();
-  const draws: CompiledDraw[][] = keys.map((key) =>
-    (rules.draws.get(key) ?? []).flatMap((draw) => {
-      if (draw.scope === 'by-mark') return [];
-      const [item, grade] = key.split(' ') as [string, string];
-      const { effect, allowed } = draw.limit;
-      const known = uses.get(draw.key);
-      const exercise = known?.exercise ?? exercises.get(draw.scope) ?? exercises.size;
-      if (effect.kind === 'fail-exercise') exercises.set(draw.scope, exercise);
+  const all = [...rules.cells.values()].flatMap((ofItem) => [...ofItem.values()]);
+  const numbers = new Map<Cell, number>(all.map((cell, i) => [cell, i]));
+  const numberOf = (item: string, grade: string): number | undefined => {
+    const cell = cellAt(rules, item, grade);
+    return cell && numbers.get(cell);
+  };
+  const uses = new Map<Slot, { index: number; allowed: number; effect: number; exercise: number }>();
+  const exercises = new Map<string | undefined, number>();
+  const capPlaces: CapPlaces = { of: new Map(), size: 0 };
+  const draws: CompiledDraw[][] = all.map(({ item, grade, cap, draws: ofCell }) =>
+    ofCell.flatMap(({ slot, limit, amount }) => {
+      // What only asks a person decides no simulated test; what an exercise decides, none without exercises.
+      if (limit.effect.kind === 'ask-upgrade' || slot instanceof Map) return [];
+      const own = slot as Slot;
+      const { effect, allowed } = limit;
+      const known = uses.get(own);
+      const exercise = known?.exercise ?? exercises.get(own.scope) ?? exercises.size;
+      if (effect.kind === 'fail-exercise') exercises.set(own.scope, exercise);
       const upgrade = effect.kind === 'upgrade' && isGraver(rules, effect.grade, grade) ? effect.grade : undefined;
       const effectNumber = effectNumbers[effect.kind] ?? nothing;
-      // What only asks a person decides no simulated test.
-      if (effect.kind === 'ask-upgrade') return [];
       const use = known ?? { index: uses.size, allowed: allowed.value, effect: effectNumber, exercise };
-      uses.set(draw.key, use);
+      uses.set(own, use);
       return [
         {
           use: use.index,
-          amount: draw.amount,
-          ...capOf(rules, key, item, draw.key, capPlaces),
-          graver: upgrade === undefined ? -1 : (cells.get(drawKey(item, upgrade)) ?? -1),
+          amount,
+          ...capAt(cap, own, capPlaces),
+          graver: upgrade === undefined ? -1 : (numberOf(item, upgrade) ?? -1),
         },
       ];
     }),
@@ -143,21 +145,28 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
 
   return {
     passes,
-    cellOf: (item, grade) => cells.get(drawKey(item, grade)),
+    cellOf: numberOf,
     cellFor: (code, severity) => {
       const item = rules.items.get(code)?.item;
       const grade = item && gradeFor(gradesOf(standard, item), severity);
-      return grade && cells.get(drawKey(code, grade.code));
+      return grade && numberOf(code, grade.code);
     },
   };
 }
 
+/** Where the counts of each cap stand, by what it holds together and the limit it counts for. */
+interface CapPlaces {
+  readonly of: Map<CapGroup, Map<Slot, number>>;
+  size: number;
+}
+
 /** The cap that a mark falls under within one limit, as numbers. */
-function capOf(rules: Rules, key: string, item: string, useOf: string, places: Map<string, number>) {
-  const cap = rules.caps.get(key);
-  if (!cap) return { cap: -1, free: 0, atMost: Infinity };
-  const place = `${cap.over === 'each' ? tallyKey(cap, item) : cap.code} ${useOf}`;
-  const known = places.get(place) ?? places.size;
-  places.set(place, known);
-  return { cap: known, free: cap.free?.value ?? 0, atMost: cap.atMost?.value ?? Infinity };
+function capAt(group: CapGroup | undefined, slot: Slot, places: CapPlaces) {
+  if (!group) return { cap: -1, free: 0, atMost: Infinity };
+  const ofGroup = places.of.get(group) ?? new Map<Slot, number>();
+  places.of.set(group, ofGroup);
+  const place = ofGroup.get(slot) ?? places.size++;
+  ofGroup.set(slot, place);
+  const { free, atMost } = group.cap;
+  return { cap: place, free: free?.value ?? 0, atMost: atMost?.value ?? Infinity };
 }

@@ -1,5 +1,5 @@
 import { gradeFor } from '../marking/translate';
-import { countsMarks, drawKey, gradesOf, rulesOf } from '../marking/rules';
+import { cellAt, countsMarks, gradesOf, rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import type { FaultKind } from './evidence';
 import type { Posterior } from './posterior';
@@ -51,14 +51,14 @@ function sumsOf(standard: EffectiveStandard, posterior: Posterior): readonly Sum
     const item = rules.items.get(code)?.item;
     const grade = item && gradeFor(gradesOf(standard, item), severity);
     if (!grade) continue;
-    const key = drawKey(code, grade.code);
-    const drawn = (rules.draws.get(key) ?? []).filter(
+    const cell = cellAt(rules, code, grade.code);
+    const drawn = (cell?.draws ?? []).filter(
       ({ limit }) => limit.effect.kind === 'fail-test' && countsMarks(limit.measure),
     );
     if (drawn.length > 1) return undefined;
     const sum = drawn[0] && sums.get(drawn[0].limit.code);
     if (!sum) continue;
-    const cap = rules.caps.get(key);
+    const cap = cell?.cap?.cap;
     const group = cap
       ? (sum.capped.get(cap.code) ?? { atMost: cap.atMost?.value ?? Infinity, counted: 0, outright: 0 })
       : sum.free;

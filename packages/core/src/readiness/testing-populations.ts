@@ -1,5 +1,5 @@
 import { pick, randomFrom } from '../safety-questions/random';
-import { drawKey, gradesOf, rulesOf } from '../marking/rules';
+import { cellAt, gradesOf, rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import { gradeFor } from '../marking/translate';
 import { wholeTest, type Evidence, type FaultKind } from './evidence';
@@ -164,7 +164,7 @@ export function listedBy(standard: EffectiveStandard): Readonly<Record<FaultKind
     [...rules.byBehaviour].flatMap(([behaviour, [first]]) => {
       const grade = gradeFor(gradesOf(rules.standard, first!.item), severity);
       const fits = severity === 'counted' ? grade?.sign === 'counted' : grade?.sign === 'outright';
-      return fits && !rules.caps.has(drawKey(first!.item.code, grade!.code)) ? [behaviour] : [];
+      return fits && !cellAt(rules, first!.item.code, grade!.code)?.cap ? [behaviour] : [];
     });
   return { counted: of('counted'), outright: of('outright') };
 }

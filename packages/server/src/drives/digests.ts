@@ -91,9 +91,9 @@ async function refreshDigest(
       .executeTakeFirst();
     if (numUpdatedRows === 0n || summary.phase !== 'ended') return;
     // The learner who just drove first, then everybody whose figures rest on the school's.
-    for (const subject of [row.learner_id, '']) {
-      await queueJob(trx, { schoolId, kind: 'estimates', subject }, new Date());
-    }
+    const estimates = { schoolId, kind: 'estimates' } as const;
+    await queueJob(trx, { ...estimates, subject: row.learner_id }, new Date());
+    await queueJob(trx, estimates, new Date());
   });
   return summary.phase;
 }

@@ -132,7 +132,7 @@ function callOf(
         const told = typeof about === 'function' ? about(value) : about;
         schoolId = who?.schoolId ?? told.schoolId;
         if (schoolId === undefined) return value;
-        if (restsOn) await queueJob(db, { schoolId, kind: 'estimates', subject: '' }, now);
+        if (restsOn) await queueJob(db, { schoolId, kind: 'estimates' }, now);
         await addDeed(db, {
           schoolId,
           at: now,

@@ -7,8 +7,8 @@ export type JobName = 'estimates';
 export interface JobKey {
   readonly schoolId: string;
   readonly kind: JobName;
-  /** The id of what it is about; empty for the whole school. */
-  readonly subject: string;
+  /** The id of what it is about; absent for the whole school. */
+  readonly subject?: string;
 }
 
 export interface Job extends JobKey {
@@ -16,6 +16,9 @@ export interface Job extends JobKey {
   /** How often it has failed so far. */
   readonly failures: number;
 }
+
+/** The subject of such a row: unlike null, it can stand in a unique key. */
+const wholeSchool = '';
 
 /** Changes that come in one go are worked out together, in milliseconds. */
 const gatherMs = 300;
@@ -29,7 +32,7 @@ const at = (now: Date, laterMs: number) => new Date(now.getTime() + laterMs).toI
  * Puts a job into the queue, in the transaction of what makes it necessary. One that waits already is enough; one that
  * is under way is done once more, since it may have read what was there before.
  */
-export async function queueJob(db: Db, { schoolId, kind, subject }: JobKey, now: Date): Promise<void> {
+export async function queueJob(db: Db, { schoolId, kind, subject = wholeSchool }: JobKey, now: Date): Promise<void> {
   await db
     .insertInto('jobs')
     .values({ school_id: schoolId, kind, subject, queued_at: now.toISOString(), due_at: at(now, gatherMs) })
@@ -60,7 +63,9 @@ export async function takeJob(db: Db, now: Date): Promise<Job | undefined> {
     )
     .returning(['id', 'school_id', 'kind', 'subject', 'failures'])
     .executeTakeFirst();
-  return row && { id: row.id, schoolId: row.school_id, kind: row.kind, subject: row.subject, failures: row.failures };
+  if (!row) return undefined;
+  const { id, school_id: schoolId, kind, subject, failures } = row;
+  return { id, schoolId, kind, failures, ...(subject !== wholeSchool && { subject }) };
 }
 
 /** Takes a finished job out, or lets it wait once more where it was asked for meanwhile. */

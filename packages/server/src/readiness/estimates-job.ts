@@ -25,7 +25,7 @@ export function estimatesWork(keeper: Keeper, workers: Workers, kept: (schoolId:
         keeping.catch(() => undefined);
       });
     });
-    const asked = { schoolId, now: new Date().toISOString(), ...(subject !== '' && { learnerId: subject }) };
+    const asked = { schoolId, now: new Date().toISOString(), ...(subject !== undefined && { learnerId: subject }) };
     try {
       await workers.run({ kind: 'refresh', ...asked, news: port2 }, signal);
       await told;

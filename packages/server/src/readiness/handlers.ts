@@ -7,7 +7,7 @@ export const readinessHandlers = (jobs: Runner): HandlersOf<'schoolReadiness' | 
   async schoolReadiness(call) {
     const { allOfToday, ...view } = await schoolReadiness(call);
     const { schoolId } = call.who;
-    if (!allOfToday) await jobs.queue({ schoolId, kind: 'estimates', subject: '' });
+    if (!allOfToday) await jobs.queue({ schoolId, kind: 'estimates' });
     return { ...view, pending: await jobs.pending(schoolId) };
   },
   readiness: (call, { learnerId }) => readinessInput(call, learnerId),

@@ -14,7 +14,7 @@ export function Side({ compared: { standard, verdict, grades, translations } }: 
       <h2>{verdictSentence(standard, verdict)}</h2>
       <ul>
         {verdict.reasons.map((reason) => (
-          <li key={reason.limit.code + reason.scope}>
+          <li key={`${reason.limit.code} ${reason.scope}`}>
             {reasonSentence(standard, reason)}{' '}
             <span className="muted">Decided by {crossingWords(standard, reason)}.</span>
           </li>

@@ -37,7 +37,7 @@ export function Reasons({ standard, verdict, write }: Props) {
               </li>
             ))}
             {verdict.reasons.map((reason) => (
-              <li key={reason.limit.code + reason.scope} className={styles.line}>
+              <li key={`${reason.limit.code} ${reason.scope}`} className={styles.line}>
                 <span>{reasonSentence(standard, reason)}</span>
                 <span className="muted">
                   Decided at {clockTime(reason.crossedAtMs)} by {crossingWords(standard, reason)}.
@@ -69,7 +69,7 @@ export function Reasons({ standard, verdict, write }: Props) {
               return (
                 <li key={question.scope} className={styles.question}>
                   <span>
-                    {itemName(standard, question.scope)}, {question.used} times on one drive. A habit may weigh more
+                    {scopeName(standard, question)}, {question.used} times on one drive. A habit may weigh more
                     than its parts; nothing changes unless you say so.
                   </span>
                   {grade && (
@@ -133,7 +133,7 @@ export function Reasons({ standard, verdict, write }: Props) {
         <Section title="Close to a limit">
           <Rows>
             {near.map((room) => (
-              <li key={room.limit.code + room.scope} className={styles.line}>
+              <li key={`${room.limit.code} ${room.scope}`} className={styles.line}>
                 {limitName(standard, room)}: {room.used} of {room.allowed} used.
               </li>
             ))}
