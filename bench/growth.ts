@@ -12,7 +12,7 @@ import type { EventBody } from '../packages/core/src/drive/event';
 import { foldDrive } from '../packages/core/src/drive/fold';
 import { fullTest } from '../packages/core/src/drive/testing';
 import { judgeDrive } from '../packages/core/src/marking/judge';
-import { rulesOf } from '../packages/core/src/marking/rules';
+import { allCells, rulesOf } from '../packages/core/src/marking/rules';
 import { tally, templates } from '../packages/core/src/marking/testing-standards';
 import { judgeUnder } from '../packages/core/src/marking/translate';
 import { createSchool } from '../packages/server/src/accounts/store';
@@ -37,11 +37,11 @@ try {
 
 async function measureDrives(): Promise<void> {
   const sizes = [10, 100, 1000, 2000];
-  const keys = [...rulesOf(tally).draws.keys()].map((key) => key.split(' ') as [string, string]);
+  const keys = allCells(rulesOf(tally));
   const logs = sizes.map((n) =>
     fullTest(
       Array.from({ length: n - 4 }, (_, i): EventBody => {
-        const [item, grade] = keys[(i * 7) % keys.length]!;
+        const { item, grade } = keys[(i * 7) % keys.length]!;
         return { type: 'mark', item, grade };
       }),
     ),

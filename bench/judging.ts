@@ -8,7 +8,7 @@ import type { DriveEvent, EventBody } from '../packages/core/src/drive/event';
 import { foldDrive } from '../packages/core/src/drive/fold';
 import { fullTest } from '../packages/core/src/drive/testing';
 import { judgeDrive } from '../packages/core/src/marking/judge';
-import { rulesOf } from '../packages/core/src/marking/rules';
+import { allCells, rulesOf } from '../packages/core/src/marking/rules';
 import { addMark, scoreMarks, type Score } from '../packages/core/src/marking/score';
 import { tally, templates } from '../packages/core/src/marking/testing-standards';
 import { judgeUnder } from '../packages/core/src/marking/translate';
@@ -61,9 +61,9 @@ console.log(
 
 /** A drive of n events: mostly marks, with pins, strikes, regrades and prompts among them. */
 function driveOf(n: number): readonly DriveEvent[] {
-  const keys = [...rulesOf(tally).draws.keys()].map((key) => key.split(' ') as [string, string]);
+  const keys = allCells(rulesOf(tally));
   const bodies = Array.from({ length: n - 4 }, (_, i): EventBody => {
-    const [item, grade] = keys[(i * 7) % keys.length]!;
+    const { item, grade } = keys[(i * 7) % keys.length]!;
     if (i % 11 === 5) return { type: 'strike', target: `e${i - 1}`, reason: 'Wrong cell' };
     if (i % 13 === 6) return { type: 'regrade', target: `e${i - 2}`, grade: 'driving' };
     if (i % 17 === 7) return { type: 'pin' };

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { rulesOf } from '../marking/rules';
+import { allCells, rulesOf } from '../marking/rules';
 import { tally } from '../marking/testing-standards';
 import {
   attemptResults,
@@ -12,9 +12,7 @@ import {
 } from './event-kinds';
 import type { DriveEvent, EventBody } from './event';
 
-const keys = [...rulesOf(tally).cells].flatMap(([item, grades]) =>
-  [...grades.keys()].map((grade) => [item, grade] as const),
-);
+const keys = allCells(rulesOf(tally)).map(({ item, grade }) => [item, grade] as const);
 
 /** A mark that the tally standard knows. */
 export const anyMark: fc.Arbitrary<EventBody> = fc

@@ -1,4 +1,4 @@
-import { cellAt, countsMarks, gradesOf, rulesOf, type CapGroup, type Slot } from './rules';
+import { allCells, cellAt, countsMarks, gradesOf, rulesOf, type CapGroup, type Slot } from './rules';
 import type { Cap, Category, Item, Limit, LimitMeasure, EffectiveStandard } from './standard';
 
 type Add = (path: string, cause: string) => void;
@@ -64,7 +64,7 @@ function checkOutright(standard: EffectiveStandard, add: Add): void {
 function checkCappedPoints(standard: EffectiveStandard, add: Add): void {
   const worth = new Map<CapGroup, Map<Slot, number>>();
   const told = new Set<Cap>();
-  for (const { cap: group, draws } of [...rulesOf(standard).cells.values()].flatMap((of) => [...of.values()])) {
+  for (const { cap: group, draws } of allCells(rulesOf(standard))) {
     if (!group?.cap.atMost) continue;
     const { cap } = group;
     const ofGroup = worth.get(group) ?? new Map<Slot, number>();

@@ -58,6 +58,11 @@ export function cellAt({ cells }: Pick<Rules, 'cells'>, item: string, grade: str
   return cells.get(item)?.get(grade);
 }
 
+/** Every cell, in the standard's order. */
+export function allCells({ cells }: Pick<Rules, 'cells'>): readonly Cell[] {
+  return [...cells.values()].flatMap((ofItem) => [...ofItem.values()]);
+}
+
 const compiled = new WeakMap<EffectiveStandard, Rules>();
 
 /** Compiles a standard; asking again for the same object costs nothing. */

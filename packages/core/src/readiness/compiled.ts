@@ -1,5 +1,5 @@
 import { gradeFor } from '../marking/translate';
-import { cellAt, gradesOf, isGraver, rulesOf, type CapGroup, type Cell, type Slot } from '../marking/rules';
+import { allCells, cellAt, gradesOf, isGraver, rulesOf, type CapGroup, type Cell, type Slot } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import type { FaultKind } from './evidence';
 
@@ -35,7 +35,7 @@ interface CompiledDraw {
 /** Compiles a standard with its options applied. */
 export function compileStandard(standard: EffectiveStandard): CompiledStandard {
   const rules = rulesOf(standard);
-  const all = [...rules.cells.values()].flatMap((ofItem) => [...ofItem.values()]);
+  const all = allCells(rules);
   const numbers = new Map<Cell, number>(all.map((cell, i) => [cell, i]));
   const numberOf = (item: string, grade: string): number | undefined => {
     const cell = cellAt(rules, item, grade);

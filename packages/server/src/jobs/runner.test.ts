@@ -42,7 +42,7 @@ function begin(): Runner {
   runner = runnerOf(
     keeper,
     {
-      estimates: ({ subject }, during) =>
+      estimates: ({ subject = 'school' }, during) =>
         new Promise((resolve, reject) => {
           during.signal.addEventListener('abort', () => reject(new Error('broken off')));
           held.push({ subject, during, end: (error) => (error ? reject(error) : resolve()) });

@@ -8,7 +8,6 @@ import {
   crossingWords,
   describeMissing,
   describeStop,
-  itemName,
   limitName,
   reasonSentence,
   scopeName,
