@@ -1,4 +1,4 @@
-/** The arrows of the house run one way: core <- contract <- server, web, cli. */
+/** The arrows of the house run one way: core <- contract, words <- server, web, cli. */
 const only = (name, comment, from, allowed) => ({
   name,
   comment,
@@ -22,22 +22,28 @@ module.exports = {
       '^packages/(core|contract)/src|node_modules/(class-|reflect-)',
     ),
     only(
+      'words-on-core',
+      'words import core, and what knows plurals and languages',
+      '^packages/words/src',
+      '^packages/(core|words)/src|node_modules/i18next',
+    ),
+    only(
       'server-below-web',
-      'server imports contract and core',
+      'server imports contract, core and words',
       '^packages/server/src',
-      '^packages/(core|contract|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|zlib|worker_threads|timers/promises)$',
+      '^packages/(core|contract|words|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|zlib|worker_threads|timers/promises)$',
     ),
     only(
       'web-on-contract',
-      'web imports contract and core, and nothing of Node',
+      'web imports contract, core and words, and nothing of Node',
       '^packages/web/src',
-      '^packages/(core|contract|web)/src|node_modules|^virtual:pwa-register$',
+      '^packages/(core|contract|words|web)/src|node_modules|^virtual:pwa-register$',
     ),
     { name: 'cli-not-on-web', severity: 'error', from: { path: '^packages/cli/src' }, to: { path: '^packages/web' } },
     {
       name: 'nothing-on-cli',
       severity: 'error',
-      from: { path: '^packages/(core|contract|server|web)' },
+      from: { path: '^packages/(core|contract|words|server|web)' },
       to: { path: '^packages/cli' },
     },
     {

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import type { ErrorBody } from '@jasperwren/contract/errors';
 import { fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 
@@ -15,7 +16,7 @@ export interface ApiError {
 const unreachable: ApiError = {
   status: 0,
   code: 'unreachable',
-  message: 'The server cannot be reached. What you marked is kept on this device; try again when you are connected.',
+  message: t('theServerCannotBeReachedWhat'),
 };
 
 let csrfToken = '';
@@ -55,5 +56,5 @@ export function apiError(error: unknown): ApiError | undefined {
   if (!error) return undefined;
   return typeof error === 'object' && 'code' in error && 'message' in error
     ? (error as ApiError)
-    : { ...unreachable, code: 'unknown', message: 'Something went wrong. Nothing was changed; try again.' };
+    : { ...unreachable, code: 'unknown', message: t('somethingWentWrongNothingWasChanged') };
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { GradeSign, EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -34,7 +35,7 @@ export default function AreaChart({ drives, standards, name }: Props) {
   const narrow = useMediaQuery('(max-width: 700px)');
   const figure = useMemo(() => areaFigure(drives, standards, name), [drives, standards, name]);
   const chart = useMemo(() => {
-    const t = tokens[theme];
+    const colour = tokens[theme];
     const { dots, areas, drives: columns } = figure;
     return {
       data: [
@@ -45,9 +46,9 @@ export default function AreaChart({ drives, standards, name }: Props) {
           y: dots.map(({ area }) => area),
           text: dots.map(({ count }) => String(count)),
           textposition: 'middle right' as const,
-          textfont: { color: t.ink, size: 13 },
+          textfont: { color: colour.ink, size: 13 },
           marker: {
-            color: dots.map(({ worst }) => t[colours[worst]]),
+            color: dots.map(({ worst }) => colour[colours[worst]]),
             symbol: dots.map(({ worst }) => shapes[worst]),
             size: dots.map(({ count }) => 11 + 3 * Math.min(count, 5)),
             opacity: 1,
@@ -61,20 +62,20 @@ export default function AreaChart({ drives, standards, name }: Props) {
         height: 90 + rowPx * areas.length,
         margin: { l: 10, r: 20, t: 10, b: narrow ? 48 : 64 },
         xaxis: {
-          title: { text: narrow ? 'drive' : 'drive, and its date', standoff: 12 },
+          title: { text: narrow ? 'drive' : t('driveAndItsDate'), standoff: 12 },
           tickangle: 0,
           tickvals: columns.map((_, i) => i),
           ticktext: narrow ? columns.map((_, i) => String(i + 1)) : [...columns],
           range: [-0.5, Math.max(columns.length, 6) - 0.5],
           fixedrange: true,
           zeroline: false,
-          gridcolor: t.sunk,
+          gridcolor: colour.sunk,
         },
         yaxis: {
           categoryorder: 'array' as const,
           categoryarray: [...areas].reverse(),
           fixedrange: true,
-          gridcolor: t.rule,
+          gridcolor: colour.rule,
           automargin: true,
         },
       },
@@ -85,10 +86,7 @@ export default function AreaChart({ drives, standards, name }: Props) {
     <figure style={{ margin: 0 }}>
       <figcaption>
         <p>{figure.sentence}</p>
-        <p className="muted">
-          Number of marks in each area. A dot stands for driving faults, a triangle for at least one fault that fails at
-          once.
-        </p>
+        <p className="muted">{t('numberOfMarksInEachArea')}</p>
       </figcaption>
       <Chart label={figure.sentence} {...chart} />
     </figure>

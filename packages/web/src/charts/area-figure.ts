@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { GradeSign, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import dayjs from 'dayjs';
@@ -61,13 +62,21 @@ function sentenceFor(
   name: string,
 ): string {
   const [top] = areas;
-  if (ended.length === 0) return `${name} has not finished a drive yet.`;
-  if (!top) return `${name} has no marks on ${ended.length === 1 ? 'the only drive' : `${ended.length} drives`}.`;
+  if (ended.length === 0) return t('nameHasNotFinishedADrive', { name });
+  if (!top)
+    return t('nameHasNoMarksOnPart', {
+      name,
+      part: ended.length === 1 ? t('theOnlyDrive') : t('countDrives', { count: ended.length }),
+    });
   const all = totals.get(top) ?? 0;
-  const onDrives = `Most marks: ${top.toLowerCase()}, ${all} on ${ended.length === 1 ? 'one drive' : `${ended.length} drives`}`;
+  const onDrives = t('mostMarksTopAllOnPart', {
+    top: top.toLowerCase(),
+    all,
+    part: ended.length === 1 ? t('oneDrive') : t('countDrives', { count: ended.length }),
+  });
   if (ended.length <= lately) return `${onDrives}.`;
   const recent = dots
     .filter(({ area, drive }) => area === top && drive >= ended.length - lately)
     .reduce((sum, { count }) => sum + count, 0);
-  return `${onDrives}, ${recent === 0 ? 'none' : recent} of them on the last three.`;
+  return t('onDrivesPartOfThemOnThe', { onDrives, part: recent === 0 ? 'none' : recent });
 }

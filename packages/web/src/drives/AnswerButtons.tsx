@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/drives';
 import Button from '@mui/material/Button';
 import { isLastTry, type Asked } from '@jasperwren/core/marking/asked';
 import styles from './answers.module.css';
@@ -13,15 +14,15 @@ export function AnswerButtons({ asked, onAnswer }: Props) {
   const { name } = asked.rule;
   return (
     <span className={styles.answers}>
-      <Button variant="outlined" aria-label={`${name}: right`} onClick={() => onAnswer(true)}>
-        Right
+      <Button variant="outlined" aria-label={t('nameRight', { name })} onClick={() => onAnswer(true)}>
+        {t('right')}
       </Button>
       <Button
         variant="outlined"
-        aria-label={`${name}: ${isLastTry(asked) ? 'wrong' : 'wrong, try again'}`}
+        aria-label={`${name}: ${isLastTry(asked) ? 'wrong' : t('wrongTryAgain')}`}
         onClick={() => onAnswer(false)}
       >
-        {isLastTry(asked) ? 'Wrong' : 'Wrong, try again'}
+        {isLastTry(asked) ? t('wrong') : t('wrongTryAgain2')}
       </Button>
     </span>
   );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/drives';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -65,7 +66,7 @@ export function ChooseDrive({
     void navigate(`/drive/${driveId}/desk`);
   };
   return (
-    <Section title="A new mock test">
+    <Section title={t('aNewMockTest')}>
       <div className={styles.columns}>
         <div className={form.form}>
           <Autocomplete
@@ -77,22 +78,22 @@ export function ChooseDrive({
             renderInput={(props) => (
               <TextField
                 {...props}
-                label="Learner"
+                label={t('learner')}
                 error={asked && !learner}
-                helperText={asked && !learner ? 'Choose who drives.' : undefined}
+                helperText={asked && !learner ? t('chooseWhoDrives') : undefined}
               />
             )}
           />
           <TextField
             select
-            label="Marking standard"
+            label={t('markingStandard')}
             value={standard.id}
             onChange={(event) => setChosenStandard(event.target.value)}
             helperText={standard.summary}
           >
             {standards.map(({ id, name, version }) => (
               <MenuItem key={id} value={id}>
-                {name}, version {version}
+                {t('nameVersionVersion', { name, version })}
               </MenuItem>
             ))}
           </TextField>
@@ -105,35 +106,33 @@ export function ChooseDrive({
               getOptionLabel={({ name }) => name}
               isOptionEqualToValue={(a, b) => a.id === b.id}
               renderInput={(props) => (
-                <TextField {...props} label="Who else marks" helperText="They may mark from a device of their own." />
+                <TextField {...props} label={t('whoElseMarks')} helperText={t('theyMayMarkFromADevice')} />
               )}
             />
           )}
           <p>
-            About {standard.length.totalMin.value} min
-            {standard.length.independentMin && `, ${standard.length.independentMin.value} of them independent`}. The
-            clock starts as the car moves off.
+            {t('aboutTotalMinMin', { totalMin: standard.length.totalMin.value })}
+            {standard.length.independentMin &&
+              t('independentMinOfThemIndependent', { independentMin: standard.length.independentMin.value })}
+            {t('theClockStartsAsTheCar')}
           </p>
           <div className={form.actions}>
             {briefed && (
               <Button variant="contained" disabled={starting} onClick={() => void start(true)}>
-                Begin with the briefing
+                {t('beginWithTheBriefing')}
               </Button>
             )}
             <Button variant={briefed ? 'outlined' : 'contained'} disabled={starting} onClick={() => void start(false)}>
-              Start the drive
+              {t('startTheDrive')}
             </Button>
           </div>
         </div>
-        <aside className={styles.cautions} aria-label="Cautions">
-          <h3>Before you move</h3>
+        <aside className={styles.cautions} aria-label={t('cautions')}>
+          <h3>{t('beforeYouMove')}</h3>
           <ul>
-            <li>
-              Your eyes belong to the road. While the car moves, touch nothing but the pin; name it when you have
-              stopped. Somebody in the back may mark live.
-            </li>
-            <li>Take control whenever it is needed. No mark is worth a risk; afterwards stop somewhere safe.</li>
-            <li>Rules differ by place and change: check what your authority publishes today.</li>
+            <li>{t('yourEyesBelongToTheRoad')}</li>
+            <li>{t('takeControlWheneverItIsNeeded')}</li>
+            <li>{t('rulesDifferByPlaceAndChange')}</li>
           </ul>
         </aside>
       </div>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/drives';
 import Button from '@mui/material/Button';
 import type { Double, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
@@ -18,24 +19,28 @@ interface Props {
 export function DoubleRow({ double: { first, second }, standard, onStrike, onKeepBoth }: Props) {
   const nameOf = usePeople();
   const words = ({ grade, atMs, by }: Mark) =>
-    `${rulesOf(standard).grades.get(grade)?.name ?? grade} at ${clockTime(atMs)} by ${nameOf(by)}`;
+    t('getAtTimeByNameOf', {
+      get: rulesOf(standard).grades.get(grade)?.name ?? grade,
+      time: clockTime(atMs),
+      nameOf: nameOf(by),
+    });
   return (
     <li className={styles.double}>
       <span>
-        <b>{itemName(standard, first.item)}: marked twice?</b>
-        <small>
-          {words(first)}; {words(second)}. The graver counts until you say.
-        </small>
+        <b>{t('faultMarkedTwice', { fault: itemName(standard, first.item) })}</b>
+        <small>{t('wordsWords2TheGraverCountsUntil', { words: words(first), words2: words(second) })}</small>
       </span>
       <span className={styles.actions}>
         <Button variant="outlined" onClick={() => onStrike(second.id)}>
-          Keep the {rulesOf(standard).grades.get(first.grade)?.short} of {clockTime(first.atMs)}
+          {t('keepThe')} {rulesOf(standard).grades.get(first.grade)?.short}{' '}
+          {t('ofTime', { time: clockTime(first.atMs) })}
         </Button>
         <Button variant="outlined" onClick={() => onStrike(first.id)}>
-          Keep the {rulesOf(standard).grades.get(second.grade)?.short} of {clockTime(second.atMs)}
+          {t('keepThe')} {rulesOf(standard).grades.get(second.grade)?.short}{' '}
+          {t('ofTime', { time: clockTime(second.atMs) })}
         </Button>
         <Button variant="outlined" onClick={onKeepBoth}>
-          Two faults
+          {t('twoFaults')}
         </Button>
       </span>
     </li>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/drives';
 import Button from '@mui/material/Button';
 import { Link, useSearchParams } from 'react-router';
 import { api } from '../base/api';
@@ -16,15 +17,15 @@ export default function DrivePage() {
   const unfinished = useUnfinishedHere();
   const failed = error ?? standardsError;
   return (
-    <Page title="Drive">
+    <Page title={t('drive')}>
       {unfinished.length > 0 && (
-        <Section title="Under way on this device">
+        <Section title={t('underWayOnThisDevice')}>
           <Rows>
             {unfinished.map(({ id, learnerName }) => (
               <li key={id} className={styles.open}>
                 <span>{learnerName}</span>
                 <Button variant="text" component={Link} to={`/drive/${id}/desk`}>
-                  Go on with {firstName(learnerName)}
+                  {t('goOnWithName', { name: firstName(learnerName) })}
                 </Button>
               </li>
             ))}
@@ -40,16 +41,16 @@ export default function DrivePage() {
           }}
         />
       )}
-      {!failed && (!learners || !standards) && <Loading what="learners and standards" />}
+      {!failed && (!learners || !standards) && <Loading what={t('learnersAndStandards')} />}
       {learners?.length === 0 && (
         <Empty
           action={
             <Button variant="contained" component={Link} to="/learners/new">
-              Add a learner
+              {t('addALearner')}
             </Button>
           }
         >
-          A drive needs a learner. Add one first.
+          {t('aDriveNeedsALearnerAdd')}
         </Empty>
       )}
       {learners && learners.length > 0 && standards && (

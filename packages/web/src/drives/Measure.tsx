@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/drives';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { Mark } from '@jasperwren/core/drive/drive';
@@ -21,11 +22,11 @@ export function Measure({ standard, mark, onMeasured }: Props) {
   const { quantity, unit, bands } = measured;
   const measure = () => {
     const value = Number(typed.replace(',', '.'));
-    if (typed.trim() === '' || !Number.isFinite(value) || value < 0) return setSaid(`A number of ${unit}, 0 or more.`);
+    if (typed.trim() === '' || !Number.isFinite(value) || value < 0) return setSaid(t('aNumberOfUnit0Or', { unit }));
     const grade = gradeOfValue(measured, value);
-    if (grade === undefined) return setSaid(`${value} ${unit} is within what is allowed: strike the mark.`);
+    if (grade === undefined) return setSaid(t('valueUnitIsWithinWhatIs', { value, unit }));
     setSaid('');
-    onMeasured(grade, value, `Measured: ${value} ${unit}`);
+    onMeasured(grade, value, t('measuredValueUnit', { value, unit }));
   };
   const grades = bands.map((band) => {
     const name = standard.grades.find(({ code }) => code === band.grade)?.name ?? band.grade;
@@ -50,7 +51,7 @@ export function Measure({ standard, mark, onMeasured }: Props) {
         sx={{ width: '18rem' }}
       />
       <Button type="submit" variant="outlined" sx={{ minHeight: 40 }}>
-        Grade by it
+        {t('gradeByIt')}
       </Button>
     </form>
   );

@@ -1,9 +1,10 @@
+import { t } from '@jasperwren/words/drives';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { familiarities } from '@jasperwren/core/drive/event-kinds';
 import type { Familiarity } from '@jasperwren/core/drive/event';
 
-const names: Readonly<Record<Familiarity, string>> = { known: 'Known', partly: 'In part', new: 'New' };
+const names: Readonly<Record<Familiarity, string>> = { known: t('known'), partly: t('inPart'), new: t('new') };
 
 interface Props {
   readonly familiarity: Familiarity | undefined;
@@ -17,7 +18,7 @@ export function RoadsChoice({ familiarity, onChoose }: Props) {
       exclusive
       value={familiarity ?? null}
       onChange={(_, value: Familiarity | null) => value && onChoose(value)}
-      aria-label="How well were the roads known?"
+      aria-label={t('howWellWereTheRoadsKnown')}
     >
       {familiarities.map((one) => (
         <ToggleButton key={one} value={one}>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learn';
 import { useParams } from 'react-router';
 import { api } from '../base/api';
 import { SharedView } from '../drives/public';
@@ -7,5 +8,5 @@ export default function LearnDebriefPage() {
   const { shareId = '' } = useParams();
   const { data, error, refetch } = api.useMyDebriefQuery({ shareId });
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  return data ? <SharedView shared={data} /> : <Loading what="the debrief" />;
+  return data ? <SharedView shared={data} /> : <Loading what={t('theDebrief')} />;
 }

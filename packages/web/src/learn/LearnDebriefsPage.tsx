@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learn';
 import { Link } from 'react-router';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { api } from '../base/api';
@@ -11,17 +12,17 @@ import styles from './learn.module.css';
 export default function LearnDebriefsPage() {
   const { data, error, refetch } = api.useMyDebriefsQuery();
   return (
-    <Page title="Debriefs">
+    <Page title={t('debriefs')}>
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what="your debriefs" />}
-      {data?.length === 0 && <Empty>Nothing has been shared with you yet. Ask after your next mock test.</Empty>}
+      {!error && !data && <Loading what={t('yourDebriefs')} />}
+      {data?.length === 0 && <Empty>{t('nothingHasBeenSharedWithYou')}</Empty>}
       {data && data.length > 0 && (
         <Rows>
           {data.map(({ id, startedAt, expiresAt, outcome }) => (
             <li key={id} className={styles.debrief}>
               <Link to={`/learn/debriefs/${id}`}>{longDate(startedAt)}</Link>
               <OutcomeWord outcome={outcome as Outcome} />
-              <span className="muted">to be read until {longDate(expiresAt)}</span>
+              <span className="muted">{t('toBeReadUntilDate', { date: longDate(expiresAt) })}</span>
             </li>
           ))}
         </Rows>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learn';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { DrillSession, NumbersRound, Standing } from '../safety-questions/public';
@@ -14,41 +15,43 @@ export default function LearnPage() {
   const back = () => setDoing(undefined);
   if (doing === 'drill')
     return (
-      <Page title="Ten minutes">
+      <Page title={t('tenMinutes')}>
         <DrillSession source={source} onDone={back} />
       </Page>
     );
   if (doing === 'numbers')
     return (
-      <Page title="Numbers">
+      <Page title={t('numbers')}>
         <NumbersRound onDone={back} />
       </Page>
     );
   const { unsent } = source.reviews;
   return (
     <Page
-      title={`Hello ${me.firstName}`}
+      title={t('helloFirstName', { firstName: me.firstName })}
       over={me.school}
       sub={
-        me.testDate ? `Your test is on ${longDate(me.testDate)}, ${fromToday(me.testDate)}.` : 'No test is booked yet.'
+        me.testDate
+          ? t('yourTestIsOnDateWhen', { date: longDate(me.testDate), when: fromToday(me.testDate) })
+          : t('noTestIsBookedYet')
       }
     >
       <Standing source={source} />
       <div className={styles.start}>
         <Button variant="contained" size="large" onClick={() => setDoing('drill')}>
-          Drill for ten minutes
+          {t('drillForTenMinutes')}
         </Button>
         <Button variant="outlined" size="large" onClick={() => setDoing('numbers')}>
-          Numbers, quick-fire
+          {t('numbersQuickFire')}
         </Button>
       </div>
       {unsent > 0 && (
         <p role="status" className="muted">
-          {counted(unsent, 'answer is', 'answers are')} kept on this device until the server can be reached.
+          {t('countedKeptOnThisDeviceUntil', { counted: t('answersAre', { count: unsent }) })}
         </p>
       )}
       {me.workOn.length > 0 && (
-        <Section title="Work on next">
+        <Section title={t('workOnNext')}>
           <Rows>
             {me.workOn.map((item) => (
               <li key={item} className={styles.line}>

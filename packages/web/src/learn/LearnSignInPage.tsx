@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learn';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -14,7 +15,7 @@ export default function LearnSignInPage() {
   const [code, setCode] = useState(params.get('code') ?? '');
   const [signIn, { isLoading, error }] = api.useLearnerSignInMutation();
   return (
-    <Page title="Your drill" sub="Your instructor gives you a code. It works once and keeps you signed in here.">
+    <Page title={t('yourDrill')} sub={t('yourInstructorGivesYouACode')}>
       <form
         className={form.form}
         onSubmit={(event) => {
@@ -25,7 +26,7 @@ export default function LearnSignInPage() {
         }}
       >
         <TextField
-          label="Code"
+          label={t('code')}
           value={code}
           onChange={(event) => setCode(event.target.value)}
           error={error !== undefined}
@@ -34,7 +35,7 @@ export default function LearnSignInPage() {
         />
         <div className={form.actions}>
           <Button type="submit" variant="contained" disabled={isLoading || code.trim().length < 6}>
-            Sign in
+            {t('signIn')}
           </Button>
         </div>
       </form>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learners';
 import type { LearnerInput, LearnerView } from '@jasperwren/contract/learners';
 import { enqueueSnackbar } from 'notistack';
 import { useCallback, useState } from 'react';
@@ -24,11 +25,11 @@ export default function EditLearnerPage() {
   const navigate = useNavigate();
   const { data: learner, error, refetch } = api.useLearnerQuery({ learnerId });
   const onSaved = useCallback(() => {
-    enqueueSnackbar('Saved.');
+    enqueueSnackbar(t('saved'));
     void navigate(`/learners/${learnerId}`, { replace: true });
   }, [navigate, learnerId]);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!learner) return <Loading what="the learner" />;
+  if (!learner) return <Loading what={t('theLearner')} />;
   return <Edit learner={learner} onSaved={onSaved} />;
 }
 
@@ -51,17 +52,17 @@ function Edit({ learner: first, onSaved }: { readonly learner: LearnerView; read
     if (data) setSaved(data);
   };
   return (
-    <Page title={`Edit ${learner.name}`}>
+    <Page title={t('editLearner', { learner: learner.name })}>
       <LearnerForm
         initial={fieldsOf(learner)}
-        action="Save"
+        action={t('save')}
         onSave={(input) => save(input, learner.version)}
         onSaved={onSaved}
         saved={saved}
       />
       {clash && (
         <Conflict
-          what="this learner"
+          what={t('thisLearner')}
           clashes={clashesOf<keyof typeof labels, Partial<Fields>>(
             labels,
             fieldsOf(learner),

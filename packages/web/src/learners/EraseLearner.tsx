@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learners';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -41,42 +42,40 @@ export function EraseLearner({ id, name, onClose }: Props) {
   if (receipt)
     return (
       <Dialog open aria-labelledby="erased">
-        <DialogTitle id="erased">The learner is erased</DialogTitle>
+        <DialogTitle id="erased">{t('theLearnerIsErased')}</DialogTitle>
         <DialogContent>
           <p>
-            {counted(receipt.erased['drives'] ?? 0, 'drive', 'drives')} with{' '}
-            {counted(receipt.erased['events'] ?? 0, 'event', 'events')},{' '}
-            {counted(receipt.erased['sheets'] ?? 0, 'result sheet', 'result sheets')},{' '}
-            {counted(receipt.erased['lessons'] ?? 0, 'lesson', 'lessons')} and{' '}
-            {counted(receipt.erased['reviews'] ?? 0, 'answer', 'answers')} are gone. Other devices forget them at their
-            next contact.
+            {t('countedWithCounted2Counted3Counted4And', {
+              counted: t('drives', { count: receipt.erased['drives'] ?? 0 }),
+              counted2: t('events', { count: receipt.erased['events'] ?? 0 }),
+              counted3: t('resultSheets', { count: receipt.erased['sheets'] ?? 0 }),
+              counted4: t('lessons', { count: receipt.erased['lessons'] ?? 0 }),
+              counted5: t('answers', { count: receipt.erased['reviews'] ?? 0 }),
+            })}
           </p>
           <p>
-            The receipt, which names nobody: <b>{receipt.id}</b>
+            {t('theReceiptWhichNamesNobody')} <b>{receipt.id}</b>
           </p>
         </DialogContent>
         <DialogActions>
           <Button variant="contained" onClick={leave}>
-            Done
+            {t('done')}
           </Button>
         </DialogActions>
       </Dialog>
     );
   return (
     <TypedNameDialog
-      title={`Erase ${name}?`}
+      title={t('eraseName', { name })}
       name={name}
-      keep={`Keep ${name}`}
-      go="Erase for good"
+      keep={t('keepName', { name })}
+      go={t('eraseForGood')}
       busy={isLoading}
       error={error}
       onGo={(typed) => void go(typed)}
       onClose={onClose}
     >
-      <p>
-        Everything goes: drives, results, lessons, answers, notes, shared links. It cannot be undone, and a later
-        restore of a backup does not bring it back. If they have asked for a copy, save it first.
-      </p>
+      <p>{t('everythingGoesDrivesResultsLessonsAnswers')}</p>
     </TypedNameDialog>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learners';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { LearnerInput, type LearnerView } from '@jasperwren/contract/learners';
@@ -14,15 +15,15 @@ import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 
 /** What each field is called, here and where two people have changed it. */
 export const labels = {
-  name: 'Name',
-  instructorId: 'Instructor',
-  transmission: 'Gearbox',
-  standardId: 'Marking standard',
-  testDate: 'Test date',
-  testCentre: 'Test centre',
+  name: t('name'),
+  instructorId: t('instructor'),
+  transmission: t('gearbox'),
+  standardId: t('markingStandard'),
+  testDate: t('testDate2'),
+  testCentre: t('testCentre'),
   email: 'E-mail',
-  phone: 'Phone',
-  notes: 'Notes',
+  phone: t('phone'),
+  notes: t('notes'),
 } as const;
 
 interface Props {
@@ -40,7 +41,7 @@ interface Props {
 export function LearnerForm({ initial, ...props }: Props) {
   const { data: standards, error, refetch } = api.useStandardsQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!standards) return <Loading what="the standards" />;
+  if (!standards) return <Loading what={t('theStandards')} />;
   return <Fields initial={{ standardId: standards[0]?.id ?? '', ...initial }} standards={standards} {...props} />;
 }
 
@@ -83,12 +84,12 @@ function Fields({
     if (saved) onSaved(saved);
   }, [saved, onSaved]);
   return (
-    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Learner">
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('learner')}>
       <Field control={control} name="name" label={labels.name} autoComplete="off" required />
       <div className={form.pair}>
         <Field control={control} name="transmission" label={labels.transmission} select>
-          <MenuItem value="manual">Manual</MenuItem>
-          <MenuItem value="automatic">Automatic</MenuItem>
+          <MenuItem value="manual">{t('manual')}</MenuItem>
+          <MenuItem value="automatic">{t('automatic')}</MenuItem>
         </Field>
         <Field control={control} name="standardId" label={labels.standardId} select>
           {standards.map(({ id, name }) => (
@@ -116,23 +117,23 @@ function Fields({
       <Field
         control={control}
         name="notes"
-        label="Notes"
+        label={t('notes')}
         multiline
         minRows={3}
-        helperText="Kept with the learner’s record. Write nothing here that the learner may not read."
+        helperText={t('keptWithTheLearnersRecordWrite')}
       />
       {failure && (
         <p role="alert" className={form.error}>
           {failure.message}
         </p>
       )}
-      <Unsaved blocker={blocker} what="typed" />
+      <Unsaved blocker={blocker} what={t('typed')} />
       <div className={form.actions}>
         <Button type="submit" variant="contained" disabled={isSubmitting}>
           {action}
         </Button>
         <Button variant="text" onClick={() => void navigate(-1)}>
-          Cancel
+          {t('cancel')}
         </Button>
       </div>
     </form>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learners';
 import Button from '@mui/material/Button';
 import EmojiFlagsOutlined from '@mui/icons-material/EmojiFlagsOutlined';
 import type { DriveSummary } from '@jasperwren/contract/drives';
@@ -19,43 +20,49 @@ export default function LearnerPage() {
   const { data: learner, error, refetch } = api.useLearnerQuery({ learnerId });
   const { data: standards } = api.useStandardsQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!learner) return <Loading what="the learner" />;
+  if (!learner) return <Loading what={t('theLearner')} />;
   const standard = standards?.find(({ id }) => id === learner.standardId);
   return (
     <Page
       title={learner.name}
       sub={
         learner.testDate
-          ? `Test on ${longDate(learner.testDate)}, ${fromToday(learner.testDate)}${learner.testCentre ? `, at ${learner.testCentre}` : ''}`
-          : 'No test booked'
+          ? t('testOnDateWhenPart', {
+              date: longDate(learner.testDate),
+              when: fromToday(learner.testDate),
+              part: learner.testCentre ? t('atTestCentre', { testCentre: learner.testCentre }) : '',
+            })
+          : t('noTestBooked')
       }
       actions={
         <>
           <MoreMenu learner={learner} />
           <Button variant="outlined" component={Link} to={`/learners/${learner.id}/readiness`}>
-            Ready?
+            {t('ready')}
           </Button>
           <Button variant="outlined" component={Link} to={`/checks/learners/${learner.id}`}>
-            Safety questions
+            {t('safetyQuestions')}
           </Button>
           <Button variant="outlined" component={Link} to={`/learners/${learner.id}/edit`}>
-            Edit
+            {t('edit')}
           </Button>
           {!learner.archivedAt && (
             <Button variant="contained" component={Link} to={`/drive?learner=${learner.id}`}>
-              Drive with {firstName(learner.name)}
+              {t('driveWithName', { name: firstName(learner.name) })}
             </Button>
           )}
         </>
       }
     >
       <p className={`${styles.facts} muted`}>
-        <span>{learner.transmission === 'manual' ? 'Manual gearbox' : 'Automatic gearbox'}</span>
-        {standard && <span>{standard.name} standard</span>}
-        {learner.instructorName && <span>Taught by {learner.instructorName}</span>}
+        <span>{learner.transmission === 'manual' ? t('manualGearbox') : t('automaticGearbox')}</span>
+        {standard && <span>{t('standardStandard', { standard: standard.name })}</span>}
+        {learner.instructorName && (
+          <span>{t('taughtByInstructorName', { instructorName: learner.instructorName })}</span>
+        )}
         {learner.phone && <span>{learner.phone}</span>}
         {learner.email && <span>{learner.email}</span>}
-        {learner.archivedAt && <span>Archived {shortDate(learner.archivedAt)}</span>}
+        {learner.archivedAt && <span>{t('archivedDate', { date: shortDate(learner.archivedAt) })}</span>}
       </p>
       {learner.notes && <p className={styles.notes}>{learner.notes}</p>}
       <History learnerId={learner.id} name={firstName(learner.name)} />
@@ -70,11 +77,11 @@ function History({ learnerId, name }: { readonly learnerId: string; readonly nam
   const sheets = api.useSheetsQuery({ learnerId });
   const failure = error ?? sheets.error;
   if (failure) return <Failed error={failure} onRetry={() => void refetch()} />;
-  if (!drives || !standards || !sheets.data) return <Loading what="the drives" />;
+  if (!drives || !standards || !sheets.data) return <Loading what={t('theDrives')} />;
   if (drives.length === 0 && sheets.data.length === 0) {
     return (
-      <Section title="Drives">
-        <Empty>{name} has no drives yet. The first one shows here as soon as it has started.</Empty>
+      <Section title={t('drives2')}>
+        <Empty>{t('nameHasNoDrivesYetThe', { name })}</Empty>
       </Section>
     );
   }
@@ -88,13 +95,13 @@ function History({ learnerId, name }: { readonly learnerId: string; readonly nam
   return (
     <>
       {drives.length > 0 && (
-        <Section title="Marks by area">
-          <Suspense fallback={<Loading what="the chart" />}>
+        <Section title={t('marksByArea')}>
+          <Suspense fallback={<Loading what={t('theChart')} />}>
             <AreaChart drives={drives} standards={standards} name={name} />
           </Suspense>
         </Section>
       )}
-      <Section title={sheets.data.length > 0 ? 'Drives and real tests' : 'Drives'}>
+      <Section title={sheets.data.length > 0 ? t('drivesAndRealTests') : t('drives2')}>
         <Rows>{rows.map(({ row }) => row)}</Rows>
       </Section>
     </>
@@ -110,7 +117,7 @@ function DriveRow({ drive, number }: { readonly drive: DriveSummary; readonly nu
       <span>
         {open ? (
           <>
-            <strong>Under way</strong>
+            <strong>{t('underWay')}</strong>
           </>
         ) : (
           <>
@@ -131,16 +138,14 @@ function SheetRow({ sheet }: { readonly sheet: SheetView }) {
       <EmojiFlagsOutlined fontSize="small" aria-hidden="true" />
       <Link to={`/sheets/${sheet.id}`}>{longDate(sheet.date)}</Link>
       <span>
-        Real test: <OutcomeWord outcome={sheet.official} />
-        {sheet.centre && ` at ${sheet.centre}`}
+        {t('realTest')} <OutcomeWord outcome={sheet.official} />
+        {sheet.centre && ` ${t('atCentre', { centre: sheet.centre })}`}
         {sheet.agrees ? `, ${sheet.detail}.` : '. '}
         {!sheet.agrees && (
-          <strong>
-            The counts say {sheet.outcome}: {sheet.detail}.
-          </strong>
+          <strong>{t('theCountsSayOutcomeDetail', { outcome: sheet.outcome, detail: sheet.detail })}</strong>
         )}
       </span>
-      <span className="muted">external</span>
+      <span className="muted">{t('external')}</span>
     </li>
   );
 }

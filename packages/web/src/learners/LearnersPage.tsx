@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learners';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { LearnerView } from '@jasperwren/contract/learners';
@@ -26,13 +27,13 @@ export default function LearnersPage() {
   );
   return (
     <Page
-      title={archived ? 'Archived learners' : 'Learners'}
+      title={archived ? t('archivedLearners') : t('learners')}
       sub={
         learners && learners.length > 0
           ? counted(
               learners.length,
-              archived ? 'learner is archived.' : 'learner on your school’s list.',
-              archived ? 'learners are archived.' : 'learners on your school’s list.',
+              archived ? t('learnerIsArchived') : t('learnerOnYourSchoolsList'),
+              archived ? t('learnersAreArchived') : t('learnersOnYourSchoolsList'),
             )
           : undefined
       }
@@ -40,25 +41,25 @@ export default function LearnersPage() {
         <>
           {!archived && (
             <Button variant="outlined" component={Link} to="/learners/ready">
-              Who is ready
+              {t('whoIsReady')}
             </Button>
           )}
           <Button variant="text" component={Link} to={archived ? '/learners' : '/learners?archived=1'}>
-            {archived ? 'Back to the list' : 'Archived'}
+            {archived ? t('backToTheList') : t('archived')}
           </Button>
           {!archived && (
             <Button variant="contained" component={Link} to="/learners/new">
-              Add a learner
+              {t('addALearner')}
             </Button>
           )}
         </>
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !shown && <Loading what="the learners" />}
+      {!error && !shown && <Loading what={t('theLearners')} />}
       {learners && (learners.length >= searchFrom || search) && (
         <TextField
-          label="Find by name"
+          label={t('findByName')}
           value={search}
           onChange={(event) => setSearch(event.target.value)}
           size="small"
@@ -67,19 +68,21 @@ export default function LearnersPage() {
       )}
       {learners?.length === 0 &&
         (archived ? (
-          <Empty>Nobody is archived.</Empty>
+          <Empty>{t('nobodyIsArchived')}</Empty>
         ) : (
           <Empty
             action={
               <Button variant="contained" component={Link} to="/learners/new">
-                Add the first learner
+                {t('addTheFirstLearner')}
               </Button>
             }
           >
-            Nobody is on the list yet. Add a learner, and the first drive can start.
+            {t('nobodyIsOnTheListYet')}
           </Empty>
         ))}
-      {learners && learners.length > 0 && shown?.length === 0 && <Empty>Nobody here is called “{search}”.</Empty>}
+      {learners && learners.length > 0 && shown?.length === 0 && (
+        <Empty>{t('nobodyHereIsCalledSearch', { search })}</Empty>
+      )}
       {shown && shown.length > 0 && (
         <Rows>
           {shown.map((learner) => (
@@ -105,10 +108,10 @@ function LearnerRow({ learner, ready }: { readonly learner: LearnerView; readonl
       <span>
         {testDate ? (
           <>
-            Test {shortDate(testDate)} <span className="muted">{fromToday(testDate)}</span>
+            {t('testDate', { date: shortDate(testDate) })} <span className="muted">{fromToday(testDate)}</span>
           </>
         ) : (
-          <span className="muted">No test booked</span>
+          <span className="muted">{t('noTestBooked')}</span>
         )}
       </span>
       <span>
@@ -121,11 +124,11 @@ function LearnerRow({ learner, ready }: { readonly learner: LearnerView; readonl
       <span>
         {lastDrive ? (
           <>
-            {counted(drives, 'drive', 'drives')}, last <OutcomeWord outcome={lastDrive.outcome} />{' '}
+            {t('countedLast', { counted: t('drives', { count: drives }) })} <OutcomeWord outcome={lastDrive.outcome} />{' '}
             <span className="muted">{fromToday(lastDrive.startedAt)}</span>
           </>
         ) : (
-          <span className="muted">Not driven yet</span>
+          <span className="muted">{t('notDrivenYet')}</span>
         )}
       </span>
     </li>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learners';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -20,14 +21,14 @@ export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
   return (
     <>
       <Button variant="text" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
-        More
+        {t('more')}
       </Button>
       <Menu open={anchor !== undefined} onClose={close} {...(anchor && { anchorEl: anchor })}>
         <MenuItem component={Link} to={`/learners/${learner.id}/sheet`}>
-          Enter a real test
+          {t('enterARealTest')}
         </MenuItem>
         <MenuItem component="a" href={addressFor('exportLearner', { learnerId: learner.id })} download onClick={close}>
-          Save everything about {learner.name}
+          {t('saveEverythingAboutLearner', { learner: learner.name })}
         </MenuItem>
         <MenuItem
           onClick={() => {
@@ -35,7 +36,7 @@ export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
             void setArchived(!archived);
           }}
         >
-          {archived ? 'Put back on the list' : 'Archive'}
+          {archived ? t('putBackOnTheList') : t('archive')}
         </MenuItem>
         {account.role === 'lead' && (
           <MenuItem
@@ -44,7 +45,7 @@ export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
               setErasing(true);
             }}
           >
-            Erase …
+            {t('erase')}
           </MenuItem>
         )}
       </Menu>
@@ -60,10 +61,10 @@ function useArchive({ id, name }: LearnerView): (to: boolean) => Promise<void> {
   return async (to) => {
     const { error } = await (to ? archive : unarchive)({ learnerId: id });
     if (error) {
-      enqueueSnackbar('It could not be changed. Try again when the server can be reached.');
+      enqueueSnackbar(t('itCouldNotBeChangedTry'));
       return;
     }
-    enqueueSnackbar(to ? `${name} is archived; every drive is kept.` : `${name} is back on the list.`, {
+    enqueueSnackbar(to ? t('nameIsArchivedEveryDriveIs', { name }) : t('nameIsBackOnTheList', { name }), {
       action: (key) => (
         <Button
           color="inherit"
@@ -72,7 +73,7 @@ function useArchive({ id, name }: LearnerView): (to: boolean) => Promise<void> {
             void (to ? unarchive : archive)({ learnerId: id });
           }}
         >
-          Undo
+          {t('undo')}
         </Button>
       ),
     });

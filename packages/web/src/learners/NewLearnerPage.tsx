@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/learners';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { enqueueSnackbar } from 'notistack';
 import { useCallback } from 'react';
@@ -13,16 +14,16 @@ export default function NewLearnerPage() {
   const { account } = useSignedIn();
   const onSaved = useCallback(
     ({ id, name }: LearnerView) => {
-      enqueueSnackbar(`${name} is on the list.`);
+      enqueueSnackbar(t('nameIsOnTheList', { name }));
       void navigate(`/learners/${id}`, { replace: true });
     },
     [navigate],
   );
   return (
-    <Page title="A new learner">
+    <Page title={t('aNewLearner')}>
       <LearnerForm
         initial={{ instructorId: account.id }}
-        action="Add the learner"
+        action={t('addTheLearner')}
         onSave={(body) => add({ body })}
         onSaved={onSaved}
       />

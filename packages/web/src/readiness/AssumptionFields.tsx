@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { assumptionBounds, type Assumptions } from '@jasperwren/core/readiness/assumptions';
@@ -26,7 +27,9 @@ export function AssumptionFields({ assumptions, usual, onChange }: Props) {
           <div key={key} className={styles.assumption}>
             <span id={`assumption-${key}`}>
               {name} <b>{figure(assumptions[key], step)}</b> {unit}
-              {assumptions[key] !== usual[key] && <small> (your school: {figure(usual[key], step)})</small>}
+              {assumptions[key] !== usual[key] && (
+                <small> {t('yourSchoolFigure', { figure: figure(usual[key], step) })}</small>
+              )}
             </span>
             <Slider
               aria-labelledby={`assumption-${key}`}
@@ -42,7 +45,7 @@ export function AssumptionFields({ assumptions, usual, onChange }: Props) {
       })}
       {changed && (
         <Button variant="text" onClick={() => onChange(usual)}>
-          Back to your school’s figures
+          {t('backToYourSchoolsFigures')}
         </Button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import type { Readiness } from '@jasperwren/core/readiness/estimate';
 import styles from './readiness.module.css';
 
@@ -9,11 +10,10 @@ const least = 0.004;
 export function Changes({ readiness: { changes, chance } }: { readonly readiness: Readiness }) {
   const telling = changes.filter((one) => one.chance - chance.mean > least).slice(0, shown);
   const most = Math.max(0.02, ...telling.map((one) => one.chance - chance.mean));
-  if (telling.length === 0)
-    return <p className="muted">No single area would change much: the faults are few, or spread over many.</p>;
+  if (telling.length === 0) return <p className="muted">{t('noSingleAreaWouldChangeMuch')}</p>;
   return (
     <>
-      <p className="muted">Test days of 20 gained if the faults of one area were halved.</p>
+      <p className="muted">{t('testDaysOf20GainedIf')}</p>
       <ul className={styles.changes}>
         {telling.map(({ category, name, counted, outright, chance: then }) => {
           const gain = then - chance.mean;
@@ -22,7 +22,7 @@ export function Changes({ readiness: { changes, chance } }: { readonly readiness
               <span>
                 {name}
                 <small>
-                  {counted.toFixed(1)} that add up and {outright.toFixed(2)} that fail at once, a test
+                  {t('countedThatAddUpAndOutright', { counted: counted.toFixed(1), outright: outright.toFixed(2) })}
                 </small>
               </span>
               <span className={styles.bar}>

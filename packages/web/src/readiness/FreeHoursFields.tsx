@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -14,10 +15,11 @@ import { useSignedIn } from '../base/signed-in';
 import { clashesOf, Conflict, staleOf } from '../ui/Conflict';
 import styles from './plan.module.css';
 
-const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
+const weekdays = [t('sunday'), t('monday'), t('tuesday'), t('wednesday'), t('thursday'), t('friday'), t('saturday')];
 const usual: FreeHours = { weekday: 1, from: '09:00', to: '12:00' };
 
-const hourWords = ({ weekday, from, to }: FreeHours) => `${weekdays[weekday]} ${from} to ${to}`;
+const hourWords = ({ weekday, from, to }: FreeHours) =>
+  t('weekdaysFromToTo', { weekdays: String(weekdays[weekday]), from, to });
 
 /** When whoever is signed in gives lessons, week by week. */
 export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
@@ -31,7 +33,7 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
     setTheirs(staleOf<FreeHoursView>(failed));
     if (data || apiError(failed)?.status !== 0) return;
     await putLatest({ id: newId(), owner: account.id, lane: laneOfHours(account.id), body });
-    enqueueSnackbar('Your hours are kept on this device and sent when the server can be reached.');
+    enqueueSnackbar(t('yourHoursAreKeptOnThis'));
   };
   const set = (at: number, change: Partial<FreeHours>) =>
     setHours(hours.map((one, i) => (i === at ? { ...one, ...change } : one)));
@@ -42,7 +44,7 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
           <TextField
             select
             size="small"
-            label="Day"
+            label={t('day')}
             value={one.weekday}
             onChange={(event) => set(i, { weekday: Number(event.target.value) })}
           >
@@ -56,7 +58,7 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
             <TextField
               key={end}
               size="small"
-              label={end === 'from' ? 'From' : 'To'}
+              label={end === 'from' ? t('from') : t('to')}
               value={one[end]}
               onChange={(event) => set(i, { [end]: event.target.value })}
               slotProps={{ htmlInput: { maxLength: 5, placeholder: '09:30' } }}
@@ -64,23 +66,23 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
           ))}
           <Button
             variant="text"
-            aria-label={`Remove ${weekdays[one.weekday]} ${one.from}`}
+            aria-label={t('removeWeekdaysFrom', { weekdays: String(weekdays[one.weekday]), from: one.from })}
             onClick={() => setHours(hours.filter((_, j) => j !== i))}
           >
-            Remove
+            {t('remove')}
           </Button>
         </div>
       ))}
       <div className={styles.actions}>
         <Button variant="text" onClick={() => setHours([...hours, usual])}>
-          Add hours
+          {t('addHours')}
         </Button>
         <Button
           variant="outlined"
           disabled={isLoading || hours === kept.hours}
           onClick={() => void save(hours, kept.version)}
         >
-          Keep my hours
+          {t('keepMyHours')}
         </Button>
       </div>
       {error !== undefined && !theirs && (
@@ -88,9 +90,9 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
       )}
       {theirs && (
         <Conflict
-          what="your hours"
+          what={t('yourHours')}
           clashes={clashesOf(
-            { hours: 'Hours' },
+            { hours: t('hours') },
             { hours: kept.hours },
             { hours },
             { hours: theirs.hours },

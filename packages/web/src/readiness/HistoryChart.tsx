@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import type { RealResult } from '@jasperwren/contract/readiness';
 import type { HistoryPoint } from '@jasperwren/core/readiness/estimate';
 import dayjs from 'dayjs';
@@ -20,10 +21,16 @@ export default function HistoryChart({ points, results, name }: Props) {
   const days = (chance: number) => Math.round(20 * chance);
   const sentence =
     first && last && points.length > 1
-      ? `From ${days(first.mean)} of 20 on ${dayjs(first.at).format('D MMMM')} to ${days(last.mean)} of 20 on ${dayjs(last.at).format('D MMMM')}, each with what ${name} had driven by then.`
-      : 'One point so far; a line begins with the second drive.';
+      ? t('fromDaysOf20OnDayjs', {
+          days: days(first.mean),
+          dayjs: dayjs(first.at).format('D MMMM'),
+          days2: days(last.mean),
+          dayjs2: dayjs(last.at).format('D MMMM'),
+          name,
+        })
+      : t('onePointSoFarALine');
   const chart = useMemo(() => {
-    const t = tokens[theme];
+    const colour = tokens[theme];
     const x = points.map(({ at }) => at.slice(0, 10));
     return {
       data: [
@@ -33,7 +40,7 @@ export default function HistoryChart({ points, results, name }: Props) {
           x: [...x, ...[...x].reverse()],
           y: [...points.map(({ to }) => 20 * to), ...[...points].reverse().map(({ from }) => 20 * from)],
           fill: 'toself' as const,
-          fillcolor: `${t.muted}33`,
+          fillcolor: `${colour.muted}33`,
           line: { width: 0 },
           hoverinfo: 'skip' as const,
         },
@@ -42,9 +49,9 @@ export default function HistoryChart({ points, results, name }: Props) {
           mode: 'lines+markers' as const,
           x,
           y: points.map(({ mean }) => 20 * mean),
-          line: { color: t.ink, width: 2 },
-          marker: { color: t.ink, size: 7 },
-          hovertemplate: '%{y:.0f} of 20 on %{x}<extra></extra>',
+          line: { color: colour.ink, width: 2 },
+          marker: { color: colour.ink, size: 7 },
+          hovertemplate: t('y0fOf20OnX'),
         },
         {
           type: 'scatter' as const,
@@ -54,7 +61,7 @@ export default function HistoryChart({ points, results, name }: Props) {
           text: results.map(({ passed }) => (passed ? 'pass' : 'fail')),
           textposition: 'top center' as const,
           marker: {
-            color: results.map(({ passed }) => (passed ? t.moss : t.jasper)),
+            color: results.map(({ passed }) => (passed ? colour.moss : colour.jasper)),
             symbol: 'square',
             size: 11,
           },
@@ -65,13 +72,13 @@ export default function HistoryChart({ points, results, name }: Props) {
       layout: {
         height: 270,
         margin: { l: 54, r: 20, t: 12, b: 46 },
-        xaxis: { title: { text: 'day' }, fixedrange: true, gridcolor: t.sunk, tickformat: '%-d %b' },
+        xaxis: { title: { text: 'day' }, fixedrange: true, gridcolor: colour.sunk, tickformat: '%-d %b' },
         yaxis: {
-          title: { text: 'passes of 20 test days' },
+          title: { text: t('passesOf20TestDays') },
           range: [-0.6, 22.6],
           dtick: 5,
           fixedrange: true,
-          gridcolor: t.sunk,
+          gridcolor: colour.sunk,
           zeroline: false,
         },
       },
@@ -81,7 +88,7 @@ export default function HistoryChart({ points, results, name }: Props) {
     <figure style={{ margin: 0 }}>
       <figcaption>
         {sentence}
-        {results.length > 0 && ' Squares are real tests.'}
+        {results.length > 0 && ` ${t('squaresAreRealTests')}`}
       </figcaption>
       <Chart label={sentence} {...chart} />
     </figure>

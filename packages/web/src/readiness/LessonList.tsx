@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import DragIndicatorRounded from '@mui/icons-material/DragIndicatorRounded';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -86,7 +87,7 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
       <button
         type="button"
         className={styles.handle}
-        aria-label={`Drag what ${when(start)} does`}
+        aria-label={t('dragWhatWhenDoes', { when: when(start) })}
         {...attributes}
         {...listeners}
       >
@@ -99,7 +100,7 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
           fullWidth
           value={start}
           onChange={(event) => onMove(event.target.value)}
-          slotProps={{ select: { 'aria-label': `Time of ${when(start)}` } }}
+          slotProps={{ select: { 'aria-label': t('timeOfWhen', { when: when(start) }) } }}
         >
           {(slots.includes(start) ? slots : [start, ...slots]).map((slot) => (
             <MenuItem key={slot} value={slot}>
@@ -107,7 +108,7 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
             </MenuItem>
           ))}
         </TextField>
-        <p className="muted">{minutes} min</p>
+        <p className="muted">{t('minutesMin', { minutes })}</p>
       </div>
       <ul>
         {goals.map(({ kind, code, name, seek }) => (
@@ -116,8 +117,8 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
           </li>
         ))}
       </ul>
-      <Button variant="text" aria-label={`Cancel ${when(start)}`} onClick={onRemove}>
-        Cancel
+      <Button variant="text" aria-label={t('cancelWhen', { when: when(start) })} onClick={onRemove}>
+        {t('cancel')}
       </Button>
     </li>
   );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import type { Expected } from '@jasperwren/core/readiness/plan';
 import type { Worked } from '../base/work/use-work';
 import { counted, longDate, shortDate } from '../ui/format';
@@ -17,24 +18,27 @@ interface Props {
 /** What is expected on the day, and from when a test could be booked. */
 export function Outlook({ worked, today, until, ahead, name }: Props) {
   const { readiness, onDay, ready } = worked.parts;
-  if (worked.failed) return <NotWorkedOut what="What to expect" why={worked.failed} onAgain={worked.again} />;
-  if (!readiness) return <p className="muted">Working it out …</p>;
+  if (worked.failed) return <NotWorkedOut what={t('whatToExpect')} why={worked.failed} onAgain={worked.again} />;
+  if (!readiness) return <p className="muted">{t('workingItOut')}</p>;
   // With too little driven a day to book would be made up.
   if (readiness.judgement.word === 'cannot-say')
     return (
       <p className={styles.advice}>
-        <b>Too early to say when to take the test.</b> {readiness.judgement.next}
+        <b>{t('tooEarlyToSayWhenTo')}</b> {readiness.judgement.next}
       </p>
     );
   return (
     <>
-      <p>Today:</p>
+      <p>{t('today')}</p>
       <Perches {...readiness.chance} small />
       {onDay && (
         <>
           <p>
-            {ahead ? `On the day of the test, ${shortDate(until)}` : `On ${shortDate(until)}`}, if faults go on falling
-            as they may:
+            {t('partIfFaultsGoOnFalling', {
+              part: ahead
+                ? t('onTheDayOfTheTest', { date: shortDate(until) })
+                : t('onDate', { date: shortDate(until) }),
+            })}
           </p>
           <Perches {...onDay.chance} small />
         </>
@@ -43,20 +47,19 @@ export function Outlook({ worked, today, until, ahead, name }: Props) {
         <p className={styles.advice}>
           <b>{adviceWords(ready, ahead, until)}</b>{' '}
           {ready
-            ? `The trend, with its band, supports a test from ${ready.date <= today ? 'today' : longDate(ready.date)} on.`
-            : `Within half a year the trend does not support a test: work on what would change it first.`}
+            ? t('theTrendWithItsBandSupports', { part: ready.date <= today ? 'today' : longDate(ready.date) })
+            : t('withinHalfAYearTheTrend')}
         </p>
       )}
       <p className="muted">
-        From {counted(readiness.drives, 'drive', 'drives')}. What is expected is no promise: {name} may learn faster or
-        slower.
+        {t('fromCountedWhatIsExpectedIs', { counted: t('drives', { count: readiness.drives }), name })}
       </p>
     </>
   );
 }
 
 function adviceWords(ready: Expected | null, ahead: boolean, until: string): string {
-  if (!ready) return ahead ? 'Move the test.' : 'Do not book yet.';
-  if (!ahead) return 'Book a test.';
-  return ready.date <= until ? 'Keep the date.' : 'Move the test.';
+  if (!ready) return ahead ? t('moveTheTest') : t('doNotBookYet');
+  if (!ahead) return t('bookATest');
+  return ready.date <= until ? t('keepTheDate') : t('moveTheTest');
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import { useId } from 'react';
 import styles from './perches.module.css';
 
@@ -14,9 +15,9 @@ interface Props {
 /** Twenty test days as perches in a row: taken ones pass, empty ones do not, hatched ones are uncertain. */
 export function Perches({ from, to, small = false }: Props) {
   const [sure, maybe] = [Math.round(days * from), Math.round(days * to)];
-  const words = sure === maybe ? `${sure} of ${days}` : `${sure} to ${maybe} of ${days}`;
+  const words = sure === maybe ? t('sureOfDays', { sure, days }) : t('sureToMaybeOfDays', { sure, maybe, days });
   return (
-    <div className={styles.row} data-small={small} role="img" aria-label={`Twenty test days: ${words} would be passes`}>
+    <div className={styles.row} data-small={small} role="img" aria-label={t('twentyTestDaysWordsWouldBe', { words })}>
       {Array.from({ length: days }, (_, i) => (
         <Perch key={i} state={i < sure ? 'pass' : i < maybe ? 'maybe' : 'fail'} />
       ))}

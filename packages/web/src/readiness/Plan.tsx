@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -113,18 +114,22 @@ export function Plan({ learner, input, kept, standard }: Props) {
   };
   return (
     <Page
-      title={`Lessons for ${name}`}
-      over={<Link to={`/learners/${learner.id}/readiness`}>Is {name} ready?</Link>}
-      sub={ahead ? `Test on ${longDate(until)}, ${fromToday(until)}.` : 'No test booked: planned six weeks ahead.'}
+      title={t('lessonsForName', { name })}
+      over={<Link to={`/learners/${learner.id}/readiness`}>{t('isNameReady', { name })}</Link>}
+      sub={
+        ahead
+          ? t('testOnDateWhen', { date: longDate(until), when: fromToday(until) })
+          : t('noTestBookedPlannedSixWeeks')
+      }
       actions={
         <>
           {standing.length > 0 && (
             <Button variant="outlined" component="a" href={addressFor('calendar', { learnerId: learner.id })} download>
-              Calendar file
+              {t('calendarFile')}
             </Button>
           )}
           <Button variant="contained" disabled={isLoading || draft === undefined} onClick={() => void save()}>
-            Book these lessons
+            {t('bookTheseLessons')}
           </Button>
         </>
       }
@@ -135,26 +140,26 @@ export function Plan({ learner, input, kept, standard }: Props) {
             <TextField
               select
               size="small"
-              label="A lesson lasts"
+              label={t('aLessonLasts')}
               value={minutes}
               onChange={(event) => setMinutes(Number(event.target.value))}
             >
               {lengths.map((n) => (
                 <MenuItem key={n} value={n}>
-                  {n} min
+                  {t('nMin', { n })}
                 </MenuItem>
               ))}
             </TextField>
             <TextField
               select
               size="small"
-              label="A week"
+              label={t('aWeek')}
               value={perWeek}
               onChange={(event) => setPerWeek(Number(event.target.value))}
             >
               {perWeekChoices.map((n) => (
                 <MenuItem key={n} value={n}>
-                  {counted(n, 'lesson', 'lessons')}
+                  {t('lessons', { count: n })}
                 </MenuItem>
               ))}
             </TextField>
@@ -163,21 +168,21 @@ export function Plan({ learner, input, kept, standard }: Props) {
               disabled={!worked.parts.readiness || slots.length === 0}
               onClick={() => worked.parts.readiness && propose(worked.parts.readiness)}
             >
-              Propose lessons
+              {t('proposeLessons')}
             </Button>
           </div>
           {booked !== undefined && (
             <p role="alert">
-              Somebody else has changed these lessons meanwhile. {counted(booked, 'lesson', 'lessons')} of theirs{' '}
-              {booked === 1 ? 'is' : 'are'} in the plan below now. Look at it and book again.
+              {t('somebodyElseHasChangedTheseLessons', {
+                counted: t('lessons', { count: booked }),
+                part: booked === 1 ? 'is' : 'are',
+              })}
             </p>
           )}
           {error && booked === undefined && <p role="alert">{apiError(error)?.message}</p>}
           {lessons.length === 0 ? (
             <Empty>
-              {kept.freeHours.hours.length === 0
-                ? 'Say when you give lessons; then they can be proposed.'
-                : 'No lessons yet. Propose some, and change them until they fit.'}
+              {kept.freeHours.hours.length === 0 ? t('sayWhenYouGiveLessonsThen') : t('noLessonsYetProposeSomeAnd')}
             </Empty>
           ) : (
             <div inert={isLoading}>
@@ -186,10 +191,10 @@ export function Plan({ learner, input, kept, standard }: Props) {
           )}
         </div>
         <div>
-          <Section title="What to expect">
+          <Section title={t('whatToExpect')}>
             <Outlook worked={worked} today={today} until={until} ahead={ahead} name={name} />
           </Section>
-          <Section title="When you give lessons">
+          <Section title={t('whenYouGiveLessons')}>
             <FreeHoursFields key={kept.freeHours.version} kept={kept.freeHours} />
           </Section>
         </div>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import { useParams } from 'react-router';
 import { api } from '../base/api';
 import { Failed, Loading } from '../ui/states';
@@ -10,6 +11,6 @@ export default function ReadinessPage() {
   const standards = api.useStandardsQuery();
   const error = learner.error ?? input.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void input.refetch()} />;
-  if (!learner.data || !input.data || !standards.data) return <Loading what="what was driven" />;
+  if (!learner.data || !input.data || !standards.data) return <Loading what={t('whatWasDriven')} />;
   return <ReadinessView learner={learner.data} input={input.data} standards={standards.data} />;
 }

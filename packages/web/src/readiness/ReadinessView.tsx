@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import CheckRounded from '@mui/icons-material/CheckRounded';
 import RadioButtonUncheckedRounded from '@mui/icons-material/RadioButtonUncheckedRounded';
 import Button from '@mui/material/Button';
@@ -46,27 +47,31 @@ export function ReadinessView({ learner, input, standards }: Props) {
   const name = firstName(learner.name);
   if (failed)
     return (
-      <Page title={`Is ${name} ready?`} over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}>
-        <NotWorkedOut what="The estimate" why={failed} onAgain={again} />
+      <Page title={t('isNameReady', { name })} over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}>
+        <NotWorkedOut what={t('theEstimate')} why={failed} onAgain={again} />
       </Page>
     );
-  if (!readiness) return <Loading what="the estimate" />;
+  if (!readiness) return <Loading what={t('theEstimate2')} />;
   const { judgement, checks } = readiness;
   return (
     <Page
-      title={`Is ${name} ready?`}
+      title={t('isNameReady', { name })}
       over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}
       sub={
         learner.testDate
-          ? `Test on ${longDate(learner.testDate)}, ${fromToday(learner.testDate)}${learner.testCentre ? `, at ${learner.testCentre}` : ''}`
-          : 'No test booked'
+          ? t('testOnDateWhenPart', {
+              date: longDate(learner.testDate),
+              when: fromToday(learner.testDate),
+              part: learner.testCentre ? t('atTestCentre', { testCentre: learner.testCentre }) : '',
+            })
+          : t('noTestBooked2')
       }
       actions={
         <>
           <TextField
             select
             size="small"
-            label="Under"
+            label={t('under')}
             value={standard.id}
             onChange={(event) => setChosen(event.target.value)}
             sx={{ minWidth: 200 }}
@@ -78,10 +83,10 @@ export function ReadinessView({ learner, input, standards }: Props) {
             ))}
           </TextField>
           <Button variant="outlined" aria-pressed={forLearner} onClick={() => setForLearner(!forLearner)}>
-            {forLearner ? 'For you' : `In words for ${name}`}
+            {forLearner ? t('forYou') : t('inWordsForName', { name })}
           </Button>
           <Button variant="contained" component={Link} to={`/learners/${learner.id}/plan`}>
-            Plan the lessons
+            {t('planTheLessons')}
           </Button>
         </>
       }
@@ -101,7 +106,7 @@ export function ReadinessView({ learner, input, standards }: Props) {
           </div>
           <div className={styles.columns}>
             <div>
-              <Section title="Why">
+              <Section title={t('why')}>
                 <Rows>
                   {judgement.reasons.map((reason) => (
                     <li key={reason} className={styles.line}>
@@ -110,19 +115,19 @@ export function ReadinessView({ learner, input, standards }: Props) {
                   ))}
                 </Rows>
               </Section>
-              <Section title="What would change it">
+              <Section title={t('whatWouldChangeIt')}>
                 <Changes readiness={readiness} />
               </Section>
-              <Section title="How it came to this">
+              <Section title={t('howItCameToThis')}>
                 {history && history.length > 0 ? (
-                  <Suspense fallback={<Loading what="the chart" />}>
+                  <Suspense fallback={<Loading what={t('theChart')} />}>
                     <HistoryChart points={history} results={input.results} name={name} />
                   </Suspense>
                 ) : (
-                  <p className="muted">{history ? 'No drives yet.' : 'Working it out …'}</p>
+                  <p className="muted">{history ? t('noDrivesYet') : t('workingItOut')}</p>
                 )}
               </Section>
-              <Section title="How the figure came about">
+              <Section title={t('howTheFigureCameAbout')}>
                 {howItCame(readiness, assumptions, moves).map((words) => (
                   <p key={words} className={styles.how}>
                     {words}
@@ -131,14 +136,14 @@ export function ReadinessView({ learner, input, standards }: Props) {
               </Section>
             </div>
             <div>
-              <Section title="Shown so far">
+              <Section title={t('shownSoFar')}>
                 <Rows>
                   {checks.map(({ code, ok, stands, missing }) => (
                     <li key={code} className={styles.check} data-ok={ok}>
                       {ok ? (
-                        <CheckRounded fontSize="small" aria-label="there" />
+                        <CheckRounded fontSize="small" aria-label={t('there')} />
                       ) : (
-                        <RadioButtonUncheckedRounded fontSize="small" aria-label="missing" />
+                        <RadioButtonUncheckedRounded fontSize="small" aria-label={t('missing')} />
                       )}
                       <span>
                         {stands}
@@ -149,7 +154,7 @@ export function ReadinessView({ learner, input, standards }: Props) {
                 </Rows>
               </Section>
               <Roads readiness={readiness} input={input} />
-              <Section title="Assumptions">
+              <Section title={t('assumptions')}>
                 <AssumptionFields
                   assumptions={assumptions}
                   usual={input.school.assumptions}
@@ -158,9 +163,7 @@ export function ReadinessView({ learner, input, standards }: Props) {
               </Section>
             </div>
           </div>
-          <p className={styles.caution}>
-            An estimate from few drives, as advice to you: never a guarantee. You know more than the log.
-          </p>
+          <p className={styles.caution}>{t('anEstimateFromFewDrivesAs')}</p>
         </>
       )}
     </Page>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import { percent } from '@jasperwren/core/marking/wording';
 import type { ReliabilityBin } from '@jasperwren/core/readiness/calibration';
 import { useMemo } from 'react';
@@ -9,10 +10,10 @@ import Chart from '../charts/Chart';
 export default function ReliabilityChart({ bins }: { readonly bins: readonly ReliabilityBin[] }) {
   const theme = useThemeName();
   const sentence = bins
-    .map(({ meanChance, passed, of }) => `Of ${of} said to pass at ${percent(meanChance)}, ${passed} did.`)
+    .map(({ meanChance, passed, of }) => t('ofOfSaidToPassAt', { of, percent: percent(meanChance), passed }))
     .join(' ');
   const chart = useMemo(() => {
-    const t = tokens[theme];
+    const colour = tokens[theme];
     return {
       data: [
         {
@@ -20,7 +21,7 @@ export default function ReliabilityChart({ bins }: { readonly bins: readonly Rel
           mode: 'lines' as const,
           x: [0, 100],
           y: [0, 100],
-          line: { color: t.rule, dash: 'dot' as const },
+          line: { color: colour.rule, dash: 'dot' as const },
           hoverinfo: 'skip' as const,
         },
         {
@@ -30,15 +31,15 @@ export default function ReliabilityChart({ bins }: { readonly bins: readonly Rel
           y: bins.map(({ passed, of }) => (100 * passed) / of),
           text: bins.map(({ of }) => `${of}`),
           textposition: 'top center' as const,
-          marker: { color: t.ink, size: 11 },
+          marker: { color: colour.ink, size: 11 },
           hoverinfo: 'skip' as const,
         },
       ],
       layout: {
         height: 300,
         margin: { l: 54, r: 16, t: 14, b: 46 },
-        xaxis: { title: { text: 'chance that was said, %' }, range: [0, 104], fixedrange: true, gridcolor: t.sunk },
-        yaxis: { title: { text: 'share that passed, %' }, range: [0, 108], fixedrange: true, gridcolor: t.sunk },
+        xaxis: { title: { text: t('chanceThatWasSaid') }, range: [0, 104], fixedrange: true, gridcolor: colour.sunk },
+        yaxis: { title: { text: t('shareThatPassed') }, range: [0, 108], fixedrange: true, gridcolor: colour.sunk },
       },
     };
   }, [bins, theme]);

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import type { Readiness } from '@jasperwren/core/readiness/estimate';
 import { Section } from '../ui/Page';
@@ -8,11 +9,8 @@ export function Roads({ readiness, input }: { readonly readiness: Readiness; rea
   const drives = input.evidence.filter(({ kind }) => kind === 'drive');
   const n = (familiarity: string) => drives.filter((one) => one.familiarity === familiarity).length;
   return (
-    <Section title="Roads of these drives">
-      <p>
-        {n('known')} known, {n('partly')} known in part or not said, {n('new')} new. Faults on known roads are reckoned
-        up to new ones.
-      </p>
+    <Section title={t('roadsOfTheseDrives')}>
+      <p>{t('nKnownN2KnownInPart', { n: n('known'), n2: n('partly'), n3: n('new') })}</p>
     </Section>
   );
 }

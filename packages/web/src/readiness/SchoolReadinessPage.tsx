@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/readiness';
 import type { MarkerView, ReadinessRow, SchoolReadiness } from '@jasperwren/contract/readiness';
 import type { Calibration } from '@jasperwren/core/readiness/calibration';
 import { percent } from '@jasperwren/core/marking/wording';
@@ -22,20 +23,20 @@ export default function SchoolReadinessPage() {
   const { data, error, refetch } = useSchoolReadiness();
   return (
     <Page
-      title="Who is ready"
-      over={<Link to="/learners">Learners</Link>}
-      sub="The judgement about everybody on the list."
+      title={t('whoIsReady')}
+      over={<Link to="/learners">{t('learners')}</Link>}
+      sub={t('theJudgementAboutEverybodyOnThe')}
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what="the estimates" />}
+      {!error && !data && <Loading what={t('theEstimates')} />}
       {data && <School school={data} />}
     </Page>
   );
 }
 
 function School({ school: { rows, pending, load, calibration, markers } }: { readonly school: SchoolReadiness }) {
-  if (rows.length === 0 && pending > 0) return <Loading what="the estimates" />;
-  if (rows.length === 0) return <Empty>Nobody is on the list yet.</Empty>;
+  if (rows.length === 0 && pending > 0) return <Loading what={t('theEstimates')} />;
+  if (rows.length === 0) return <Empty>{t('nobodyIsOnTheListYet')}</Empty>;
   const sorted = [...rows].sort(
     (a, b) =>
       judgements.indexOf(a.word) - judgements.indexOf(b.word) || (a.testDate ?? '9').localeCompare(b.testDate ?? '9'),
@@ -51,7 +52,7 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
   return (
     <>
       {toMove.length > 0 && (
-        <Section title="Think of moving the test">
+        <Section title={t('thinkOfMovingTheTest')}>
           <Rows>
             {toMove.map((row) => (
               <li key={row.learnerId} className={styles.line}>
@@ -62,10 +63,10 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
           </Rows>
         </Section>
       )}
-      <Section title="Everybody">
+      <Section title={t('everybody')}>
         {pending > 0 && (
           <p role="status" className="muted">
-            What was driven or answered since is being worked in: {counted(pending, 'learner', 'learners')} to go.
+            {t('whatWasDrivenOrAnsweredSince', { counted: t('learners2', { count: pending }) })}
           </p>
         )}
         <Rows>
@@ -75,16 +76,16 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
         </Rows>
       </Section>
       <div className={styles.columns}>
-        <Section title="Real results against what was said">
+        <Section title={t('realResultsAgainstWhatWasSaid')}>
           <How calibration={calibration} />
         </Section>
-        <Section title="Load">
+        <Section title={t('load')}>
           <Rows>
             {load.map(({ name, learners, drives }) => (
               <li key={name} className={styles.load}>
                 <span>{name}</span>
-                <span>{counted(learners, 'learner', 'learners')}</span>
-                <span className="muted">{counted(drives, 'drive', 'drives')} in four weeks</span>
+                <span>{t('learners2', { count: learners })}</span>
+                <span className="muted">{t('countedInFourWeeks', { counted: t('drives', { count: drives }) })}</span>
               </li>
             ))}
           </Rows>
@@ -98,20 +99,20 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
 /** How strict each instructor marks, with what that is worth: leads alone get it. */
 function Markers({ markers }: { readonly markers: readonly MarkerView[] }) {
   return (
-    <Section title="How strictly you mark">
-      <p>
-        Faults each of you marks, as a share of what your average marker would for the same driving. Learners differ
-        too: the range says how sure this is. It is about marking, not about teaching.
-      </p>
+    <Section title={t('howStrictlyYouMark')}>
+      <p>{t('faultsEachOfYouMarksAs')}</p>
       <Rows>
         {markers.map(({ name, factor, error, drives }) => (
           <li key={name} className={styles.load}>
             <span>{name}</span>
             <span>
-              {percent(factor)} (range {percent(factor * Math.exp(-ninety * error))} to{' '}
-              {percent(factor * Math.exp(ninety * error))})
+              {t('percentRangePercent2ToPercent3', {
+                percent: percent(factor),
+                percent2: percent(factor * Math.exp(-ninety * error)),
+                percent3: percent(factor * Math.exp(ninety * error)),
+              })}
             </span>
-            <span className="muted">{counted(drives, 'mock test', 'mock tests')}</span>
+            <span className="muted">{t('mockTests', { count: drives })}</span>
           </li>
         ))}
       </Rows>
@@ -127,16 +128,20 @@ function Row({ row }: { readonly row: ReadinessRow }) {
     <li className={styles.schoolRow}>
       <span>
         <Link to={`/learners/${row.learnerId}/readiness`}>{row.name}</Link>
-        <small>{row.testDate ? `test ${shortDate(row.testDate)}, ${fromToday(row.testDate)}` : 'no test booked'}</small>
+        <small>
+          {row.testDate
+            ? t('testDateWhen', { date: shortDate(row.testDate), when: fromToday(row.testDate) })
+            : t('noTestBooked')}
+        </small>
       </span>
       <JudgementWord word={row.word} />
       <span>
         {row.word === 'cannot-say' ? (
-          <span className="muted">{counted(row.drives, 'drive', 'drives')} so far</span>
+          <span className="muted">{t('countedSoFar', { counted: t('drives', { count: row.drives }) })}</span>
         ) : (
           <>
             <Perches {...row} small />
-            <small>from {counted(row.drives, 'drive', 'drives')}</small>
+            <small>{t('fromCounted', { counted: t('drives', { count: row.drives }) })}</small>
           </>
         )}
       </span>
@@ -148,21 +153,15 @@ function Row({ row }: { readonly row: ReadinessRow }) {
 function How({ calibration }: { readonly calibration: Calibration }) {
   const { results, missing, brier, baseRate, tendency } = calibration;
   if (missing > 0 || brier === undefined || baseRate === undefined)
-    return (
-      <p>
-        {counted(results, 'real result', 'real results')} with an estimate made before. {missing} more and it can be
-        said how good the estimates are; until then nothing is claimed.
-      </p>
-    );
+    return <p>{t('countedWithAnEstimateMadeBefore', { counted: t('realResults', { count: results }), missing })}</p>;
   return (
     <>
       <p>
-        Over {results} real tests the estimates are off by {brier.toFixed(2)} (Brier score), always saying the share
-        that passed would be off by {baseRate.toFixed(2)}.
-        {tendency === 'too-hopeful' && ' They were too hopeful: you tend to book too early.'}
-        {tendency === 'too-gloomy' && ' They were too gloomy: you tend to book too late.'}
+        {t('overResultsRealTestsTheEstimates', { results, brier: brier.toFixed(2), baseRate: baseRate.toFixed(2) })}
+        {tendency === 'too-hopeful' && ` ${t('theyWereTooHopefulYouTend')}`}
+        {tendency === 'too-gloomy' && ` ${t('theyWereTooGloomyYouTend')}`}
       </p>
-      <Suspense fallback={<Loading what="the chart" />}>
+      <Suspense fallback={<Loading what={t('theChart')} />}>
         <ReliabilityChart bins={calibration.bins} />
       </Suspense>
     </>

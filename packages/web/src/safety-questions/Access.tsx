@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { AccessKind } from '@jasperwren/contract/access';
@@ -15,34 +16,32 @@ export function Access({ learnerId, name }: { readonly learnerId: string; readon
   const make = (kind: AccessKind) => void letIn({ learnerId, body: { kind } });
   const close = async () => {
     const { error: failed } = await end({ learnerId });
-    enqueueSnackbar(failed ? 'It could not be ended. Try again.' : `${name} is signed out everywhere.`);
+    enqueueSnackbar(failed ? t('itCouldNotBeEndedTry') : t('nameIsSignedOutEverywhere', { name }));
   };
   return (
     <div className={styles.access}>
-      <p className="muted">
-        {name} sees their own drill, debriefs you shared and what you agreed to work on, and nothing of anybody else.
-      </p>
+      <p className="muted">{t('nameSeesTheirOwnDrillDebriefs', { name })}</p>
       <div className={styles.buttons}>
         <Button variant="outlined" disabled={isLoading} onClick={() => make('code')}>
-          Code for now
+          {t('codeForNow')}
         </Button>
         <Button variant="outlined" disabled={isLoading} onClick={() => make('invitation')}>
-          Invitation to send
+          {t('invitationToSend')}
         </Button>
         <Button variant="text" onClick={() => void close()}>
-          Sign {name} out everywhere
+          {t('signNameOutEverywhere', { name })}
         </Button>
       </div>
       {error && <p role="alert">{apiError(error)?.message}</p>}
       {code && originalArgs?.body.kind === 'code' && (
         <p role="status">
-          <b className={styles.code}>{code.code}</b> at {window.location.host}/learn, until{' '}
-          {dayjs(code.expiresAt).format('HH:mm')}.
+          <b className={styles.code}>{code.code}</b>{' '}
+          {t('atHostLearnUntilDayjs', { host: window.location.host, dayjs: dayjs(code.expiresAt).format('HH:mm') })}
         </p>
       )}
       {code && originalArgs?.body.kind === 'invitation' && (
         <TextField
-          label={`Works once, until ${longDate(code.expiresAt)}`}
+          label={t('worksOnceUntilDate', { date: longDate(code.expiresAt) })}
           value={`${window.location.origin}${code.path}`}
           slotProps={{
             htmlInput: {

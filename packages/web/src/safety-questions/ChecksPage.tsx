@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import type { BoardRow, BoardView } from '@jasperwren/contract/safety-questions';
 import { percent } from '@jasperwren/core/marking/wording';
@@ -16,24 +17,24 @@ export default function ChecksPage() {
   const { data, error, refetch } = api.useBoardQuery();
   return (
     <Page
-      title="Checks"
-      sub="Safety questions: who is due, and who will know them on the day."
+      title={t('checks')}
+      sub={t('safetyQuestionsWhoIsDueAnd')}
       actions={
         <>
           <Button variant="outlined" component={Link} to="/checks/safe">
-            When it is safe
+            {t('whenItIsSafe')}
           </Button>
           <Button variant="outlined" component={Link} to="/checks/cars">
-            Cars
+            {t('cars')}
           </Button>
           <Button variant="outlined" component={Link} to="/checks/questions">
-            Questions
+            {t('questions')}
           </Button>
         </>
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what="the board" />}
+      {!error && !data && <Loading what={t('theBoard')} />}
       {data && <Board board={data} />}
     </Page>
   );
@@ -45,27 +46,27 @@ function Board({ board: { learners, forgotten } }: { readonly board: BoardView }
       <Empty
         action={
           <Button variant="contained" component={Link} to="/learners/new">
-            Add a learner
+            {t('addALearner')}
           </Button>
         }
       >
-        Nobody is on the list yet. Add a learner to begin drilling.
+        {t('nobodyIsOnTheListYet')}
       </Empty>
     );
   return (
     <div className={styles.two}>
-      <Section title="Learners">
+      <Section title={t('learners')}>
         <Rows>
           {[...learners].sort(bySoonest).map((row) => (
             <LearnerRow key={row.learnerId} row={row} />
           ))}
         </Rows>
       </Section>
-      <Section title="Forgotten most">
+      <Section title={t('forgottenMost')}>
         {forgotten.length === 0 ? (
-          <p className="muted">Not enough answers yet: a question counts from its third answer on.</p>
+          <p className="muted">{t('notEnoughAnswersYetAQuestion')}</p>
         ) : (
-          <Suspense fallback={<Loading what="the chart" />}>
+          <Suspense fallback={<Loading what={t('theChart')} />}>
             <ForgottenChart forgotten={forgotten} />
           </Suspense>
         )}
@@ -80,16 +81,18 @@ function LearnerRow({ row }: { readonly row: BoardRow }) {
     <li className={styles.learner}>
       <span>
         <Link to={`/checks/learners/${learnerId}`}>{name}</Link>
-        <small>{testDate ? `test ${shortDate(testDate)}, ${fromToday(testDate)}` : 'no test booked'}</small>
+        <small>
+          {testDate ? t('testDateWhen', { date: shortDate(testDate), when: fromToday(testDate) }) : t('noTestBooked')}
+        </small>
       </span>
       <span>
-        <b>{due}</b> due
-        <small>{unseen === 0 ? 'all seen' : `${unseen} of ${questions} not seen`}</small>
+        <b>{due}</b> {t('due')}
+        <small>{unseen === 0 ? t('allSeen') : t('unseenOfQuestionsNotSeen', { unseen, questions })}</small>
       </span>
       <span>
         <b>{percent(allRight ?? recall)}</b>
         <small>
-          {allRight === undefined ? 'known on average' : 'both right'} {testDate ? 'on the day' : 'today'}
+          {allRight === undefined ? t('knownOnAverage') : t('bothRight')} {testDate ? t('onTheDay') : 'today'}
         </small>
       </span>
     </li>

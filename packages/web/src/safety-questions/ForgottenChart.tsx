@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import type { ForgottenQuestion } from '@jasperwren/contract/safety-questions';
 import { percent } from '@jasperwren/core/marking/wording';
 import { useMemo } from 'react';
@@ -12,10 +13,10 @@ export default function ForgottenChart({ forgotten }: { readonly forgotten: read
   const theme = useThemeName();
   const worst = forgotten[0];
   const sentence = worst
-    ? `Most forgotten: ${worst.topic}, ${worst.forgotten} of ${worst.asked} answers.`
-    : 'Nothing was forgotten.';
+    ? t('mostForgottenTopicForgottenOfAsked', { topic: worst.topic, forgotten: worst.forgotten, asked: worst.asked })
+    : t('nothingWasForgotten');
   const chart = useMemo(() => {
-    const t = tokens[theme];
+    const colour = tokens[theme];
     const rows = [...forgotten].reverse();
     return {
       data: [
@@ -24,9 +25,9 @@ export default function ForgottenChart({ forgotten }: { readonly forgotten: read
           orientation: 'h' as const,
           x: rows.map(({ asked, forgotten: n }) => (100 * n) / asked),
           y: rows.map(({ topic }) => topic),
-          text: rows.map(({ asked, forgotten: n }) => `${percent(n / asked)} of ${asked}`),
+          text: rows.map(({ asked, forgotten: n }) => t('percentOfAsked', { percent: percent(n / asked), asked })),
           textposition: 'outside' as const,
-          marker: { color: t.muted },
+          marker: { color: colour.muted },
           hoverinfo: 'skip' as const,
         },
       ],
@@ -34,10 +35,10 @@ export default function ForgottenChart({ forgotten }: { readonly forgotten: read
         height: 80 + rowPx * rows.length,
         margin: { l: 10, r: 20, t: 6, b: 46 },
         xaxis: {
-          title: { text: 'share of answers forgotten, %' },
+          title: { text: t('shareOfAnswersForgotten') },
           range: [0, 100],
           fixedrange: true,
-          gridcolor: t.sunk,
+          gridcolor: colour.sunk,
           zeroline: false,
         },
         yaxis: { automargin: true, fixedrange: true },

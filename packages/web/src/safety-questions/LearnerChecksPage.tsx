@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -27,11 +28,11 @@ export default function LearnerChecksPage() {
   const error = learner.error ?? checks.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void learner.refetch()} />;
   const standard = standards.data?.find(({ id }) => id === learner.data?.standardId);
-  if (!learner.data || !checks.data || !standards.data) return <Loading what="the questions" />;
+  if (!learner.data || !checks.data || !standards.data) return <Loading what={t('theQuestions')} />;
   if (!standard)
     return (
       <Page title={learner.data.name}>
-        <p>The standard of this learner is not in use any more. Choose another under Edit.</p>
+        <p>{t('theStandardOfThisLearnerIs')}</p>
       </Page>
     );
   return <LearnerChecks learner={learner.data} checks={checks.data} standard={standard} />;
@@ -60,35 +61,35 @@ function LearnerChecks({ learner, checks, standard }: Props) {
     known,
     owner: account.id,
   });
-  if (!source) return <Loading what="the questions" />;
+  if (!source) return <Loading what={t('theQuestions')} />;
   if (drilling)
     return (
-      <Page title={`Ten minutes with ${name}`}>
+      <Page title={t('tenMinutesWithName', { name })}>
         <DrillSession source={source} onDone={() => setDrilling(false)} />
       </Page>
     );
   return (
     <Page
-      title={`Safety questions with ${name}`}
+      title={t('safetyQuestionsWithName', { name })}
       over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}
-      sub={`${standard.name}: ${source.questions.length} questions to know.`}
+      sub={t('standardCountQuestionsToKnow', { standard: standard.name, count: source.questions.length })}
       actions={
         <Button variant="contained" onClick={() => setDrilling(true)}>
-          Drill for ten minutes
+          {t('drillForTenMinutes')}
         </Button>
       }
     >
       <Standing source={source} />
       <div className={styles.two}>
-        <Section title="Ask aloud">
+        <Section title={t('askAloud')}>
           <OralWith source={source} />
         </Section>
         <div>
-          <Section title={`The car ${name} drives`}>
+          <Section title={t('theCarNameDrives', { name })}>
             <div className={styles.car}>
               <TextField
                 select
-                label="Car"
+                label={t('car')}
                 value={source.vehicle?.id ?? ''}
                 onChange={(event) =>
                   void choose({
@@ -96,10 +97,10 @@ function LearnerChecks({ learner, checks, standard }: Props) {
                     body: event.target.value === '' ? {} : { vehicleId: event.target.value },
                   })
                 }
-                helperText="Answers are given in the words of this car."
+                helperText={t('answersAreGivenInTheWords')}
                 fullWidth
               >
-                <MenuItem value="">Not known</MenuItem>
+                <MenuItem value="">{t('notKnown')}</MenuItem>
                 {source.vehicles.map(({ id, name: car }) => (
                   <MenuItem key={id} value={id}>
                     {car}
@@ -108,7 +109,7 @@ function LearnerChecks({ learner, checks, standard }: Props) {
               </TextField>
             </div>
           </Section>
-          <Section title={`${name} at home`}>
+          <Section title={t('nameAtHome', { name })}>
             <Access learnerId={learner.id} name={name} />
           </Section>
         </div>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -31,12 +32,12 @@ export default function AuditPage() {
   };
   return (
     <Page
-      title="Who did what"
-      over={<Link to="/school">The school</Link>}
-      sub="Kept for a year at least. Nobody can change a line."
+      title={t('whoDidWhat')}
+      over={<Link to="/school">{t('theSchool2')}</Link>}
+      sub={t('keptForAYearAtLeast')}
       actions={
         <Button variant="outlined" component="a" href={addressFor('auditTable', filter)} download>
-          Save as a table
+          {t('saveAsATable')}
         </Button>
       }
     >
@@ -62,9 +63,9 @@ function Filters({
   const { data: people = [] } = api.usePeopleQuery();
   const { data: learners = [] } = api.useLearnersQuery();
   const choices: readonly (readonly [keyof AuditFilter, string, readonly (readonly [string, string])[]])[] = [
-    ['account', 'Who', people.map(({ id, name }) => [id, name])],
-    ['learner', 'About', learners.map(({ id, name }) => [id, name])],
-    ['action', 'What', deeds],
+    ['account', t('who'), people.map(({ id, name }) => [id, name])],
+    ['learner', t('about'), learners.map(({ id, name }) => [id, name])],
+    ['action', t('what'), deeds],
   ];
   return (
     <div className={styles.filters}>
@@ -78,7 +79,7 @@ function Filters({
           value={filter[name] ?? ''}
           onChange={(event) => onChange({ [name]: event.target.value })}
         >
-          <MenuItem value="">Everything</MenuItem>
+          <MenuItem value="">{t('everything')}</MenuItem>
           {options.map(([value, words]) => (
             <MenuItem key={value} value={value}>
               {words}
@@ -90,7 +91,7 @@ function Filters({
         <DateBox
           key={name}
           small
-          label={name === 'from' ? 'From' : 'Up to'}
+          label={name === 'from' ? t('from') : t('upTo')}
           value={filter[name] ?? ''}
           // A half-typed date narrows nothing yet.
           onChange={(day) => (day === '' || dayjs(day).isValid()) && onChange({ [name]: day })}
@@ -109,17 +110,17 @@ function Lines({
 }) {
   const { data: page, error, refetch } = api.useAuditQuery(filter);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!page) return <Loading what="the trail" />;
-  if (page.lines.length === 0) return <Empty>Nothing like this has been done. Take a filter away to see more.</Empty>;
+  if (!page) return <Loading what={t('theTrail')} />;
+  if (page.lines.length === 0) return <Empty>{t('nothingLikeThisHasBeenDone')}</Empty>;
   return (
     <>
       <table className={styles.lines}>
         <thead>
           <tr>
-            <th scope="col">When</th>
-            <th scope="col">Who did what</th>
-            <th scope="col">About</th>
-            <th scope="col">From</th>
+            <th scope="col">{t('when')}</th>
+            <th scope="col">{t('whoDidWhat')}</th>
+            <th scope="col">{t('about')}</th>
+            <th scope="col">{t('from')}</th>
           </tr>
         </thead>
         <tbody>
@@ -130,7 +131,7 @@ function Lines({
       </table>
       {onMore && page.next !== undefined && (
         <Button variant="outlined" onClick={() => onMore(page.next!)}>
-          Show earlier ones
+          {t('showEarlierOnes')}
         </Button>
       )}
     </>
@@ -147,10 +148,10 @@ function Line({ line }: { readonly line: AuditLine }) {
         {detail && <span className="muted"> ({detail})</span>}
       </td>
       <td>
-        {learner ? learner.name ? <Link to={`/learners/${learner.id}`}>{learner.name}</Link> : 'a learner, erased' : ''}
+        {learner ? learner.name ? <Link to={`/learners/${learner.id}`}>{learner.name}</Link> : t('aLearnerErased') : ''}
         {subjectName ?? (!learner && subject && !madeUp.test(subject) && <span className="muted">{subject}</span>)}
       </td>
-      <td className="muted">{address ?? 'the command line'}</td>
+      <td className="muted">{address ?? t('theCommandLine')}</td>
     </tr>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -19,22 +20,22 @@ export function CloseSchool({ name }: { readonly name: string }) {
   };
   return (
     <>
-      <p>Everybody’s account, every learner and every drive goes. Save what you need first.</p>
+      <p>{t('everybodysAccountEveryLearnerAndEvery')}</p>
       <Button variant="outlined" color="error" onClick={() => setAsking(true)}>
-        Close the school …
+        {t('closeTheSchool')}
       </Button>
       {asking && (
         <TypedNameDialog
-          title={`Close ${name}?`}
+          title={t('closeName', { name })}
           name={name}
-          keep="Keep the school"
-          go="Close it for good"
+          keep={t('keepTheSchool')}
+          go={t('closeItForGood')}
           busy={isLoading}
           error={error}
           onGo={(typed) => void go(typed)}
           onClose={() => setAsking(false)}
         >
-          <p>It cannot be undone. Nobody of the school can sign in any more.</p>
+          <p>{t('itCannotBeUndoneNobodyOf')}</p>
         </TypedNameDialog>
       )}
     </>

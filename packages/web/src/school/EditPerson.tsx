@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -29,19 +30,19 @@ export function EditPerson({ person, onClose }: { readonly person: PersonView; r
         <DialogTitle id="edit-person">{person.name}</DialogTitle>
         <DialogContent>
           <div className={form.form}>
-            <Field control={checked.control} name="name" label="Name" autoComplete="off" />
-            <Field control={checked.control} name="role" label="Role" select>
-              <MenuItem value="instructor">Instructor</MenuItem>
-              <MenuItem value="lead">Lead</MenuItem>
+            <Field control={checked.control} name="name" label={t('name')} autoComplete="off" />
+            <Field control={checked.control} name="role" label={t('role')} select>
+              <MenuItem value="instructor">{t('instructor')}</MenuItem>
+              <MenuItem value="lead">{t('lead')}</MenuItem>
             </Field>
           </div>
         </DialogContent>
         <DialogActions>
           <Button variant="text" onClick={onClose}>
-            Cancel
+            {t('cancel')}
           </Button>
           <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
-            Save
+            {t('save')}
           </Button>
         </DialogActions>
       </form>

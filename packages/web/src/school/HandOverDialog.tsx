@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -28,21 +29,28 @@ export function HandOverDialog({ person, people, onClose }: Props) {
     if (!data) return;
     const name = others.find(({ id }) => id === to)?.name;
     enqueueSnackbar(
-      `${name} has ${counted(data.learners, 'learner', 'learners')} and ${counted(data.lessons, 'lesson', 'lessons')} of ${person.name} now.`,
+      t('nameHasCountedAndCounted2Of', {
+        name: String(name),
+        counted: t('learners', { count: data.learners }),
+        counted2: t('lessons', { count: data.lessons }),
+        person: person.name,
+      }),
     );
     onClose();
   };
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="hand-over">
-      <DialogTitle id="hand-over">Hand over from {person.name}</DialogTitle>
+      <DialogTitle id="hand-over">{t('handOverFromPerson', { person: person.name })}</DialogTitle>
       <DialogContent>
         <p>
-          {counted(person.learners, 'learner', 'learners')} and {counted(person.lessons, 'lesson', 'lessons')} to come
-          go to one colleague. Drives keep the name of who marked them.
+          {t('countedAndCounted2ToComeGo', {
+            counted: t('learners', { count: person.learners }),
+            counted2: t('lessons', { count: person.lessons }),
+          })}
         </p>
         <TextField
           select
-          label="Who takes over"
+          label={t('whoTakesOver')}
           value={to}
           onChange={(event) => setTo(event.target.value)}
           error={error !== undefined}
@@ -59,10 +67,10 @@ export function HandOverDialog({ person, people, onClose }: Props) {
       </DialogContent>
       <DialogActions>
         <Button variant="text" onClick={onClose}>
-          Cancel
+          {t('cancel')}
         </Button>
         <Button variant="contained" disabled={isLoading || to === ''} onClick={() => void go()}>
-          Hand over
+          {t('handOver')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { Invitation } from '@jasperwren/contract/accounts';
@@ -28,21 +29,21 @@ export function InviteForm({
     if (shown) checked.setError('email', { message: shown.message });
   });
   return (
-    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Invite somebody">
-      <Field control={checked.control} name="name" label="Name" autoComplete="off" />
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('inviteSomebody')}>
+      <Field control={checked.control} name="name" label={t('name')} autoComplete="off" />
       <div className={form.pair}>
-        <Field control={checked.control} name="email" label="E-mail" type="email" autoComplete="off" />
-        <Field control={checked.control} name="role" label="Role" select>
-          <MenuItem value="instructor">Instructor</MenuItem>
-          <MenuItem value="lead">Lead</MenuItem>
+        <Field control={checked.control} name="email" label={t('eMail')} type="email" autoComplete="off" />
+        <Field control={checked.control} name="role" label={t('role')} select>
+          <MenuItem value="instructor">{t('instructor')}</MenuItem>
+          <MenuItem value="lead">{t('lead')}</MenuItem>
         </Field>
       </div>
       <div className={form.actions}>
         <Button type="submit" variant="contained" disabled={isLoading}>
-          Invite
+          {t('invite')}
         </Button>
         <Button variant="text" onClick={onDone}>
-          Cancel
+          {t('cancel')}
         </Button>
       </div>
     </form>

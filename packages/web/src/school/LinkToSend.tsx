@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -25,25 +26,22 @@ export function LinkToSend({
   const address = `${window.location.origin}${link.path}`;
   const copy = () =>
     navigator.clipboard.writeText(address).then(
-      () => enqueueSnackbar('The link is copied.'),
-      () => enqueueSnackbar('It could not be copied. Mark the link and copy it by hand.'),
+      () => enqueueSnackbar(t('theLinkIsCopied')),
+      () => enqueueSnackbar(t('itCouldNotBeCopiedMark')),
     );
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="link">
-      <DialogTitle id="link">A link for {name}</DialogTitle>
+      <DialogTitle id="link">{t('aLinkForName', { name })}</DialogTitle>
       <DialogContent>
-        <p>
-          Send it to {email}. By it {name} chooses a password, once, until {longDate(link.expiresAt)}. It is shown only
-          now; whoever has it can use it.
-        </p>
+        <p>{t('sendItToEmailByIt', { email, name, date: longDate(link.expiresAt) })}</p>
         <p className={styles.link}>{address}</p>
       </DialogContent>
       <DialogActions>
         <Button variant="text" onClick={onClose}>
-          Done
+          {t('done')}
         </Button>
         <Button variant="contained" onClick={() => void copy()}>
-          Copy the link
+          {t('copyTheLink')}
         </Button>
       </DialogActions>
     </Dialog>

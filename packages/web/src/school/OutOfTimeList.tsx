@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -16,43 +17,44 @@ export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | un
   const { data: learners, error, refetch } = api.useOutOfTimeQuery();
   const [erase, { isLoading }] = api.useEraseOutOfTimeMutation();
   const [asking, setAsking] = useState(false);
-  if (keepMonths === undefined)
-    return <p>There is no rule yet. Say above how many months archived learners are kept, and they are listed here.</p>;
+  if (keepMonths === undefined) return <p>{t('thereIsNoRuleYetSay')}</p>;
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!learners) return <Loading what="the learners" />;
-  if (learners.length === 0) return <p>No archived learner is older than {counted(keepMonths, 'month', 'months')}.</p>;
+  if (!learners) return <Loading what={t('theLearners')} />;
+  if (learners.length === 0)
+    return <p>{t('noArchivedLearnerIsOlderThan', { counted: t('months', { count: keepMonths }) })}</p>;
   const go = async () => {
     const { data, error: failed } = await erase({ body: { learnerIds: learners.map(({ learnerId }) => learnerId) } });
     setAsking(false);
     enqueueSnackbar(
-      data ? `${counted(data.length, 'learner is', 'learners are')} erased.` : (apiError(failed)?.message ?? ''),
+      data
+        ? t('countedErased', { counted: t('learnersAre', { count: data.length }) })
+        : (apiError(failed)?.message ?? ''),
     );
   };
   return (
     <>
-      <p>
-        Nothing is erased by itself. These have had no drive, lesson or test for{' '}
-        {counted(keepMonths, 'month', 'months')}:
-      </p>
+      <p>{t('nothingIsErasedByItselfThese', { counted: t('months', { count: keepMonths }) })}</p>
       <Rows>
         {learners.map(({ learnerId, name, lastOn }) => (
           <li key={learnerId}>
-            <b>{name}</b> <span className="muted">last on {longDate(lastOn)}</span>
+            <b>{name}</b> <span className="muted">{t('lastOnDate', { date: longDate(lastOn) })}</span>
           </li>
         ))}
       </Rows>
       <Button variant="outlined" color="error" onClick={() => setAsking(true)}>
-        Erase {counted(learners.length, 'learner', 'learners')} …
+        {t('eraseCounted', { counted: t('learners', { count: learners.length }) })}
       </Button>
       <Dialog open={asking} onClose={() => setAsking(false)} aria-labelledby="out-of-time">
-        <DialogTitle id="out-of-time">Erase {counted(learners.length, 'learner', 'learners')} for good?</DialogTitle>
-        <DialogContent>Everything about them goes. It cannot be undone.</DialogContent>
+        <DialogTitle id="out-of-time">
+          {t('eraseCountedForGood', { counted: t('learners', { count: learners.length }) })}
+        </DialogTitle>
+        <DialogContent>{t('everythingAboutThemGoesItCannot')}</DialogContent>
         <DialogActions>
           <Button variant="text" onClick={() => setAsking(false)}>
-            Keep them
+            {t('keepThem')}
           </Button>
           <Button variant="contained" color="error" disabled={isLoading} onClick={() => void go()}>
-            Erase for good
+            {t('eraseForGood')}
           </Button>
         </DialogActions>
       </Dialog>

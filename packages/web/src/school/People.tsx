@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import type { PersonView } from '@jasperwren/contract/accounts';
 import { useState } from 'react';
@@ -20,14 +21,17 @@ export function People({ people }: { readonly people: readonly PersonView[] }) {
         {people.map((person) => (
           <li key={person.id} className={styles.person} data-left={person.disabledAt !== undefined}>
             <span>
-              <b>{person.name}</b> {person.id === account.id && '· you'}
+              <b>{person.name}</b> {person.id === account.id && t('you')}
               <br />
               <span className="muted">{person.email}</span>
             </span>
-            <span>{person.role === 'lead' ? 'Lead' : 'Instructor'}</span>
+            <span>{person.role === 'lead' ? t('lead') : t('instructor')}</span>
             <span className="muted">{standing(person)}</span>
             <span className="muted">
-              {counted(person.learners, 'learner', 'learners')}, {counted(person.lessons, 'lesson', 'lessons')} to come
+              {t('countedCounted2ToCome', {
+                counted: t('learners', { count: person.learners }),
+                counted2: t('lessons', { count: person.lessons }),
+              })}
             </span>
             <PersonMenu person={person} people={people} onLink={setLink} />
           </li>
@@ -37,7 +41,7 @@ export function People({ people }: { readonly people: readonly PersonView[] }) {
         <InviteForm onLink={setLink} onDone={() => setInviting(false)} />
       ) : (
         <Button variant="outlined" onClick={() => setInviting(true)}>
-          Invite somebody
+          {t('inviteSomebody')}
         </Button>
       )}
       {link && <LinkToSend link={link} onClose={() => setLink(undefined)} />}
@@ -46,8 +50,8 @@ export function People({ people }: { readonly people: readonly PersonView[] }) {
 }
 
 function standing({ disabledAt, joined, secondFactor, seenAt }: PersonView): string {
-  if (disabledAt) return `Left on ${longDate(disabledAt)}`;
-  if (!joined) return 'Invited, no password yet';
-  const seen = seenAt ? `Last here ${longDate(seenAt)}` : 'Not signed in';
-  return secondFactor ? `${seen}, second factor on` : seen;
+  if (disabledAt) return t('leftOnDate', { date: longDate(disabledAt) });
+  if (!joined) return t('invitedNoPasswordYet');
+  const seen = seenAt ? t('lastHereDate', { date: longDate(seenAt) }) : t('notSignedIn');
+  return secondFactor ? t('seenSecondFactorOn', { seen }) : seen;
 }

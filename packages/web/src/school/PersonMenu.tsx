@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import IconButton from '@mui/material/IconButton';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
@@ -30,10 +31,10 @@ export function PersonMenu({ person, people, onLink }: Props) {
   const left = disabledAt !== undefined;
   const tell = (error: unknown, words: string) => enqueueSnackbar(error ? apiError(error)?.message : words);
   const choices: readonly (readonly [words: string, shown: boolean, act: () => void])[] = [
-    ['Change name or role …', true, () => setDialog('edit')],
-    ['Hand learners and lessons over …', person.learners + person.lessons > 0, () => setDialog('hand-over')],
+    [t('changeNameOrRole'), true, () => setDialog('edit')],
+    [t('handLearnersAndLessonsOver'), person.learners + person.lessons > 0, () => setDialog('hand-over')],
     [
-      person.joined ? 'A link for a new password' : 'The invitation once more',
+      person.joined ? t('aLinkForANewPassword') : t('theInvitationOnceMore'),
       !left,
       () =>
         void sendLink({ accountId: id }).then(({ data, error }) => {
@@ -42,31 +43,29 @@ export function PersonMenu({ person, people, onLink }: Props) {
         }),
     ],
     [
-      'Sign out everywhere',
+      t('signOutEverywhere'),
       person.seenAt !== undefined,
-      () => void signOut({ accountId: id }).then(({ error }) => tell(error, `${name} is signed out everywhere.`)),
+      () => void signOut({ accountId: id }).then(({ error }) => tell(error, t('nameIsSignedOutEverywhere', { name }))),
     ],
     [
-      'Take the second factor off',
+      t('takeTheSecondFactorOff'),
       person.secondFactor,
       () =>
-        void removeFactor({ accountId: id }).then(({ error }) =>
-          tell(error, `${name} signs in by the password alone now.`),
-        ),
+        void removeFactor({ accountId: id }).then(({ error }) => tell(error, t('nameSignsInByThePassword', { name }))),
     ],
     [
-      left ? 'Let in again' : 'Let in no more',
+      left ? t('letInAgain') : t('letInNoMore'),
       true,
       () =>
         void (left ? enable : disable)({ accountId: id }).then(({ error }) =>
-          tell(error, left ? `${name} can sign in again.` : `${name} is signed out and cannot sign in any more.`),
+          tell(error, left ? t('nameCanSignInAgain', { name }) : t('nameIsSignedOutAndCannot', { name })),
         ),
     ],
   ];
   return (
     <>
       <IconButton
-        aria-label={`More about ${name}`}
+        aria-label={t('moreAboutName', { name })}
         aria-haspopup="menu"
         onClick={(event) => setAnchor(event.currentTarget)}
       >

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -15,16 +16,16 @@ import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 
 const labels = {
-  name: 'Name',
-  place: 'Place',
-  timeZone: 'Time zone',
-  requireFactor: 'Second factor',
-  keepMonths: 'Months to keep learners',
+  name: t('name'),
+  place: t('place'),
+  timeZone: t('timeZone'),
+  requireFactor: t('secondFactor'),
+  keepMonths: t('monthsToKeepLearners'),
 } as const;
-const zones = ['Etc/UTC', ...Intl.supportedValuesOf('timeZone')];
+const zones = [t('etcUTC'), ...Intl.supportedValuesOf('timeZone')];
 
 const words = (field: keyof typeof labels, value: unknown): string =>
-  field === 'requireFactor' ? (value ? 'required' : 'up to each') : plainWords(value);
+  field === 'requireFactor' ? (value ? 'required' : t('upToEach')) : plainWords(value);
 
 /** What a school says of itself. */
 export function SchoolForm({ school }: { readonly school: SchoolView }) {
@@ -48,7 +49,7 @@ export function SchoolForm({ school }: { readonly school: SchoolView }) {
     const { data, error } = await edit({ body: input });
     const theirs = staleOf<SchoolView>(error);
     setClash(theirs && { mine: input, theirs });
-    if (data) enqueueSnackbar('Saved.');
+    if (data) enqueueSnackbar(t('saved'));
     else if (!theirs) setFailure(showProblems(checked, error));
   };
   const merge = ({ mine, theirs }: NonNullable<typeof clash>, chosen: ReadonlySet<keyof typeof labels>) =>
@@ -58,7 +59,7 @@ export function SchoolForm({ school }: { readonly school: SchoolView }) {
       className={form.form}
       onSubmit={(event) => void checked.handleSubmit(save)(event)}
       noValidate
-      aria-label="About the school"
+      aria-label={t('aboutTheSchool')}
     >
       <div className={form.pair}>
         <Field control={control} name="name" label={labels.name} autoComplete="off" />
@@ -87,14 +88,12 @@ export function SchoolForm({ school }: { readonly school: SchoolView }) {
             months.field.onChange(event.target.value === '' ? undefined : Number(event.target.value))
           }
           error={months.fieldState.invalid}
-          helperText={
-            months.fieldState.error?.message ?? 'Archived ones, after their last drive, lesson or test. Empty: no rule.'
-          }
+          helperText={months.fieldState.error?.message ?? t('archivedOnesAfterTheirLastDrive')}
         />
       </div>
       <FormControlLabel
         control={<Switch checked={factor.field.value} onChange={(_event, on) => factor.field.onChange(on)} />}
-        label="Everybody needs a second factor to sign in"
+        label={t('everybodyNeedsASecondFactorTo')}
       />
       {failure && (
         <p role="alert" className={form.error}>
@@ -103,12 +102,12 @@ export function SchoolForm({ school }: { readonly school: SchoolView }) {
       )}
       <div className={form.actions}>
         <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
-          Save
+          {t('save')}
         </Button>
       </div>
       {clash && (
         <Conflict
-          what="the school"
+          what={t('theSchool')}
           clashes={clashesOf<keyof typeof labels, Partial<SchoolInput>>(
             labels,
             school,

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { api } from '../base/api';
@@ -16,8 +17,8 @@ export default function SchoolPage() {
   const people = api.usePeopleQuery(undefined, { skip: account.role !== 'lead' });
   if (account.role !== 'lead')
     return (
-      <Page title="The school">
-        <p>Only a lead of the school can change this. Ask one of them.</p>
+      <Page title={t('theSchool2')}>
+        <p>{t('onlyALeadOfTheSchool')}</p>
       </Page>
     );
   const failed = error ?? people.error;
@@ -31,27 +32,27 @@ export default function SchoolPage() {
         }}
       />
     );
-  if (!school || !people.data) return <Loading what="the school" />;
+  if (!school || !people.data) return <Loading what={t('theSchool')} />;
   return (
     <Page
       title={school.name}
       sub={school.place}
       actions={
         <Button variant="outlined" component={Link} to="/school/audit">
-          Who did what
+          {t('whoDidWhat')}
         </Button>
       }
     >
-      <Section title="People">
+      <Section title={t('people')}>
         <People people={people.data} />
       </Section>
-      <Section title="About the school">
+      <Section title={t('aboutTheSchool')}>
         <SchoolForm key={school.version} school={school} />
       </Section>
-      <Section title="Learners kept too long">
+      <Section title={t('learnersKeptTooLong')}>
         <OutOfTimeList keepMonths={school.keepMonths} />
       </Section>
-      <Section title="Close the school">
+      <Section title={t('closeTheSchool2')}>
         <CloseSchool name={school.name} />
       </Section>
     </Page>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import FormLabel from '@mui/material/FormLabel';
@@ -22,33 +23,37 @@ export default function AccountPage() {
   return (
     <Page
       title={account.name}
-      sub={`${account.role === 'lead' ? 'Lead' : 'Instructor'} of ${school.name}, signed in as ${account.email}`}
+      sub={t('partOfSchoolSignedInAs', {
+        part: account.role === 'lead' ? t('lead') : t('instructor'),
+        school: school.name,
+        email: account.email,
+      })}
       actions={
         <>
           <SignOut person={account.id} to="/sign-in" />
           {account.role === 'lead' && (
             <Button variant="contained" component={Link} to="/school">
-              The school and its people
+              {t('theSchoolAndItsPeople')}
             </Button>
           )}
         </>
       }
     >
       {waiting > 0 && (
-        <Section title="Not sent yet">
+        <Section title={t('notSentYet')}>
           <OutboxList person={account.id} />
         </Section>
       )}
-      <Section title="This device">
+      <Section title={t('thisDevice')}>
         <DeviceSettings />
       </Section>
-      <Section title="Where you are signed in">
+      <Section title={t('whereYouAreSignedIn')}>
         <SignIns />
       </Section>
-      <Section title="Second factor">
+      <Section title={t('secondFactor')}>
         <SecondFactor on={secondFactor} />
       </Section>
-      <Section title="Change your password">
+      <Section title={t('changeYourPassword')}>
         <PasswordForm />
       </Section>
     </Page>
@@ -56,9 +61,9 @@ export default function AccountPage() {
 }
 
 const themes: readonly (readonly [Settings['theme'], string])[] = [
-  ['day', 'Day'],
-  ['night', 'Night'],
-  ['device', 'As the device'],
+  ['day', t('day')],
+  ['night', t('night')],
+  ['device', t('asTheDevice')],
 ];
 
 function DeviceSettings() {
@@ -67,7 +72,7 @@ function DeviceSettings() {
   return (
     <div className={styles.settings}>
       <div>
-        <FormLabel id="theme">Theme</FormLabel>
+        <FormLabel id="theme">{t('theme')}</FormLabel>
         <RadioGroup
           row
           aria-labelledby="theme"
@@ -83,13 +88,13 @@ function DeviceSettings() {
         control={
           <Switch checked={settings.receipts} onChange={(_, receipts) => dispatch(settingsChanged({ receipts }))} />
         }
-        label="Sound and vibration when a mark is taken"
+        label={t('soundAndVibrationWhenAMark')}
       />
       <FormControlLabel
         control={
           <Switch checked={settings.deskKeys} onChange={(_, deskKeys) => dispatch(settingsChanged({ deskKeys }))} />
         }
-        label="Single keys on the marking desk"
+        label={t('singleKeysOnTheMarkingDesk')}
       />
     </div>
   );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import { Page, Section } from '../ui/Page';
 import { SecondFactor } from './SecondFactor';
 import { useSignedIn } from '../base/signed-in';
@@ -8,12 +9,12 @@ export default function FactorFirst() {
   const { account, school } = useSignedIn();
   return (
     <Page
-      title="Set up your second factor"
+      title={t('setUpYourSecondFactor')}
       over={school.name}
-      sub="Your school requires one. It takes a minute and an authenticator app on your phone."
+      sub={t('yourSchoolRequiresOneItTakes')}
       actions={<SignOut person={account.id} to="/sign-in" />}
     >
-      <Section title="Second factor">
+      <Section title={t('secondFactor')}>
         <SecondFactor on={false} />
       </Section>
     </Page>

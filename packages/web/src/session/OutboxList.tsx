@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import { useCallback, useEffect, useState } from 'react';
 import { useAppSelector } from '../base/hooks';
@@ -8,10 +9,10 @@ import { entriesOf, sendSoon, setAside, takeOut, type Entry } from '../base/outb
 import styles from './outbox.module.css';
 
 const wordsOf: Readonly<Record<RouteOfLane, string>> = {
-  sendEvents: 'Marks of a drive',
-  addReviews: 'Answers to safety questions',
-  addMyReviews: 'Answers to safety questions',
-  setFreeHours: 'The hours in which you give lessons',
+  sendEvents: t('marksOfADrive'),
+  addReviews: t('answersToSafetyQuestions'),
+  addMyReviews: t('answersToSafetyQuestions'),
+  setFreeHours: t('theHoursInWhichYouGive'),
 };
 const laneWords = (lane: Lane): string => wordsOf[partsOf(lane)[0]];
 
@@ -42,8 +43,10 @@ export function OutboxList({ person }: { readonly person: string }) {
   return (
     <>
       <p>
-        {counted(entries.length, 'entry is', 'entries are')} kept on this device
-        {counts.unreachable ? ' until the server can be reached.' : '.'}
+        {t('countedKeptOnThisDevicePart', {
+          counted: t('entriesAre', { count: entries.length }),
+          part: counts.unreachable ? ` ${t('untilTheServerCanBeReached')}` : '.',
+        })}
       </p>
       <Rows>
         {lanes.map((lane) => {
@@ -57,16 +60,20 @@ export function OutboxList({ person }: { readonly person: string }) {
               </span>
               <span>
                 {last
-                  ? `${counted(refused.length, 'was', 'were')} refused on ${longDate(last.at)}: ${last.message}`
-                  : 'Waiting to be sent.'}
+                  ? t('countedRefusedOnDateMessage', {
+                      counted: t('were', { count: refused.length }),
+                      date: longDate(last.at),
+                      message: last.message,
+                    })
+                  : t('waitingToBeSent')}
               </span>
               {refused.length > 0 && (
                 <span className={styles.actions}>
                   <Button variant="outlined" onClick={() => void again(refused)}>
-                    Send again
+                    {t('sendAgain')}
                   </Button>
                   <Button variant="text" onClick={() => void drop(refused)}>
-                    Save as a file and remove
+                    {t('saveAsAFileAndRemove')}
                   </Button>
                 </span>
               )}
@@ -75,7 +82,7 @@ export function OutboxList({ person }: { readonly person: string }) {
         })}
       </Rows>
       <Button variant="outlined" onClick={() => save(entries)}>
-        Save all as a file
+        {t('saveAllAsAFile')}
       </Button>
     </>
   );

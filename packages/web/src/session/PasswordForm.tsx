@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import { PasswordChange } from '@jasperwren/contract/accounts';
 import { enqueueSnackbar } from 'notistack';
@@ -13,7 +14,7 @@ export function PasswordForm() {
   const submit = checked.handleSubmit(async (values) => {
     const { error } = await change({ body: values });
     if (!error) {
-      enqueueSnackbar('Your password is changed. Other devices are signed out.');
+      enqueueSnackbar(t('yourPasswordIsChangedOtherDevices'));
       checked.reset();
       return;
     }
@@ -21,27 +22,32 @@ export function PasswordForm() {
     if (shown) checked.setError('current', { message: shown.message });
   });
   return (
-    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Change your password">
+    <form
+      className={form.form}
+      onSubmit={(event) => void submit(event)}
+      noValidate
+      aria-label={t('changeYourPassword')}
+    >
       <div className={form.pair}>
         <Field
           control={checked.control}
           name="current"
-          label="Present password"
+          label={t('presentPassword')}
           type="password"
           autoComplete="current-password"
         />
         <Field
           control={checked.control}
           name="next"
-          label="New password"
+          label={t('newPassword')}
           type="password"
           autoComplete="new-password"
-          helperText="12 characters or more, and not a common one"
+          helperText={t('n12CharactersOrMoreAndNot')}
         />
       </div>
       <div className={form.actions}>
         <Button type="submit" variant="outlined" disabled={isLoading}>
-          Change it
+          {t('changeIt')}
         </Button>
       </div>
     </form>

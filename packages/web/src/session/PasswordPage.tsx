@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import { NewPassword } from '@jasperwren/contract/accounts';
 import { useState } from 'react';
@@ -28,17 +29,17 @@ export default function PasswordPage() {
   };
   if (error)
     return (
-      <Page title="Choose a password">
+      <Page title={t('chooseAPassword')}>
         <Failed error={error} {...(apiError(error)?.status !== 404 && { onRetry: () => void refetch() })} />
-        <Link to="/sign-in">Go to sign-in</Link>
+        <Link to="/sign-in">{t('goToSignIn')}</Link>
       </Page>
     );
-  if (!owner) return <Loading what="your link" />;
+  if (!owner) return <Loading what={t('yourLink')} />;
   if (chosen)
     return (
-      <Page title="Your password is set" sub={`Sign in as ${owner.email}.`}>
+      <Page title={t('yourPasswordIsSet')} sub={t('signInAsEmail', { email: owner.email })}>
         <Button variant="contained" onClick={() => void goOn()}>
-          Sign in
+          {t('signIn')}
         </Button>
       </Page>
     );
@@ -51,19 +52,23 @@ export default function PasswordPage() {
     }
   });
   return (
-    <Page title={`Welcome, ${owner.name}`} over={owner.school} sub={`Choose the password for ${owner.email}.`}>
-      <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Choose a password">
+    <Page
+      title={t('welcomeOwner', { owner: owner.name })}
+      over={owner.school}
+      sub={t('chooseThePasswordForEmail', { email: owner.email })}
+    >
+      <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('chooseAPassword')}>
         <Field
           control={checked.control}
           name="password"
-          label="Password"
+          label={t('password')}
           type="password"
           autoComplete="new-password"
-          helperText="12 characters or more: a few words that do not belong together"
+          helperText={t('n12CharactersOrMoreAFew')}
         />
         <div className={form.actions}>
           <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
-            Keep it
+            {t('keepIt')}
           </Button>
         </div>
       </form>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import { FactorProof, PasswordProof, type FactorSecret } from '@jasperwren/contract/accounts';
 import { enqueueSnackbar } from 'notistack';
@@ -27,7 +28,7 @@ export function SecondFactor({ on }: { readonly on: boolean }) {
       const { error } = await drop({ body: values });
       if (!error) {
         setAsked(false);
-        enqueueSnackbar('The second factor is off. Your password alone lets you in.');
+        enqueueSnackbar(t('theSecondFactorIsOffYour'));
       }
       return error;
     }
@@ -37,16 +38,12 @@ export function SecondFactor({ on }: { readonly on: boolean }) {
   };
   return (
     <>
-      <p>
-        {on
-          ? 'On. At sign-in you are asked for six digits from your authenticator app as well.'
-          : 'Off. With it, somebody who knows your password still cannot sign in: six digits from an authenticator app are asked for as well.'}
-      </p>
+      <p>{on ? t('onAtSignInYouAre') : t('offWithItSomebodyWhoKnows')}</p>
       {asked ? (
-        <Prove action={on ? 'Turn it off' : 'Go on'} onProve={prove} onCancel={() => setAsked(false)} />
+        <Prove action={on ? t('turnItOff') : t('goOn')} onProve={prove} onCancel={() => setAsked(false)} />
       ) : (
         <Button variant="outlined" onClick={() => setAsked(true)}>
-          {on ? 'Turn it off' : 'Set it up'}
+          {on ? t('turnItOff') : t('setItUp')}
         </Button>
       )}
     </>
@@ -66,11 +63,11 @@ function Prove({ action, onProve, onCancel }: ProveProps) {
     if (shown) checked.setError('password', { message: shown.message });
   });
   return (
-    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Show that it is you">
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('showThatItIsYou')}>
       <Field
         control={checked.control}
         name="password"
-        label="Your password"
+        label={t('yourPassword')}
         type="password"
         autoComplete="current-password"
       />
@@ -79,7 +76,7 @@ function Prove({ action, onProve, onCancel }: ProveProps) {
           {action}
         </Button>
         <Button variant="text" onClick={onCancel}>
-          Cancel
+          {t('cancel')}
         </Button>
       </div>
     </form>
@@ -104,27 +101,27 @@ function Confirm({ secret, onConfirmed, onCancel }: ConfirmProps) {
     }
   });
   return (
-    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Second factor">
-      <p>Read this picture with your authenticator app, or type the key. Then write the six digits it shows.</p>
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('secondFactor')}>
+      <p>{t('readThisPictureWithYourAuthenticator')}</p>
       <img
         className={styles.code}
         src={`data:image/svg+xml;utf8,${encodeURIComponent(secret.picture)}`}
-        alt="Code for the authenticator app"
+        alt={t('codeForTheAuthenticatorApp')}
       />
       <p className={styles.secret}>{secret.secret.match(/.{1,4}/g)?.join(' ')}</p>
       <Field
         control={checked.control}
         name="code"
-        label="Six digits"
+        label={t('sixDigits')}
         autoComplete="one-time-code"
         slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 7 } }}
       />
       <div className={form.actions}>
         <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
-          Turn it on
+          {t('turnItOn')}
         </Button>
         <Button variant="text" onClick={onCancel}>
-          Cancel
+          {t('cancel')}
         </Button>
       </div>
     </form>
@@ -134,10 +131,9 @@ function Confirm({ secret, onConfirmed, onCancel }: ConfirmProps) {
 function Recovery({ codes }: { readonly codes: readonly string[] }) {
   const dispatch = useAppDispatch();
   return (
-    <section aria-label="Recovery codes">
+    <section aria-label={t('recoveryCodes')}>
       <p>
-        <b>The second factor is on.</b> Should you lose the device, each of these codes lets you in once. They are shown
-        only now: print them, or keep them where you keep passwords.
+        <b>{t('theSecondFactorIsOn')}</b> {t('shouldYouLoseTheDeviceEach')}
       </p>
       <ul className={styles.codes}>
         {codes.map((code) => (
@@ -145,7 +141,7 @@ function Recovery({ codes }: { readonly codes: readonly string[] }) {
         ))}
       </ul>
       <Button variant="contained" onClick={() => dispatch(api.util.invalidateTags([...routes.confirmFactor.changes]))}>
-        I have them
+        {t('iHaveThem')}
       </Button>
     </section>
   );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { SignInRequest } from '@jasperwren/contract/accounts';
@@ -23,7 +24,7 @@ export default function SignInPage() {
   const [needsCode, setNeedsCode] = useState(false);
   const checked = useCheckedForm(SignInRequest, { email: '', password: '', code: '' });
   useEffect(() => {
-    document.title = 'Sign in · Jasperwren';
+    document.title = t('signInJasperwren');
     // A sign-out without a network reaches the server as soon as there is one.
     const tell = () => void finishLeaving();
     window.addEventListener('online', tell);
@@ -43,16 +44,16 @@ export default function SignInPage() {
   return (
     <main className={styles.page}>
       <div className={styles.words}>
-        <p className={styles.wordmark}>Jasperwren</p>
-        <Typography variant="h1">Mark the drive, not the paper.</Typography>
-        <p className="muted">Mock tests under your authority’s standard, with every verdict explained.</p>
+        <p className={styles.wordmark}>{t('jasperwren')}</p>
+        <Typography variant="h1">{t('markTheDriveNotThePaper')}</Typography>
+        <p className="muted">{t('mockTestsUnderYourAuthoritysStandard')}</p>
       </div>
-      <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Sign in">
-        <Field control={checked.control} name="email" label="E-mail" type="email" autoComplete="username" />
+      <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('signIn')}>
+        <Field control={checked.control} name="email" label={t('eMail')} type="email" autoComplete="username" />
         <Field
           control={checked.control}
           name="password"
-          label="Password"
+          label={t('password')}
           type="password"
           autoComplete="current-password"
         />
@@ -60,10 +61,10 @@ export default function SignInPage() {
           <Field
             control={checked.control}
             name="code"
-            label="Six digits"
+            label={t('sixDigits')}
             autoComplete="one-time-code"
             autoFocus
-            helperText="From your authenticator app. Without it, write one of your recovery codes."
+            helperText={t('fromYourAuthenticatorAppWithoutIt')}
           />
         )}
         {error && (
@@ -72,14 +73,13 @@ export default function SignInPage() {
           </p>
         )}
         <Button type="submit" variant="contained" disabled={isLoading}>
-          Sign in
+          {t('signIn')}
         </Button>
       </form>
       {welcome?.demo && (
-        <section className={styles.demo} aria-label="Demo accounts">
+        <section className={styles.demo} aria-label={t('demoAccounts')}>
           <p>
-            This is a demo of the {welcome.demo.school}. Sign in as one of these; the password of each is{' '}
-            <b>{welcome.demo.accounts[0]?.password}</b>
+            {t('thisIsADemoOfThe', { school: welcome.demo.school })} <b>{welcome.demo.accounts[0]?.password}</b>
           </p>
           <ul>
             {welcome.demo.accounts.map((account) => (

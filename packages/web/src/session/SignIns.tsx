@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
 import { api } from '../base/api';
@@ -12,27 +13,28 @@ export function SignIns() {
   const [end] = api.useEndSignInMutation();
   const [endOthers] = api.useEndOtherSignInsMutation();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!signIns) return <Loading what="your sign-ins" />;
-  const tell = (failed: unknown, words: string) =>
-    enqueueSnackbar(failed ? 'It could not be ended. Try again when the server can be reached.' : words);
+  if (!signIns) return <Loading what={t('yourSignIns')} />;
+  const tell = (failed: unknown, words: string) => enqueueSnackbar(failed ? t('itCouldNotBeEndedTry') : words);
   return (
     <>
       <Rows>
         {signIns.map(({ id, device, address, createdAt, seenAt, current }) => (
           <li key={id} className={styles.signIn}>
             <span>
-              <b>{device}</b> {current && '· this one'}
+              <b>{device}</b> {current && t('thisOne')}
             </span>
             <span className="muted">
-              {address}, since {longDate(createdAt)}, last used {longDate(seenAt)}
+              {t('addressSinceDateLastUsedDate2', { address, date: longDate(createdAt), date2: longDate(seenAt) })}
             </span>
             {!current && (
               <Button
                 variant="text"
-                aria-label={`Sign out ${device}`}
-                onClick={() => void end({ signInId: id }).then((done) => tell(done.error, `${device} is signed out.`))}
+                aria-label={t('signOutDevice', { device })}
+                onClick={() =>
+                  void end({ signInId: id }).then((done) => tell(done.error, t('deviceIsSignedOut', { device })))
+                }
               >
-                Sign out
+                {t('signOut')}
               </Button>
             )}
           </li>
@@ -41,9 +43,9 @@ export function SignIns() {
       {signIns.length > 1 && (
         <Button
           variant="outlined"
-          onClick={() => void endOthers().then((done) => tell(done.error, 'Every other device is signed out.'))}
+          onClick={() => void endOthers().then((done) => tell(done.error, t('everyOtherDeviceIsSignedOut')))}
         >
-          Sign out everywhere else
+          {t('signOutEverywhereElse')}
         </Button>
       )}
     </>

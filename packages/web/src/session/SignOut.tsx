@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -35,19 +36,17 @@ export function SignOut({ person, to, variant = 'outlined' }: Props) {
   return (
     <>
       <Button variant={variant} onClick={() => void ask()}>
-        Sign out
+        {t('signOut')}
       </Button>
       <Dialog open={waiting > 0} onClose={() => setWaiting(0)}>
-        <DialogTitle>{counted(waiting, 'entry has', 'entries have')} not been sent</DialogTitle>
-        <DialogContent>
-          They stay on this device and are sent when you sign in here again. Nobody else sees them.
-        </DialogContent>
+        <DialogTitle>{t('countedNotBeenSent', { counted: t('entriesHave', { count: waiting }) })}</DialogTitle>
+        <DialogContent>{t('theyStayOnThisDeviceAnd')}</DialogContent>
         <DialogActions>
           <Button variant="text" onClick={() => void go()}>
-            Sign out all the same
+            {t('signOutAllTheSame')}
           </Button>
           <Button variant="contained" onClick={() => setWaiting(0)}>
-            Stay
+            {t('stay')}
           </Button>
         </DialogActions>
       </Dialog>

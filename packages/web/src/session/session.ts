@@ -1,10 +1,11 @@
+import { t } from '@jasperwren/words/account';
 import type { SessionView } from '@jasperwren/contract/accounts';
 import { routes } from '@jasperwren/contract/routes';
 import { api } from '../base/api';
 import { keepToken, type ApiError } from '../base/client';
 import { arrive, finishLeaving, isLeaving } from './leave';
 
-const signedOut: ApiError = { status: 401, code: 'not-signed-in', message: 'Nobody is signed in.' };
+const signedOut: ApiError = { status: 401, code: 'not-signed-in', message: t('nobodyIsSignedIn') };
 const { session: route } = routes;
 
 api.injectEndpoints({

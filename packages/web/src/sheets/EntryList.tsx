@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/test-results';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { rulesOf } from '@jasperwren/core/marking/rules';
@@ -29,16 +30,18 @@ export function Entries({ standard, entries, onChange }: Props) {
     setCode(next);
     if (!read.item || read.grade === undefined) return;
     onChange(counting(entries, read.item.code, read.grade, 1));
-    setLast(`${itemName(standard, read.item.code)}: one ${grades.get(read.grade)?.name} more.`);
+    setLast(
+      t('faultOneGetMore', { fault: itemName(standard, read.item.code), get: String(grades.get(read.grade)?.name) }),
+    );
     setCode('');
   };
   const order = [...items.keys()];
   const sorted = [...entries].sort((a, b) => order.indexOf(a.item) - order.indexOf(b.item));
   return (
-    <section className={styles.entries} aria-label="Counts">
-      <h2>Counts</h2>
+    <section className={styles.entries} aria-label={t('counts')}>
+      <h2>{t('counts')}</h2>
       <TextField
-        label="Category, item and grade"
+        label={t('categoryItemAndGrade')}
         value={code}
         onChange={(event) => type(event.target.value)}
         inputRef={field}
@@ -67,7 +70,7 @@ export function Entries({ standard, entries, onChange }: Props) {
                 </span>
                 <Button
                   variant="text"
-                  aria-label={`One ${word} less, ${name}`}
+                  aria-label={t('oneWordLessName', { word, name })}
                   onClick={() => onChange(counting(entries, item, grade, -1))}
                 >
                   −
@@ -75,7 +78,7 @@ export function Entries({ standard, entries, onChange }: Props) {
                 <b>{count}</b>
                 <Button
                   variant="text"
-                  aria-label={`One ${word} more, ${name}`}
+                  aria-label={t('oneWordMoreName', { word, name })}
                   onClick={() => onChange(counting(entries, item, grade, 1))}
                 >
                   +

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/test-results';
 import type { SheetView } from '@jasperwren/contract/sheets';
 import { enqueueSnackbar } from 'notistack';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -14,19 +15,19 @@ export default function NewSheetPage() {
   const [add] = api.useAddSheetMutation();
   const error = learner.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void learner.refetch()} />;
-  if (!learner.data || !standards.data) return <Loading what="the learner" />;
+  if (!learner.data || !standards.data) return <Loading what={t('theLearner')} />;
   const { name, standardId, testCentre } = learner.data;
   const back = `/learners/${learnerId}`;
   const onSaved = (sheet: SheetView) => {
-    enqueueSnackbar(sheet.agrees ? 'The sheet is on record.' : 'The sheet is on record, with the difference.');
+    enqueueSnackbar(sheet.agrees ? t('theSheetIsOnRecord') : t('theSheetIsOnRecordWith'));
     void navigate(back);
   };
   return (
-    <Page title="The sheet of a real test" over={<Link to={back}>{name}</Link>}>
+    <Page title={t('theSheetOfARealTest')} over={<Link to={back}>{name}</Link>}>
       <SheetForm
         standards={standards.data}
         initial={{ standardId, ...(testCentre && { centre: testCentre }) }}
-        action="Put it on record"
+        action={t('putItOnRecord')}
         onSave={(input) => add({ learnerId, body: input })}
         onSaved={onSaved}
         onCancel={() => void navigate(back)}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/test-results';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -49,24 +50,24 @@ export function SheetForm({ standards, initial, action, onSave, onSaved, onCance
   const setEntries = (next: readonly SheetEntry[]) =>
     checked.setValue('entries', [...next] as SheetInput['entries'], { shouldDirty: true });
   return (
-    <form className={styles.form} onSubmit={(event) => void submit(event)} noValidate aria-label="Result sheet">
+    <form className={styles.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('resultSheet')}>
       <div className={form.form}>
         <div className={form.pair}>
-          <DateField control={control} name="date" label="Date of the test" />
-          <Field control={control} name="centre" label="Test centre" />
+          <DateField control={control} name="date" label={t('dateOfTheTest')} />
+          <Field control={control} name="centre" label={t('testCentre')} />
         </div>
         <div className={form.pair}>
           <StandardChoice control={control} standards={standards} onChosen={() => setEntries([])} />
-          <Field control={control} name="official" label="Official result" select required>
-            <MenuItem value="pass">Pass</MenuItem>
-            <MenuItem value="fail">Fail</MenuItem>
+          <Field control={control} name="official" label={t('officialResult')} select required>
+            <MenuItem value="pass">{t('pass')}</MenuItem>
+            <MenuItem value="fail">{t('fail')}</MenuItem>
           </Field>
         </div>
       </div>
       <Entries standard={standard} entries={entries} onChange={setEntries} />
       <Recomputed standard={standard} entries={entries} official={official} />
       <div className={form.form}>
-        <Field control={control} name="notes" label="Notes" multiline minRows={2} />
+        <Field control={control} name="notes" label={t('notes')} multiline minRows={2} />
         {failure && (
           <p role="alert" className={form.error}>
             {failure.message}
@@ -77,7 +78,7 @@ export function SheetForm({ standards, initial, action, onSave, onSaved, onCance
             {action}
           </Button>
           <Button variant="text" onClick={onCancel}>
-            Cancel
+            {t('cancel')}
           </Button>
         </div>
       </div>
@@ -99,7 +100,7 @@ function StandardChoice({
   return (
     <TextField
       select
-      label="Marking standard"
+      label={t('markingStandard')}
       value={field.value}
       onChange={(event) => {
         field.onChange(event.target.value);
@@ -129,12 +130,10 @@ function Recomputed({
   const { verdict, agrees } = judgeSheet(standard, entries, official ?? 'pass');
   return (
     <p role="status" className={styles.recomputed} data-differs={official !== undefined && !agrees}>
-      <b>By these counts: {verdictSentence(standard, verdict)}</b>
+      <b>{t('byTheseCountsVerdictSentence', { verdictSentence: verdictSentence(standard, verdict) })}</b>
       {official && (
         <span>
-          {agrees
-            ? ' The official result says the same.'
-            : ` The official result is a ${official}. Check the counts; if they are right, the difference stays on record.`}
+          {agrees ? ` ${t('theOfficialResultSaysTheSame')}` : ` ${t('theOfficialResultIsAOfficial', { official })}`}
         </span>
       )}
     </p>

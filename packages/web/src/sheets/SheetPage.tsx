@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/test-results';
 import Button from '@mui/material/Button';
 import { effective } from '@jasperwren/core/marking/options';
 import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
@@ -18,7 +19,7 @@ export default function SheetPage() {
   const { sheetId = '' } = useParams();
   const { data: sheet, error, refetch } = api.useSheetQuery({ sheetId });
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!sheet) return <Loading what="the sheet" />;
+  if (!sheet) return <Loading what={t('theSheet')} />;
   return <Sheet sheet={sheet} />;
 }
 
@@ -34,7 +35,7 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   const [drop] = api.useDropSheetMutation();
   const [add] = api.useAddSheetMutation();
   if (error) return <Failed error={error} />;
-  if (!standard) return <Loading what="its standard" />;
+  if (!standard) return <Loading what={t('itsStandard')} />;
   const back = `/learners/${sheet.learnerId}`;
   const initial = inputOf(sheet);
   const save = async (input: SheetInput, version: number) => {
@@ -51,11 +52,11 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   const remove = async () => {
     const failed = (await drop({ sheetId: sheet.id })).error;
     if (failed) {
-      enqueueSnackbar('It could not be taken off the record. Try again when the server can be reached.');
+      enqueueSnackbar(t('itCouldNotBeTakenOff'));
       return;
     }
     void navigate(back);
-    enqueueSnackbar('The sheet is off the record.', {
+    enqueueSnackbar(t('theSheetIsOffTheRecord'), {
       action: (key) => (
         <Button
           color="inherit"
@@ -64,32 +65,32 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
             void add({ learnerId: sheet.learnerId, body: initial });
           }}
         >
-          Undo
+          {t('undo')}
         </Button>
       ),
     });
   };
   return (
     <Page
-      title={`Real test of ${longDate(sheet.date)}`}
-      over={<Link to={back}>{learner.data?.name ?? 'The learner'}</Link>}
+      title={t('realTestOfDate', { date: longDate(sheet.date) })}
+      over={<Link to={back}>{learner.data?.name ?? t('theLearner2')}</Link>}
       actions={
         <Button variant="text" onClick={() => void remove()}>
-          Take it off the record
+          {t('takeItOffTheRecord')}
         </Button>
       }
     >
       <SheetForm
         standards={[standard]}
         initial={initial}
-        action="Save the correction"
+        action={t('saveTheCorrection')}
         onSave={(input) => save(input, version)}
         onSaved={() => void navigate(back)}
         onCancel={() => void navigate(back)}
       />
       {clash && (
         <Conflict
-          what="this sheet"
+          what={t('thisSheet')}
           clashes={clashesOf<keyof typeof labels, Partial<SheetInput>>(
             labels,
             begun,
@@ -106,11 +107,11 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
 }
 
 const labels = {
-  date: 'Date of the test',
-  centre: 'Test centre',
-  official: 'Official result',
-  entries: 'Counts',
-  notes: 'Notes',
+  date: t('dateOfTheTest'),
+  centre: t('testCentre'),
+  official: t('officialResult'),
+  entries: t('counts'),
+  notes: t('notes'),
 } as const;
 
 /** A sheet as its form has it. */

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/test-results';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { Category, Item, EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -16,14 +17,15 @@ export function readCode(standard: EffectiveStandard, code: string): Typed {
   const [first, second, third] = code.toUpperCase();
   if (first === undefined) return {};
   const category = standard.categories.find(({ letter }) => letter === first);
-  if (!category) return { problem: `No category has the letter ${first}.` };
+  if (!category) return { problem: t('noCategoryHasTheLetterFirst', { first }) };
   if (second === undefined) return { category };
   const item = category.items.find(({ letter }) => letter === second);
-  if (!item) return { category, problem: `${category.name} has no item with the letter ${second}.` };
+  if (!item) return { category, problem: t('categoryHasNoItemWithThe', { category: category.name, second }) };
   const allowed = gradesOf(standard, item);
   if (third === undefined) return { category, item, grade: allowed.length === 1 ? allowed[0]!.code : undefined };
   const grade = standard.grades[Number(third) - 1];
-  if (!grade || !allowed.includes(grade)) return { category, item, problem: `${item.name} has no grade ${third}.` };
+  if (!grade || !allowed.includes(grade))
+    return { category, item, problem: t('itemHasNoGradeThird', { item: item.name, third }) };
   return { category, item, grade: grade.code };
 }
 

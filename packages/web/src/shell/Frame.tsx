@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/shell';
 import AccountCircleOutlined from '@mui/icons-material/AccountCircleOutlined';
 import BalanceOutlined from '@mui/icons-material/BalanceOutlined';
 import FactCheckOutlined from '@mui/icons-material/FactCheckOutlined';
@@ -27,11 +28,11 @@ const FactorFirst = lazy(() => import('../session/FactorFirst'));
 const preloadAfterMs = 1500;
 
 const places: readonly (readonly [path: string, name: string, Icon: SvgIconComponent])[] = [
-  ['/', 'Today', WbTwilightOutlined],
-  ['/learners', 'Learners', GroupsOutlined],
-  ['/drive', 'Drive', RouteOutlined],
-  ['/checks', 'Checks', FactCheckOutlined],
-  ['/standards', 'Standards', BalanceOutlined],
+  ['/', t('today'), WbTwilightOutlined],
+  ['/learners', t('learners'), GroupsOutlined],
+  ['/drive', t('drive'), RouteOutlined],
+  ['/checks', t('checks'), FactCheckOutlined],
+  ['/standards', t('standards'), BalanceOutlined],
 ];
 
 /** Sees to it that somebody is signed in; outside the desk, with the rail beside. */
@@ -73,7 +74,7 @@ export function Frame() {
     }, preloadAfterMs);
     return () => clearTimeout(timer);
   }, [schoolId, prefetchStandards, prefetchLearners]);
-  if (isLoading) return <Loading what="your sign-in" />;
+  if (isLoading) return <Loading what={t('yourSignIn')} />;
   if (!session) {
     if (signedOut) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
     return (
@@ -85,7 +86,7 @@ export function Frame() {
   if (session.factorMissing)
     return (
       <SignedIn value={session}>
-        <Suspense fallback={<Loading what="your second factor" />}>
+        <Suspense fallback={<Loading what={t('yourSecondFactor')} />}>
           <FactorFirst />
         </Suspense>
       </SignedIn>
@@ -100,8 +101,8 @@ export function Frame() {
   return (
     <SignedIn value={session}>
       <div className={styles.frame}>
-        <nav className={styles.rail} aria-label="Main">
-          <span className={styles.wordmark}>Jasperwren</span>
+        <nav className={styles.rail} aria-label={t('main')}>
+          <span className={styles.wordmark}>{t('jasperwren')}</span>
           {places.map(([path, name, Icon]) => (
             <NavLink key={path} to={path} end={path === '/'} className={styles.place!}>
               <Icon fontSize="small" aria-hidden="true" />
@@ -110,24 +111,26 @@ export function Frame() {
           ))}
           <NavLink to="/account" className={`${styles.place} ${styles.foot}`}>
             <AccountCircleOutlined fontSize="small" aria-hidden="true" />
-            Account
+            {t('account')}
           </NavLink>
         </nav>
         <div className={styles.body}>
           {newer && (
             <p className={styles.newer} role="status">
-              A newer version of Jasperwren is here.
+              {t('aNewerVersionOfJasperwrenIs')}
               <Button variant="text" onClick={newVersion.take}>
-                Reload into it
+                {t('reloadIntoIt')}
               </Button>
             </p>
           )}
           {refused > 0 && (
             <p className={styles.newer} role="status">
-              {counted(refused, 'entry was', 'entries were')} refused by the server and {refused === 1 ? 'is' : 'are'}{' '}
-              kept here.
+              {t('countedRefusedByTheServerAnd', {
+                counted: t('entriesWere', { count: refused }),
+                part: refused === 1 ? 'is' : 'are',
+              })}
               <Button variant="text" component={Link} to="/account">
-                See why
+                {t('seeWhy')}
               </Button>
             </p>
           )}

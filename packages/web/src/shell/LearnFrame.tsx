@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/shell';
 import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
 import QuizOutlined from '@mui/icons-material/QuizOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
@@ -14,9 +15,9 @@ import { startSending } from './send';
 import { laneOfOwnReviews } from '../base/device/lanes';
 
 const places = [
-  ['/learn', 'Drill', QuizOutlined],
-  ['/learn/safe', 'When safe', VisibilityOutlined],
-  ['/learn/debriefs', 'Debriefs', AssignmentOutlined],
+  ['/learn', t('drill'), QuizOutlined],
+  ['/learn/safe', t('whenSafe'), VisibilityOutlined],
+  ['/learn/debriefs', t('debriefs'), AssignmentOutlined],
 ] as const;
 
 /** The pages of a learner: their own drill, what was shared with them, and nothing of the school. */
@@ -30,7 +31,7 @@ export function LearnFrame() {
           <Failed error={error} onRetry={() => void refetch()} />
         </main>
       );
-    return <Loading what="your drill" />;
+    return <Loading what={t('yourDrill')} />;
   }
   return <LearnPages key={me.learnerId} me={me} />;
 }
@@ -50,8 +51,8 @@ function LearnPages({ me }: { readonly me: MeView }) {
   });
   return (
     <div className={frame.frame}>
-      <nav className={frame.rail} aria-label="Main">
-        <span className={frame.wordmark}>Jasperwren</span>
+      <nav className={frame.rail} aria-label={t('main')}>
+        <span className={frame.wordmark}>{t('jasperwren')}</span>
         {places.map(([path, name, Icon]) => (
           <NavLink key={path} to={path} end={path === '/learn'} className={frame.place!}>
             <Icon fontSize="small" aria-hidden="true" />
@@ -60,7 +61,7 @@ function LearnPages({ me }: { readonly me: MeView }) {
         ))}
       </nav>
       <div className={frame.body}>
-        {source ? <Outlet context={{ me, source } satisfies Learning} /> : <Loading what="your drill" />}
+        {source ? <Outlet context={{ me, source } satisfies Learning} /> : <Loading what={t('yourDrill')} />}
       </div>
     </div>
   );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/shell';
 import { createBrowserRouter, Link, useRouteError } from 'react-router';
 import { Loading } from '../ui/states';
 import { Page } from '../ui/Page';
@@ -8,7 +9,7 @@ import '../session/session';
 export const router = createBrowserRouter([
   {
     ErrorBoundary: Broken,
-    HydrateFallback: () => <Loading what="the page" />,
+    HydrateFallback: () => <Loading what={t('thePage')} />,
     children: [
       {
         path: '/shared/:token',
@@ -153,9 +154,9 @@ export const router = createBrowserRouter([
 
 function Nowhere() {
   return (
-    <Page title="There is no such page">
+    <Page title={t('thereIsNoSuchPage')}>
       <p>
-        The address leads nowhere. <Link to="/">Go to Today</Link>
+        {t('theAddressLeadsNowhere')} <Link to="/">{t('goToToday')}</Link>
       </p>
     </Page>
   );
@@ -164,8 +165,8 @@ function Nowhere() {
 function Broken() {
   const error = useRouteError();
   return (
-    <Page title="This page broke">
-      <p>What you marked is kept on this device. Reload the page to go on.</p>
+    <Page title={t('thisPageBroke')}>
+      <p>{t('whatYouMarkedIsKeptOn')}</p>
       <p className="muted">{error instanceof Error ? error.message : String(error)}</p>
     </Page>
   );

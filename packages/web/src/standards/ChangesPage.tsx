@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/standards';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../base/api';
 import { Page } from '../ui/Page';
@@ -12,12 +13,12 @@ export default function ChangesPage() {
   const after = api.useStandardVersionQuery({ id, version: Number(search.get('to')) || 1 });
   const error = before.error ?? after.error;
   if (error) return <Failed error={error} />;
-  if (!before.data || !after.data) return <Loading what="both versions" />;
+  if (!before.data || !after.data) return <Loading what={t('bothVersions')} />;
   return (
     <Page
-      title={`What changed in version ${after.data.version}`}
+      title={t('whatChangedInVersionVersion', { version: after.data.version })}
       over={<Link to={`/standards/${id}`}>{after.data.name}</Link>}
-      sub={`Compared with version ${before.data.version}. Drives marked under that one keep its verdicts.`}
+      sub={t('comparedWithVersionVersionDrivesMarked', { version: before.data.version })}
     >
       <Differences before={before.data} after={after.data} />
     </Page>

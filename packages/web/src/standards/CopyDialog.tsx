@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/standards';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -37,11 +38,11 @@ export function CopyDialog({
           void submit();
         }}
       >
-        <DialogTitle>A standard of your own</DialogTitle>
+        <DialogTitle>{t('aStandardOfYourOwn')}</DialogTitle>
         <DialogContent>
-          <p>It begins as a draft with everything in this version; nothing is used until you publish it.</p>
+          <p>{t('itBeginsAsADraftWith')}</p>
           <TextField
-            label="Name"
+            label={t('name')}
             value={name}
             onChange={(event) => setName(event.target.value)}
             error={problem !== undefined}
@@ -53,10 +54,10 @@ export function CopyDialog({
         </DialogContent>
         <DialogActions>
           <Button variant="text" onClick={onClose}>
-            Cancel
+            {t('cancel')}
           </Button>
           <Button type="submit" variant="contained" disabled={isLoading}>
-            Begin the draft
+            {t('beginTheDraft')}
           </Button>
         </DialogActions>
       </form>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/standards';
 import { differencesBetween, type Difference } from '@jasperwren/core/marking/difference';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { capital } from '@jasperwren/core/marking/wording';
@@ -7,7 +8,7 @@ import styles from './standards.module.css';
 /** What differs between two versions, each place with what it was and what it is. */
 export function Differences({ before, after }: { readonly before: Standard; readonly after: Standard }) {
   const differences = differencesBetween(before, after);
-  if (differences.length === 0) return <p className="muted">Nothing differs.</p>;
+  if (differences.length === 0) return <p className="muted">{t('nothingDiffers')}</p>;
   return (
     <Rows>
       {differences.map((difference, i) => (
@@ -21,11 +22,16 @@ export function Differences({ before, after }: { readonly before: Standard; read
 }
 
 function Words({ difference: { kind, before, after } }: { readonly difference: Difference }) {
-  if (kind === 'moved') return <span>Order: {after}</span>;
+  if (kind === 'moved')
+    return (
+      <span>
+        {t('order')} {after}
+      </span>
+    );
   return (
     <span>
-      {kind === 'added' && !after && <ins>added</ins>}
-      {kind === 'removed' && !before && <del>removed</del>}
+      {kind === 'added' && !after && <ins>{t('added')}</ins>}
+      {kind === 'removed' && !before && <del>{t('removed')}</del>}
       {before && <del>{before}</del>}
       {before && after && ' → '}
       {after && <ins>{after}</ins>}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/standards';
 import type { Provenance, Sourced } from '@jasperwren/core/marking/provenance';
 import { unitOf } from '@jasperwren/core/marking/wording';
 import type { Limit, Standard } from '@jasperwren/core/marking/standard';
@@ -46,19 +47,19 @@ export function FigureTable({
 }
 
 const effects: Readonly<Record<Limit['effect']['kind'], string>> = {
-  'fail-test': 'more fails the test',
-  'fail-exercise': 'more fails the exercise',
-  'fail-attempt': 'more fails the attempt',
-  'ask-upgrade': 'more is a question to decide',
-  upgrade: 'more counts as graver',
+  'fail-test': t('moreFailsTheTest'),
+  'fail-exercise': t('moreFailsTheExercise'),
+  'fail-attempt': t('moreFailsTheAttempt'),
+  'ask-upgrade': t('moreIsAQuestionToDecide'),
+  upgrade: t('moreCountsAsGraver'),
 };
 
 const places: Readonly<Record<Limit['scope']['kind'], string>> = {
   test: '',
-  category: 'in each category, ',
-  item: 'for each item, ',
-  class: 'in each class, ',
-  exercise: 'in each exercise, ',
+  category: `${t('inEachCategory')} `,
+  item: `${t('forEachItem')} `,
+  class: `${t('inEachClass')} `,
+  exercise: `${t('inEachExercise')} `,
 };
 
 /** The caps and limits of a standard, with what going past them does. */
@@ -66,7 +67,7 @@ export function limitsOf({ caps, limits }: Standard): readonly FigureRow[] {
   return [
     ...caps.flatMap(({ name, free, atMost }) => [
       ...(free ? [{ name, sourced: free, unit: 'free' }] : []),
-      ...(atMost ? [{ name, sourced: atMost, unit: 'counted at most' }] : []),
+      ...(atMost ? [{ name, sourced: atMost, unit: t('countedAtMost') }] : []),
     ]),
     ...limits.map(limitRow),
   ];
@@ -77,7 +78,7 @@ function limitRow(limit: Limit): FigureRow {
   return {
     name: limit.name,
     sourced: limit.allowed,
-    unit: `${unitOf(limit.measure, limit.allowed.value)} allowed`,
+    unit: t('unitOfAllowed', { unitOf: unitOf(limit.measure, limit.allowed.value) }),
     note: `${single ? '' : places[limit.scope.kind]}${effects[limit.effect.kind]}`,
   };
 }
@@ -85,12 +86,12 @@ function limitRow(limit: Limit): FigureRow {
 /** Times, score and requirements of a standard. */
 export function timesOf({ length, startScore, retestExtraS, requirements }: Standard): readonly FigureRow[] {
   return [
-    { name: 'Length of the test', sourced: length.totalMin, unit: 'min' },
+    { name: t('lengthOfTheTest'), sourced: length.totalMin, unit: 'min' },
     ...(length.independentMin
-      ? [{ name: 'Of it driven independently', sourced: length.independentMin, unit: 'min' }]
+      ? [{ name: t('ofItDrivenIndependently'), sourced: length.independentMin, unit: 'min' }]
       : []),
-    ...(startScore ? [{ name: 'Score at the start', sourced: startScore, unit: 'points' }] : []),
-    ...(retestExtraS ? [{ name: 'Extra time when an exercise is repeated', sourced: retestExtraS, unit: 's' }] : []),
+    ...(startScore ? [{ name: t('scoreAtTheStart'), sourced: startScore, unit: 'points' }] : []),
+    ...(retestExtraS ? [{ name: t('extraTimeWhenAnExerciseIs'), sourced: retestExtraS, unit: 's' }] : []),
     ...requirements.flatMap((requirement) =>
       requirement.kind === 'exercise'
         ? []
@@ -98,8 +99,8 @@ export function timesOf({ length, startScore, retestExtraS, requirements }: Stan
             {
               name:
                 requirement.kind === 'driving-time'
-                  ? 'Needed for a verdict'
-                  : `Needed of ${requirement.section} driving`,
+                  ? t('neededForAVerdict')
+                  : t('neededOfSectionDriving', { section: requirement.section }),
               sourced: requirement.atLeastMin,
               unit: 'min',
             },

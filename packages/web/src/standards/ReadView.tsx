@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/standards';
 import { bandWords } from '@jasperwren/core/marking/measured';
 import { effective } from '@jasperwren/core/marking/options';
 import { whatFails } from '@jasperwren/core/marking/read-out';
@@ -14,7 +15,7 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
   const standard = useMemo(() => effective(raw), [raw]);
   return (
     <>
-      <Section title="What fails you">
+      <Section title={t('whatFailsYou')}>
         <ol className={styles.fails}>
           {whatFails(standard).map((line) => (
             <li key={line}>{line}</li>
@@ -23,7 +24,7 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
       </Section>
       <div className={styles.columns}>
         <div>
-          <Section title="How errors are graded">
+          <Section title={t('howErrorsAreGraded')}>
             <Rows>
               {standard.grades.map(({ code, name, meaning, sign, points }) => (
                 <li key={code} className={styles.line}>
@@ -37,7 +38,7 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
               ))}
             </Rows>
           </Section>
-          <Section title="Where opinions differ">
+          <Section title={t('whereOpinionsDiffer')}>
             <Rows>
               {standard.options.map(({ code, name, choices, chosen, reason }) => (
                 <li key={code} className={styles.plain}>
@@ -51,36 +52,36 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
           </Section>
         </div>
         <div>
-          <Section title="Limits, and where they come from">
-            <FigureTable label="Limits" rows={limitsOf(standard)} />
+          <Section title={t('limitsAndWhereTheyComeFrom')}>
+            <FigureTable label={t('limits')} rows={limitsOf(standard)} />
           </Section>
-          <Section title="Times">
-            <FigureTable label="Times" rows={timesOf(standard)} />
+          <Section title={t('times')}>
+            <FigureTable label={t('times')} rows={timesOf(standard)} />
           </Section>
         </div>
       </div>
       {standard.exercises.length > 0 && (
-        <Section title="Exercises">
+        <Section title={t('exercises')}>
           <Rows>
             {standard.exercises.map(({ code, name, task, clockStarts }) => (
               <li key={code} className={styles.plain}>
                 <b>{name}</b>
                 {task && <span>{task}</span>}
-                {clockStarts && <span className="muted">Its clock starts {clockStarts}.</span>}
+                {clockStarts && <span className="muted">{t('itsClockStartsClockStarts', { clockStarts })}</span>}
               </li>
             ))}
           </Rows>
         </Section>
       )}
       {standard.questions.length > 0 && (
-        <Section title="Questions">
+        <Section title={t('questions')}>
           <FigureTable
-            label="Questions"
-            rows={standard.questions.map(({ name, perTest }) => ({ name, sourced: perTest, unit: 'in a test' }))}
+            label={t('questions')}
+            rows={standard.questions.map(({ name, perTest }) => ({ name, sourced: perTest, unit: t('inATest') }))}
           />
         </Section>
       )}
-      <Section title="What is watched">
+      <Section title={t('whatIsWatched')}>
         <div className={styles.areas}>
           {standard.categories.map(({ code, name, items }) => (
             <div key={code} className={styles.area}>
@@ -119,10 +120,10 @@ function ItemDetail({ standard, item }: { readonly standard: Standard; readonly 
       (band) =>
         `${bandWords(band, item.measured!.unit)}: ${standard.grades.find(({ code }) => code === band.grade)?.name}`,
     ) ?? []),
-    item.measured?.counts === 'grade' && 'the grade given counts where it differs',
+    item.measured?.counts === 'grade' && t('theGradeGivenCountsWhereIt'),
     grades.length < standard.grades.length &&
       points.length === 0 &&
-      `${grades.map(({ name }) => name).join(' or ')} only`,
+      t('mapOnly', { map: grades.map(({ name }) => name).join(' or ') }),
   ].filter(Boolean);
   return details.length > 0 ? <small> ({details.join('; ')})</small> : null;
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/standards';
 import Button from '@mui/material/Button';
 import type { StandardView } from '@jasperwren/contract/standards';
 import { enqueueSnackbar } from 'notistack';
@@ -27,40 +28,42 @@ export default function StandardPage() {
   const error = view.error ?? older.error;
   if (error) return <Failed error={error} onRetry={() => void view.refetch()} />;
   const standard = asked === undefined || asked === latest ? view.data?.standard : older.data;
-  if (!view.data || !standard) return <Loading what="the standard" />;
+  if (!view.data || !standard) return <Loading what={t('theStandard')} />;
   const { trafficSide, units, basedOn } = standard;
   return (
     <Page
       title={standard.name}
       over={
         <>
-          <Link to="/standards">Marking standards</Link>, version {standard.version}
-          {standard.version !== latest && ` of ${latest}`}
-          {view.data.retiredAt && `, retired ${longDate(view.data.retiredAt)}`}
+          <Link to="/standards">{t('markingStandards')}</Link>
+          {t('versionVersion2', { version: standard.version })}
+          {standard.version !== latest && ` ${t('ofLatest', { latest: String(latest) })}`}
+          {view.data.retiredAt && t('retiredDate2', { date: longDate(view.data.retiredAt) })}
         </>
       }
       sub={standard.summary}
       actions={<Actions view={view.data} version={standard.version} />}
     >
       <p className="muted">
-        Traffic on the {trafficSide}, {units === 'imperial' ? 'miles and yards' : 'kilometres and metres'}
+        {t('trafficOnTheTrafficSidePart', {
+          trafficSide,
+          part: units === 'imperial' ? t('milesAndYards') : t('kilometresAndMetres'),
+        })}
         {basedOn && (
           <>
-            , made from{' '}
+            {t('madeFrom')}{' '}
             <Link to={`/standards/${basedOn.id}?version=${basedOn.version}`}>
-              {basedOn.id} version {basedOn.version}
+              {t('idVersionVersion', { id: basedOn.id, version: basedOn.version })}
             </Link>
           </>
         )}
         .
       </p>
       <ReadView standard={standard} />
-      <Section title="Versions">
+      <Section title={t('versions')}>
         <Versions view={view.data} shown={standard.version} />
       </Section>
-      <p className={`muted ${styles.caution}`}>
-        Authorities change their rules. Before you rely on it, compare this with what yours publishes today.
-      </p>
+      <p className={`muted ${styles.caution}`}>{t('authoritiesChangeTheirRulesBeforeYou')}</p>
     </Page>
   );
 }
@@ -72,15 +75,15 @@ function Versions({ view, shown }: { readonly view: StandardView; readonly shown
       {versions.map(({ version, publishedAt }) => (
         <li key={version}>
           {version === shown ? (
-            <b>Version {version}</b>
+            <b>{t('versionVersion', { version })}</b>
           ) : (
-            <Link to={`/standards/${standard.id}?version=${version}`}>Version {version}</Link>
+            <Link to={`/standards/${standard.id}?version=${version}`}>{t('versionVersion', { version })}</Link>
           )}{' '}
-          <span className="muted">of {longDate(publishedAt)}</span>
+          <span className="muted">{t('ofDate', { date: longDate(publishedAt) })}</span>
           {version > 1 && (
             <>
               {' '}
-              <Link to={`/standards/${standard.id}/changes?from=${version - 1}&to=${version}`}>What changed</Link>
+              <Link to={`/standards/${standard.id}/changes?from=${version - 1}&to=${version}`}>{t('whatChanged')}</Link>
             </>
           )}
         </li>
@@ -102,31 +105,36 @@ function Actions({ view, version }: { readonly view: StandardView; readonly vers
       error
         ? (apiError(error)?.message ?? '')
         : retired
-          ? `${name} is in use again.`
-          : `${name} is retired; drives marked under it stay as they are.`,
+          ? t('nameIsInUseAgain', { name })
+          : t('nameIsRetiredDrivesMarkedUnder', { name }),
     );
   };
   return (
     <>
       <Button variant="text" component="a" href={addressFor('standardFile', { id, version })} download>
-        Save as a file
+        {t('saveAsAFile')}
       </Button>
       {account.role === 'lead' && (
         <>
           <Button variant="text" onClick={() => void setRetired()}>
-            {retired ? 'Use again' : 'Retire'}
+            {retired ? t('useAgain') : t('retire')}
           </Button>
           <Button variant={view.template ? 'contained' : 'outlined'} onClick={() => setCopying(true)}>
-            Make your own from it
+            {t('makeYourOwnFromIt')}
           </Button>
           {!view.template && (
             <Button variant="contained" component={Link} to={`/standards/${id}/edit`}>
-              {view.hasDraft ? 'Go on with the draft' : 'Edit'}
+              {view.hasDraft ? t('goOnWithTheDraft') : t('edit')}
             </Button>
           )}
         </>
       )}
-      <CopyDialog open={copying} onClose={() => setCopying(false)} from={{ id, version }} suggested={`${name}, ours`} />
+      <CopyDialog
+        open={copying}
+        onClose={() => setCopying(false)}
+        from={{ id, version }}
+        suggested={t('nameOurs', { name })}
+      />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/standards';
 import Button from '@mui/material/Button';
 import type { StandardSummary } from '@jasperwren/contract/standards';
 import { fileText } from '@jasperwren/core/formats/file-text';
@@ -18,20 +19,18 @@ export default function StandardsPage() {
   const [failure, setFailure] = useState<ImportFailure>();
   const { data: library, error, refetch } = api.useLibraryQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!library) return <Loading what="the standards" />;
+  if (!library) return <Loading what={t('theStandards')} />;
   const own = library.filter(({ template }) => !template);
   return (
     <Page
-      title="Marking standards"
-      sub="What is watched, how it is graded, and what fails. A drive is judged for ever by the version it was marked under."
+      title={t('markingStandards')}
+      sub={t('whatIsWatchedHowItIs')}
       actions={account.role === 'lead' && <Import onFailure={setFailure} />}
     >
       {failure && <FailedImport {...failure} />}
-      <Section title="Your school’s own">
+      <Section title={t('yourSchoolsOwn')}>
         {own.length === 0 ? (
-          <Empty>
-            None yet. Open one of those below that comes closest to your authority and make your own from it.
-          </Empty>
+          <Empty>{t('noneYetOpenOneOfThose')}</Empty>
         ) : (
           <Rows>
             {own.map((standard) => (
@@ -40,7 +39,7 @@ export default function StandardsPage() {
           </Rows>
         )}
       </Section>
-      <Section title="Nine schools of marking to start from">
+      <Section title={t('nineSchoolsOfMarkingToStart')}>
         <Rows>
           {library
             .filter(({ template }) => template)
@@ -64,13 +63,13 @@ function StandardRow({ standard }: { readonly standard: StandardSummary }) {
         <div className="muted">{summary}</div>
       </div>
       <div>
-        {version === undefined ? 'Not published yet' : `Version ${version}`}
-        {retiredAt && <div>Retired {shortDate(retiredAt)}</div>}
+        {version === undefined ? t('notPublishedYet') : t('versionVersion', { version })}
+        {retiredAt && <div>{t('retiredDate', { date: shortDate(retiredAt) })}</div>}
         {draftSavedAt && version !== undefined && (
-          <Link to={`/standards/${id}/edit`}>Draft of {shortDate(draftSavedAt)}</Link>
+          <Link to={`/standards/${id}/edit`}>{t('draftOfDate', { date: shortDate(draftSavedAt) })}</Link>
         )}
       </div>
-      <span className="muted">{drives === 0 ? 'no drives' : counted(drives, 'drive', 'drives')}</span>
+      <span className="muted">{drives === 0 ? t('noDrives') : t('drives', { count: drives })}</span>
     </li>
   );
 }
@@ -104,7 +103,7 @@ function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | u
         type="file"
         accept="application/json,.json"
         hidden
-        aria-label="File of a marking standard"
+        aria-label={t('fileOfAMarkingStandard')}
         onChange={(event) => {
           const file = event.target.files?.[0];
           if (file) void read(file);
@@ -112,7 +111,7 @@ function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | u
         }}
       />
       <Button variant="outlined" disabled={isLoading} onClick={() => input.current?.click()}>
-        Bring in a file
+        {t('bringInAFile')}
       </Button>
     </>
   );
@@ -128,7 +127,7 @@ function FailedImport({ file, error }: ImportFailure) {
       <ul>
         {error.problems?.map(({ field, message }, i) => (
           <li key={i}>
-            <code>{field || 'the file'}</code> {message}
+            <code>{field || t('theFile')}</code> {message}
           </li>
         ))}
       </ul>

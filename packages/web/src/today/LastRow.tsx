@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/today';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import { Link } from 'react-router';
 import { fromToday } from '../ui/format';
@@ -11,7 +12,7 @@ export function LastRow({ drive }: { readonly drive: DriveSummary }) {
       <span>
         <Link to={drive.phase === 'ended' ? `/drive/${drive.id}` : `/drive/${drive.id}/desk`}>{drive.learnerName}</Link>
         <br />
-        <span className="muted">with {drive.instructorName}</span>
+        <span className="muted">{t('withInstructorName', { instructorName: drive.instructorName })}</span>
       </span>
       <span>
         {drive.phase === 'ended' ? (
@@ -19,7 +20,7 @@ export function LastRow({ drive }: { readonly drive: DriveSummary }) {
             <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
           </>
         ) : (
-          'Under way.'
+          t('underWay')
         )}
       </span>
     </li>

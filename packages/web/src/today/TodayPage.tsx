@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/today';
 import Button from '@mui/material/Button';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import dayjs from 'dayjs';
@@ -30,14 +31,17 @@ export default function TodayPage() {
     return (
       <Page title={title}>
         {here.length > 0 && (
-          <Section title="Left open on this device">
+          <Section title={t('leftOpenOnThisDevice')}>
             <Rows>
               {here.map(({ id, learnerName, unsent }) => (
                 <OpenRow
                   key={id}
                   to={`/drive/${id}/desk`}
-                  action="Go on"
-                  words={`${learnerName}: a drive under way${unsent > 0 ? `, ${counted(unsent, 'entry', 'entries')} to send` : ''}`}
+                  action={t('goOn')}
+                  words={t('learnerNameADriveUnderWayPart', {
+                    learnerName,
+                    part: unsent > 0 ? t('countedToSend', { counted: t('entries', { count: unsent }) }) : '',
+                  })}
                 />
               ))}
             </Rows>
@@ -53,18 +57,18 @@ export default function TodayPage() {
       </Page>
     );
   }
-  if (!learners || !drives) return <Loading what="your day" />;
+  if (!learners || !drives) return <Loading what={t('yourDay')} />;
   if (learners.length === 0) {
     return (
       <Page title={title}>
         <Empty
           action={
             <Button variant="contained" component={Link} to="/learners/new">
-              Add a learner
+              {t('addALearner')}
             </Button>
           }
         >
-          Your school has no learners yet. Add the first one; then you can drive.
+          {t('yourSchoolHasNoLearnersYet')}
         </Empty>
       </Page>
     );
@@ -86,56 +90,66 @@ export default function TodayPage() {
   return (
     <Page
       title={title}
-      sub={`${open === 0 ? 'Nothing is left open' : open === 1 ? 'One thing is left open' : `${open} things are left open`}; ${tests.length === 0 ? 'no test is booked' : `the next test is ${fromToday(tests[0]!.testDate!)}`}.`}
+      sub={`${open === 0 ? t('nothingIsLeftOpen') : open === 1 ? t('oneThingIsLeftOpen') : t('openThingsAreLeftOpen', { open })}; ${tests.length === 0 ? t('noTestIsBooked') : t('theNextTestIsWhen', { when: fromToday(tests[0]!.testDate!) })}.`}
       actions={
         <Button variant="contained" component={Link} to="/drive">
-          Start a drive
+          {t('startADrive')}
         </Button>
       }
     >
       <div className={styles.columns}>
         <div>
           {open > 0 && (
-            <Section title="Left open">
+            <Section title={t('leftOpen')}>
               <Rows>
                 {underWay.map(({ id, learnerName }) => (
                   <OpenRow
                     key={id}
                     to={`/drive/${id}/desk`}
-                    action="Go on"
-                    words={`${learnerName}: a drive under way${unsentWords(here, id)}`}
+                    action={t('goOn')}
+                    words={t('learnerNameADriveUnderWayUnsentWords', {
+                      learnerName,
+                      unsentWords: unsentWords(here, id),
+                    })}
                   />
                 ))}
                 {unknown.map(({ id, learnerName, unsent }) => (
                   <OpenRow
                     key={id}
                     to={`/drive/${id}/desk`}
-                    action="Go on"
-                    words={`${learnerName}: on this device only, ${counted(unsent, 'entry', 'entries')} to send`}
+                    action={t('goOn')}
+                    words={t('learnerNameOnThisDeviceOnlyCounted', {
+                      learnerName,
+                      counted: t('entries', { count: unsent }),
+                    })}
                   />
                 ))}
                 {unsettled.map(({ id, learnerName, unsettledPins, unsettledDoubles, startedAt }) => (
                   <OpenRow
                     key={id}
                     to={`/drive/${id}/desk`}
-                    action="Settle"
-                    words={`${learnerName}, ${longDate(startedAt)}: ${waitingWords(unsettledPins, unsettledDoubles)}; until then there is no verdict`}
+                    action={t('settle')}
+                    words={t('learnerNameDateWaitingWordsUntilThenThere', {
+                      learnerName,
+                      date: longDate(startedAt),
+                      waitingWords: waitingWords(unsettledPins, unsettledDoubles),
+                    })}
                   />
                 ))}
                 {untold.map(({ id, learnerName, startedAt }) => (
                   <OpenRow
                     key={id}
                     to={`/drive/${id}/debrief`}
-                    action="Talk it through"
-                    words={`${learnerName}, ${longDate(startedAt)}: not talked through yet`}
+                    action={t('talkItThrough')}
+                    words={t('learnerNameDateNotTalkedThroughYet', { learnerName, date: longDate(startedAt) })}
                   />
                 ))}
               </Rows>
             </Section>
           )}
-          <Section title="Driven last">
+          <Section title={t('drivenLast')}>
             {drives.length === 0 ? (
-              <Empty>No drives yet.</Empty>
+              <Empty>{t('noDrivesYet')}</Empty>
             ) : (
               <Rows>
                 {drives.slice(0, lastDrivesShown).map((drive) => (
@@ -145,9 +159,9 @@ export default function TodayPage() {
             )}
           </Section>
         </div>
-        <Section title="Tests ahead">
+        <Section title={t('testsAhead')}>
           {tests.length === 0 ? (
-            <Empty>Nobody has a test date. Write it down with the learner.</Empty>
+            <Empty>{t('nobodyHasATestDateWrite')}</Empty>
           ) : (
             <Rows>
               {tests.map((learner) => (
@@ -169,13 +183,13 @@ const toSettle = ({ unsettledPins, unsettledDoubles }: DriveSummary) => unsettle
 
 function waitingWords(pins: number, doubles: number): string {
   const parts = [
-    pins > 0 && counted(pins, 'pin', 'pins'),
-    doubles > 0 && counted(doubles, 'possible double', 'possible doubles'),
+    pins > 0 && t('pins', { count: pins }),
+    doubles > 0 && t('possibleDoubles', { count: doubles }),
   ].filter(Boolean);
-  return `${parts.join(' and ')} to settle`;
+  return t('partsToSettle', { parts: parts.join(' and ') });
 }
 
 function unsentWords(here: readonly { readonly id: string; readonly unsent: number }[], id: string): string {
   const unsent = here.find((drive) => drive.id === id)?.unsent ?? 0;
-  return unsent > 0 ? `, ${counted(unsent, 'entry', 'entries')} to send` : '';
+  return unsent > 0 ? t('countedToSend', { counted: t('entries', { count: unsent }) }) : '';
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -77,19 +78,19 @@ export function Conflict<F extends string>({ what, clashes, onMerge, onClose }: 
   };
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="conflict">
-      <DialogTitle id="conflict">Somebody else has changed {what} meanwhile</DialogTitle>
+      <DialogTitle id="conflict">{t('somebodyElseHasChangedWhatMeanwhile', { what })}</DialogTitle>
       <DialogContent>
         {clashes.length === 0 ? (
-          <p>They have written the same as you. Save, and it stands.</p>
+          <p>{t('theyHaveWrittenTheSameAs')}</p>
         ) : (
           <>
-            <p>Nothing is saved yet. Choose what is to stand in each field.</p>
+            <p>{t('nothingIsSavedYetChooseWhat')}</p>
             <table className={styles.table}>
               <thead>
                 <tr>
-                  <th scope="col">Field</th>
-                  <th scope="col">Yours</th>
-                  <th scope="col">Theirs</th>
+                  <th scope="col">{t('field')}</th>
+                  <th scope="col">{t('yours')}</th>
+                  <th scope="col">{t('theirs')}</th>
                 </tr>
               </thead>
               <tbody>
@@ -119,10 +120,10 @@ export function Conflict<F extends string>({ what, clashes, onMerge, onClose }: 
       </DialogContent>
       <DialogActions>
         <Button variant="text" onClick={onClose}>
-          Go on typing
+          {t('goOnTyping')}
         </Button>
         <Button variant="contained" onClick={() => onMerge(theirs)}>
-          Save this
+          {t('saveThis')}
         </Button>
       </DialogActions>
     </Dialog>

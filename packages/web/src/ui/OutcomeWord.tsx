@@ -1,6 +1,7 @@
+import { t } from '@jasperwren/words/common';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 
-const words: Readonly<Record<Outcome, string>> = { pass: 'pass', fail: 'fail', incomplete: 'no verdict' };
+const words: Readonly<Record<Outcome, string>> = { pass: 'pass', fail: 'fail', incomplete: t('noVerdict') };
 const colours: Readonly<Record<Outcome, string>> = {
   pass: 'var(--moss)',
   fail: 'var(--jasper)',

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import Typography from '@mui/material/Typography';
 import { useEffect, type ReactNode } from 'react';
 import styles from './page.module.css';
@@ -15,7 +16,7 @@ interface Props {
 /** A page of the application with its heading and at most one primary action. */
 export function Page({ title, over, sub, actions, children }: Props) {
   useEffect(() => {
-    document.title = `${title} · Jasperwren`;
+    document.title = t('titleJasperwren', { title });
   }, [title]);
   return (
     <main className={styles.page}>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import type { Drive, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { GradeSign as GradeSignName, EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -30,7 +31,7 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
   const left = (ms: number) => `${Math.min(100, (100 * ms) / lengthMs)}%`;
   const ticks = Array.from({ length: Math.floor(lengthMs / minuteMs / tickMin) + 1 }, (_, i) => i * tickMin);
   return (
-    <div className={styles.ribbon} role="group" aria-label="The drive so far">
+    <div className={styles.ribbon} role="group" aria-label={t('theDriveSoFar')}>
       <Tokens standard={standard} drive={drive} lengthMs={lengthMs} onMark={onMark} onPin={onPin} chosen={chosen} />
       <div className={styles.line} aria-hidden="true">
         {drive.spans.map((span) => {
@@ -57,7 +58,7 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
       <div className={styles.ticks} aria-hidden="true">
         {ticks.map((min) => (
           <span key={min} style={{ left: left(min * minuteMs) }}>
-            {min === ticks.at(-1) ? `${min} min` : min}
+            {min === ticks.at(-1) ? t('minMin', { min }) : min}
           </span>
         ))}
       </div>
@@ -121,7 +122,7 @@ function tokensOf(
     .map((pin) => ({
       id: pin.id,
       atMs: pin.atMs,
-      label: `Pin at ${clockTime(pin.atMs)}, not settled`,
+      label: t('pinAtTimeNotSettled', { time: clockTime(pin.atMs) }),
       sign: 'pin' as const,
       faded: false,
       onChoose: onPin,
@@ -131,7 +132,7 @@ function tokensOf(
 
 function markLabel(standard: EffectiveStandard, mark: Mark): string {
   const grade = standard.grades.find(({ code }) => code === mark.grade)?.name ?? mark.grade;
-  return `${itemName(standard, mark.item)}, ${grade}, ${clockTime(mark.atMs)}${mark.struck ? ', struck' : ''}`;
+  return `${itemName(standard, mark.item)}, ${grade}, ${clockTime(mark.atMs)}${mark.struck ? t('struck') : ''}`;
 }
 
 /** The width of an element as it changes, in pixels. */

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { PropsWithChildren } from 'react';
@@ -16,20 +17,22 @@ export function Sortable({ rows, onMove, children }: PropsWithChildren<Props>) {
   );
   const at = (key: unknown) => rows.findIndex((row) => row.key === key);
   const name = (key: unknown) => rows[at(key)]?.name ?? '';
-  const place = (key: unknown) => `place ${at(key) + 1} of ${rows.length}`;
+  const place = (key: unknown) => t('placeAtOfCount', { at: at(key) + 1, count: rows.length });
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
       accessibility={{
         screenReaderInstructions: {
-          draggable: 'Press Space to pick it up, the arrow keys to move it, Space to put it down, Escape to leave it.',
+          draggable: t('pressSpaceToPickItUp'),
         },
         announcements: {
-          onDragStart: ({ active }) => `${name(active.id)} picked up.`,
+          onDragStart: ({ active }) => t('namePickedUp', { name: name(active.id) }),
           onDragOver: ({ active, over }) => (over ? `${name(active.id)}: ${place(over.id)}.` : undefined),
-          onDragEnd: ({ active, over }) => `${name(active.id)} put down, ${place((over ?? active).id)}.`,
-          onDragCancel: ({ active }) => `${name(active.id)} left where it was, ${place(active.id)}.`,
+          onDragEnd: ({ active, over }) =>
+            t('namePutDownPlace', { name: name(active.id), place: place((over ?? active).id) }),
+          onDragCancel: ({ active }) =>
+            t('nameLeftWhereItWasPlace', { name: name(active.id), place: place(active.id) }),
         },
       }}
       onDragEnd={({ active, over }) => {

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -32,7 +33,7 @@ export function TypedNameDialog({ title, name, children, keep, go, busy, error, 
       <DialogContent>
         {children}
         <TextField
-          label={`Write the name: ${name}`}
+          label={t('writeTheNameName', { name })}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           error={error !== undefined}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import Button from '@mui/material/Button';
 import type { Blocker } from 'react-router';
 import form from './form.module.css';
@@ -7,12 +8,12 @@ export function Unsaved({ blocker, what }: { readonly blocker: Blocker; readonly
   if (blocker.state !== 'blocked') return null;
   return (
     <div role="alert" className={form.actions}>
-      <span>What you {what} is not saved.</span>
+      <span>{t('whatYouWhatIsNotSaved', { what })}</span>
       <Button variant="text" onClick={() => blocker.proceed()}>
-        Leave it
+        {t('leaveIt')}
       </Button>
       <Button variant="outlined" onClick={() => blocker.reset()}>
-        Stay
+        {t('stay')}
       </Button>
     </div>
   );

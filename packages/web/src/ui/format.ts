@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import dayjs from 'dayjs';
 
 /** Minutes and seconds, such as 22:41. */
@@ -8,7 +9,7 @@ export function clockTime(ms: number): string {
 
 /** Whole minutes with their unit. */
 export function wholeMinutes(ms: number): string {
-  return `${Math.round(ms / 60_000)} min`;
+  return t('msMin', { ms: Math.round(ms / 60_000) });
 }
 
 /** A date written out, such as 9 December 2026. */
@@ -28,7 +29,7 @@ export function fromToday(date: string): string {
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
-  return days > 0 ? `in ${days} days` : `${-days} days ago`;
+  return days > 0 ? t('inDaysDays', { days }) : t('valueDaysAgo', { value: -days });
 }
 
 /** "1 drive", "2 drives". */
@@ -50,13 +51,13 @@ export function helpGiven({
   readonly interventions: number;
 }): string {
   const parts = [
-    prompts > 0 && `spoke ${times(prompts)}`,
-    interventions > 0 && `took control ${times(interventions)}`,
+    prompts > 0 && t('spokeTimes', { times: times(prompts) }),
+    interventions > 0 && t('tookControlTimes', { times: times(interventions) }),
   ].filter(Boolean);
-  return parts.length > 0 ? `You ${parts.join(' and ')}.` : '';
+  return parts.length > 0 ? t('youParts', { parts: parts.join(' and ') }) : '';
 }
 
 /** "once", "twice", "3 times". */
 export function times(n: number): string {
-  return n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`;
+  return n === 1 ? 'once' : n === 2 ? 'twice' : t('nTimes', { n });
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/common';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import type { ReactNode } from 'react';
@@ -8,8 +9,8 @@ import styles from './states.module.css';
 export function Loading({ what }: { readonly what: string }) {
   return (
     <div className={styles.state} role="status">
-      <CircularProgress size={24} color="inherit" aria-label={`Loading ${what}`} />
-      <span className="muted">Loading {what} …</span>
+      <CircularProgress size={24} color="inherit" aria-label={t('loadingWhat', { what })} />
+      <span className="muted">{t('loadingWhat2', { what })}</span>
     </div>
   );
 }
@@ -35,11 +36,9 @@ interface Broken {
 export function NotWorkedOut({ what, why, onAgain }: Broken) {
   return (
     <div className={styles.state} role="alert">
-      <p>
-        {what} could not be worked out: {why}
-      </p>
+      <p>{t('whatCouldNotBeWorkedOut', { what, why })}</p>
       <Button variant="outlined" onClick={onAgain}>
-        Try again
+        {t('tryAgain')}
       </Button>
     </div>
   );
@@ -52,7 +51,7 @@ export function Failed({ error, onRetry }: { readonly error: unknown; readonly o
       <p>{apiError(error)?.message}</p>
       {onRetry && (
         <Button variant="outlined" onClick={onRetry}>
-          Try again
+          {t('tryAgain')}
         </Button>
       )}
     </div>

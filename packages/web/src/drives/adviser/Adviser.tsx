@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/adviser';
 import Button from '@mui/material/Button';
 import { propose, type Answers } from '@jasperwren/core/adviser/advise';
 import { questionsFor } from '@jasperwren/core/adviser/questions';
@@ -31,16 +32,18 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
     onAnswers({ type: 'advice', target: mark.id, answers: next, proposed });
   };
   return (
-    <section className={styles.adviser} aria-label={`How bad was it: ${itemName(standard, mark.item)}`}>
+    <section className={styles.adviser} aria-label={t('howBadWasItFault', { fault: itemName(standard, mark.item) })}>
       <div className={styles.proposal}>
         {mark.advice && proposal.grade && <GradeSign sign={proposal.grade.sign} size={24} />}
-        <p role="status">{mark.advice ? proposal.sentence : 'Tap what you know of it; a proposal follows.'}</p>
+        <p role="status">{mark.advice ? proposal.sentence : t('tapWhatYouKnowOfIt')}</p>
         {mark.advice && proposal.grade && proposal.grade.code !== mark.grade && (
           <Button
             variant="outlined"
-            onClick={() => onRegrade(proposal.grade!.code, `On advice: ${proposal.because.join('; ')}`)}
+            onClick={() =>
+              onRegrade(proposal.grade!.code, t('onAdviceBecause', { because: proposal.because.join('; ') }))
+            }
           >
-            Make it a {proposal.grade.name}
+            {t('makeItAGrade', { grade: proposal.grade.name })}
           </Button>
         )}
       </div>
@@ -61,9 +64,7 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
           </fieldset>
         ))}
       </div>
-      <p className="muted">
-        A proposal from what you tapped. The grade is yours to give, and your authority’s rules come first.
-      </p>
+      <p className="muted">{t('aProposalFromWhatYouTapped')}</p>
     </section>
   );
 }

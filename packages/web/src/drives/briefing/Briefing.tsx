@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { openingWords } from '@jasperwren/core/marking/script';
@@ -31,7 +32,7 @@ export function Briefing({ meta, drive }: Props) {
     else void actions.moveOff();
   };
   const endHere = async () => {
-    await actions.end('Eyesight not passed');
+    await actions.end(t('eyesightNotPassed'));
     void navigate(`/drive/${meta.id}`);
   };
   return (
@@ -39,44 +40,45 @@ export function Briefing({ meta, drive }: Props) {
       <header className={styles.head}>
         <div>
           <p className="muted">
-            {meta.learnerName}, {standard.name} v{standard.version}
+            {t('learnerNameStandardVVersion', {
+              learnerName: meta.learnerName,
+              standard: standard.name,
+              version: standard.version,
+            })}
           </p>
-          <h1>Before you move</h1>
+          <h1>{t('beforeYouMove')}</h1>
         </div>
         <div className={styles.actions}>
           <Button variant="text" onClick={() => void navigate('/')}>
-            Leave it for now
+            {t('leaveItForNow')}
           </Button>
           <Button variant="outlined" onClick={() => actions.undo()}>
-            Undo
+            {t('undo')}
           </Button>
           <Button variant="contained" onClick={moveOff}>
-            Move off
+            {t('moveOff')}
           </Button>
         </div>
       </header>
       <p role="status" className={styles.status}>
         {open.length === 0
-          ? 'Every step is done. The clock starts as you move off.'
-          : `${counted(open.length, 'step is', 'steps are')} open. The clock has not started.`}
+          ? t('everyStepIsDoneTheClock')
+          : t('countedOpenTheClockHasNot', { counted: t('stepsAre', { count: open.length }) })}
       </p>
       {failedEyesight && (
-        <section className={styles.stop} aria-label="Eyesight">
-          <p>
-            Without the eyesight the test ends here. Advise an eye test, and do not let {meta.learnerName} drive until
-            the plate can be read.
-          </p>
+        <section className={styles.stop} aria-label={t('eyesight')}>
+          <p>{t('withoutTheEyesightTheTestEnds', { learnerName: meta.learnerName })}</p>
           <Button variant="contained" onClick={() => void endHere()}>
-            End the test
+            {t('endTheTest')}
           </Button>
         </section>
       )}
       {leaving && open.length > 0 && (
-        <section className={styles.stop} aria-label="Why are steps left out?">
-          <p>{open.map(({ name }) => name).join(', ')}: left out, why?</p>
+        <section className={styles.stop} aria-label={t('whyAreStepsLeftOut')}>
+          <p>{t('mapLeftOutWhy', { map: open.map(({ name }) => name).join(', ') })}</p>
           <ReasonForm
-            reasons={['Done on an earlier drive', 'Not needed today', 'No time']}
-            action="Move off"
+            reasons={[t('doneOnAnEarlierDrive'), t('notNeededToday'), t('noTime')]}
+            action={t('moveOff')}
             onGiven={(reason) => void actions.skipAll(open, reason).then(() => actions.moveOff())}
           />
         </section>
@@ -87,8 +89,8 @@ export function Briefing({ meta, drive }: Props) {
             <StepRow key={step.code} step={step} standard={standard} drive={drive} actions={actions} />
           ))}
         </ol>
-        <aside className={styles.script} aria-label="What to say">
-          <h2>What to say</h2>
+        <aside className={styles.script} aria-label={t('whatToSay')}>
+          <h2>{t('whatToSay')}</h2>
           {openingWords(standard).map((words) => (
             <p key={words}>{words}</p>
           ))}

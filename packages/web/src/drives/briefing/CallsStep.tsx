@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import styles from './briefing.module.css';
@@ -22,20 +23,20 @@ export function CallsStep({ step, actions }: { readonly step: Step<'calls'>; rea
     <>
       <p className={styles.call} role="status">
         <span className="muted">
-          Call {answers.length + 1} of {step.parts.length}:
+          {t('callCountOfCount2', { count: answers.length + 1, count2: step.parts.length })}
         </span>{' '}
         <b>{due.name}</b>
       </p>
       <div className={styles.actions}>
         <Button variant="outlined" onClick={() => answer(true)}>
-          It came
+          {t('itCame')}
         </Button>
         <Button variant="outlined" onClick={() => answer(false)}>
-          Nothing, or the wrong one
+          {t('nothingOrTheWrongOne')}
         </Button>
         {answers.length > 0 && (
           <Button variant="text" onClick={() => setAnswers(answers.slice(0, -1))}>
-            Back one call
+            {t('backOneCall')}
           </Button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import type { BriefingPart } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
@@ -26,7 +27,7 @@ export function ChecklistStep({
           <li key={part.name}>
             <button type="button" aria-pressed={missed.includes(part.name)} onClick={() => toggle(part)}>
               {part.name}
-              {missed.includes(part.name) && <b> missed</b>}
+              {missed.includes(part.name) && <b> {t('missed')}</b>}
             </button>
           </li>
         ))}
@@ -34,7 +35,7 @@ export function ChecklistStep({
       <div className={styles.actions}>
         <Button
           variant="outlined"
-          aria-label={`${step.name}: ${missed.length === 0 ? 'all right' : 'done'}`}
+          aria-label={`${step.name}: ${missed.length === 0 ? t('allRight') : 'done'}`}
           onClick={() =>
             void actions.finish(
               step,
@@ -42,11 +43,11 @@ export function ChecklistStep({
             )
           }
         >
-          {missed.length === 0 ? 'All right' : `Done, ${missed.length} missed`}
+          {missed.length === 0 ? t('allRight2') : t('doneCountMissed', { count: missed.length })}
         </Button>
         {step.otherOrder && (
           <Button variant="text" onClick={() => setOther(!other)}>
-            {other ? 'In the first order' : 'In another order'}
+            {other ? t('inTheFirstOrder') : t('inAnotherOrder')}
           </Button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import { distanceWords } from '@jasperwren/core/marking/script';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -15,22 +16,24 @@ export function EyesightStep({
   readonly standard: EffectiveStandard;
   readonly actions: BriefingActions;
 }) {
-  const wide = step.widePlateM && `, ${distanceWords(standard, step.widePlateM.value)} for an older, wider plate`;
+  const wide =
+    step.widePlateM &&
+    t('distanceWordsForAnOlderWiderPlate', { distanceWords: distanceWords(standard, step.widePlateM.value) });
   return (
     <>
       <p>
-        From {distanceWords(standard, step.distanceM.value)}
+        {t('fromDistanceWords', { distanceWords: distanceWords(standard, step.distanceM.value) })}
         {wide}.
       </p>
       <div className={styles.actions}>
         <Button variant="outlined" onClick={() => void actions.say(step, 'done')}>
-          Read it
+          {t('readIt')}
         </Button>
-        <Button variant="outlined" onClick={() => void actions.say(step, 'done', { detail: 'With glasses or lenses' })}>
-          Read it with glasses
+        <Button variant="outlined" onClick={() => void actions.say(step, 'done', { detail: t('withGlassesOrLenses') })}>
+          {t('readItWithGlasses')}
         </Button>
         <Button variant="outlined" onClick={() => void actions.say(step, 'failed')}>
-          Could not read it
+          {t('couldNotReadIt')}
         </Button>
       </div>
     </>

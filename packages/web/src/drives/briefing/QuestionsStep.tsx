@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, type Asked } from '@jasperwren/core/marking/asked';
@@ -35,11 +36,15 @@ export function QuestionsStep({
               {one.rule.name}
               <small>
                 {one.left === 0
-                  ? `${one.right} right, ${one.wrong} wrong`
+                  ? t('rightRightWrongWrong', { right: one.right, wrong: one.wrong })
                   : one.nextTry > 1
-                    ? 'wrong once, one more try'
+                    ? t('wrongOnceOneMoreTry')
                     : one.rule.perTest.value > 1
-                      ? `${one.answered} of ${one.rule.perTest.value} asked, ${one.wrong} wrong`
+                      ? t('answeredOfPerTestAskedWrongWrong', {
+                          answered: one.answered,
+                          perTest: one.rule.perTest.value,
+                          wrong: one.wrong,
+                        })
                       : ''}
               </small>
             </span>
@@ -50,7 +55,7 @@ export function QuestionsStep({
       {asked.every(({ left }) => left === 0) && (
         <div className={styles.actions}>
           <Button variant="outlined" onClick={() => void actions.say(step, 'done')}>
-            All asked
+            {t('allAsked')}
           </Button>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import CheckRounded from '@mui/icons-material/CheckRounded';
 import type { BriefingResult, Drive } from '@jasperwren/core/drive/drive';
@@ -36,22 +37,26 @@ export function StepRow({ step, standard, drive, actions }: Props) {
             {step.kind === 'confirm' && (
               <Button
                 variant="outlined"
-                aria-label={`${step.name}: done`}
+                aria-label={t('stepDone', { step: step.name })}
                 onClick={() => void actions.say(step, 'done')}
               >
-                Done
+                {t('done')}
               </Button>
             )}
-            <Button variant="text" aria-label={`Leave out ${step.name}`} onClick={() => setSkipping(true)}>
-              Leave out
+            <Button
+              variant="text"
+              aria-label={t('leaveOutStep', { step: step.name })}
+              onClick={() => setSkipping(true)}
+            >
+              {t('leaveOut')}
             </Button>
           </div>
         )}
       </div>
       {!check && skipping && (
         <ReasonForm
-          reasons={['Done on an earlier drive', 'Not needed today', 'No time']}
-          action="Leave it out"
+          reasons={[t('doneOnAnEarlierDrive'), t('notNeededToday'), t('noTime')]}
+          action={t('leaveItOut')}
           onGiven={(reason) => {
             setSkipping(false);
             void actions.say(step, 'skipped', { reason });
@@ -81,10 +86,10 @@ function StepBody({ step, standard, drive, actions }: Props) {
 function resultWords({ result, reason, detail }: BriefingResult): string {
   switch (result) {
     case 'done':
-      return detail ? `Done. ${detail}.` : 'Done.';
+      return detail ? t('doneDetail', { detail }) : t('done2');
     case 'failed':
-      return `Not passed${reason ? `: ${reason}` : ''}.`;
+      return t('notPassedPart', { part: reason ? `: ${reason}` : '' });
     case 'skipped':
-      return `Left out: ${reason ?? 'no reason given'}.`;
+      return t('leftOutReason', { reason: reason ?? t('noReasonGiven') });
   }
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/briefing';
 import type { CheckResult } from '@jasperwren/core/drive/event';
 import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import type { BriefingPart, BriefingStep, EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -22,7 +23,7 @@ export function useBriefing(driveId: string, standard: EffectiveStandard) {
       /** A step with the parts that were missed: each is marked where the standard has an item for it. */
       async finish(step: BriefingStep, missed: readonly BriefingPart[]): Promise<void> {
         const detail = missed.map(({ name }) => name).join('; ');
-        await say(step, 'done', detail ? { detail: `Missed: ${detail}` } : {});
+        await say(step, 'done', detail ? { detail: t('missedDetail', { detail }) } : {});
         for (const { item } of missed) if (item) await mark(item);
       },
       /** An answer at rest; the last wrong one is marked. */

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/compare';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -23,7 +24,7 @@ export default function ComparePage() {
   const { data: standards, error, refetch } = api.useStandardsQuery();
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (opening.state === 'loading' || !standards) return <Loading what="the drive and the standards" />;
+  if (opening.state === 'loading' || !standards) return <Loading what={t('theDriveAndTheStandards')} />;
   return <Compare log={opening.log} standards={standards} />;
 }
 
@@ -40,24 +41,24 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
   const other = all.find(({ standard }, i) => i > 0 && standard.id === asked) ?? all[1];
   return (
     <Page
-      title="The same drive, marked elsewhere"
+      title={t('theSameDriveMarkedElsewhere')}
       over={
         <>
           <Link to={`/drive/${meta.id}`}>
             {meta.learnerName}, {drive.startedAt && longDate(drive.startedAt)}
           </Link>
-          , marked under {own.name} v{own.version}
+          {t('markedUnderOwnVVersion', { own: own.name, version: own.version })}
         </>
       }
-      sub="Marks are taken over by what was watched, and grades by their severity. What has no place elsewhere is listed, not dropped in silence."
+      sub={t('marksAreTakenOverByWhat')}
     >
       {!other ? (
-        <Empty>There is no other standard to compare with.</Empty>
+        <Empty>{t('thereIsNoOtherStandardTo')}</Empty>
       ) : (
         <>
           <TextField
             select
-            label="Judge it under"
+            label={t('judgeItUnder')}
             value={other.standard.id}
             onChange={(event) => setSearch({ with: event.target.value }, { replace: true })}
             sx={{ width: '20rem' }}
@@ -72,10 +73,10 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
             <Side compared={all[0]!} />
             <Side compared={other} />
           </div>
-          <Section title="How each mark reads there">
+          <Section title={t('howEachMarkReadsThere')}>
             <Translations from={own} compared={other} />
           </Section>
-          <Section title="Under every standard">
+          <Section title={t('underEveryStandard')}>
             <Everywhere all={all} />
           </Section>
         </>
@@ -98,7 +99,10 @@ function Everywhere({ all }: { readonly all: readonly Compared[] }) {
             </span>
           )}
           <span className="muted">
-            {translations.filter((entry) => 'grade' in entry).length} of {translations.length} marks judged
+            {t('countOfCount2MarksJudged', {
+              count: translations.filter((entry) => 'grade' in entry).length,
+              count2: translations.length,
+            })}
           </span>
         </li>
       ))}

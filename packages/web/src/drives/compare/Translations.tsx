@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/compare';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { whyNot, type Compared, type Translation } from '@jasperwren/core/marking/translate';
@@ -11,13 +12,13 @@ import styles from './compare.module.css';
 const hows: Readonly<Record<Extract<Translation, { readonly how: unknown }>['how'], string>> = {
   itself: '',
   'same-severity': '',
-  'nearest-severity': 'nearest grade this item has',
-  measured: 'graded anew by what was measured',
+  'nearest-severity': t('nearestGradeThisItemHas'),
+  measured: t('gradedAnewByWhatWasMeasured'),
 };
 
 export function Translations({ from, compared }: { readonly from: EffectiveStandard; readonly compared: Compared }) {
   const { grades } = rulesOf(from);
-  if (compared.translations.length === 0) return <Empty>Nothing was marked on this drive.</Empty>;
+  if (compared.translations.length === 0) return <Empty>{t('nothingWasMarkedOnThisDrive')}</Empty>;
   return (
     <Rows>
       {compared.translations.map((entry) => {
@@ -38,11 +39,11 @@ export function Translations({ from, compared }: { readonly from: EffectiveStand
                 <span>
                   {entry.category.name}: {entry.item.name.toLowerCase()}, {entry.grade.name}
                   {hows[entry.how] && <span className="muted"> ({hows[entry.how]})</span>}
-                  {entry.fits > 1 && <span className="muted"> (one of {entry.fits} items it fits)</span>}
+                  {entry.fits > 1 && <span className="muted"> {t('oneOfFitsItemsItFits', { fits: entry.fits })}</span>}
                 </span>
               </span>
             ) : (
-              <em>No place: {whyNot(compared.standard, entry.why)}.</em>
+              <em>{t('noPlaceWhyNot', { whyNot: whyNot(compared.standard, entry.why) })}</em>
             )}
           </li>
         );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/debrief';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { workOnWords } from '@jasperwren/core/debrief/words';
@@ -27,7 +28,7 @@ export function ChooseWork({ standard, worth, chosen, onChosen }: Props) {
               variant="standard"
               value={item}
               onChange={(event) => onChosen(put(chosen, place, event.target.value))}
-              slotProps={{ select: { 'aria-label': `Work on, ${place === 0 ? 'first' : 'second'}` } }}
+              slotProps={{ select: { 'aria-label': t('workOnPart', { part: place === 0 ? 'first' : 'second' }) } }}
               fullWidth
             >
               {worth.map((candidate) => (

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/debrief';
 import type { Debrief } from '@jasperwren/core/debrief/debrief';
 import { comparedWords, goodThingWords, patternWords, workOnWords } from '@jasperwren/core/debrief/words';
 import type { Drive } from '@jasperwren/core/drive/drive';
@@ -36,12 +37,12 @@ export function DebriefBody({ standard, drive, debrief, name, choose }: Props) {
       <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choosing} chosen={chosen} />
       <div className={styles.columns}>
         <div className={styles.marks} data-many={marks.length > 14}>
-          <Section title={marks.length === 0 ? 'Marks' : 'What was marked, in order'}>
+          <Section title={marks.length === 0 ? t('marks') : t('whatWasMarkedInOrder')}>
             {[...stops, ...missing].map((words) => (
               <p key={words}>{words.charAt(0).toUpperCase() + words.slice(1)}.</p>
             ))}
             {marks.length === 0 ? (
-              <p className="muted">None: {name} drove without a mark.</p>
+              <p className="muted">{t('noneNameDroveWithoutAMark', { name })}</p>
             ) : (
               <Rows>
                 {marks.map((told) => (
@@ -58,10 +59,10 @@ export function DebriefBody({ standard, drive, debrief, name, choose }: Props) {
           </Section>
         </div>
         <div className={styles.around}>
-          <Section title="Work on next">
+          <Section title={t('workOnNext')}>
             {choose ??
               (workOn.length === 0 ? (
-                <p className="muted">Nothing stands out. Keep driving on roads {name} does not know.</p>
+                <p className="muted">{t('nothingStandsOutKeepDrivingOn', { name })}</p>
               ) : (
                 <Rows>
                   {workOn.map((one) => (
@@ -73,14 +74,11 @@ export function DebriefBody({ standard, drive, debrief, name, choose }: Props) {
                 </Rows>
               ))}
           </Section>
-          <Lines title="What went well" lines={well.map((good) => goodThingWords(standard, good))} />
-          <Lines title="What the marks share" lines={patterns.map((pattern) => patternWords(standard, pattern))} />
-          <Lines title="Beside the last drives" lines={comparedWords(standard, compared)} />
-          <Lines title="Notes" lines={notes.map(({ atMs, text }) => `${clockTime(atMs)}: ${text}`)} />
-          <p className={styles.caution}>
-            One drive says little about the next. Standards differ and change: what your authority publishes today
-            decides.
-          </p>
+          <Lines title={t('whatWentWell')} lines={well.map((good) => goodThingWords(standard, good))} />
+          <Lines title={t('whatTheMarksShare')} lines={patterns.map((pattern) => patternWords(standard, pattern))} />
+          <Lines title={t('besideTheLastDrives')} lines={comparedWords(standard, compared)} />
+          <Lines title={t('notes')} lines={notes.map(({ atMs, text }) => `${clockTime(atMs)}: ${text}`)} />
+          <p className={styles.caution}>{t('oneDriveSaysLittleAboutThe')}</p>
         </div>
       </div>
     </>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/debrief';
 import Button from '@mui/material/Button';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
 import { isFinal } from '@jasperwren/core/debrief/for-learner';
@@ -17,7 +18,7 @@ import { ShareLinks } from './ShareLinks';
 export default function DebriefPage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
-  if (opening.state === 'loading') return <Loading what="the drive" />;
+  if (opening.state === 'loading') return <Loading what={t('theDrive')} />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   return <DebriefView log={opening.log} />;
 }
@@ -42,26 +43,26 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
       over={
         <>
           <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>
-          {meta.number > 0 && `, drive ${meta.number}`}, {drive.startedAt && longDate(drive.startedAt)}, {standard.name}{' '}
-          v{standard.version}
+          {meta.number > 0 && t('driveNumber', { number: meta.number })}, {drive.startedAt && longDate(drive.startedAt)}
+          {t('standardVVersion', { standard: standard.name, version: standard.version })}
         </>
       }
       sub={
         <>
-          {debrief.otherwise ?? `${wholeMinutes(drivenMs(drive, drive.lastMs))} driven.`}{' '}
-          {!final && <strong>Not final: something is still to be settled.</strong>}
+          {debrief.otherwise ?? t('timeDriven', { time: wholeMinutes(drivenMs(drive, drive.lastMs)) })}{' '}
+          {!final && <strong>{t('notFinalSomethingIsStillTo')}</strong>}
         </>
       }
       actions={
         <>
           <Button variant="text" component={Link} to={`/drive/${meta.id}`}>
-            {final ? 'Back to the marks' : 'Settle what is open'}
+            {final ? t('backToTheMarks') : t('settleWhatIsOpen')}
           </Button>
           <Button variant="outlined" onClick={() => window.print()}>
-            Print
+            {t('print')}
           </Button>
           <Button variant="outlined" aria-expanded={sharing} disabled={!final} onClick={() => setSharing(!sharing)}>
-            Share with {name}
+            {t('shareWithName', { name })}
           </Button>
           <Button
             variant="contained"
@@ -71,7 +72,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
               setPicked(undefined);
             }}
           >
-            {drive.debriefed ? 'Talked through' : 'Mark as talked through'}
+            {drive.debriefed ? t('talkedThrough') : t('markAsTalkedThrough')}
           </Button>
         </>
       }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/debrief';
 import type { MarkTold } from '@jasperwren/core/debrief/marks-told';
 import type { Grade } from '@jasperwren/core/marking/standard';
 import { clockTime } from '../../ui/format';
@@ -14,7 +15,7 @@ interface Props {
 /** One mark as it is told: what, how bad, why, and what is wrongly believed about it. */
 export function MarkToldRow({ told, grade, name, chosen }: Props) {
   const { mark, decided, circumstances, spoke, tookControl, advice, notes, myth } = told;
-  const help = tookControl ? 'The instructor took control.' : spoke ? 'The instructor spoke.' : '';
+  const help = tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorSpoke') : '';
   return (
     <li
       id={`told-${mark.id}`}
@@ -29,7 +30,7 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
         <span className="muted">
           {' '}
           {grade?.name ?? mark.grade}
-          {decided && ', it decided the drive'}
+          {decided && t('itDecidedTheDrive')}
         </span>
         {notes.map((note) => (
           <p key={note}>{note}</p>

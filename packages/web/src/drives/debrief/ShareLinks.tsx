@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/debrief';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -27,22 +28,19 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
   const address = adding.data && `${window.location.origin}${adding.data.path}`;
   return (
     <div className={styles.sharing}>
-      <Section title={`A link for ${name}`}>
-        <p className="muted">
-          Whoever has the link can read this page, without your private notes and without other learners. It runs out by
-          itself.
-        </p>
+      <Section title={t('aLinkForName', { name })}>
+        <p className="muted">{t('whoeverHasTheLinkCanRead')}</p>
         <div className={styles.form}>
           <TextField
             select
-            label="Holds for"
+            label={t('holdsFor')}
             value={days}
             onChange={(event) => setDays(Number(event.target.value))}
             sx={{ minWidth: 140 }}
           >
             {lengths.map((n) => (
               <MenuItem key={n} value={n}>
-                {n} days
+                {t('nDays', { n })}
               </MenuItem>
             ))}
           </TextField>
@@ -51,14 +49,14 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
             disabled={waiting || adding.isLoading}
             onClick={() => void add({ driveId, body: { days } })}
           >
-            Make a link
+            {t('makeALink')}
           </Button>
-          {waiting && <span role="status">The drive is still being sent; the link can be made then.</span>}
+          {waiting && <span role="status">{t('theDriveIsStillBeingSent')}</span>}
         </div>
         {adding.error && <p role="alert">{apiError(adding.error)?.message}</p>}
         {address && (
           <TextField
-            label="Copy it now; it is not shown again"
+            label={t('copyItNowItIsNot')}
             value={address}
             slotProps={{
               htmlInput: {
@@ -70,8 +68,8 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
           />
         )}
         {error && <Failed error={error} onRetry={() => void refetch()} />}
-        {!error && !shares && <Loading what="the links" />}
-        {shares?.length === 0 && <Empty>No link has been made yet.</Empty>}
+        {!error && !shares && <Loading what={t('theLinks')} />}
+        {shares?.length === 0 && <Empty>{t('noLinkHasBeenMadeYet')}</Empty>}
         {shares && shares.length > 0 && (
           <Rows>
             {shares.map((share) => (
@@ -90,14 +88,16 @@ function LinkRow({ share, driveId }: { readonly share: ShareView; readonly drive
   return (
     <li className={styles.link}>
       <span>
-        Made {longDate(share.createdAt)},{' '}
-        {share.revokedAt
-          ? `taken back ${longDate(share.revokedAt)}`
-          : `${over ? 'ran out' : 'holds until'} ${longDate(share.expiresAt)}`}
+        {t('madeDatePart', {
+          date: longDate(share.createdAt),
+          part: share.revokedAt
+            ? t('takenBackDate', { date: longDate(share.revokedAt) })
+            : `${over ? t('ranOut') : t('holdsUntil')} ${longDate(share.expiresAt)}`,
+        })}
       </span>
       {!over && (
         <Button variant="text" disabled={isLoading} onClick={() => void revoke({ driveId, shareId: share.id })}>
-          Take it back
+          {t('takeItBack')}
         </Button>
       )}
     </li>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/debrief';
 import { useParams } from 'react-router';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
@@ -11,11 +12,11 @@ export default function SharedPage() {
   const { data, error, refetch } = api.useSharedDebriefQuery({ token });
   if (apiError(error)?.status === 404) {
     return (
-      <Page title="This link does not lead anywhere any more">
+      <Page title={t('thisLinkDoesNotLeadAnywhere')}>
         <p>{apiError(error)?.message}</p>
       </Page>
     );
   }
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  return data ? <SharedView shared={data} /> : <Loading what="the debrief" />;
+  return data ? <SharedView shared={data} /> : <Loading what={t('theDebrief')} />;
 }

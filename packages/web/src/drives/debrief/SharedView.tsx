@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/debrief';
 import Button from '@mui/material/Button';
 import type { SharedDebrief } from '@jasperwren/contract/shares';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
@@ -14,11 +15,16 @@ export function SharedView({ shared }: { readonly shared: SharedDebrief }) {
     <div className={styles.shared}>
       <Page
         title={debrief.sentence}
-        over={`${shared.firstName}, ${longDate(shared.startedAt)}, ${standard.name}, with ${shared.school}`}
-        sub={debrief.otherwise ?? `This page can be read until ${longDate(shared.expiresAt)}.`}
+        over={t('firstNameDateStandardWithSchool', {
+          firstName: shared.firstName,
+          date: longDate(shared.startedAt),
+          standard: standard.name,
+          school: shared.school,
+        })}
+        sub={debrief.otherwise ?? t('thisPageCanBeReadUntil', { date: longDate(shared.expiresAt) })}
         actions={
           <Button variant="outlined" onClick={() => window.print()}>
-            Print
+            {t('print')}
           </Button>
         }
       >

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import { standingMarks, type Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Category, GradeSign as Sign, EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -29,7 +30,7 @@ export const CategoryBoard = memo(function CategoryBoard({
     return signs;
   }, [standard, drive]);
   return (
-    <nav className={styles.board} aria-label="Categories">
+    <nav className={styles.board} aria-label={t('categories')}>
       {standard.categories.map((category) => (
         <CategoryButton
           key={category.code}
@@ -65,7 +66,7 @@ const CategoryButton = memo(function CategoryButton({ category, held, chosen }: 
       <span className={styles.foot}>
         <Key>{letter}</Key>
         <span className={styles.held}>
-          {signs.length > 0 && <span className="visually-hidden">{signs.length} so far</span>}
+          {signs.length > 0 && <span className="visually-hidden">{t('countSoFar', { count: signs.length })}</span>}
           {signs.slice(0, mostSigns).map((sign, i) => (
             <GradeSign key={i} sign={sign} size={14} plain={chosen} />
           ))}

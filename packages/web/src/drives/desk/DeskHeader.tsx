@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import { currentSpan, drivenMs, exerciseRuns, sectionMs } from '@jasperwren/core/drive/clock';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -31,12 +32,13 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
       <div className={styles.who}>
         <h1>{meta.learnerName}</h1>
         <span className="muted">
-          {meta.number > 0 && `Drive ${meta.number}, `}
+          {meta.number > 0 && `${t('driveNumber', { number: meta.number })} `}
           {standardLabel(meta.standard)}
         </span>
       </div>
-      <div className={styles.clock} role="timer" aria-label="Time driven">
-        <b>{clockTime(drivenMs(drive, nowMs))}</b> <span className="muted">of {totalMin.value} min</span>
+      <div className={styles.clock} role="timer" aria-label={t('timeDriven')}>
+        <b>{clockTime(drivenMs(drive, nowMs))}</b>{' '}
+        <span className="muted">{t('ofTotalMinMin', { totalMin: totalMin.value })}</span>
       </div>
       {span?.exercise !== undefined ? (
         <ExerciseClock standard={meta.standard} drive={drive} nowMs={nowMs} onOpen={actions.openMore} />
@@ -46,26 +48,28 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
           className={styles.section}
           onClick={actions.switchSection}
           disabled={!actions.running}
-          aria-label={`Section: ${section}. Switch`}
+          aria-label={t('sectionSectionSwitch', { section })}
         >
           <span>
             <span className="muted">{section}</span> <Key>/</Key>
           </span>
           <b>
             {clockTime(sectionMs(drive, section, nowMs))}
-            {section === 'independent' && independentMin && ` of ${independentMin.value} min`}
+            {section === 'independent' &&
+              independentMin &&
+              ` ${t('ofIndependentMinMin', { independentMin: independentMin.value })}`}
           </b>
         </button>
       )}
       <div className={styles.saving}>
         <Saving driveId={meta.id} />
         <button type="button" className={styles.pins} onClick={actions.openTray} disabled={waiting === 0}>
-          {waiting === 0 ? 'no pins open' : trayWords(pins, drive.doubles.length)} <Key>;</Key>
+          {waiting === 0 ? t('noPinsOpen') : trayWords(pins, drive.doubles.length)} <Key>;</Key>
         </button>
       </div>
       <div className={styles.headerActions}>
         <button type="button" className={styles.headerButton} onClick={actions.openMore} disabled={!actions.running}>
-          More <Key>=</Key>
+          {t('more')} <Key>=</Key>
         </button>
         <button
           type="button"
@@ -73,10 +77,10 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
           onClick={() => void actions.switchPause()}
           disabled={!actions.running}
         >
-          {drive.phase === 'paused' ? 'Go on' : 'Pause'} <Key>0</Key>
+          {drive.phase === 'paused' ? t('goOn') : t('pause')} <Key>0</Key>
         </button>
         <button type="button" className={styles.headerButton} onClick={actions.askToEnd} disabled={!actions.running}>
-          End <Key>End</Key>
+          {t('end')} <Key>{t('end')}</Key>
         </button>
       </div>
     </header>
@@ -84,8 +88,8 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
 });
 
 function trayWords(pins: number, doubles: number): string {
-  if (doubles === 0) return `${counted(pins, 'pin', 'pins')} to settle`;
-  return `${counted(pins + doubles, 'thing', 'things')} to settle`;
+  if (doubles === 0) return t('countedToSettle', { counted: t('pins', { count: pins }) });
+  return t('countedToSettle', { counted: t('things', { count: pins + doubles }) });
 }
 
 /** The exercise under way, with the time it has taken and may take. */
@@ -106,11 +110,11 @@ function ExerciseClock({
   const limit = limitOf(standard, run.exercise, 'time');
   const extraS = run.retest ? (standard.retestExtraS?.value ?? 0) : 0;
   return (
-    <button type="button" className={styles.section} onClick={onOpen} aria-label={`Exercise: ${name}`}>
+    <button type="button" className={styles.section} onClick={onOpen} aria-label={t('exerciseName', { name })}>
       <span className="muted">{name}</span>
       <b>
         {clockTime(run.timeMs)}
-        {limit && ` of ${secondsWords(limit.allowed.value + extraS)}`}
+        {limit && ` ${t('ofTime', { time: secondsWords(limit.allowed.value + extraS) })}`}
       </b>
     </button>
   );
@@ -129,12 +133,17 @@ function Saving({ driveId }: { readonly driveId: string }) {
   if (storageFailed) {
     return (
       <strong role="alert">
-        not kept on this device{waiting > 0 ? `, ${waiting} to send: leave the page open` : ', but sent'}
+        {t('notKeptOnThisDevicePart', {
+          part: waiting > 0 ? t('waitingToSendLeaveThePage', { waiting }) : t('butSent'),
+        })}
       </strong>
     );
   }
-  if (leftMB !== undefined) return <strong role="alert">{leftMB} MB left here: free some room soon</strong>;
+  if (leftMB !== undefined) return <strong role="alert">{t('leftMBMBLeftHereFreeSome', { leftMB })}</strong>;
   if (reason !== undefined) return <strong role="alert">{reason}</strong>;
-  if (waiting > 0) return <span>{unreachable ? `saved here, ${waiting} waiting to send` : `sending ${waiting}`}</span>;
-  return <span>all saved</span>;
+  if (waiting > 0)
+    return (
+      <span>{unreachable ? t('savedHereWaitingWaitingToSend', { waiting }) : t('sendingWaiting', { waiting })}</span>
+    );
+  return <span>{t('allSaved')}</span>;
 }

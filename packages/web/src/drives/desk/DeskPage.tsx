@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import type { Drive, Pin } from '@jasperwren/core/drive/drive';
 import { likelyItems } from '@jasperwren/core/marking/likely';
 import { foldDrive } from '@jasperwren/core/drive/fold';
@@ -33,7 +34,7 @@ const lingerMs = 700;
 export default function DeskPage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
-  if (opening.state === 'loading') return <Loading what="the drive" />;
+  if (opening.state === 'loading') return <Loading what={t('theDrive')} />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   return <Desk meta={opening.log.meta} events={opening.log.events} />;
 }
@@ -56,7 +57,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
   useDeskKeys(meta.standard, actions);
   useLingering();
   useEffect(() => {
-    document.title = `${meta.learnerName} · Jasperwren`;
+    document.title = t('learnerNameJasperwren', { learnerName: meta.learnerName });
     dispatch(deskOpened());
   }, [dispatch, meta.id, meta.learnerName]);
   if (drive.phase === 'briefing') return <Briefing meta={meta} drive={drive} />;
@@ -123,11 +124,11 @@ const Receipt = memo(function Receipt({ meta, drive }: PartProps) {
   const receipt = useAppSelector((state) => state.desk.receipt);
   return (
     <p className={styles.receipt} role="status">
-      {drive.phase === 'paused' ? 'Paused. ' : ''}
-      {receipt || (drive.ended ? '' : 'Marks appear here.')}
+      {drive.phase === 'paused' ? `${t('paused')} ` : ''}
+      {receipt || (drive.ended ? '' : t('marksAppearHere'))}
       <Counting meta={meta} />
       {!drive.ended && <IndependentWarning meta={meta} drive={drive} />}
-      {drive.ended && <Link to={`/drive/${meta.id}`}>The drive has ended: see the verdict</Link>}
+      {drive.ended && <Link to={`/drive/${meta.id}`}>{t('theDriveHasEndedSeeThe')}</Link>}
     </p>
   );
 });

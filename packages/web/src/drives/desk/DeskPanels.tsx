@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
@@ -29,7 +30,7 @@ export function DeskPanelView({ panel, driveId, standard, drive, verdict, action
   switch (panel.kind) {
     case 'more':
       return (
-        <Panel title="Exercises and more">
+        <Panel title={t('exercisesAndMore')}>
           <ExercisePanel driveId={driveId} standard={standard} drive={drive} verdict={verdict} actions={actions} />
           <MoreTiles standard={standard} drive={drive} actions={actions} />
         </Panel>
@@ -48,10 +49,10 @@ export function DeskPanelView({ panel, driveId, standard, drive, verdict, action
       return <AdvisePanel markId={panel.markId} standard={standard} drive={drive} actions={actions} />;
     case 'drop-pin':
       return (
-        <Panel title="This pin was nothing">
+        <Panel title={t('thisPinWasNothing')}>
           <ReasonForm
-            reasons={['Nothing after all', 'Marked already', 'Not the learner’s doing']}
-            action="Drop the pin"
+            reasons={[t('nothingAfterAll'), t('markedAlready'), t('notTheLearnersDoing')]}
+            action={t('dropThePin')}
             onGiven={(reason) => actions.dropPin(panel.pinId, reason)}
           />
         </Panel>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EndingCause } from '@jasperwren/core/drive/event';
@@ -19,10 +20,10 @@ interface Props {
 }
 
 const causes: readonly (readonly [cause: EndingCause, words: string, reasons: readonly string[]])[] = [
-  ['safety', 'I stop it for safety', ['Too much help needed', 'A danger to others', 'Not fit to drive today']],
-  ['learner', 'The learner does not want to go on', ['Nerves', 'Not well', 'No time']],
-  ['car', 'The car', ['Breakdown', 'Puncture', 'Warning lamp']],
-  ['conditions', 'Weather or road', ['Unsafe weather', 'Road closed', 'Accident ahead']],
+  ['safety', t('iStopItForSafety'), [t('tooMuchHelpNeeded'), t('aDangerToOthers'), t('notFitToDriveToday')]],
+  ['learner', t('theLearnerDoesNotWantTo'), [t('nerves'), t('notWell'), t('noTime')]],
+  ['car', t('theCar'), [t('breakdown'), t('puncture'), t('warningLamp')]],
+  ['conditions', t('weatherOrRoad'), [t('unsafeWeather'), t('roadClosed'), t('accidentAhead')]],
 ];
 
 /** The end of a drive, as planned or broken off: whose doing it is decides what it amounts to. */
@@ -39,10 +40,10 @@ export function EndPanel({ driveId, drive, verdict, actions }: Props) {
   const chosen = causes.find(([code]) => code === cause);
   if (chosen) {
     return (
-      <Panel title={`${chosen[1]}: what was it?`}>
+      <Panel title={t('chosenWhatWasIt', { chosen: chosen[1] })}>
         <ReasonForm
           reasons={chosen[2]}
-          action="Break off"
+          action={t('breakOff')}
           onGiven={(reason) => void end('abandoned', { cause: chosen[0], reason })}
         />
       </Panel>
@@ -50,7 +51,7 @@ export function EndPanel({ driveId, drive, verdict, actions }: Props) {
   }
   if (breaking) {
     return (
-      <Panel title="Why is the drive broken off?">
+      <Panel title={t('whyIsTheDriveBrokenOff')}>
         <div className={styles.reasons}>
           {causes.map(([code, words]) => (
             <Button key={code} variant="outlined" onClick={() => setCause(code)}>
@@ -62,26 +63,27 @@ export function EndPanel({ driveId, drive, verdict, actions }: Props) {
     );
   }
   return (
-    <Panel title="End the drive?">
-      <p>Parked, engine off? The verdict comes next.</p>
+    <Panel title={t('endTheDrive')}>
+      <p>{t('parkedEngineOffTheVerdictComes')}</p>
       {missing.length > 0 && verdict.outcome !== 'fail' && (
-        <p>It will stay without a verdict: {missing.map(describeMissing).join('; ')}.</p>
+        <p>{t('itWillStayWithoutAVerdict', { map: missing.map(describeMissing).join('; ') })}</p>
       )}
       {pins > 0 && (
         <p>
-          {pins === 1 ? 'One pin is' : `${inWords(pins)} pins are`} still to be settled or dropped; until then the
-          verdict is not final.
+          {t('partStillToBeSettledOr', {
+            part: pins === 1 ? t('onePinIs') : t('inWordsPinsAre', { inWords: inWords(pins) }),
+          })}
         </p>
       )}
       <div>
-        <p className="muted">How well were the roads known?</p>
+        <p className="muted">{t('howWellWereTheRoadsKnown')}</p>
         <RoadsChoice familiarity={drive.familiarity} onChoose={actions.sayRoads} />
       </div>
       <Button variant="contained" onClick={() => void end('completed')}>
-        End and see the verdict
+        {t('endAndSeeTheVerdict')}
       </Button>
       <Button variant="outlined" onClick={() => setBreaking(true)}>
-        Break it off
+        {t('breakItOff')}
       </Button>
     </Panel>
   );

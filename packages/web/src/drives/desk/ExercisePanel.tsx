@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -35,7 +36,7 @@ export function ExercisePanel({ driveId, standard, drive, verdict, actions }: Pr
   if (standard.exercises.length === 0) return null;
   return (
     <>
-      <h3>Set exercises</h3>
+      <h3>{t('setExercises')}</h3>
       {running && exercise && (
         <Running
           run={running}
@@ -54,15 +55,16 @@ export function ExercisePanel({ driveId, standard, drive, verdict, actions }: Pr
           const time = limitOf(standard, code, 'time');
           const attempts = limitOf(standard, code, 'attempts');
           const facts = [
-            time && `${secondsWords(time.allowed.value)}${clockStarts ? `, the clock starts ${clockStarts}` : ''}`,
-            attempts && counted(attempts.allowed.value, 'attempt', 'attempts'),
-            begun > 0 && `begun ${times(begun)}`,
+            time &&
+              `${secondsWords(time.allowed.value)}${clockStarts ? t('theClockStartsClockStarts', { clockStarts }) : ''}`,
+            attempts && t('attempts', { count: attempts.allowed.value }),
+            begun > 0 && t('begunTimes', { times: times(begun) }),
           ].filter(Boolean);
           return (
             <button
               key={code}
               type="button"
-              aria-label={`Start ${name}`}
+              aria-label={t('startName', { name })}
               disabled={!actions.running}
               onClick={() => actions.startExercise(code, name, retest)}
             >
@@ -75,7 +77,7 @@ export function ExercisePanel({ driveId, standard, drive, verdict, actions }: Pr
       {standard.retestExtraS && (
         <FormControlLabel
           control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
-          label={`A repeat of one failed before, with ${secondsWords(standard.retestExtraS.value)} more`}
+          label={t('aRepeatOfOneFailedBefore', { time: secondsWords(standard.retestExtraS.value) })}
         />
       )}
     </>
@@ -104,22 +106,24 @@ function Running({
   const failed = failedBy
     ? reasonSentence(standard, failedBy)
     : run.failedAtMs !== undefined
-      ? 'You said so.'
+      ? t('youSaidSo')
       : undefined;
   return (
     <div className={styles.running}>
       <p>
         <b>
           {exercise.name}: {clockTime(run.timeMs)}
-          {most !== undefined && `, attempt ${attempt} of ${most}`}
+          {most !== undefined && t('attemptAttemptOfMost', { attempt, most })}
         </b>
         {exercise.task && <span className="muted"> {exercise.task}</span>}
         <span className="muted"> {bringsWords(standard, exercise.code)}</span>
       </p>
       {failed !== undefined && (
         <p role="alert">
-          <b>This attempt failed.</b> {failed}
-          {most !== undefined && attempt < most && ` Start ${exercise.name} again for attempt ${attempt + 1}.`}
+          <b>{t('thisAttemptFailed')}</b> {failed}
+          {most !== undefined &&
+            attempt < most &&
+            ` ${t('startExerciseAgainForAttemptAttempt', { exercise: exercise.name, attempt: attempt + 1 })}`}
         </p>
       )}
       <div className={styles.steps}>
@@ -129,17 +133,17 @@ function Running({
           return (
             <Button key={step} variant="outlined" onClick={() => actions.count(step)}>
               {capital(step)}: {n}
-              {limit && ` of ${limit.allowed.value}`}
+              {limit && ` ${t('ofAllowed', { allowed: limit.allowed.value })}`}
             </Button>
           );
         })}
         {limitsAttempts(standard, exercise.code) && failed === undefined && (
           <Button variant="outlined" onClick={() => actions.failAttempt(exercise.name)}>
-            Attempt failed
+            {t('attemptFailed')}
           </Button>
         )}
         <Button variant="contained" onClick={() => actions.finishExercise(exercise.name)}>
-          Finish it
+          {t('finishIt')}
         </Button>
       </div>
     </div>
@@ -153,7 +157,9 @@ function bringsWords(standard: EffectiveStandard, exercise: string): string {
   const { items } = rulesOf(standard);
   const names = itemsOfExercise(standard, exercise).flatMap((code) => items.get(code)?.item.name.toLowerCase() ?? []);
   const named = names.slice(0, mostNamed).join(', ');
-  return names.length > mostNamed ? `Watch ${named} and ${names.length - mostNamed} more.` : `Watch ${named}.`;
+  return names.length > mostNamed
+    ? t('watchNamedAndCountMore', { named, count: names.length - mostNamed })
+    : t('watchNamed', { named });
 }
 
 /** The limit of this kind over an exercise, its own before one over all. */

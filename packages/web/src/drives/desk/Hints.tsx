@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import { counterTargetS, readCounter } from '@jasperwren/core/drive/counter';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { independentPart } from '@jasperwren/core/marking/independent';
@@ -27,11 +28,11 @@ export function Counting({ meta: { id, standard } }: { readonly meta: DriveMeta 
   const words =
     counter.kind === 'mirrors'
       ? reached
-        ? 'Mirrors now'
-        : `mirrors in ${Math.ceil(targetS - seconds)} s`
-      : `${counter.kind} ${seconds.toFixed(1)} of ${targetS} s`;
+        ? t('mirrorsNow')
+        : t('mirrorsInCeilS', { ceil: Math.ceil(targetS - seconds) })
+      : t('kindSecondsOfTargetSS', { kind: counter.kind, seconds: seconds.toFixed(1), targetS });
   return (
-    <span className={styles.counter} data-reached={reached} role="timer" aria-label="Counter">
+    <span className={styles.counter} data-reached={reached} role="timer" aria-label={t('counter')}>
       {words}
     </span>
   );
@@ -46,8 +47,8 @@ export function IndependentWarning({ meta, drive }: { readonly meta: DriveMeta; 
   return (
     <span className={styles.warning}>
       {part.state === 'soon'
-        ? `Start independent driving now to reach ${enough}.`
-        : `The test will end with less than ${enough} of independent driving.`}
+        ? t('startIndependentDrivingNowToReach', { enough })
+        : t('theTestWillEndWithLess', { enough })}
     </span>
   );
 }

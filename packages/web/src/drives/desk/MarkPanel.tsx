@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { countItems } from '@jasperwren/core/marking/likely';
@@ -26,7 +27,12 @@ export function AdvisePanel({ markId, standard, drive, actions }: Props) {
   const mark = drive.marks.find(({ id }) => id === markId);
   if (!mark || mark.struck) return null;
   return (
-    <Panel title={`How bad was it: ${itemName(standard, mark.item).toLowerCase()} at ${clockTime(mark.atMs)}`}>
+    <Panel
+      title={t('howBadWasItFaultAt', {
+        fault: itemName(standard, mark.item).toLowerCase(),
+        time: clockTime(mark.atMs),
+      })}
+    >
       <Adviser
         standard={standard}
         mark={mark}
@@ -45,13 +51,13 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
   if (!mark) return null;
   const { items } = rulesOf(standard);
   const item = items.get(mark.item)?.item;
-  const title = `${itemName(standard, mark.item)} at ${clockTime(mark.atMs)}`;
+  const title = t('faultAtTime', { fault: itemName(standard, mark.item), time: clockTime(mark.atMs) });
   if (mark.struck) {
     return (
       <Panel title={title}>
-        <p>Struck: {mark.struck.reason}</p>
+        <p>{t('struckReason', { reason: mark.struck.reason })}</p>
         <Button variant="contained" onClick={() => actions.putBack(mark.id)}>
-          Put it back
+          {t('putItBack')}
         </Button>
       </Panel>
     );
@@ -60,13 +66,13 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
     <Panel title={title}>
       {striking ? (
         <ReasonForm
-          reasons={['Wrong cell', 'Seen wrongly', 'Not the learner’s doing', 'Too hard']}
-          action="Strike the mark"
+          reasons={[t('wrongCell'), t('seenWrongly'), t('notTheLearnersDoing'), t('tooHard')]}
+          action={t('strikeTheMark')}
           onGiven={(reason) => actions.strike(mark.id, reason)}
         />
       ) : (
         <>
-          <div className={styles.regrades} role="group" aria-label="Grade">
+          <div className={styles.regrades} role="group" aria-label={t('grade')}>
             {(item ? gradesOf(standard, item) : []).map((grade) => (
               <button
                 key={grade.code}
@@ -87,11 +93,13 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
           />
           {mark.firstGrade && (
             <p className="muted">
-              First marked as {standard.grades.find(({ code }) => code === mark.firstGrade)?.name ?? mark.firstGrade}.
+              {t('firstMarkedAsFind', {
+                find: standard.grades.find(({ code }) => code === mark.firstGrade)?.name ?? mark.firstGrade,
+              })}
             </p>
           )}
           <Button variant="outlined" onClick={() => actions.advise(mark.id)}>
-            How bad was it?
+            {t('howBadWasIt')}
           </Button>
           {drive.notes
             .filter(({ target }) => target === mark.id)
@@ -99,10 +107,10 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
               <p key={id}>{text}</p>
             ))}
           <Button variant="outlined" onClick={() => actions.openNote(mark.id)}>
-            Note on it
+            {t('noteOnIt')}
           </Button>
           <Button variant="outlined" onClick={() => setStriking(true)}>
-            Strike with a reason
+            {t('strikeWithAReason')}
           </Button>
         </>
       )}

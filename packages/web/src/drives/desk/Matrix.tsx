@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import type { Pin } from '@jasperwren/core/drive/drive';
 import type { LikelyItem } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
@@ -33,35 +34,35 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
     : likely.flatMap(({ item: code, inLastDrive }) => {
         const found = items.get(code);
         if (!found) return [];
-        const under = `${found.category.name}${inLastDrive > 0 ? `, ${times(inLastDrive)} in the last drive` : ''}`;
+        const under = `${found.category.name}${inLastDrive > 0 ? t('timesInTheLastDrive', { times: times(inLastDrive) }) : ''}`;
         return [{ item: found.item, under, keys: found.category.letter + found.item.letter }];
       });
   return (
     <section
       className={styles.matrix}
-      aria-label={category ? category.name : 'Likely now'}
+      aria-label={category ? category.name : t('likelyNow')}
       style={{ ['--columns' as string]: standard.grades.length }}
     >
       <div className={styles.matrixHead}>
         <div>
           {category && (
             <button type="button" className={styles.back} onClick={() => dispatch(stepBack())}>
-              Back <Key>Esc</Key>
+              {t('back')} <Key>{t('esc')}</Key>
             </button>
           )}
           {settling ? (
             <strong>
-              Pin at {clockTime(settling.atMs)}: what was it?{' '}
+              {t('pinAtTimeWhatWasIt', { time: clockTime(settling.atMs) })}{' '}
               <button
                 type="button"
                 className={styles.inlineAction}
                 onClick={() => dispatch(panelOpened({ kind: 'drop-pin', pinId: settling.id }))}
               >
-                Nothing
+                {t('nothing')}
               </button>
             </strong>
           ) : (
-            <h2>{category ? category.name : 'Likely now'}</h2>
+            <h2>{category ? category.name : t('likelyNow')}</h2>
           )}
         </div>
         {standard.grades.map((grade, i) => (
@@ -120,7 +121,7 @@ const MatrixRow = memo(function MatrixRow({ standard, item, under, keys, held, c
             type="button"
             className={`${styles.cell} ${n > 0 ? styles[grade.sign] : ''}`}
             disabled={!canMark}
-            aria-label={`${item.name}: ${grade.name}${n > 0 ? `, ${n} so far` : ''}`}
+            aria-label={`${item.name}: ${grade.name}${n > 0 ? t('nSoFar', { n }) : ''}`}
             onClick={() => onMark(item.code, grade.code)}
           >
             {n === 0 && <GradeSign sign={grade.sign} size={26} ghost />}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import { counterTargetS } from '@jasperwren/core/drive/counter';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { roadStepKinds } from '@jasperwren/core/drive/event-kinds';
@@ -17,7 +18,7 @@ interface Props {
   readonly actions: DeskActions;
 }
 
-const roadWords = { 'pull-up': 'Pulled up', 'move-off': 'Moved off' } as const;
+const roadWords = { 'pull-up': t('pulledUp'), 'move-off': t('movedOff') } as const;
 const roadKeys = { 'pull-up': commandKeys.pulledUp, 'move-off': commandKeys.movedOff } as const;
 
 /** What the desk can do besides marking; each has its key, so that this need not be opened. */
@@ -26,21 +27,29 @@ export function MoreTiles({ standard, drive, actions }: Props) {
   const left = askedOn(standard, drive).reduce((sum, asked) => sum + asked.left, 0);
   const stopS = counterTargetS('stop', isChosen(standard, 'stop-hold', 'count-5'));
   const counters = [
-    ['stop', `Stop, ${stopS} s`, commandKeys.stopCount],
-    ['signal', `Signal, ${counterTargetS('signal', false)} s`, commandKeys.signalCount],
-    ['mirrors', `Mirrors, every ${counterTargetS('mirrors', false)} s`, commandKeys.mirrors],
+    ['stop', t('stopStopSS', { stopS }), commandKeys.stopCount],
+    [
+      'signal',
+      t('signalCounterTargetSS', { counterTargetS: counterTargetS('signal', false) }),
+      commandKeys.signalCount,
+    ],
+    [
+      'mirrors',
+      t('mirrorsEveryCounterTargetSS', { counterTargetS: counterTargetS('mirrors', false) }),
+      commandKeys.mirrors,
+    ],
   ] as const;
   const counts = (step: StepKind) => drive.steps.filter((one) => one.step === step).length;
   return (
     <div className={styles.tiles}>
       {standard.questions.length > 0 && (
         <button type="button" onClick={actions.openQuestions}>
-          Questions <small>{left === 0 ? 'all asked' : `${left} to ask`}</small>
+          {t('questions')} <small>{left === 0 ? t('allAsked') : t('leftToAsk', { left })}</small>
           <Key>{commandKeys.questions.word}</Key>
         </button>
       )}
       <button type="button" onClick={() => actions.openNote()}>
-        Note <Key>{commandKeys.note.word}</Key>
+        {t('note')} <Key>{commandKeys.note.word}</Key>
       </button>
       {counters.map(([kind, words, { word }]) => (
         <button key={kind} type="button" aria-pressed={counting === kind} onClick={() => actions.switchCounter(kind)}>
@@ -49,7 +58,7 @@ export function MoreTiles({ standard, drive, actions }: Props) {
       ))}
       {roadStepKinds.map((step) => (
         <button key={step} type="button" disabled={!actions.running} onClick={() => actions.count(step)}>
-          {roadWords[step]} <small>{counts(step)} so far</small>
+          {roadWords[step]} <small>{t('countsSoFar', { counts: counts(step) })}</small>
           <Key>{roadKeys[step].word}</Key>
         </button>
       ))}

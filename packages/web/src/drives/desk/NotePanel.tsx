@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -9,7 +10,7 @@ import type { DeskActions } from './desk-actions';
 export function NotePanel({ target, actions }: { readonly target: string | undefined; readonly actions: DeskActions }) {
   const [text, setText] = useState('');
   return (
-    <Panel title={target ? 'A note on this mark' : 'A note'}>
+    <Panel title={target ? t('aNoteOnThisMark') : t('aNote')}>
       <form
         className={styles.ownReason}
         onSubmit={(event) => {
@@ -18,16 +19,16 @@ export function NotePanel({ target, actions }: { readonly target: string | undef
         }}
       >
         <TextField
-          label="Note"
+          label={t('note')}
           value={text}
           onChange={(event) => setText(event.target.value)}
-          helperText="The learner may read it in the talk-through. Type when the car stands."
+          helperText={t('theLearnerMayReadItIn')}
           slotProps={{ htmlInput: { maxLength: 2000 } }}
           autoFocus
           fullWidth
         />
         <Button type="submit" variant="contained" disabled={!text.trim()}>
-          Keep it
+          {t('keepIt')}
         </Button>
       </form>
     </Panel>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { useAppDispatch } from '../../base/hooks';
@@ -16,7 +17,7 @@ export function Panel({ title, children }: { readonly title: string; readonly ch
           {title}
         </h2>
         <Button variant="text" onClick={() => dispatch(stepBack())}>
-          Back to marking
+          {t('backToMarking')}
         </Button>
       </div>
       {children}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { bankOf } from '@jasperwren/core/safety-questions/bank/bank';
 import { drawQuestion } from '@jasperwren/core/safety-questions/oral';
@@ -46,29 +47,24 @@ export function QuestionsPanel({ standard, drive, actions }: Props) {
           onTry={({ right }) => void actions.answer(asked, right, question.id)}
         />
         <Button variant="text" onClick={() => setDrawn(undefined)}>
-          All questions
+          {t('allQuestions')}
         </Button>
       </Panel>
     );
   return (
-    <Panel title="Questions">
+    <Panel title={t('questions')}>
       <Rows>
         {all.map((one) => (
           <li key={one.rule.name} className={styles.exercise}>
             <span>
               <b>{one.rule.name}</b>
               <small>{stateWords(standard, one)}</small>
-              {one.rule.kind === 'show' && one.left > 0 && (
-                <small>
-                  Ask only where it is safe: look far ahead for a limit, a bend or a large vehicle, then in the mirrors
-                  for anyone overtaking. Begin with “when it is safe to”.
-                </small>
-              )}
+              {one.rule.kind === 'show' && one.left > 0 && <small>{t('askOnlyWhereItIsSafe')}</small>}
             </span>
             <span className={styles.steps}>
               {one.left > 0 && (
-                <Button variant="text" aria-label={`Draw: ${one.rule.name}`} onClick={() => draw(one)}>
-                  Draw one
+                <Button variant="text" aria-label={t('drawRule', { rule: one.rule.name })} onClick={() => draw(one)}>
+                  {t('drawOne')}
                 </Button>
               )}
               <AnswerButtons asked={one} onAnswer={(right) => void actions.answer(one, right)} />
@@ -77,10 +73,10 @@ export function QuestionsPanel({ standard, drive, actions }: Props) {
         ))}
       </Rows>
       {drive.answers.length === 0 ? (
-        <p className="muted">Nothing has been asked yet.</p>
+        <p className="muted">{t('nothingHasBeenAskedYet')}</p>
       ) : (
         <Button variant="outlined" onClick={() => actions.undo()}>
-          Undo the last
+          {t('undoTheLast')}
         </Button>
       )}
     </Panel>
@@ -90,8 +86,11 @@ export function QuestionsPanel({ standard, drive, actions }: Props) {
 function stateWords(standard: EffectiveStandard, asked: Asked): string {
   const { rule, answered, right, wrong, nextTry, left } = asked;
   const grade = usualGrade(standard, rule.item);
-  if (left === 0) return `Asked: ${right} right, ${wrong} wrong.`;
-  const count = rule.perTest.value > 1 ? `${answered} of ${rule.perTest.value} asked, ${wrong} wrong. ` : '';
-  if (nextTry > 1) return `${count}Wrong once: one more try, then it is a ${grade?.name ?? 'mark'}.`;
-  return `${count}${isLastTry(asked) ? `A wrong answer is a ${grade?.name ?? 'mark'}, unless a cap or a free answer holds.` : 'A wrong answer may be tried again.'}`;
+  if (left === 0) return t('askedRightRightWrongWrong', { right, wrong });
+  const count =
+    rule.perTest.value > 1
+      ? `${t('answeredOfPerTestAskedWrongWrong', { answered, perTest: rule.perTest.value, wrong })} `
+      : '';
+  if (nextTry > 1) return t('countWrongOnceOneMoreTry', { soFar: count, grade: grade?.name ?? 'mark' });
+  return `${count}${isLastTry(asked) ? t('aWrongAnswerIsAGrade', { grade: grade?.name ?? 'mark' }) : t('aWrongAnswerMayBeTried')}`;
 }

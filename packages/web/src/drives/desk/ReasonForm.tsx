@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -29,7 +30,7 @@ export function ReasonForm({
       ))}
       <div className={styles.ownReason}>
         <TextField
-          label="Another reason"
+          label={t('anotherReason')}
           value={own}
           onChange={(event) => setOwn(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 2000 } }}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
@@ -18,12 +19,18 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
   // Time runs in the header.
   const rooms = testHeadroom(verdict).filter(({ limit }) => limit.measure.kind !== 'time');
   return (
-    <aside className={styles.side} aria-label="Room left and quick marks">
+    <aside className={styles.side} aria-label={t('roomLeftAndQuickMarks')}>
       <div className={styles.rooms}>
         {rooms.map(({ limit, used, allowed, left }) => (
           <div key={limit.code} className={styles.room} data-crossed={left < 0}>
             <span>{limit.name}</span>
-            <b>{left < 0 ? 'past the limit' : allowed === 0 ? 'none allowed' : `${left} of ${allowed} left`}</b>
+            <b>
+              {left < 0
+                ? t('pastTheLimit')
+                : allowed === 0
+                  ? t('noneAllowed')
+                  : t('leftOfAllowedLeft', { left, allowed })}
+            </b>
             <span className={styles.bar} aria-hidden="true">
               <i
                 style={{
@@ -36,29 +43,30 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
         ))}
         {verdict.questions.length > 0 && (
           <p className={styles.habit}>
-            {verdict.questions.length === 1 ? 'One fault keeps' : 'Some faults keep'} coming back: to be decided after
-            the drive.
+            {t('partComingBackToBeDecided', {
+              part: verdict.questions.length === 1 ? t('oneFaultKeeps') : t('someFaultsKeep'),
+            })}
           </p>
         )}
       </div>
       <button type="button" className={styles.pin} onClick={actions.pin} disabled={!actions.running}>
-        <span>Pin</span>
+        <span>{t('pin')}</span>
         <small>
-          name it at the next stop <Key>Space</Key>
+          {t('nameItAtTheNextStop')} <Key>{t('space')}</Key>
         </small>
       </button>
       <div className={styles.quick}>
         <button type="button" onClick={actions.spoke} disabled={!actions.running}>
-          I spoke <Key>,</Key>
+          {t('iSpoke')} <Key>,</Key>
         </button>
         <button type="button" onClick={actions.tookControl} disabled={!actions.running}>
-          I took control <Key>.</Key>
+          {t('iTookControl')} <Key>.</Key>
         </button>
         <button type="button" onClick={() => actions.advise()}>
-          How bad? <Key>-</Key>
+          {t('howBad')} <Key>-</Key>
         </button>
         <button type="button" onClick={actions.undo}>
-          Undo <Key>⌫</Key>
+          {t('undo')} <Key>⌫</Key>
         </button>
       </div>
     </aside>

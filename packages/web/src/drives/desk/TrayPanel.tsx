@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -21,28 +22,28 @@ export function TrayPanel({ standard, drive, actions }: Props) {
   const dispatch = useAppDispatch();
   const pins = unsettledPins(drive);
   return (
-    <Panel title="To settle at a stop">
+    <Panel title={t('toSettleAtAStop')}>
       <Rows>
         {pins.map(({ id, atMs }) => (
           <li key={id} className={styles.exercise}>
             <span>
-              <b>Pin at {clockTime(atMs)}</b>
+              <b>{t('pinAtTime', { time: clockTime(atMs) })}</b>
               <small>{whileWords(standard, drive, atMs)}</small>
             </span>
             <span className={styles.steps}>
               <Button
                 variant="contained"
-                aria-label={`Name the pin at ${clockTime(atMs)}`}
+                aria-label={t('nameThePinAtTime', { time: clockTime(atMs) })}
                 onClick={() => dispatch(settlingChosen(id))}
               >
-                Name it
+                {t('nameIt')}
               </Button>
               <Button
                 variant="outlined"
-                aria-label={`The pin at ${clockTime(atMs)} was nothing`}
+                aria-label={t('thePinAtTimeWasNothing', { time: clockTime(atMs) })}
                 onClick={() => dispatch(panelOpened({ kind: 'drop-pin', pinId: id }))}
               >
-                Nothing
+                {t('nothing')}
               </Button>
             </span>
           </li>
@@ -52,12 +53,12 @@ export function TrayPanel({ standard, drive, actions }: Props) {
             key={double.first.id}
             double={double}
             standard={standard}
-            onStrike={(id) => actions.strike(id, 'One fault, marked twice')}
+            onStrike={(id) => actions.strike(id, t('oneFaultMarkedTwice'))}
             onKeepBoth={() => actions.keepBoth(double.first.id, double.second.id)}
           />
         ))}
       </Rows>
-      {pins.length === 0 && drive.doubles.length === 0 && <p className="muted">Nothing waits.</p>}
+      {pins.length === 0 && drive.doubles.length === 0 && <p className="muted">{t('nothingWaits')}</p>}
     </Panel>
   );
 }
@@ -65,5 +66,7 @@ export function TrayPanel({ standard, drive, actions }: Props) {
 function whileWords(standard: EffectiveStandard, drive: Drive, atMs: number): string {
   const span = drive.spans.findLast(({ fromMs }) => fromMs <= atMs);
   const exercise = standard.exercises.find(({ code }) => code === span?.exercise)?.name;
-  return exercise ? `during ${exercise.toLowerCase()}` : `${span?.section ?? 'guided'} driving`;
+  return exercise
+    ? t('duringExercise', { exercise: exercise.toLowerCase() })
+    : t('sectionDriving', { section: span?.section ?? 'guided' });
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
@@ -13,26 +14,26 @@ import { done, panelOpened, settlingChosen } from './desk-slice';
 import { taskActions } from './task-actions';
 
 const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
-  started: 'the start',
-  'moved-off': 'moving off',
-  check: 'the last step of the briefing',
-  answer: 'the last answer',
-  note: 'the last note',
-  distinct: 'the last "two faults"',
-  debriefed: 'the talk-through',
-  roads: 'how the roads were known',
-  mark: 'the last mark',
-  pin: 'the last pin',
-  strike: 'the last strike',
-  regrade: 'the last regrade',
-  advice: 'the last advice',
-  step: 'the last count',
-  attempt: 'the failed attempt',
-  prompt: 'the last "I spoke"',
-  intervention: 'the last "I took control"',
-  section: 'the last change of section',
-  pause: 'the last pause',
-  ended: 'the end',
+  started: t('theStart'),
+  'moved-off': t('movingOff'),
+  check: t('theLastStepOfTheBriefing'),
+  answer: t('theLastAnswer'),
+  note: t('theLastNote'),
+  distinct: t('theLastTwoFaults'),
+  debriefed: t('theTalkThrough'),
+  roads: t('howTheRoadsWereKnown'),
+  mark: t('theLastMark'),
+  pin: t('theLastPin'),
+  strike: t('theLastStrike'),
+  regrade: t('theLastRegrade'),
+  advice: t('theLastAdvice'),
+  step: t('theLastCount'),
+  attempt: t('theFailedAttempt'),
+  prompt: t('theLastISpoke'),
+  intervention: t('theLastITookControl'),
+  section: t('theLastChangeOfSection'),
+  pause: t('theLastPause'),
+  ended: t('theEnd'),
 };
 
 interface Means {
@@ -61,7 +62,7 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
     const next = pins[now + 1] ?? pins[0];
     dispatch(settlingChosen(next?.id));
-    if (next) tell(`Settling the pin at ${clockTime(next.atMs)}: choose what it was.`);
+    if (next) tell(t('settlingThePinAtTimeChoose', { time: clockTime(next.atMs) }));
   }
 
   return {
@@ -79,27 +80,27 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     pin(): void {
       if (!running) return;
       void write({ type: 'pin' });
-      tell(`Pin dropped at ${at()}.`);
+      tell(t('pinDroppedAtAt', { at: at() }));
     },
     spoke(): void {
       if (!running) return;
       void write({ type: 'prompt' });
-      tell(`Noted: you spoke at ${at()}.`);
+      tell(t('notedYouSpokeAtAt', { at: at() }));
     },
     tookControl(): void {
       if (!running) return;
       void write({ type: 'intervention' });
-      tell(`Noted: you took control at ${at()}. Stop somewhere safe.`);
+      tell(t('notedYouTookControlAtAt', { at: at() }));
     },
     undo(): void {
       const target = undoLast();
-      tell(target ? `Undone: ${undoWords[target.type]}.` : 'There is nothing to undo.', 'undone');
+      tell(target ? t('undoneUndoWords', { undoWords: undoWords[target.type] }) : t('thereIsNothingToUndo'), 'undone');
     },
     switchSection(): void {
       if (!running) return;
       const section = currentSpan(driveNow())?.section === 'independent' ? 'guided' : 'independent';
       void write({ type: 'section', section });
-      tell(`From here: ${section} driving.`);
+      tell(t('fromHereSectionDriving', { section }));
     },
     settleNext,
     /** One pin is settled at once; where there is more to settle, the tray comes first. */
@@ -111,41 +112,41 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     },
     keepBoth(target: string, other: string): void {
       void write({ type: 'distinct', target, other });
-      tell('Kept as two faults.');
+      tell(t('keptAsTwoFaults'));
     },
     dropPin(pinId: string, reason: string): void {
       void write({ type: 'strike', target: pinId, reason });
-      dispatch(done('Pin dropped without a mark.'));
+      dispatch(done(t('pinDroppedWithoutAMark')));
     },
     strike(markId: string, reason: string): void {
       void write({ type: 'strike', target: markId, reason });
-      dispatch(done('Mark struck.'));
+      dispatch(done(t('markStruck')));
     },
     putBack(markId: string): void {
       const strike = driveNow().marks.find((mark) => mark.id === markId)?.struck;
-      if (strike) void write({ type: 'strike', target: strike.strikeId, reason: 'Put back' });
-      dispatch(done('Mark put back.'));
+      if (strike) void write({ type: 'strike', target: strike.strikeId, reason: t('putBack') });
+      dispatch(done(t('markPutBack')));
     },
     /** Opens the severity adviser for a mark, the latest standing one where none is named. */
     advise(markId?: string): void {
       const latest = standingMarks(driveNow()).at(-1)?.id;
       const target = markId ?? latest;
       if (target) dispatch(panelOpened({ kind: 'advise', markId: target }));
-      else tell('There is no mark to weigh yet.');
+      else tell(t('thereIsNoMarkToWeigh'));
     },
     keepAdvice(body: EventBody): void {
       void write(body);
     },
     regrade(markId: string, grade: string, why: { reason?: string; measured?: number } = {}): void {
       void write({ type: 'regrade', target: markId, grade, ...why });
-      dispatch(done(`Regraded: ${rulesOf(standard).grades.get(grade)?.name ?? grade}.`));
+      dispatch(done(t('regradedGet', { get: rulesOf(standard).grades.get(grade)?.name ?? grade })));
     },
     askToEnd(): void {
       if (running) dispatch(panelOpened({ kind: 'end' }));
     },
     async end(ending: Ending, why: { cause?: EndingCause; reason?: string } = {}): Promise<void> {
       await write({ type: 'ended', ending, ...why });
-      dispatch(done('The drive has ended.'));
+      dispatch(done(t('theDriveHasEnded')));
     },
   };
 }

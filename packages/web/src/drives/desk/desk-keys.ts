@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import type { ExerciseStepKind } from '@jasperwren/core/drive/event';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -36,7 +37,7 @@ const exerciseKeys: Readonly<Record<string, ExerciseStepKind>> = {
   ArrowLeft: 'look',
 };
 
-const letterNames = (letter: string, where: string) => `No ${letter} in ${where}.`;
+const letterNames = (letter: string, where: string) => t('noLetterInWhere', { letter, where });
 
 /**
  * Marks by keyboard: a letter for the category, a letter for the item, a digit for the grade; and a key for each command.
@@ -105,8 +106,9 @@ export function deskKeys(
     const category = standard.categories.find((candidate) => candidate.code === code);
     const item = category?.items.find((candidate) => candidate.code === itemCode);
     const grade = standard.grades[digit - 1];
-    if (!item) dispatch(said('Choose category and item first.'));
-    else if (!grade || !gradesOf(standard, item).includes(grade)) dispatch(said(`${item.name} has no grade ${digit}.`));
+    if (!item) dispatch(said(t('chooseCategoryAndItemFirst')));
+    else if (!grade || !gradesOf(standard, item).includes(grade))
+      dispatch(said(t('itemHasNoGradeDigit', { item: item.name, digit })));
     else actions.mark(item.code, grade.code);
     return true;
   }

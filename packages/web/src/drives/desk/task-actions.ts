@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/desk';
 import { counterTargetS, readCounter, type CounterKind } from '@jasperwren/core/drive/counter';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import type { DriveEvent, EventBody, ExerciseStepKind, Familiarity, StepKind } from '@jasperwren/core/drive/event';
@@ -20,15 +21,19 @@ interface Tools {
   readonly dispatch: AppDispatch;
 }
 
-const counterNames: Readonly<Record<CounterKind, string>> = { stop: 'Stop', signal: 'Signal', mirrors: 'Mirrors' };
+const counterNames: Readonly<Record<CounterKind, string>> = {
+  stop: t('stop'),
+  signal: t('signal'),
+  mirrors: t('mirrors'),
+};
 
 const stepWords: Readonly<Record<StepKind, string>> = {
-  movement: 'One movement',
-  shunt: 'One shunt',
-  correction: 'One correction',
-  look: 'One look from outside',
-  'pull-up': 'Pulled up',
-  'move-off': 'Moved off',
+  movement: t('oneMovement'),
+  shunt: t('oneShunt'),
+  correction: t('oneCorrection'),
+  look: t('oneLookFromOutside'),
+  'pull-up': t('pulledUp'),
+  'move-off': t('movedOff'),
 };
 
 /** What the desk does besides marking: exercises, questions, notes, counts and pauses. */
@@ -48,14 +53,14 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
     },
     openQuestions(): void {
       if (standard.questions.length > 0) dispatch(panelOpened({ kind: 'questions' }));
-      else tell(`${standard.name} asks no questions.`);
+      else tell(t('standardAsksNoQuestions', { standard: standard.name }));
     },
     openNote(target?: string): void {
       dispatch(panelOpened({ kind: 'note', target }));
     },
     note(text: string, target?: string): void {
       void write({ type: 'note', text, ...(target && { target }) });
-      dispatch(done(`Noted at ${at()}.`));
+      dispatch(done(t('notedAtAt', { at: at() })));
     },
     sayRoads(familiarity: Familiarity): void {
       void write({ type: 'roads', familiarity });
@@ -67,7 +72,9 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       const grade = usualGrade(standard, item);
       await write({ type: 'answer', item, right, ...(question && { question }) });
       if (!right && last && grade) await write({ type: 'mark', item, grade: grade.code });
-      tell(`${name}: ${right ? 'right' : last ? `wrong, ${grade?.name ?? 'not marked'}` : 'wrong, one more try'}.`);
+      tell(
+        `${name}: ${right ? 'right' : last ? t('wrongGrade', { grade: grade?.name ?? t('notMarked') }) : t('wrongOneMoreTry')}.`,
+      );
     },
     /** Counts a step where an exercise is under way, and says whether one is. */
     countInExercise(step: ExerciseStepKind): boolean {
@@ -87,26 +94,33 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       if (kind === 'mirrors') return;
       const targetS = counterTargetS(kind, isChosen(standard, 'stop-hold', 'count-5'));
       const { seconds, reached } = readCounter(counter, nowMs, targetS);
-      tell(`${counterNames[kind]}: ${seconds.toFixed(1)} s of ${targetS} s${reached ? '' : ', too short'}.`);
+      tell(
+        t('counterNamesSecondsSOfTargetSS', {
+          counterNames: counterNames[kind],
+          seconds: seconds.toFixed(1),
+          targetS,
+          part: reached ? '' : t('tooShort'),
+        }),
+      );
     },
     startExercise(exercise: string, name: string, retest: boolean): void {
       if (!running) return;
       void write({ type: 'section', section: 'exercise', exercise, ...(retest && { retest }) });
       dispatch(stepBack());
-      tell(`${name} has begun, ${at()}.`);
+      tell(t('nameHasBegunAt', { name, at: at() }));
     },
     /** Says that the attempt under way failed; what follows from that, the standard says. */
     failAttempt(name: string): void {
       if (!running) return;
       void write({ type: 'attempt', result: 'failed' });
-      tell(`${name}: attempt failed, ${at()}.`);
+      tell(t('nameAttemptFailedAt', { name, at: at() }));
     },
     finishExercise(name: string): void {
       if (!running) return;
       const before = driveNow().spans.findLast(({ exercise }) => exercise === undefined)?.section ?? 'guided';
       void write({ type: 'section', section: before });
       dispatch(stepBack());
-      tell(`${name} is finished, ${at()}.`);
+      tell(t('nameIsFinishedAt', { name, at: at() }));
     },
     /** Stops the clock at once and asks why afterwards, or lets it go on. */
     async switchPause(): Promise<void> {
@@ -115,10 +129,10 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
         const { panel } = store.getState().desk;
         if (panel?.kind === 'pause') dispatch(stepBack());
         void write({ type: 'pause', state: 'resumed' });
-        tell('Going on.');
+        tell(t('goingOn'));
         return;
       }
-      tell('Paused: the clock stands still.');
+      tell(t('pausedTheClockStandsStill'));
       const before = store.getState().desk;
       const sameAs = ({ panel, category, settling }: typeof before) =>
         panel === before.panel && category === before.category && settling === before.settling;

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/drives';
 import { undoTarget } from '@jasperwren/core/drive/undo';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
@@ -55,7 +56,7 @@ export function useDriveLog(driveId: string) {
   );
   const undo = useCallback(() => {
     const target = undoTarget(store.getState().driveLogs.open[driveId]?.events ?? [], deviceId(newId));
-    if (target) void write({ type: 'strike', target: target.id, reason: 'Undone', undo: true });
+    if (target) void write({ type: 'strike', target: target.id, reason: t('undone'), undo: true });
     return target;
   }, [driveId, write]);
   return { write, undo };

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/result';
 import type { AreaCount } from '@jasperwren/core/marking/areas';
 import type { Grade } from '@jasperwren/core/marking/standard';
 import { GradeSign } from '../../ui/GradeSign';
@@ -17,7 +18,7 @@ export function AreaTable({
       <thead>
         <tr>
           <th scope="col">
-            <span className="visually-hidden">Area</span>
+            <span className="visually-hidden">{t('area')}</span>
           </th>
           {used.map(({ code, short, sign }) => (
             <th key={code} scope="col">

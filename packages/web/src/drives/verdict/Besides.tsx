@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/result';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { exerciseRuns } from '@jasperwren/core/drive/clock';
 import { exerciseStepKinds } from '@jasperwren/core/drive/event-kinds';
@@ -13,18 +14,21 @@ export function Besides({ standard, drive }: { readonly standard: EffectiveStand
     ...briefingLines(standard, drive),
     ...askedOn(standard, drive)
       .filter(({ answered }) => answered > 0)
-      .map(({ rule, right, wrong }) => `${rule.name}: ${right} right, ${wrong} wrong.`),
+      .map(({ rule, right, wrong }) => t('ruleRightRightWrongWrong', { rule: rule.name, right, wrong })),
     ...exerciseRuns(drive, drive.lastMs).map(({ exercise, timeMs, steps, failedAtMs }) => {
       const name = standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
       const counts = exerciseStepKinds.flatMap((kind) =>
         steps[kind].length > 0 ? [counted(steps[kind].length, kind, `${kind}s`)] : [],
       );
-      return `${[`${name}: ${clockTime(timeMs)} min`, ...counts, ...(failedAtMs === undefined ? [] : ['attempt failed'])].join(', ')}.`;
+      return `${[t('nameTimeMin', { name, time: clockTime(timeMs) }), ...counts, ...(failedAtMs === undefined ? [] : [t('attemptFailed')])].join(', ')}.`;
     }),
     ...roadLines(drive),
-    ...drive.pauses.map(
-      ({ fromMs, toMs, reason }) =>
-        `Paused at ${clockTime(fromMs)}${toMs === undefined ? '' : ` for ${clockTime(toMs - fromMs)} min`}${reason ? `: ${reason.toLowerCase()}` : ''}.`,
+    ...drive.pauses.map(({ fromMs, toMs, reason }) =>
+      t('pausedAtTimePartPart2', {
+        time: clockTime(fromMs),
+        part: toMs === undefined ? '' : ` ${t('forTimeMin', { time: clockTime(toMs - fromMs) })}`,
+        part2: reason ? `: ${reason.toLowerCase()}` : '',
+      }),
     ),
     ...drive.notes
       .filter((note) => !note.private && note.target === undefined)
@@ -32,7 +36,7 @@ export function Besides({ standard, drive }: { readonly standard: EffectiveStand
   ];
   if (lines.length === 0) return null;
   return (
-    <Section title="Besides the marks">
+    <Section title={t('besidesTheMarks')}>
       <Rows>
         {lines.map((line, i) => (
           <li key={i} className={styles.line}>
@@ -48,10 +52,11 @@ function briefingLines({ briefing = [] }: EffectiveStandard, { checks }: Drive):
   const nameOf = (code: string) => briefing.find((step) => step.code === code)?.name ?? code;
   const done = checks.filter(({ result }) => result === 'done').length;
   return [
-    ...(done > 0 ? [`${done} of ${briefing.length} steps of the briefing done.`] : []),
+    ...(done > 0 ? [t('doneOfCountStepsOfThe', { done, count: briefing.length })] : []),
     ...checks.flatMap(({ check, result, reason, detail }) => {
-      if (result === 'skipped') return [`${nameOf(check)} left out: ${reason ?? 'no reason given'}.`];
-      if (result === 'failed') return [`${nameOf(check)} not passed.`];
+      if (result === 'skipped')
+        return [t('nameOfLeftOutReason', { nameOf: nameOf(check), reason: reason ?? t('noReasonGiven') })];
+      if (result === 'failed') return [t('nameOfNotPassed', { nameOf: nameOf(check) })];
       return detail ? [`${nameOf(check)}: ${detail}.`] : [];
     }),
   ];
@@ -60,8 +65,8 @@ function briefingLines({ briefing = [] }: EffectiveStandard, { checks }: Drive):
 function roadLines({ steps }: Drive): readonly string[] {
   const n = (step: 'pull-up' | 'move-off') => steps.filter((one) => one.step === step).length;
   const counts = [
-    n('pull-up') > 0 && counted(n('pull-up'), 'pull-up', 'pull-ups'),
-    n('move-off') > 0 && counted(n('move-off'), 'move-off', 'move-offs'),
+    n('pull-up') > 0 && t('pullUps', { count: n('pull-up') }),
+    n('move-off') > 0 && t('moveOffs', { count: n('move-off') }),
   ].filter(Boolean);
-  return counts.length > 0 ? [`${counts.join(' and ')} counted.`] : [];
+  return counts.length > 0 ? [t('countsCounted', { counts: counts.join(' and ') })] : [];
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -49,10 +50,10 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
       <div>
         <b className={mark.struck ? styles.struck! : ''}>{name}</b>
         <div className="muted">
-          {mark.struck ? `Struck: ${mark.struck.reason}` : grade?.name}
-          {first && !mark.struck && `, first marked as ${first}`}
-          {capped && ', over the cap and not counted'}
-          {mark.by !== account.id && `, by ${nameOf(mark.by)}`}
+          {mark.struck ? t('struckReason', { reason: mark.struck.reason }) : grade?.name}
+          {first && !mark.struck && t('firstMarkedAsFirst', { first })}
+          {capped && t('overTheCapAndNotCounted')}
+          {mark.by !== account.id && t('byNameOf', { nameOf: nameOf(mark.by) })}
         </div>
         {!mark.struck && (
           <Measure
@@ -65,7 +66,9 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
         )}
         {mark.note && <div>{mark.note}</div>}
         {mark.advice && !weighing && (
-          <div className="muted">Advice: {propose(standard, mark.item, mark.advice.answers).sentence}</div>
+          <div className="muted">
+            {t('adviceSentence', { sentence: propose(standard, mark.item, mark.advice.answers).sentence })}
+          </div>
         )}
         {striking && (
           <StrikeForm
@@ -78,10 +81,10 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
       {mark.struck ? (
         <Button
           variant="text"
-          aria-label={`Put back ${name} at ${clockTime(mark.atMs)}`}
-          onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, reason: 'Put back' })}
+          aria-label={t('putBackNameAtTime', { name, time: clockTime(mark.atMs) })}
+          onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, reason: t('putBack') })}
         >
-          Put back
+          {t('putBack')}
         </Button>
       ) : (
         !striking && (
@@ -90,10 +93,10 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
               <TextField
                 select
                 size="small"
-                label="Grade"
+                label={t('grade')}
                 value={mark.grade}
                 onChange={(event) => void write({ type: 'regrade', target: mark.id, grade: event.target.value })}
-                slotProps={{ select: { 'aria-label': `Grade of ${name} at ${clockTime(mark.atMs)}` } }}
+                slotProps={{ select: { 'aria-label': t('gradeOfNameAtTime', { name, time: clockTime(mark.atMs) }) } }}
               >
                 {gradesOf(standard, item).map(({ code, short }) => (
                   <MenuItem key={code} value={code}>
@@ -106,18 +109,18 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
               <Button
                 variant="text"
                 aria-expanded={weighing}
-                aria-label={`How bad was ${name} at ${clockTime(mark.atMs)}?`}
+                aria-label={t('howBadWasNameAtTime', { name, time: clockTime(mark.atMs) })}
                 onClick={() => setWeighing(!weighing)}
               >
-                {weighing ? 'Close' : 'How bad?'}
+                {weighing ? t('close') : t('howBad')}
               </Button>
             )}
             <Button
               variant="text"
-              aria-label={`Strike ${name} at ${clockTime(mark.atMs)}`}
+              aria-label={t('strikeNameAtTime', { name, time: clockTime(mark.atMs) })}
               onClick={() => setStriking(true)}
             >
-              Strike
+              {t('strike')}
             </Button>
           </div>
         )
@@ -150,14 +153,14 @@ function StrikeForm({
   return (
     <form
       className={styles.strike}
-      aria-label={`Strike ${name}`}
+      aria-label={t('strikeName', { name })}
       onSubmit={(event) => {
         event.preventDefault();
         if (reason.trim()) onStrike(reason.trim());
       }}
     >
       <TextField
-        label="Reason"
+        label={t('reason')}
         size="small"
         value={reason}
         onChange={(event) => setReason(event.target.value)}
@@ -166,10 +169,10 @@ function StrikeForm({
         slotProps={{ htmlInput: { maxLength: 2000 } }}
       />
       <Button type="submit" variant="contained" disabled={!reason.trim()}>
-        Strike it
+        {t('strikeIt')}
       </Button>
       <Button variant="text" onClick={onCancel}>
-        Keep it
+        {t('keepIt')}
       </Button>
     </form>
   );

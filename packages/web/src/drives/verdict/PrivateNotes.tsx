@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { Note } from '@jasperwren/core/drive/drive';
@@ -17,7 +18,7 @@ export function PrivateNotes({ notes, write }: Props) {
   const nameOf = usePeople();
   const [text, setText] = useState('');
   return (
-    <Section title="Private notes">
+    <Section title={t('privateNotes')}>
       <Rows>
         {notes
           .filter((note) => note.private)
@@ -28,10 +29,10 @@ export function PrivateNotes({ notes, write }: Props) {
               </span>
               <Button
                 variant="text"
-                aria-label={`Take back: ${note.text}`}
-                onClick={() => void write({ type: 'strike', target: note.id, reason: 'Taken back' })}
+                aria-label={t('takeBackNote', { note: note.text })}
+                onClick={() => void write({ type: 'strike', target: note.id, reason: t('takenBack') })}
               >
-                Take back
+                {t('takeBack')}
               </Button>
             </li>
           ))}
@@ -46,7 +47,7 @@ export function PrivateNotes({ notes, write }: Props) {
         }}
       >
         <TextField
-          label="For instructors only"
+          label={t('forInstructorsOnly')}
           size="small"
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -55,7 +56,7 @@ export function PrivateNotes({ notes, write }: Props) {
           fullWidth
         />
         <Button type="submit" variant="outlined" disabled={!text.trim()}>
-          Keep
+          {t('keep')}
         </Button>
       </form>
     </Section>

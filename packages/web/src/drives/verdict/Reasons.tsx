@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -28,7 +29,7 @@ export function Reasons({ standard, verdict, write }: Props) {
   return (
     <>
       {verdict.reasons.length + verdict.stops.length > 0 && (
-        <Section title="Why it is a fail">
+        <Section title={t('whyItIsAFail')}>
           <Rows>
             {verdict.stops.map((stop) => (
               <li key={stop.kind} className={styles.line}>
@@ -39,7 +40,10 @@ export function Reasons({ standard, verdict, write }: Props) {
               <li key={`${reason.limit.code} ${reason.scope}`} className={styles.line}>
                 <span>{reasonSentence(standard, reason)}</span>
                 <span className="muted">
-                  Decided at {clockTime(reason.crossedAtMs)} by {crossingWords(standard, reason)}.
+                  {t('decidedAtTimeByCrossingWords', {
+                    time: clockTime(reason.crossedAtMs),
+                    crossingWords: crossingWords(standard, reason),
+                  })}
                 </span>
               </li>
             ))}
@@ -47,7 +51,7 @@ export function Reasons({ standard, verdict, write }: Props) {
         </Section>
       )}
       {verdict.missing.length > 0 && (
-        <Section title={verdict.outcome === 'incomplete' ? 'What a verdict still needs' : 'Missing besides'}>
+        <Section title={verdict.outcome === 'incomplete' ? t('whatAVerdictStillNeeds') : t('missingBesides')}>
           <Rows>
             {verdict.missing.map((missing) => (
               <li key={describeMissing(missing)} className={styles.line}>
@@ -58,7 +62,7 @@ export function Reasons({ standard, verdict, write }: Props) {
         </Section>
       )}
       {verdict.questions.length > 0 && (
-        <Section title="For you to decide">
+        <Section title={t('forYouToDecide')}>
           <Rows>
             {verdict.questions.map((question) => {
               const { effect } = question.limit;
@@ -68,8 +72,10 @@ export function Reasons({ standard, verdict, write }: Props) {
               return (
                 <li key={question.scope} className={styles.question}>
                   <span>
-                    {scopeName(standard, question)}, {question.used} times on one drive. A habit may weigh more
-                    than its parts; nothing changes unless you say so.
+                    {t('scopeNameUsedTimesOnOneDrive', {
+                      scopeName: scopeName(standard, question),
+                      used: question.used,
+                    })}
                   </span>
                   {grade && (
                     <Button
@@ -79,11 +85,11 @@ export function Reasons({ standard, verdict, write }: Props) {
                           type: 'regrade',
                           target: last.id,
                           grade: grade.code,
-                          reason: `The same fault ${question.used} times`,
+                          reason: t('theSameFaultUsedTimes', { used: question.used }),
                         })
                       }
                     >
-                      Make the last one a {grade.name}
+                      {t('makeTheLastOneAGrade', { grade: grade.name })}
                     </Button>
                   )}
                 </li>
@@ -93,7 +99,7 @@ export function Reasons({ standard, verdict, write }: Props) {
         </Section>
       )}
       {verdict.conflicts.length > 0 && (
-        <Section title="Measurement and grade differ">
+        <Section title={t('measurementAndGradeDiffer')}>
           <Rows>
             {verdict.conflicts.map((conflict) => (
               <li key={conflict.mark.id} className={styles.line}>
@@ -104,21 +110,21 @@ export function Reasons({ standard, verdict, write }: Props) {
         </Section>
       )}
       {verdict.failedAttempts.length > 0 && (
-        <Section title="Attempts failed">
+        <Section title={t('attemptsFailed')}>
           <Rows>
             {verdict.failedAttempts.map((reason) => (
               <li key={`${reason.scope} ${reason.crossedAtMs}`} className={styles.line}>
                 <span>
                   {scopeName(standard, reason)}: {reasonSentence(standard, reason)}
                 </span>
-                <span className="muted">At {clockTime(reason.crossedAtMs)}.</span>
+                <span className="muted">{t('atTime', { time: clockTime(reason.crossedAtMs) })}</span>
               </li>
             ))}
           </Rows>
         </Section>
       )}
       {verdict.failedExercises.length > 0 && (
-        <Section title="Exercises failed">
+        <Section title={t('exercisesFailed')}>
           <Rows>
             {verdict.failedExercises.map((reason) => (
               <li key={reason.scope} className={styles.line}>
@@ -129,11 +135,15 @@ export function Reasons({ standard, verdict, write }: Props) {
         </Section>
       )}
       {near.length > 0 && (
-        <Section title="Close to a limit">
+        <Section title={t('closeToALimit')}>
           <Rows>
             {near.map((room) => (
               <li key={`${room.limit.code} ${room.scope}`} className={styles.line}>
-                {limitName(standard, room)}: {room.used} of {room.allowed} used.
+                {t('limitNameUsedOfAllowedUsed', {
+                  limitName: limitName(standard, room),
+                  used: room.used,
+                  allowed: room.allowed,
+                })}
               </li>
             ))}
           </Rows>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';
 import { isFinal } from '@jasperwren/core/debrief/for-learner';
 import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
@@ -28,7 +29,7 @@ import styles from './verdict.module.css';
 export default function VerdictPage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
-  if (opening.state === 'loading') return <Loading what="the drive" />;
+  if (opening.state === 'loading') return <Loading what={t('theDrive')} />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   return <VerdictView log={opening.log} />;
 }
@@ -54,43 +55,48 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       over={
         <>
           <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>,{' '}
-          {drive.startedAt && longDate(drive.startedAt)}, {standard.name} v{standard.version}
+          {drive.startedAt && longDate(drive.startedAt)}
+          {t('standardVVersion', { standard: standard.name, version: standard.version })}
         </>
       }
       sub={
         <>
-          {wholeMinutes(drivenMs(drive, drive.lastMs))} driven,{' '}
-          {wholeMinutes(sectionMs(drive, 'independent', drive.lastMs))} of them independent.{' '}
-          {helpGiven({ prompts: drive.prompts.length, interventions: drive.interventions.length })}{' '}
-          {drive.ended.reason && `Broken off: ${drive.ended.reason}. `}
+          {t('timeDrivenTime2OfThemIndependent', {
+            time: wholeMinutes(drivenMs(drive, drive.lastMs)),
+            time2: wholeMinutes(sectionMs(drive, 'independent', drive.lastMs)),
+            helpGiven: helpGiven({ prompts: drive.prompts.length, interventions: drive.interventions.length }),
+          })}{' '}
+          {drive.ended.reason && `${t('brokenOffReason', { reason: drive.ended.reason })} `}
           {log.unsent.length > 0 && (
-            <span role="status">{counted(log.unsent.length, 'entry waits', 'entries wait')} to be sent.</span>
+            <span role="status">
+              {t('countedToBeSent', { counted: t('entriesWait', { count: log.unsent.length }) })}
+            </span>
           )}
         </>
       }
       actions={
         <>
           <Button variant="text" component={Link} to={`/drive/${meta.id}/compare`}>
-            Under another standard
+            {t('underAnotherStandard')}
           </Button>
           {log.unsent.length === 0 && (
             <>
               <Button variant="text" component="a" href={addressFor('driveTable', { driveId: meta.id })} download>
-                Save as CSV
+                {t('saveAsCSV')}
               </Button>
               <Button variant="text" component="a" href={addressFor('driveRecord', { driveId: meta.id })} download>
-                Save the record
+                {t('saveTheRecord')}
               </Button>
             </>
           )}
           {isFinal(drive) && (
             <Button variant="contained" component={Link} to={`/drive/${meta.id}/debrief`}>
-              Talk it through
+              {t('talkItThrough')}
             </Button>
           )}
           {pins > 0 && (
             <Button variant="contained" component={Link} to={`/drive/${meta.id}/desk`}>
-              {pins === 1 ? 'Settle the pin' : `Settle ${pins} pins`}
+              {pins === 1 ? t('settleThePin') : t('settlePinsPins', { pins })}
             </Button>
           )}
         </>
@@ -104,14 +110,14 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
         <div>
           <Reasons standard={standard} verdict={verdict} write={write} />
           {drive.doubles.length > 0 && (
-            <Section title="Marked twice?">
+            <Section title={t('markedTwice')}>
               <Rows>
                 {drive.doubles.map((double) => (
                   <DoubleRow
                     key={double.first.id}
                     double={double}
                     standard={standard}
-                    onStrike={(id) => void write({ type: 'strike', target: id, reason: 'One fault, marked twice' })}
+                    onStrike={(id) => void write({ type: 'strike', target: id, reason: t('oneFaultMarkedTwice') })}
                     onKeepBoth={() =>
                       void write({ type: 'distinct', target: double.first.id, other: double.second.id })
                     }
@@ -120,9 +126,9 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
               </Rows>
             </Section>
           )}
-          <Section title="Marks in order">
+          <Section title={t('marksInOrder')}>
             {drive.marks.length === 0 ? (
-              <Empty>Nothing was marked on this drive.</Empty>
+              <Empty>{t('nothingWasMarkedOnThisDrive')}</Empty>
             ) : (
               <Rows>
                 {drive.marks
@@ -143,20 +149,17 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           </Section>
         </div>
         <div>
-          <Section title="Marks by area">
+          <Section title={t('marksByArea')}>
             {standingMarks(drive).length === 0 ? (
-              <p className="muted">None: {name} drove without a mark.</p>
+              <p className="muted">{t('noneNameDroveWithoutAMark', { name })}</p>
             ) : (
               <AreaTable areas={marksByArea(standard, drive)} grades={[...rulesOf(standard).grades.values()]} />
             )}
-            <p className={styles.caution}>
-              One drive says little about the next. Weigh it with the others, and judge it by what your authority
-              publishes today.
-            </p>
+            <p className={styles.caution}>{t('oneDriveSaysLittleAboutThe')}</p>
           </Section>
           <Besides standard={standard} drive={drive} />
-          <Section title="Roads">
-            <p className="muted">How well did {name} know them? A clean drive on known roads says less.</p>
+          <Section title={t('roads')}>
+            <p className="muted">{t('howWellDidNameKnowThem', { name })}</p>
             <RoadsChoice
               familiarity={drive.familiarity}
               onChoose={(familiarity) => void write({ type: 'roads', familiarity })}
@@ -164,7 +167,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           </Section>
           <PrivateNotes notes={drive.notes} write={write} />
           {myths.length > 0 && (
-            <Section title="Worth putting right">
+            <Section title={t('worthPuttingRight')}>
               <Rows>
                 {myths.map(({ code, belief, instead }) => (
                   <li key={code} className={styles.line}>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import AddRounded from '@mui/icons-material/AddRounded';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
@@ -37,10 +38,14 @@ export default function EditQuestionPage() {
   const { questionId } = useParams();
   const { data, error, refetch } = api.useChecksQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!data) return <Loading what="the question" />;
+  if (!data) return <Loading what={t('theQuestion')} />;
   const own = data.questions.find((one) => one.question.id === questionId)?.question;
   const question = questionId === undefined ? blank : (own ?? bankOf([]).find(({ id }) => id === questionId));
-  return question ? <Editor question={question} isNew={questionId === undefined} /> : <p>There is no such question.</p>;
+  return question ? (
+    <Editor question={question} isNew={questionId === undefined} />
+  ) : (
+    <p>{t('thereIsNoSuchQuestion')}</p>
+  );
 }
 
 /** A question with its key points; saving makes a new version and keeps the old ones. */
@@ -77,15 +82,15 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
   };
   return (
     <Page
-      title={isNew ? 'A new question' : 'Edit the question'}
-      over={<Link to="/checks/questions">Questions</Link>}
-      sub="The question is read out as it stands here; the key points decide."
+      title={isNew ? t('aNewQuestion') : t('editTheQuestion')}
+      over={<Link to="/checks/questions">{t('questions')}</Link>}
+      sub={t('theQuestionIsReadOutAs')}
     >
-      <Unsaved blocker={blocker} what="wrote" />
+      <Unsaved blocker={blocker} what={t('wrote')} />
       <div className={styles.form}>
         <TextField
           select
-          label="Kind"
+          label={t('kind')}
           value={question.kind}
           onChange={(event) => set({ kind: event.target.value as QuestionKind })}
         >
@@ -96,27 +101,27 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
           ))}
         </TextField>
         <TextField
-          label="Topic"
+          label={t('topic')}
           value={question.topic}
           onChange={(event) => set({ topic: event.target.value })}
           slotProps={{ htmlInput: { maxLength: 80 } }}
         />
         <TextField
-          label="Question"
+          label={t('question')}
           value={question.ask}
           onChange={(event) => set({ ask: event.target.value })}
           slotProps={{ htmlInput: { maxLength: 400 } }}
           multiline
         />
       </div>
-      <Section title="Key points">
+      <Section title={t('keyPoints')}>
         <Rows>
           {question.points.map((point, i) => (
             <li key={point.code} className={styles.point}>
               <div className={form.form}>
                 <TextField
                   size="small"
-                  label={`Key point ${i + 1}`}
+                  label={t('keyPointI', { i: i + 1 })}
                   value={point.text}
                   onChange={(event) => setPoint(i, { text: event.target.value })}
                   slotProps={{ htmlInput: { maxLength: 400 } }}
@@ -124,8 +129,8 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
                 />
                 <TextField
                   size="small"
-                  label="Ways of saying it, one a line"
-                  helperText="All words of a line must be there; | parts words that will do for each other, ! asks for a “not”."
+                  label={t('waysOfSayingItOneA')}
+                  helperText={t('allWordsOfALineMust')}
                   value={point.says.join('\n')}
                   onChange={(event) => setPoint(i, { says: event.target.value.split('\n') })}
                   multiline
@@ -133,15 +138,15 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
               </div>
               <FormControlLabel
                 control={<Checkbox checked={point.critical} onChange={(_, critical) => setPoint(i, { critical })} />}
-                label="Must be there"
+                label={t('mustBeThere2')}
               />
               <Button
                 variant="text"
-                aria-label={`Remove key point ${i + 1}`}
+                aria-label={t('removeKeyPointI', { i: i + 1 })}
                 disabled={question.points.length === 1}
                 onClick={() => set({ points: question.points.filter((other) => other !== point) })}
               >
-                Remove
+                {t('remove')}
               </Button>
             </li>
           ))}
@@ -155,14 +160,14 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
             })
           }
         >
-          Add a key point
+          {t('addAKeyPoint')}
         </Button>
       </Section>
       <SaveBar
         problems={tried ? problems : []}
         error={error}
         busy={isLoading}
-        action={isNew ? 'Add the question' : 'Save as a new version'}
+        action={isNew ? t('addTheQuestion') : t('saveAsANewVersion')}
         onSave={() => void save()}
       />
     </Page>

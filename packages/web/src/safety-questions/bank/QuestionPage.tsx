@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { bankOf, shippedQuestions } from '@jasperwren/core/safety-questions/bank/bank';
 import { signs } from '@jasperwren/core/safety-questions/bank/signs';
@@ -24,11 +25,11 @@ export default function QuestionPage() {
   const [retire] = api.useRetireQuestionMutation();
   const [takeBack] = api.useUnretireQuestionMutation();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!data) return <Loading what="the question" />;
+  if (!data) return <Loading what={t('theQuestion')} />;
   const own = data.questions.find((one) => one.question.id === questionId);
   const question = own?.question ?? bankOf([]).find(({ id }) => id === questionId);
   if (!question)
-    return <Empty action={<Link to="/checks/questions">All questions</Link>}>There is no such question.</Empty>;
+    return <Empty action={<Link to="/checks/questions">{t('allQuestions')}</Link>}>{t('thereIsNoSuchQuestion')}</Empty>;
   const retired = own?.retired ?? false;
   const sign = signs.find(({ code }) => code === question.sign);
   const asking = standardsAsking(question.kind, standards ?? []);
@@ -38,41 +39,41 @@ export default function QuestionPage() {
       title={question.ask}
       over={
         <>
-          <Link to="/checks/questions">Questions</Link>, {kindNames[question.kind].toLowerCase()}
+          <Link to="/checks/questions">{t('questions')}</Link>, {kindNames[question.kind].toLowerCase()}
         </>
       }
       sub={
         retired
-          ? 'Out of use: nobody is asked this now.'
+          ? t('outOfUseNobodyIsAsked')
           : asking.length > 0
-            ? `Asked by ${joinWords(asking)}.`
-            : 'No standard of yours asks this.'
+            ? t('askedByJoinWords', { joinWords: joinWords(asking) })
+            : t('noStandardOfYoursAsksThis')
       }
       actions={
         <>
           <Button variant="text" onClick={() => void (retired ? takeBack : retire)({ questionId })}>
-            {retired ? 'Put it back' : 'Take it out of use'}
+            {retired ? t('putItBack') : t('takeItOutOfUse')}
           </Button>
           <Button variant="contained" component={Link} to={`/checks/questions/${questionId}/edit`}>
-            Edit
+            {t('edit')}
           </Button>
         </>
       }
     >
       {sign && <SignPicture sign={sign} />}
       {question.handSignal && <HandPicture signal={question.handSignal} />}
-      <Section title="Key points">
+      <Section title={t('keyPoints')}>
         <Rows>
           {question.points.map(({ code, text, critical }) => (
             <li key={code} className={styles.point}>
               <span>{inCar(text, undefined)}</span>
-              <span className="muted">{critical ? 'must be there' : ''}</span>
+              <span className="muted">{critical ? t('mustBeThere') : ''}</span>
             </li>
           ))}
         </Rows>
       </Section>
       {question.controls && (
-        <Section title="Car by car">
+        <Section title={t('carByCar')}>
           <Rows>
             {vehiclesOf(data).map((vehicle) => (
               <li key={vehicle.id} className={styles.question}>
@@ -89,22 +90,22 @@ export default function QuestionPage() {
           </Rows>
         </Section>
       )}
-      <Section title="Versions">
+      <Section title={t('versions')}>
         <Rows>
           {versions?.map(({ value, by, at, retired: out }) => (
             <li key={value.version} className={styles.question}>
-              <span>Version {value.version}</span>
+              <span>{t('versionVersion', { version: value.version })}</span>
               <span>
-                {out ? 'taken out of use' : value.ask} <small>by {by}</small>
+                {out ? t('takenOutOfUse') : value.ask} <small>{t('byBy', { by })}</small>
               </span>
               <small>{dayjs(at).format('D MMMM YYYY, HH:mm')}</small>
             </li>
           ))}
           {shipped && (
             <li className={styles.question}>
-              <span>Version {shipped.version}</span>
+              <span>{t('versionVersion', { version: shipped.version })}</span>
               <span>{shipped.ask}</span>
-              <small>as it ships</small>
+              <small>{t('asItShips')}</small>
             </li>
           )}
         </Rows>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -13,11 +14,11 @@ import styles from '../safety-questions.module.css';
 import { SignPicture } from '../drawings/SignPicture';
 
 export const kindNames: Readonly<Record<QuestionKind, string>> = {
-  tell: 'To tell, at rest',
-  show: 'To show, on the move',
-  bonnet: 'Bonnet',
-  'hand-signal': 'Hand signals',
-  rules: 'Rules and signs',
+  tell: t('toTellAtRest'),
+  show: t('toShowOnTheMove'),
+  bonnet: t('bonnet'),
+  'hand-signal': t('handSignals'),
+  rules: t('rulesAndSigns'),
 };
 
 /** The whole bank: what ships, what the school changed, and its own. */
@@ -34,12 +35,12 @@ export default function QuestionsPage() {
   const retired = data?.questions.filter((one) => one.retired) ?? [];
   return (
     <Page
-      title="Questions"
-      over={<Link to="/checks">Checks</Link>}
-      sub={bank && `${bank.length} questions. The answers are judged on key points, not on wording.`}
+      title={t('questions')}
+      over={<Link to="/checks">{t('checks')}</Link>}
+      sub={bank && t('countQuestionsTheAnswersAreJudged', { count: bank.length })}
       actions={
         <Button variant="contained" component={Link} to="/checks/questions/new">
-          Write a question
+          {t('writeAQuestion')}
         </Button>
       }
     >
@@ -47,7 +48,7 @@ export default function QuestionsPage() {
         <TextField
           select
           size="small"
-          label="Kind"
+          label={t('kind')}
           value={kind}
           onChange={(event) => setKind(event.target.value as QuestionKind)}
           sx={{ minWidth: 220 }}
@@ -60,15 +61,15 @@ export default function QuestionsPage() {
         </TextField>
         <TextField
           size="small"
-          label="Find in all"
+          label={t('findInAll')}
           value={search}
           onChange={(event) => setSearch(event.target.value)}
           sx={{ minWidth: 220 }}
         />
       </div>
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !shown && <Loading what="the questions" />}
-      {shown?.length === 0 && <Empty>No question holds “{search}”.</Empty>}
+      {!error && !shown && <Loading what={t('theQuestions')} />}
+      {shown?.length === 0 && <Empty>{t('noQuestionHoldsSearch', { search })}</Empty>}
       {shown && shown.length > 0 && (
         <Rows>
           {shown.map((question) => (
@@ -78,7 +79,7 @@ export default function QuestionsPage() {
       )}
       {retired.length > 0 && (
         <p className={styles.tools}>
-          <span className="muted">Out of use:</span>
+          <span className="muted">{t('outOfUse')}</span>
           {retired.map(({ question }) => (
             <Link key={question.id} to={`/checks/questions/${question.id}`}>
               {question.topic}
@@ -99,7 +100,7 @@ function QuestionRow({ question }: { readonly question: SafetyQuestion }) {
       <span>
         {question.ask} {sign && <span className="muted">{sign.meaning}</span>}
         {(!shipped || shipped.version !== question.version) && (
-          <small> {shipped ? `edited, version ${question.version}` : 'your own'}</small>
+          <small> {shipped ? t('editedVersionVersion', { version: question.version }) : t('yourOwn')}</small>
         )}
       </span>
       {sign ? <SignPicture sign={sign} size={44} /> : <span />}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import {
   controlCodes,
@@ -20,17 +21,17 @@ export default function CarsPage() {
   const { data, error, refetch } = api.useChecksQuery();
   return (
     <Page
-      title="Cars"
-      over={<Link to="/checks">Checks</Link>}
-      sub="Where each control is and how it works: the drill and the answers speak of the learner’s own car."
+      title={t('cars')}
+      over={<Link to="/checks">{t('checks')}</Link>}
+      sub={t('whereEachControlIsAndHow')}
       actions={
         <Button variant="contained" component={Link} to="/checks/cars/new">
-          Add a car
+          {t('addACar')}
         </Button>
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what="the cars" />}
+      {!error && !data && <Loading what={t('theCars')} />}
       {data && (
         <div className={styles.cars}>
           {vehiclesOf(data).map((vehicle) => (
@@ -48,9 +49,9 @@ function Profile({ vehicle }: { readonly vehicle: VehicleProfile }) {
     <section className={styles.profile} aria-label={vehicle.name}>
       <h3>{vehicle.name}</h3>
       <p className="muted">
-        {vehicle.transmission}, wheel on the {vehicle.wheelSide}.{' '}
-        <Link to={`/checks/cars/${vehicle.id}/edit`} aria-label={`Edit ${vehicle.name}`}>
-          Edit
+        {t('transmissionWheelOnTheWheelSide', { transmission: vehicle.transmission, wheelSide: vehicle.wheelSide })}{' '}
+        <Link to={`/checks/cars/${vehicle.id}/edit`} aria-label={t('editVehicle', { vehicle: vehicle.name })}>
+          {t('edit')}
         </Link>
       </p>
       <Schematic wheelSide={vehicle.wheelSide} shown={[vehicle.controls[chosen].place]} />

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { VehicleInput } from '@jasperwren/contract/vehicles';
@@ -30,12 +31,12 @@ export default function EditCarPage() {
   const { vehicleId } = useParams();
   const { data, error, refetch } = api.useChecksQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!data) return <Loading what="the car" />;
+  if (!data) return <Loading what={t('theCar')} />;
   const vehicle =
     vehicleId === undefined
       ? { ...shippedVehicles[0]!, id: '', name: '' }
       : vehiclesOf(data).find(({ id }) => id === vehicleId);
-  return vehicle ? <Editor vehicle={vehicle} isNew={vehicleId === undefined} /> : <p>There is no such car.</p>;
+  return vehicle ? <Editor vehicle={vehicle} isNew={vehicleId === undefined} /> : <p>{t('thereIsNoSuchCar')}</p>;
 }
 
 /** A car, control by control; the picture shows where the one being edited is. */
@@ -69,15 +70,15 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
   };
   return (
     <Page
-      title={isNew ? 'A new car' : `Edit ${initial.name}`}
-      over={<Link to="/checks/cars">Cars</Link>}
-      sub="Sit in it and go through the controls once."
+      title={isNew ? t('aNewCar') : t('editInitial', { initial: initial.name })}
+      over={<Link to="/checks/cars">{t('cars')}</Link>}
+      sub={t('sitInItAndGoThrough')}
     >
-      <Unsaved blocker={blocker} what="wrote" />
+      <Unsaved blocker={blocker} what={t('wrote')} />
       <div className={styles.two}>
         <div className={styles.form}>
           <TextField
-            label="Name"
+            label={t('name')}
             value={vehicle.name}
             onChange={(event) => set({ name: event.target.value })}
             slotProps={{ htmlInput: { maxLength: 80 } }}
@@ -85,26 +86,26 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
           <div className={form.pair}>
             <TextField
               select
-              label="Wheel"
+              label={t('wheel')}
               value={vehicle.wheelSide}
               onChange={(event) => set({ wheelSide: event.target.value as VehicleProfile['wheelSide'] })}
             >
-              <MenuItem value="right">on the right</MenuItem>
-              <MenuItem value="left">on the left</MenuItem>
+              <MenuItem value="right">{t('onTheRight')}</MenuItem>
+              <MenuItem value="left">{t('onTheLeft')}</MenuItem>
             </TextField>
             <TextField
               select
-              label="Gearbox"
+              label={t('gearbox')}
               value={vehicle.transmission}
               onChange={(event) => set({ transmission: event.target.value as VehicleProfile['transmission'] })}
             >
-              <MenuItem value="manual">manual</MenuItem>
-              <MenuItem value="automatic">automatic</MenuItem>
+              <MenuItem value="manual">{t('manual')}</MenuItem>
+              <MenuItem value="automatic">{t('automatic')}</MenuItem>
             </TextField>
           </div>
         </div>
         <div>
-          <p className="muted">Touch the place of the {controlNames[at]}.</p>
+          <p className="muted">{t('touchThePlaceOfTheControlNames', { controlNames: controlNames[at] })}</p>
           <Schematic
             wheelSide={vehicle.wheelSide}
             shown={[vehicle.controls[at].place]}
@@ -112,7 +113,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
           />
         </div>
       </div>
-      <Section title="Controls">
+      <Section title={t('controls')}>
         <Rows>
           {controlCodes.map((code) => (
             <li key={code} className={styles.control} onFocus={() => setAt(code)}>
@@ -120,7 +121,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
               <TextField
                 select
                 size="small"
-                label="Kind"
+                label={t('kind')}
                 value={vehicle.controls[code].kind}
                 onChange={(event) => setControl(code, { kind: event.target.value as Control['kind'] })}
               >
@@ -133,7 +134,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
               <TextField
                 select
                 size="small"
-                label="Place"
+                label={t('place')}
                 value={vehicle.controls[code].place}
                 onChange={(event) => setControl(code, { place: event.target.value as Control['place'] })}
               >
@@ -145,14 +146,14 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
               </TextField>
               <TextField
                 size="small"
-                label="How"
+                label={t('how')}
                 value={vehicle.controls[code].how}
                 onChange={(event) => setControl(code, { how: event.target.value })}
                 slotProps={{ htmlInput: { maxLength: 160 } }}
               />
               <TextField
                 size="small"
-                label="Off again"
+                label={t('offAgain')}
                 value={vehicle.controls[code].back ?? ''}
                 onChange={(event) => setControl(code, { back: event.target.value })}
                 slotProps={{ htmlInput: { maxLength: 160 } }}
@@ -165,7 +166,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
         problems={tried ? problems : []}
         error={error}
         busy={isLoading}
-        action={isNew ? 'Add the car' : 'Save as a new version'}
+        action={isNew ? t('addTheCar') : t('saveAsANewVersion')}
         onSave={() => void save()}
       />
     </Page>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import { signs } from '@jasperwren/core/safety-questions/bank/signs';
 import type { DrillCard } from '@jasperwren/core/safety-questions/drill';
 import { SignPicture } from '../drawings/SignPicture';
@@ -25,7 +26,7 @@ export function CardBody(props: CardProps) {
     <article className={styles.card} aria-label={question.topic}>
       <p className="muted">
         {question.topic}
-        {fresh && ', new'}
+        {fresh && t('new')}
       </p>
       <h2>{question.ask}</h2>
       {sign && <SignPicture sign={sign} />}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import styles from './drill.module.css';
 
 interface Props {
@@ -17,8 +18,8 @@ export function ChoiceList({ options, right, chosen, onChoose }: Props) {
           <li key={option}>
             <button type="button" disabled={chosen !== undefined} data-state={state} onClick={() => onChoose(option)}>
               <span>{option}</span>
-              {state === 'right' && <b>right</b>}
-              {state === 'wrong' && <b>no</b>}
+              {state === 'right' && <b>{t('right')}</b>}
+              {state === 'wrong' && <b>{t('no')}</b>}
             </button>
           </li>
         );

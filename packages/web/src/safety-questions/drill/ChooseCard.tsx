@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import { signs } from '@jasperwren/core/safety-questions/bank/signs';
 import { choices } from '@jasperwren/core/safety-questions/drill';
 import { randomFrom, shuffled } from '@jasperwren/core/safety-questions/random';
@@ -49,8 +50,8 @@ export function ChooseHand({ card, seed, onDone }: CardProps) {
                 onClick={() => setChosen(signal)}
               >
                 <HandPicture signal={signal} size={150} />
-                {state === 'right' && <b>right</b>}
-                {state === 'wrong' && <b>no</b>}
+                {state === 'right' && <b>{t('right')}</b>}
+                {state === 'wrong' && <b>{t('no')}</b>}
               </button>
             </li>
           );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { sessionCards, type DrillCard } from '@jasperwren/core/safety-questions/drill';
@@ -39,21 +40,19 @@ export function DrillSession({ source, onDone }: Props) {
   if (cards.length === 0)
     return (
       <div className={styles.end}>
-        <p>Nothing is due now. What you know stays fresh until it is asked again.</p>
+        <p>{t('nothingIsDueNowWhatYou')}</p>
         <Button variant="contained" onClick={onDone}>
-          Back
+          {t('back')}
         </Button>
       </div>
     );
   if (!card)
     return (
       <div className={styles.end} role="status">
-        <h2>
-          {right} of {counted(place, 'answer', 'answers')} known
-        </h2>
-        <p>{clockTime(tookMs)} min. What was forgotten comes back tomorrow, what was known later.</p>
+        <h2>{t('rightOfCountedKnown', { right, counted: t('answers', { count: place }) })}</h2>
+        <p>{t('timeMinWhatWasForgottenComes', { time: clockTime(tookMs) })}</p>
         <Button variant="contained" onClick={onDone}>
-          Done
+          {t('done')}
         </Button>
       </div>
     );
@@ -64,13 +63,11 @@ export function DrillSession({ source, onDone }: Props) {
           variant="determinate"
           value={(100 * place) / cards.length}
           color="inherit"
-          aria-label={`Card ${place + 1} of ${cards.length}`}
+          aria-label={t('cardPlaceOfCount', { place: place + 1, count: cards.length })}
         />
-        <span className="muted">
-          {place + 1} of {cards.length}
-        </span>
+        <span className="muted">{t('placeOfCount', { place: place + 1, count: cards.length })}</span>
         <Button variant="text" onClick={onDone}>
-          Stop here
+          {t('stopHere')}
         </Button>
       </div>
       <CardBody key={place} card={card} source={source} seed={seed + place} onDone={done} />

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import { choices } from '@jasperwren/core/safety-questions/drill';
 import { controlNames, placeNames, symbolOf, type ControlPlace } from '@jasperwren/core/safety-questions/vehicle';
 import { useState } from 'react';
@@ -20,8 +21,8 @@ export function FindCard({ card, source, seed, onDone }: CardProps) {
   return (
     <>
       <p className="muted">
-        {vehicle.name}: where is the control for {controlNames[code]}
-        {symbol && `, marked with ${symbol}`}?
+        {t('vehicleWhereIsTheControlFor', { vehicle: vehicle.name, controlNames: controlNames[code] })}
+        {symbol && t('markedWithSymbol', { symbol })}?
       </p>
       <Schematic
         wheelSide={vehicle.wheelSide}
@@ -32,8 +33,10 @@ export function FindCard({ card, source, seed, onDone }: CardProps) {
       {place && (
         <>
           <p role="status">
-            {found ? 'There it is: ' : `Not there. It is here: `}
-            {placeNames[control.place]}. What do you do with it?
+            {t('partPlaceNamesWhatDoYouDo', {
+              part: found ? `${t('thereItIs')} ` : `${t('notThereItIsHere')} `,
+              placeNames: placeNames[control.place],
+            })}
           </p>
           <ChoiceList options={choices(control.how, others, seed)} right={control.how} chosen={how} onChoose={setHow} />
         </>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import type { CardProps } from './CardBody';
 import styles from './drill.module.css';
@@ -20,7 +21,7 @@ export function GoOn({ shown, right, onDone }: Props) {
         autoFocus
         onClick={() => onDone({ rating: right ? 'good' : 'again', missed: [] })}
       >
-        Go on
+        {t('goOn')}
       </Button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { choices } from '@jasperwren/core/safety-questions/drill';
 import { checkNumbers, numberWords } from '@jasperwren/core/safety-questions/numbers';
@@ -17,12 +18,10 @@ export function NumbersRound({ onDone }: { readonly onDone: () => void }) {
   if (!number)
     return (
       <div className={styles.end} role="status">
-        <h2>
-          {right} of {numbers.length} right
-        </h2>
-        <p>Figures for stopping hold on a dry road with good tyres.</p>
+        <h2>{t('rightOfCountRight', { right, count: numbers.length })}</h2>
+        <p>{t('figuresForStoppingHoldOnA')}</p>
         <Button variant="contained" onClick={onDone}>
-          Done
+          {t('done')}
         </Button>
       </div>
     );
@@ -31,14 +30,12 @@ export function NumbersRound({ onDone }: { readonly onDone: () => void }) {
   return (
     <div className={styles.session}>
       <div className={styles.progress}>
-        <span className="muted">
-          {place + 1} of {numbers.length}, {right} right
-        </span>
+        <span className="muted">{t('placeOfCountRightRight', { place: place + 1, count: numbers.length, right })}</span>
         <Button variant="text" onClick={onDone}>
-          Stop here
+          {t('stopHere')}
         </Button>
       </div>
-      <article className={styles.card} aria-label="Numbers">
+      <article className={styles.card} aria-label={t('numbers')}>
         <h2>{number.ask}</h2>
         <ChoiceList
           options={choices(answer, number.others, seed + place)}
@@ -65,7 +62,7 @@ export function NumbersRound({ onDone }: { readonly onDone: () => void }) {
                   setPlace(place + 1);
                 }}
               >
-                Go on
+                {t('goOn')}
               </Button>
             </div>
           </>

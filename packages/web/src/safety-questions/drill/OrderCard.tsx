@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { orderRight } from '@jasperwren/core/safety-questions/drill';
 import { randomFrom, shuffled } from '@jasperwren/core/safety-questions/random';
@@ -18,7 +19,7 @@ export function OrderCard({ card, source, seed, onDone }: CardProps) {
   const right = complete && orderRight(steps, given);
   return (
     <>
-      <p className="muted">Touch them in their order.</p>
+      <p className="muted">{t('touchThemInTheirOrder')}</p>
       <ol className={styles.choices}>
         {mixed.map((code) => {
           const place = given.indexOf(code);
@@ -34,7 +35,7 @@ export function OrderCard({ card, source, seed, onDone }: CardProps) {
       </ol>
       {complete && (
         <div role="status">
-          <p>{right ? 'That is the order.' : 'Another order is right:'}</p>
+          <p>{right ? t('thatIsTheOrder') : t('anotherOrderIsRight')}</p>
           {!right && (
             <ol className={styles.answer}>
               {steps.map((code) => (
@@ -47,7 +48,7 @@ export function OrderCard({ card, source, seed, onDone }: CardProps) {
       {given.length > 0 && !complete && (
         <div className={styles.thumb}>
           <Button variant="text" onClick={() => setGiven(given.slice(0, -1))}>
-            One back
+            {t('oneBack')}
           </Button>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import type { SafetyQuestion } from '@jasperwren/core/safety-questions/question';
@@ -27,7 +28,7 @@ export function PointTicks({ question, vehicle, heard, onHeard }: Props) {
             />
           ) : (
             <span className={styles.read}>
-              <b>{heard.includes(code) ? 'Heard' : 'Missed'}</b>
+              <b>{heard.includes(code) ? t('heard') : t('missed')}</b>
               <PointText text={inCar(text, vehicle)} critical={critical} />
             </span>
           )}
@@ -40,7 +41,7 @@ export function PointTicks({ question, vehicle, heard, onHeard }: Props) {
 function PointText({ text, critical }: { readonly text: string; readonly critical: boolean }) {
   return (
     <span>
-      {text} {critical && <small className={styles.critical}>must be there</small>}
+      {text} {critical && <small className={styles.critical}>{t('mustBeThere')}</small>}
     </span>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { handSignals, HandPicture } from '../drawings/HandPicture';
@@ -16,27 +17,27 @@ export function RevealCard({ card, source, onDone }: CardProps) {
   if (!shown)
     return (
       <div className={styles.thumb}>
-        <p className="muted">Say the answer aloud.</p>
+        <p className="muted">{t('sayTheAnswerAloud')}</p>
         <Button variant="contained" size="large" onClick={() => setShown(true)} autoFocus>
-          Show the answer
+          {t('showTheAnswer')}
         </Button>
       </div>
     );
   const places = source.vehicle ? (question.controls ?? []).map((code) => source.vehicle!.controls[code].place) : [];
   return (
     <>
-      <p className="muted">Tick what you said.</p>
+      <p className="muted">{t('tickWhatYouSaid')}</p>
       <PointTicks question={question} vehicle={source.vehicle} heard={heard} onHeard={setHeard} />
       {question.handSignal && handSignals.includes(question.handSignal) && <HandPicture signal={question.handSignal} />}
       {places.length > 0 && source.vehicle && <Schematic wheelSide={source.vehicle.wheelSide} shown={places} />}
       <div className={styles.thumb}>
         {heard.length < all.length && (
           <Button variant="outlined" size="large" onClick={() => onDone(byPoints(card, all))}>
-            I said everything
+            {t('iSaidEverything')}
           </Button>
         )}
         <Button variant="contained" size="large" onClick={() => onDone(byPoints(card, heard))}>
-          {heard.length === 0 ? 'I did not know it' : 'Go on'}
+          {heard.length === 0 ? t('iDidNotKnowIt') : t('goOn')}
         </Button>
       </div>
     </>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import { outlook, testMoment } from '@jasperwren/core/safety-questions/aim';
 import { chanceOnTest } from '@jasperwren/core/safety-questions/chance';
 import { percent } from '@jasperwren/core/marking/wording';
@@ -14,26 +15,26 @@ export function Standing({ source }: { readonly source: DrillSource }) {
   const ids = questions.map(({ id }) => id);
   const { due, unseen, seen, recall } = outlook(ids, memory, now, test);
   const chance = chanceOnTest(standard, bank, memory, ahead ? test : now);
-  const day = ahead ? `on ${shortDate(testDate!)}` : 'today';
+  const day = ahead ? t('onDate', { date: shortDate(testDate!) }) : 'today';
   return (
     <dl className={styles.standing}>
       <div>
-        <dt>due now</dt>
+        <dt>{t('dueNow')}</dt>
         <dd>{due}</dd>
       </div>
       <div>
-        <dt>not seen yet</dt>
+        <dt>{t('notSeenYet')}</dt>
         <dd>
-          {unseen} <small>of {seen + unseen}</small>
+          {unseen} <small>{t('ofSeen', { seen: seen + unseen })}</small>
         </dd>
       </div>
       <div>
-        <dt>known {day}, on average</dt>
+        <dt>{t('knownDayOnAverage', { day })}</dt>
         <dd>{percent(recall)}</dd>
       </div>
       {chance !== undefined && (
         <div>
-          <dt>chance of both questions right {day}</dt>
+          <dt>{t('chanceOfBothQuestionsRightDay', { day })}</dt>
           <dd>{percent(chance)}</dd>
         </div>
       )}

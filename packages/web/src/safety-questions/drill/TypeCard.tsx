@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { heardIn, type Heard } from '@jasperwren/core/safety-questions/match';
@@ -15,16 +16,12 @@ export function TypeCard({ card, source, onDone }: CardProps) {
   if (found)
     return (
       <>
-        <p role="status">
-          {found.right
-            ? 'Every critical point is there.'
-            : 'Something that must be there was not found. Tick it if you did write it, in other words.'}
-        </p>
+        <p role="status">{found.right ? t('everyCriticalPointIsThere') : t('somethingThatMustBeThereWas')}</p>
         <PointTicks question={card.question} vehicle={source.vehicle} heard={heard} onHeard={setHeard} />
         <p className={styles.said}>{words}</p>
         <div className={styles.thumb}>
           <Button variant="contained" size="large" onClick={() => onDone(byPoints(card, heard))} autoFocus>
-            Go on
+            {t('goOn')}
           </Button>
         </div>
       </>
@@ -40,7 +37,7 @@ export function TypeCard({ card, source, onDone }: CardProps) {
       }}
     >
       <TextField
-        label="Your answer, in a few words"
+        label={t('yourAnswerInAFewWords')}
         value={words}
         onChange={(event) => setWords(event.target.value)}
         onKeyDown={(event) => {
@@ -57,7 +54,7 @@ export function TypeCard({ card, source, onDone }: CardProps) {
       />
       <div className={styles.thumb}>
         <Button variant="contained" size="large" type="submit">
-          Look it up
+          {t('lookItUp')}
         </Button>
       </div>
     </form>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { judgeOral, type OralResult, type OralTry } from '@jasperwren/core/safety-questions/oral';
 import type { SafetyQuestion } from '@jasperwren/core/safety-questions/question';
@@ -57,10 +58,10 @@ export function OralMarking({ question, vehicle, allowed, before = 0, onTry }: P
       {!done && (
         <div className={styles.actions}>
           <Button variant={hint ? 'contained' : 'outlined'} aria-pressed={hint} onClick={() => setHint(!hint)}>
-            {hint ? 'Hint given' : 'I gave a hint'}
+            {hint ? t('hintGiven') : t('iGaveAHint')}
           </Button>
           <Button variant="contained" onClick={settle}>
-            {tries.length + 1 < allowed ? 'That was the answer' : 'That was the last answer'}
+            {tries.length + 1 < allowed ? t('thatWasTheAnswer') : t('thatWasTheLastAnswer')}
           </Button>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -16,7 +17,7 @@ export function OralWith({ source }: { readonly source: DrillSource }) {
   const [item, setItem] = useState(standard.questions[0]?.item ?? '');
   const [asked, setAsked] = useState<readonly string[]>([]);
   const rule = standard.questions.find((one) => one.item === item);
-  if (!rule) return <Empty>{standard.name} asks no questions.</Empty>;
+  if (!rule) return <Empty>{t('standardAsksNoQuestions', { standard: standard.name })}</Empty>;
   const kinds = kindsOfItem(standard, rule.item);
   const candidates = bank.filter(({ kind }) => kinds.includes(kind));
   const question = bank.find(({ id }) => id === asked.at(-1));
@@ -27,7 +28,7 @@ export function OralWith({ source }: { readonly source: DrillSource }) {
         {standard.questions.length > 1 && (
           <TextField
             select
-            label="Ask"
+            label={t('ask')}
             value={item}
             onChange={(event) => setItem(event.target.value)}
             sx={{ minWidth: 190, flex: 1 }}
@@ -41,7 +42,7 @@ export function OralWith({ source }: { readonly source: DrillSource }) {
         )}
         <TextField
           select
-          label="Question"
+          label={t('question')}
           value={question && candidates.includes(question) ? question.id : ''}
           onChange={(event) => ask(event.target.value)}
           sx={{ minWidth: 190, flex: 1 }}
@@ -56,7 +57,7 @@ export function OralWith({ source }: { readonly source: DrillSource }) {
           variant="outlined"
           onClick={() => ask(drawQuestion(bank, standard, rule, asked.slice(-1), Math.random)?.id)}
         >
-          Draw one
+          {t('drawOne')}
         </Button>
       </div>
       {question && (

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { judgeMoment, type MomentVerdict } from '@jasperwren/core/safety-questions/safe-moment/judge-moment';
 import type { Scenario } from '@jasperwren/core/safety-questions/safe-moment/road';
@@ -66,11 +67,15 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
       <RoadView scenario={scenario} atS={atS} looking={looking || verdict !== undefined} />
       <div className={styles.side}>
         <p className="muted">
-          {scenario.title}, {Math.round(scenario.speedMps * 2.23694)} mph, level {scenario.level}
+          {t('titleSpeedMpsMphLevelLevel', {
+            title: scenario.title,
+            speedMps: Math.round(scenario.speedMps * 2.23694),
+            level: scenario.level,
+          })}
         </p>
-        <h2>When it is safe to, {task}.</h2>
+        <h2>{t('whenItIsSafeToTask', { task })}</h2>
         <p className={styles.mirror} data-looking={looking}>
-          {looking ? mirrorWords(scenario, atS) : 'Mirror: touch to look.'}
+          {looking ? mirrorWords(scenario, atS) : t('mirrorTouchToLook')}
         </p>
         <p className="visually-hidden" role="status">
           {state === 'playing' ? inSight(scenario, Math.floor(atS), looking) : ''}
@@ -78,20 +83,20 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
         {state === 'ready' && !verdict && (
           <div className={styles.buttons}>
             <Button variant="contained" size="large" autoFocus onClick={() => setState('playing')}>
-              Drive off
+              {t('driveOff')}
             </Button>
             <Button variant="text" onClick={onStop}>
-              Back
+              {t('back')}
             </Button>
           </div>
         )}
         {state === 'playing' && (
           <div className={styles.buttons}>
             <Button variant="outlined" size="large" onClick={look}>
-              Mirror (M)
+              {t('mirrorM')}
             </Button>
             <Button variant="contained" size="large" onClick={() => settle(clock.current)}>
-              Now (Space)
+              {t('nowSpace')}
             </Button>
           </div>
         )}
@@ -101,14 +106,14 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
               <b>{outcomeWords[verdict.outcome]}</b> {verdict.sentence}
             </p>
             {verdict.outcome !== 'good' && verdict.safeAtS !== undefined && (
-              <p className="muted">The first safe moment came after {verdict.safeAtS.toFixed(1)} s.</p>
+              <p className="muted">{t('theFirstSafeMomentCameAfter', { safeAtS: verdict.safeAtS.toFixed(1) })}</p>
             )}
             <div className={styles.buttons}>
               <Button variant="contained" size="large" autoFocus onClick={onNext}>
-                Next stretch
+                {t('nextStretch')}
               </Button>
               <Button variant="text" onClick={onStop}>
-                Enough
+                {t('enough')}
               </Button>
             </div>
           </div>
@@ -119,10 +124,10 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
 }
 
 const outcomeWords: Readonly<Record<MomentVerdict['outcome'], string>> = {
-  good: 'Good.',
-  'not-looked': 'Nearly.',
-  unsafe: 'No.',
-  never: 'Too late.',
+  good: t('good'),
+  'not-looked': t('nearly'),
+  unsafe: t('no2'),
+  never: t('tooLate'),
 };
 
 function mirrorWords(scenario: Scenario, atS: number): string {
@@ -131,6 +136,6 @@ function mirrorWords(scenario: Scenario, atS: number): string {
     .map((hazard) => hazard.atM + ('speedMps' in hazard ? (hazard.speedMps - scenario.speedMps) * atS : 0))
     .filter((gapM) => gapM < 0 && gapM > -120);
   return behind.length > 0
-    ? `Mirror: a car, about ${Math.round(-Math.max(...behind) / 10) * 10} m behind.`
-    : 'Mirror: nobody behind.';
+    ? t('mirrorACarAboutValueM', { value: Math.round(-Math.max(...behind) / 10) * 10 })
+    : t('mirrorNobodyBehind');
 }

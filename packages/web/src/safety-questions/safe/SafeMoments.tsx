@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { showTasks } from '@jasperwren/core/safety-questions/bank/show';
 import { generateScenario } from '@jasperwren/core/safety-questions/safe-moment/generate';
@@ -9,7 +10,7 @@ import { Rows, Section } from '../../ui/Page';
 import styles from './safe.module.css';
 import { SafeMoment } from './SafeMoment';
 
-const levelWords = { 1: 'all in sight', 2: 'behind only in the mirror', 3: 'several things at once' } as const;
+const levelWords = { 1: t('allInSight'), 2: t('behindOnlyInTheMirror'), 3: t('severalThingsAtOnce') } as const;
 const levels = [1, 2, 3] as const;
 
 /** Stretches to choose from: written ones, and new ones without end. */
@@ -49,34 +50,35 @@ export function SafeMoments() {
     );
   return (
     <>
-      <Section title="A new stretch each time">
+      <Section title={t('aNewStretchEachTime')}>
         <div className={styles.buttons}>
           {levels.map((level) => (
             <Button key={level} variant={level === 1 ? 'contained' : 'outlined'} onClick={() => fresh(level)}>
-              Level {level}: {levelWords[level]}
+              {t('levelLevelLevelWords', { level, levelWords: levelWords[level] })}
             </Button>
           ))}
         </div>
       </Section>
-      <Section title="Stretches to learn from">
+      <Section title={t('stretchesToLearnFrom')}>
         <Rows>
           {writtenScenarios.map((scenario) => (
             <li key={scenario.id} className={styles.stretch}>
               <span>
-                {scenario.title} <span className="muted">level {scenario.level}</span>
+                {scenario.title} <span className="muted">{t('levelLevel', { level: scenario.level })}</span>
               </span>
-              <span>{good.includes(scenario.id) ? 'done well' : ''}</span>
-              <Button variant="text" aria-label={`Drive: ${scenario.title}`} onClick={() => setUnder(scenario)}>
-                Drive it
+              <span>{good.includes(scenario.id) ? t('doneWell') : ''}</span>
+              <Button
+                variant="text"
+                aria-label={t('driveTitle', { title: scenario.title })}
+                onClick={() => setUnder(scenario)}
+              >
+                {t('driveIt')}
               </Button>
             </li>
           ))}
         </Rows>
       </Section>
-      <p className={styles.caution}>
-        A picture, not the road: on the road the instructor says when there is room for it, and safety comes before any
-        question.
-      </p>
+      <p className={styles.caution}>{t('aPictureNotTheRoadOn')}</p>
     </>
   );
 }

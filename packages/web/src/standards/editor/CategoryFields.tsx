@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import DragIndicator from '@mui/icons-material/DragIndicator';
 import Button from '@mui/material/Button';
 import { useSortable } from '@dnd-kit/sortable';
@@ -25,7 +26,7 @@ export function CategoryFields({ standard, change }: EditProps) {
         </Rows>
       </Sortable>
       <Button variant="outlined" onClick={() => change(withNewCategory)}>
-        Add a category
+        {t('addACategory')}
       </Button>
     </>
   );
@@ -52,14 +53,14 @@ function CategoryRow({ category, standard, change }: EditProps & { readonly cate
           className={styles.grip}
           {...attributes}
           {...listeners}
-          aria-label={`Move ${name}`}
+          aria-label={t('moveName', { name })}
         >
           <DragIndicator />
         </button>
-        <LetterEdit label="Letter" value={letter} onChange={(value) => set({ letter: value })} />
-        <TextEdit label="Category" value={name} onChange={(value) => set({ name: value })} width="18rem" />
+        <LetterEdit label={t('letter')} value={letter} onChange={(value) => set({ letter: value })} />
+        <TextEdit label={t('category')} value={name} onChange={(value) => set({ name: value })} width="18rem" />
         <Button variant="text" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? 'Close' : `${items.length} items of ${name}`}
+          {open ? t('close') : t('countItemsOfName', { count: items.length, name })}
         </Button>
         {open && (
           <Button
@@ -69,7 +70,7 @@ function CategoryRow({ category, standard, change }: EditProps & { readonly cate
               change((is) => ({ ...is, categories: is.categories.filter((c) => c.code !== code) }));
             }}
           >
-            Remove the category
+            {t('removeTheCategory')}
           </Button>
         )}
       </div>

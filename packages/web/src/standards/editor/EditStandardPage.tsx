@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -28,7 +29,7 @@ export default function EditStandardPage() {
   const { standardId = '' } = useParams();
   const { data, error, refetch } = api.useDraftQuery({ id: standardId });
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!data) return <Loading what="the draft" />;
+  if (!data) return <Loading what={t('theDraft')} />;
   return <Editor key={standardId} id={standardId} opened={data} />;
 }
 
@@ -51,7 +52,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
     setFailure(apiError(error));
     if (!data) return false;
     setKept({ ...data, standard: draft });
-    enqueueSnackbar('The draft is saved.');
+    enqueueSnackbar(t('theDraftIsSaved'));
     return true;
   };
   const goPublic = async () => {
@@ -60,7 +61,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
     setPublishing(false);
     setFailure(apiError(error));
     if (!data) return;
-    enqueueSnackbar(`Version ${data.version} is published. New drives are marked under it.`);
+    enqueueSnackbar(t('versionVersionIsPublishedNewDrives', { version: data.version }));
     void navigate(`/standards/${id}`);
   };
   const forget = async () => {
@@ -73,31 +74,32 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
       title={draft.name}
       over={
         <>
-          <Link to="/standards">Marking standards</Link>, draft of version {draft.version}
+          <Link to="/standards">{t('markingStandards')}</Link>
+          {t('draftOfVersionVersion', { version: draft.version })}
         </>
       }
-      sub="Nothing here touches a drive until you publish, and published versions never change."
+      sub={t('nothingHereTouchesADriveUntil')}
     >
       <div className={styles.bar}>
         <span role="status">
           {problems.length > 0
-            ? `${counted(problems.length, 'contradiction stands', 'contradictions stand')} in the way of publishing.`
+            ? t('countedInTheWayOfPublishing', { counted: t('contradictionsStand', { count: problems.length }) })
             : dirty
-              ? 'Not saved yet.'
-              : 'Nothing contradicts itself.'}
+              ? t('notSavedYet')
+              : t('nothingContradictsItself')}
         </span>
         <Button variant="text" onClick={() => void forget()}>
-          Drop the draft
+          {t('dropTheDraft')}
         </Button>
         <Button variant="outlined" disabled={saving.isLoading || !dirty} onClick={() => void keep()}>
-          Save the draft
+          {t('saveTheDraft')}
         </Button>
         <Button
           variant="contained"
           disabled={problems.length > 0 || publication.isLoading}
           onClick={() => setPublishing(true)}
         >
-          Publish
+          {t('publish')}
         </Button>
       </div>
       {problems.length > 0 && (
@@ -121,39 +123,39 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
           </ul>
         </div>
       )}
-      <Unsaved blocker={blocker} what="changed" />
-      <Section title="Name and times">
+      <Unsaved blocker={blocker} what={t('changed')} />
+      <Section title={t('nameAndTimes')}>
         <HeadFields standard={draft} change={change} />
       </Section>
-      <Section title="Limits">
+      <Section title={t('limits')}>
         <LimitFields standard={draft} change={change} />
       </Section>
-      <Section title="Where opinions differ">
+      <Section title={t('whereOpinionsDiffer')}>
         <OptionFields standard={draft} change={change} />
       </Section>
       {draft.exercises.length + draft.questions.length > 0 && (
-        <Section title="Exercises and questions">
+        <Section title={t('exercisesAndQuestions')}>
           <ExerciseFields standard={draft} change={change} />
         </Section>
       )}
-      <Section title="Grades">
+      <Section title={t('grades')}>
         <GradeFields standard={draft} change={change} />
       </Section>
-      <Section title="Categories and items">
+      <Section title={t('categoriesAndItems')}>
         <CategoryFields standard={draft} change={change} />
       </Section>
       <Dialog open={publishing} onClose={() => setPublishing(false)} fullWidth maxWidth="md">
-        <DialogTitle>Publish version {draft.version}</DialogTitle>
+        <DialogTitle>{t('publishVersionVersion', { version: draft.version })}</DialogTitle>
         <DialogContent>
-          <p>New drives are marked under it. Drives there are keep the version they were marked under.</p>
+          <p>{t('newDrivesAreMarkedUnderIt')}</p>
           <Changes draft={draft} />
         </DialogContent>
         <DialogActions>
           <Button variant="text" onClick={() => setPublishing(false)}>
-            Not yet
+            {t('notYet')}
           </Button>
           <Button variant="contained" onClick={() => void goPublic()} disabled={publication.isLoading}>
-            Publish it
+            {t('publishIt')}
           </Button>
         </DialogActions>
       </Dialog>
@@ -167,12 +169,10 @@ function Changes({ draft }: { readonly draft: DraftView['standard'] }) {
   const { data, error } = api.useStandardVersionQuery(from ?? { id: '', version: 0 }, { skip: !from });
   if (!from) return null;
   if (error) return <Failed error={error} />;
-  if (!data) return <Loading what="the version before" />;
+  if (!data) return <Loading what={t('theVersionBefore')} />;
   return (
     <>
-      <h3>
-        Against {data.name} version {data.version}
-      </h3>
+      <h3>{t('againstDataVersionVersion', { data: data.name, version: data.version })}</h3>
       <Differences before={data} after={draft} />
     </>
   );

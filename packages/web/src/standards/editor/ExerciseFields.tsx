@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import { Rows } from '../../ui/Page';
 import { inList, type EditProps } from './change';
 import styles from './editor.module.css';
@@ -10,14 +11,14 @@ export function ExerciseFields({ standard, change }: EditProps) {
       {standard.exercises.map(({ code, name, task = '', clockStarts }) => (
         <li key={code} className={styles.fields}>
           <TextEdit
-            label="Exercise"
+            label={t('exercise')}
             value={name}
             onChange={(value) => change(inList('exercises', code, { name: value }))}
             width="16rem"
           />
           <div className={styles.wide}>
             <TextEdit
-              label="Task"
+              label={t('task')}
               value={task}
               onChange={(value) => change(inList('exercises', code, { task: value }))}
               multiline
@@ -25,7 +26,7 @@ export function ExerciseFields({ standard, change }: EditProps) {
           </div>
           {clockStarts !== undefined && (
             <TextEdit
-              label="Its clock starts"
+              label={t('itsClockStarts')}
               value={clockStarts}
               onChange={(value) => change(inList('exercises', code, { clockStarts: value }))}
               width="14rem"
@@ -39,7 +40,7 @@ export function ExerciseFields({ standard, change }: EditProps) {
           {(['perTest', 'tries'] as const).map((field) => (
             <NumberEdit
               key={field}
-              label={field === 'perTest' ? 'In a test' : 'Each'}
+              label={field === 'perTest' ? t('inATest') : t('each')}
               unit={field === 'perTest' ? 'questions' : 'tries'}
               value={question[field]}
               onChange={(value) =>

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import type { EditProps } from './change';
 import styles from './editor.module.css';
@@ -10,39 +11,39 @@ export function HeadFields({ standard, change }: EditProps) {
   return (
     <>
       <div className={styles.fields}>
-        <TextEdit label="Name" value={name} onChange={(value) => set({ name: value })} width="20rem" />
+        <TextEdit label={t('name')} value={name} onChange={(value) => set({ name: value })} width="20rem" />
         <div className={styles.wide}>
-          <TextEdit label="In a sentence" value={summary} onChange={(value) => set({ summary: value })} multiline />
+          <TextEdit label={t('inASentence')} value={summary} onChange={(value) => set({ summary: value })} multiline />
         </div>
       </div>
       <div className={styles.fields}>
         <ChoiceEdit
-          label="Traffic side"
+          label={t('trafficSide')}
           value={trafficSide}
           choices={[
-            ['left', 'Left'],
-            ['right', 'Right'],
+            ['left', t('left')],
+            ['right', t('right')],
           ]}
           onChange={(value) => set({ trafficSide: value })}
         />
         <ChoiceEdit
-          label="Units"
+          label={t('units')}
           value={units}
           choices={[
-            ['imperial', 'Miles and yards'],
-            ['metric', 'Kilometres and metres'],
+            ['imperial', t('milesAndYards')],
+            ['metric', t('kilometresAndMetres')],
           ]}
           onChange={(value) => set({ units: value })}
         />
         <NumberEdit
-          label="Whole test"
+          label={t('wholeTest')}
           unit="min"
           value={length.totalMin}
           onChange={(totalMin) => set({ length: { ...length, totalMin } })}
         />
         {length.independentMin && (
           <NumberEdit
-            label="Independent part"
+            label={t('independentPart')}
             unit="min"
             value={length.independentMin}
             onChange={(independentMin) => set({ length: { ...length, independentMin } })}
@@ -50,7 +51,7 @@ export function HeadFields({ standard, change }: EditProps) {
         )}
         {startScore && (
           <NumberEdit
-            label="Starting score"
+            label={t('startingScore')}
             unit="points"
             value={startScore}
             onChange={(value) => set({ startScore: value })}
@@ -58,7 +59,7 @@ export function HeadFields({ standard, change }: EditProps) {
         )}
         {retestExtraS && (
           <NumberEdit
-            label="Extra for a repeat"
+            label={t('extraForARepeat')}
             unit="s"
             value={retestExtraS}
             onChange={(value) => set({ retestExtraS: value })}
@@ -70,8 +71,8 @@ export function HeadFields({ standard, change }: EditProps) {
               key={i}
               label={
                 requirement.kind === 'driving-time'
-                  ? 'Needed for a verdict'
-                  : `Needed of ${requirement.section} driving`
+                  ? t('neededForAVerdict')
+                  : t('neededOfSectionDriving', { section: requirement.section })
               }
               unit="min"
               value={requirement.atLeastMin}

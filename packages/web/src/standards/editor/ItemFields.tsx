@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -18,8 +19,8 @@ const bounds = [
 ] as const;
 
 const whatCounts = [
-  ['value', 'The measurement counts'],
-  ['grade', 'The grade given counts'],
+  ['value', t('theMeasurementCounts')],
+  ['grade', t('theGradeGivenCounts')],
 ] as const;
 
 function withBound(measured: Measured, at: number, bound: (typeof bounds)[number][0], next: Sourced): Measured {
@@ -39,12 +40,12 @@ export const ItemRow = memo(function ItemRow({
   const set = (changes: Partial<Item>) => change(inItem(category, item.code, changes));
   return (
     <div className={styles.item} role="group" aria-label={item.name}>
-      <LetterEdit label="Letter" value={item.letter} onChange={(letter) => set({ letter })} />
-      <TextEdit label="Item" value={item.name} onChange={(name) => set({ name })} width="20rem" />
+      <LetterEdit label={t('letter')} value={item.letter} onChange={(letter) => set({ letter })} />
+      <TextEdit label={t('item')} value={item.name} onChange={(name) => set({ name })} width="20rem" />
       <TextField
         select
         size="small"
-        label="Grades"
+        label={t('grades')}
         value={gradesOf(standard, item).map(({ code }) => code)}
         onChange={(event) => set({ grades: event.target.value as unknown as string[] })}
         slotProps={{ select: { multiple: true } }}
@@ -82,7 +83,7 @@ export const ItemRow = memo(function ItemRow({
       )}
       {item.measured && (
         <ChoiceEdit
-          label="If measurement and grade differ"
+          label={t('ifMeasurementAndGradeDiffer')}
           value={item.measured.counts ?? 'value'}
           choices={whatCounts}
           onChange={(counts) => set({ measured: { ...item.measured!, counts } })}
@@ -91,10 +92,10 @@ export const ItemRow = memo(function ItemRow({
       )}
       <Button
         variant="text"
-        aria-label={`Remove ${item.name}`}
+        aria-label={t('removeItem', { item: item.name })}
         onClick={() => change(withoutItem(category, item.code))}
       >
-        Remove
+        {t('remove')}
       </Button>
     </div>
   );
@@ -121,7 +122,7 @@ export function AddItem({ category, standard, change }: EditProps & { readonly c
         const item: Item = { code: behaviour.code, behaviour: behaviour.code, name: behaviour.name, letter };
         change(inCategory(category.code, (is) => ({ ...is, items: [...is.items, item] })));
       }}
-      renderInput={(params) => <TextField {...params} label="Add from the catalogue" />}
+      renderInput={(params) => <TextField {...params} label={t('addFromTheCatalogue')} />}
       sx={{ maxWidth: '36rem' }}
     />
   );

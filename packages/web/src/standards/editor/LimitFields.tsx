@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -20,7 +21,7 @@ export function LimitFields({ standard, change }: EditProps) {
     const n = [...Array(99).keys()].find((i) => !taken.has(`own-${i + 1}`))! + 1;
     const limit: Limit = {
       code: `own-${n}`,
-      name: `New limit ${n}`,
+      name: t('newLimitN', { n }),
       scope: { kind: 'category' },
       measure: { kind: 'count', grades: standard.grades.slice(0, 1).map(({ code }) => code) },
       allowed: setBySchool(3),
@@ -32,21 +33,21 @@ export function LimitFields({ standard, change }: EditProps) {
     <>
       <Rows>
         {standard.limits.map((limit) => (
-          <li key={limit.code} className={styles.fields} aria-label={`Limit ${limit.name}`}>
+          <li key={limit.code} className={styles.fields} aria-label={t('limitLimit', { limit: limit.name })}>
             <LimitRow limit={limit} standard={standard} change={change} governed={governed.has(limit.code)} />
           </li>
         ))}
         {standard.caps.map((cap) => (
-          <li key={cap.code} className={styles.fields} aria-label={`Cap ${cap.name}`}>
+          <li key={cap.code} className={styles.fields} aria-label={t('capCap', { cap: cap.name })}>
             <TextEdit
-              label="Cap"
+              label={t('cap')}
               value={cap.name}
               onChange={(name) => change(inList('caps', cap.code, { name }))}
               width="20rem"
             />
             {cap.free && (
               <NumberEdit
-                label="Free"
+                label={t('free')}
                 unit="marks"
                 value={cap.free}
                 onChange={(free) => change(inList('caps', cap.code, { free }))}
@@ -54,38 +55,38 @@ export function LimitFields({ standard, change }: EditProps) {
             )}
             {cap.atMost && (
               <NumberEdit
-                label="Count at most"
+                label={t('countAtMost')}
                 unit="marks"
                 value={cap.atMost}
                 onChange={(atMost) => change(inList('caps', cap.code, { atMost }))}
               />
             )}
             <Button variant="text" onClick={() => change(without('caps', cap.code))}>
-              Remove
+              {t('remove')}
             </Button>
           </li>
         ))}
       </Rows>
       <Button variant="outlined" onClick={add}>
-        Add a limit
+        {t('addALimit')}
       </Button>
     </>
   );
 }
 
 const scopes: readonly (readonly [LimitScope['kind'], string])[] = [
-  ['test', 'The whole test'],
-  ['category', 'Each category'],
-  ['item', 'Each item'],
-  ['class', 'Each class of error'],
-  ['exercise', 'Each exercise'],
+  ['test', t('theWholeTest')],
+  ['category', t('eachCategory')],
+  ['item', t('eachItem')],
+  ['class', t('eachClassOfError')],
+  ['exercise', t('eachExercise')],
 ];
 
 const effects: readonly (readonly [LimitEffect['kind'], string])[] = [
-  ['fail-test', 'Fails the test'],
-  ['fail-exercise', 'Fails the exercise'],
-  ['ask-upgrade', 'Asks about a graver mark'],
-  ['upgrade', 'Makes the mark graver'],
+  ['fail-test', t('failsTheTest')],
+  ['fail-exercise', t('failsTheExercise')],
+  ['ask-upgrade', t('asksAboutAGraverMark')],
+  ['upgrade', t('makesTheMarkGraver')],
 ];
 
 function LimitRow({
@@ -99,12 +100,12 @@ function LimitRow({
   const single = Object.keys(scope).length > 1;
   return (
     <>
-      <TextEdit label="Limit" value={limit.name} onChange={(name) => set({ name })} width="13rem" />
+      <TextEdit label={t('limit')} value={limit.name} onChange={(name) => set({ name })} width="13rem" />
       {governed ? (
-        <span className="muted">Its number is set by an option below.</span>
+        <span className="muted">{t('itsNumberIsSetByAn')}</span>
       ) : (
         <NumberEdit
-          label="Allowed"
+          label={t('allowed')}
           unit={unitOf(measure, 2)}
           value={limit.allowed}
           onChange={(allowed) => set({ allowed })}
@@ -115,7 +116,7 @@ function LimitRow({
         <TextField
           select
           size="small"
-          label="Counting"
+          label={t('counting')}
           value={measure.grades}
           onChange={(event) => set({ measure: { ...measure, grades: event.target.value as unknown as string[] } })}
           slotProps={{ select: { multiple: true } }}
@@ -130,7 +131,7 @@ function LimitRow({
       )}
       {countsMarks(measure) && !single && (
         <ChoiceEdit
-          label="Over"
+          label={t('over')}
           value={scope.kind}
           choices={scopes}
           onChange={(kind) => set({ scope: { kind } })}
@@ -139,15 +140,19 @@ function LimitRow({
       )}
       {countsMarks(measure) && (
         <ChoiceEdit
-          label="One more"
+          label={t('oneMore')}
           value={effect.kind}
           choices={effects}
           onChange={(kind) => set({ effect: effectOf(kind, standard) })}
           width="12rem"
         />
       )}
-      <Button variant="text" aria-label={`Remove ${limit.name}`} onClick={() => change(without('limits', limit.code))}>
-        Remove
+      <Button
+        variant="text"
+        aria-label={t('removeLimit', { limit: limit.name })}
+        onClick={() => change(without('limits', limit.code))}
+      >
+        {t('remove')}
       </Button>
     </>
   );

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import { Rows } from '../../ui/Page';
 import { inList, type EditProps } from './change';
 import styles from './editor.module.css';
@@ -18,7 +19,7 @@ export function OptionFields({ standard, change }: EditProps) {
           />
           <div className={styles.wide}>
             <TextEdit
-              label="Because"
+              label={t('because')}
               value={reason}
               onChange={(value) => change(inList('options', code, { reason: value }))}
               multiline
@@ -39,7 +40,7 @@ export function GradeFields({ standard, change }: EditProps) {
           {(['name', 'plural', 'short'] as const).map((field) => (
             <TextEdit
               key={field}
-              label={{ name: 'One', plural: 'Several', short: 'Head of its column' }[field]}
+              label={{ name: t('one'), plural: t('several'), short: t('headOfItsColumn') }[field]}
               value={grade[field]}
               onChange={(value) => change(inList('grades', grade.code, { [field]: value }))}
               width="12rem"
@@ -47,7 +48,7 @@ export function GradeFields({ standard, change }: EditProps) {
           ))}
           {grade.points && (
             <NumberEdit
-              label="Worth"
+              label={t('worth')}
               unit="points"
               value={grade.points}
               onChange={(points) => change(inList('grades', grade.code, { points }))}
@@ -55,7 +56,7 @@ export function GradeFields({ standard, change }: EditProps) {
           )}
           <div className={styles.wide}>
             <TextEdit
-              label="Meaning"
+              label={t('meaning')}
               value={grade.meaning}
               onChange={(meaning) => change(inList('grades', grade.code, { meaning }))}
               multiline

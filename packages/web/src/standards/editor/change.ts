@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import { houseDefault, type Sourced } from '@jasperwren/core/marking/provenance';
 import type { Category, Item, Standard } from '@jasperwren/core/marking/standard';
 
@@ -5,7 +6,7 @@ import type { Category, Item, Standard } from '@jasperwren/core/marking/standard
 export type Change = (standard: Standard) => Standard;
 
 /** A number that the school has set itself: its provenance says so. */
-export const setBySchool = (value: number): Sourced => houseDefault(value, 'Set by the school.');
+export const setBySchool = (value: number): Sourced => houseDefault(value, t('setByTheSchool'));
 
 type List = 'grades' | 'limits' | 'caps' | 'options' | 'exercises';
 
@@ -67,7 +68,7 @@ export const withNewCategory: Change = (standard) => {
   while (codes.has(`own-${n}`)) n += 1;
   return {
     ...standard,
-    categories: [...standard.categories, { code: `own-${n}`, name: 'New category', letter, items: [] }],
+    categories: [...standard.categories, { code: `own-${n}`, name: t('newCategory'), letter, items: [] }],
   };
 };
 

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/editor';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Sourced } from '@jasperwren/core/marking/provenance';
@@ -55,7 +56,7 @@ export function NumberEdit({ label, value, unit, onChange, width = '14rem' }: Nu
         if (!wrong) setTyped(undefined);
       }}
       error={wrong}
-      helperText={wrong ? 'A number, 0 or more.' : undefined}
+      helperText={wrong ? t('aNumber0OrMore') : undefined}
       slotProps={{ htmlInput: { inputMode: 'decimal', maxLength: 8 } }}
       sx={{ width }}
     />

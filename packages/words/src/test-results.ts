@@ -1,0 +1,42 @@
+import { wordsOf } from './words';
+
+export const resource = {
+  noCategoryHasTheLetterFirst: 'No category has the letter {{first}}.',
+  categoryHasNoItemWithThe: '{{category}} has no item with the letter {{second}}.',
+  itemHasNoGradeThird: '{{item}} has no grade {{third}}.',
+  faultOneGetMore: '{{fault}}: one {{get}} more.',
+  counts: 'Counts',
+  categoryItemAndGrade: 'Category, item and grade',
+  oneWordLessName: 'One {{word}} less, {{name}}',
+  oneWordMoreName: 'One {{word}} more, {{name}}',
+  resultSheet: 'Result sheet',
+  dateOfTheTest: 'Date of the test',
+  testCentre: 'Test centre',
+  officialResult: 'Official result',
+  pass: 'Pass',
+  fail: 'Fail',
+  notes: 'Notes',
+  cancel: 'Cancel',
+  markingStandard: 'Marking standard',
+  byTheseCountsVerdictSentence: 'By these counts: {{verdictSentence}}',
+  theOfficialResultSaysTheSame: 'The official result says the same.',
+  theOfficialResultIsAOfficial:
+    'The official result is a {{official}}. Check the counts; if they are right, the difference stays on record.',
+  theLearner: 'the learner',
+  theSheetIsOnRecord: 'The sheet is on record.',
+  theSheetIsOnRecordWith: 'The sheet is on record, with the difference.',
+  theSheetOfARealTest: 'The sheet of a real test',
+  putItOnRecord: 'Put it on record',
+  theSheet: 'the sheet',
+  itsStandard: 'its standard',
+  itCouldNotBeTakenOff: 'It could not be taken off the record. Try again when the server can be reached.',
+  theSheetIsOffTheRecord: 'The sheet is off the record.',
+  undo: 'Undo',
+  realTestOfDate: 'Real test of {{date}}',
+  theLearner2: 'The learner',
+  takeItOffTheRecord: 'Take it off the record',
+  saveTheCorrection: 'Save the correction',
+  thisSheet: 'this sheet',
+} as const;
+
+export const t = wordsOf('test-results', resource);

@@ -1,0 +1,40 @@
+import { wordsOf } from './words';
+
+export const resource = {
+  withInstructorName: 'with {{instructorName}}',
+  underWay: 'Under way.',
+  leftOpenOnThisDevice: 'Left open on this device',
+  goOn: 'Go on',
+  entries_one: '{{count}} entry',
+  entries_other: '{{count}} entries',
+  countedToSend: ', {{counted}} to send',
+  learnerNameADriveUnderWayPart: '{{learnerName}}: a drive under way{{part}}',
+  yourDay: 'your day',
+  addALearner: 'Add a learner',
+  yourSchoolHasNoLearnersYet: 'Your school has no learners yet. Add the first one; then you can drive.',
+  nothingIsLeftOpen: 'Nothing is left open',
+  oneThingIsLeftOpen: 'One thing is left open',
+  openThingsAreLeftOpen: '{{open}} things are left open',
+  noTestIsBooked: 'no test is booked',
+  theNextTestIsWhen: 'the next test is {{when}}',
+  startADrive: 'Start a drive',
+  leftOpen: 'Left open',
+  learnerNameADriveUnderWayUnsentWords: '{{learnerName}}: a drive under way{{unsentWords}}',
+  learnerNameOnThisDeviceOnlyCounted: '{{learnerName}}: on this device only, {{counted}} to send',
+  settle: 'Settle',
+  learnerNameDateWaitingWordsUntilThenThere:
+    '{{learnerName}}, {{date}}: {{waitingWords}}; until then there is no verdict',
+  talkItThrough: 'Talk it through',
+  learnerNameDateNotTalkedThroughYet: '{{learnerName}}, {{date}}: not talked through yet',
+  drivenLast: 'Driven last',
+  noDrivesYet: 'No drives yet.',
+  testsAhead: 'Tests ahead',
+  nobodyHasATestDateWrite: 'Nobody has a test date. Write it down with the learner.',
+  pins_one: '{{count}} pin',
+  pins_other: '{{count}} pins',
+  possibleDoubles_one: '{{count}} possible double',
+  possibleDoubles_other: '{{count}} possible doubles',
+  partsToSettle: '{{parts}} to settle',
+} as const;
+
+export const t = wordsOf('today', resource);
