@@ -1,3 +1,18 @@
+import { t as account } from '@jasperwren/words/account';
+import { t as briefing } from '@jasperwren/words/briefing';
+import { t as compare } from '@jasperwren/words/compare';
+import { t as debrief } from '@jasperwren/words/debrief';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as editor } from '@jasperwren/words/editor';
+import { t as learn } from '@jasperwren/words/learn';
+import { t as learners } from '@jasperwren/words/learners';
+import { t as questions } from '@jasperwren/words/questions';
+import { t as readiness } from '@jasperwren/words/readiness';
+import { t as result } from '@jasperwren/words/result';
+import { t as schoolPage } from '@jasperwren/words/school';
+import { t as shell } from '@jasperwren/words/shell';
+import { t as standards } from '@jasperwren/words/standards';
+import { t as today } from '@jasperwren/words/today';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
@@ -19,30 +34,30 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme });
     await page.clock.install();
     await page.goto('/sign-in');
-    await page.getByRole('button', { name: 'Sign in' }).waitFor();
+    await page.getByRole('button', { name: account('signIn') }).waitFor();
     await expectNoHarm(page, 'sign-in');
     await signIn(page, school);
     await page.getByText('Your school has no learners yet.').waitFor();
     await expectNoHarm(page, 'Today, empty');
     await page.goto('/learners/new');
-    await page.getByRole('button', { name: 'Add the learner' }).click();
+    await page.getByRole('button', { name: learners('addTheLearner') }).click();
     await page.getByText('Write the learner’s name.').waitFor();
     await expectNoHarm(page, 'a learner with errors');
     await addLearner(page, 'Mona Learner');
     await expectNoHarm(page, 'a learner without drives');
     const learner = page.url();
     await page.goto('/drive');
-    await page.getByRole('button', { name: 'Start the drive' }).click();
+    await page.getByRole('button', { name: drives('startTheDrive') }).click();
     await expectNoHarm(page, 'starting a drive');
     await page.goto(learner);
     await page.getByRole('link', { name: /^Drive with/ }).click();
-    await page.getByRole('button', { name: 'Begin with the briefing' }).click();
-    await page.getByRole('heading', { name: 'Before you move' }).waitFor();
-    await page.getByRole('button', { name: 'Leave out Documents' }).click();
-    await page.getByRole('button', { name: 'Could not read it' }).click();
+    await page.getByRole('button', { name: drives('beginWithTheBriefing') }).click();
+    await page.getByRole('heading', { name: briefing('beforeYouMove') }).waitFor();
+    await page.getByRole('button', { name: briefing('leaveOutStep', { step: 'Documents' }) }).click();
+    await page.getByRole('button', { name: briefing('couldNotReadIt') }).click();
     await expectNoHarm(page, 'the briefing');
-    await page.getByRole('button', { name: 'End the test' }).click();
-    await page.getByRole('heading', { name: 'Marks in order' }).waitFor();
+    await page.getByRole('button', { name: briefing('endTheTest') }).click();
+    await page.getByRole('heading', { name: result('marksInOrder') }).waitFor();
     await page.goto(learner);
     await startDrive(page);
     await minutes(page, 3);
@@ -71,64 +86,67 @@ for (const colorScheme of ['light', 'dark'] as const) {
       .click();
     await expectNoHarm(page, 'the verdict');
     await minutes(page, 1);
-    await page.getByRole('link', { name: 'Talk it through' }).click();
-    await page.getByRole('button', { name: 'Share with Mona' }).click();
-    await page.getByText('No link has been made yet.').waitFor();
-    await expectNoHarm(page, 'the debrief');
-    await page.getByRole('link', { name: 'Back to the marks' }).click();
-    await page.getByRole('link', { name: 'Under another standard' }).click();
-    await page.getByRole('heading', { name: 'Under every standard' }).waitFor();
+    await page.getByRole('link', { name: result('talkItThrough') }).click();
+    await page.getByRole('button', { name: debrief('shareWithName', { name: 'Mona' }) }).click();
+    await page.getByText(debrief('noLinkHasBeenMadeYet')).waitFor();
+    await expectNoHarm(page, debrief('theDebrief'));
+    await page.getByRole('link', { name: debrief('backToTheMarks') }).click();
+    await page.getByRole('link', { name: result('underAnotherStandard') }).click();
+    await page.getByRole('heading', { name: compare('underEveryStandard') }).waitFor();
     await expectNoHarm(page, 'the comparison');
     await page.goto('/standards');
     await page.getByRole('link', { name: 'Timed yard' }).waitFor();
-    await expectNoHarm(page, 'Standards');
+    await expectNoHarm(page, shell('standards'));
     await page.goto('/standards/timed-yard');
-    await page.getByRole('button', { name: 'Make your own from it' }).click();
-    await page.getByRole('button', { name: 'Begin the draft' }).click();
+    await page.getByRole('button', { name: standards('makeYourOwnFromIt') }).click();
+    await page.getByRole('button', { name: standards('beginTheDraft') }).click();
     await page.getByRole('button', { name: /items of Slope/ }).click();
-    await page.getByRole('textbox', { name: 'Letter' }).first().fill('E');
+    await page
+      .getByRole('textbox', { name: editor('letter') })
+      .first()
+      .fill('E');
     await page.getByText('There are two categories').waitFor();
     await expectNoHarm(page, 'the editor');
     await page.goto('/standards/timed-yard');
-    await page.getByRole('heading', { name: 'What fails you' }).waitFor();
-    await expectNoHarm(page, 'a standard');
+    await page.getByRole('heading', { name: standards('whatFailsYou') }).waitFor();
+    await expectNoHarm(page, learners('standardStandard', { standard: 'a' }));
     await page.goto(`${learner}/sheet`);
     await page.getByLabel('Category, item and grade').fill('la1');
     await page.getByRole('button', { name: /^One driving fault more/ }).waitFor();
     await expectNoHarm(page, 'a result sheet');
     await page.goto('/');
-    await page.getByRole('heading', { name: 'Driven last' }).waitFor();
-    await expectNoHarm(page, 'Today');
+    await page.getByRole('heading', { name: today('drivenLast') }).waitFor();
+    await expectNoHarm(page, shell('today'));
     await page.goto('/learners');
     await page.getByRole('link', { name: 'Mona Learner' }).waitFor();
-    await expectNoHarm(page, 'Learners');
+    await expectNoHarm(page, learners('learners'));
     await page.goto(learner);
     await page.getByText('Most marks:').waitFor();
     await expectNoHarm(page, 'a learner with drives');
     for (const [address, heading] of [
-      ['/learners/ready', 'Everybody'],
-      [`${learner}/readiness`, 'What would change it'],
-      [`${learner}/plan`, 'What to expect'],
-      ['/school', 'People'],
-      ['/school/audit', 'Who did what'],
-      ['/checks', 'Forgotten most'],
-      ['/checks/questions/hand.behind-left', 'Key points'],
-      ['/checks/questions/new', 'Key points'],
+      ['/learners/ready', readiness('everybody')],
+      [`${learner}/readiness`, readiness('whatWouldChangeIt')],
+      [`${learner}/plan`, readiness('whatToExpect')],
+      ['/school', schoolPage('people')],
+      ['/school/audit', schoolPage('whoDidWhat')],
+      ['/checks', questions('forgottenMost')],
+      ['/checks/questions/hand.behind-left', questions('keyPoints')],
+      ['/checks/questions/new', questions('keyPoints')],
       ['/checks/cars', 'Tarrel hatchback'],
-      ['/checks/cars/new', 'Controls'],
-      ['/checks/safe', 'Stretches to learn from'],
-      [learner.replace('/learners/', '/checks/learners/'), 'Ask aloud'],
+      ['/checks/cars/new', questions('controls')],
+      ['/checks/safe', questions('stretchesToLearnFrom')],
+      [learner.replace('/learners/', '/checks/learners/'), questions('askAloud')],
     ] as const) {
       await page.goto(address);
       await page.getByRole('heading', { name: heading }).waitFor();
       await expectNoHarm(page, address);
     }
-    await page.getByRole('button', { name: 'Drill for ten minutes' }).click();
-    await page.getByRole('button', { name: 'Show the answer' }).click();
+    await page.getByRole('button', { name: learn('drillForTenMinutes') }).click();
+    await page.getByRole('button', { name: questions('showTheAnswer') }).click();
     await expectNoHarm(page, 'a card of the drill');
     await page.goto('/account');
-    await page.getByRole('heading', { name: 'This device' }).waitFor();
-    await expectNoHarm(page, 'Account');
+    await page.getByRole('heading', { name: account('thisDevice') }).waitFor();
+    await expectNoHarm(page, shell('account'));
   });
 }
 

@@ -1,3 +1,5 @@
+import { t as desk } from '@jasperwren/words/desk';
+import { t as drives } from '@jasperwren/words/drives';
 import type { Browser } from '@playwright/test';
 import { addLearner, addPerson, endDrive, expect, press, signIn, test } from './fixtures';
 
@@ -21,11 +23,11 @@ test('two devices mark one drive: both logs merge, who marked what is kept, and 
   await addPerson(page, observer, email);
   await addLearner(page, 'Bram Learner');
   await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByLabel('Who else marks').fill('Una');
+  await page.getByLabel(drives('whoElseMarks')).fill('Una');
   await page.getByRole('option', { name: observer }).click();
-  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('button', { name: drives('startTheDrive') }).click();
   await page.getByRole('timer').waitFor();
-  await page.getByText('all saved').waitFor();
+  await page.getByText(desk('allSaved')).waitFor();
 
   const { page: back, context } = await secondDevice(browser, email);
   await back.getByRole('link', { name: /^Go on: Bram Learner/ }).click();
@@ -42,18 +44,18 @@ test('two devices mark one drive: both logs merge, who marked what is kept, and 
 
   await press(page, 'l', 'l', '1');
   await press(back, 'l', 'l', '2', 'c', 'p', '1');
-  await expect(page.getByRole('button', { name: '1 thing to settle' })).toBeVisible();
+  await expect(page.getByRole('button', { name: desk('countedToSettle', { counted: '1 thing' }) })).toBeVisible();
   // One fault seen by two, the graver for the time being, and one seen by the observer alone.
-  await expect(page.getByText('14 of 15 left')).toBeVisible();
-  await expect(page.getByText('past the limit')).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+  await expect(page.getByText(desk('pastTheLimit'))).toBeVisible();
   await press(page, ';');
-  await page.getByRole('button', { name: '1 thing to settle' }).click();
+  await page.getByRole('button', { name: desk('countedToSettle', { counted: '1 thing' }) }).click();
   const double = page.getByRole('listitem').filter({ hasText: 'marked twice?' });
   await expect(double).toContainText('by you');
   await expect(double).toContainText(`by ${observer}`);
   await double.getByRole('button', { name: /^Keep the driving of/ }).click();
-  await expect(page.getByText('13 of 15 left')).toBeVisible();
-  await expect(back.getByText('13 of 15 left')).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }))).toBeVisible();
+  await expect(back.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }))).toBeVisible();
   await endDrive(page);
   await expect(page.getByRole('listitem', { name: /^Clearance:/ })).toContainText(`by ${observer}`);
   await context.close();

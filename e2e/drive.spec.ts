@@ -1,3 +1,6 @@
+import { t as desk } from '@jasperwren/words/desk';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as learners } from '@jasperwren/words/learners';
 import {
   addLearner,
   allSaved,
@@ -16,7 +19,7 @@ test('a whole drive by keyboard alone', async ({ page, school }) => {
   await signIn(page, school);
   await addLearner(page, 'Fern Learner');
   await page.goto('/drive');
-  await page.getByRole('combobox', { name: 'Learner' }).waitFor();
+  await page.getByRole('combobox', { name: drives('learner') }).waitFor();
   // From here on, nothing but keys.
   const tabTo = async (name: string | RegExp) => {
     const wanted = page.getByRole('button', { name }).or(page.getByRole('combobox', { name }));
@@ -26,10 +29,10 @@ test('a whole drive by keyboard alone', async ({ page, school }) => {
     }
     throw new Error(`The Tab key does not reach ${String(name)}.`);
   };
-  await tabTo('Learner');
+  await tabTo(drives('learner'));
   await page.keyboard.type('Fern');
   await press(page, 'ArrowDown', 'Enter');
-  await tabTo('Start the drive');
+  await tabTo(drives('startTheDrive'));
   await press(page, 'Enter');
   await page.getByRole('timer').waitFor();
 
@@ -44,19 +47,21 @@ test('a whole drive by keyboard alone', async ({ page, school }) => {
   await press(page, 'j', 'z');
   await expect(page.getByText('No Z in Junctions.')).toBeVisible();
   await press(page, 'Escape', ' ');
-  await expect(page.getByRole('button', { name: '1 pin to settle' })).toBeVisible();
+  await expect(page.getByRole('button', { name: desk('countedToSettle', { counted: '1 pin' }) })).toBeVisible();
   await press(page, ',', '.', '/');
-  await expect(page.getByRole('button', { name: 'Section: independent. Switch' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: desk('sectionSectionSwitch', { section: 'independent' }) }),
+  ).toBeVisible();
   await minutes(page, 15);
   await press(page, '0');
   await minutes(page, 4);
   await press(page, '0', ';', 'g', 't', '1');
-  await expect(page.getByRole('button', { name: 'no pins open' })).toBeVisible();
+  await expect(page.getByRole('button', { name: desk('noPinsOpen') })).toBeVisible();
   await press(page, '/');
   await minutes(page, 20);
   await expect(page.getByRole('timer')).toContainText('40:0');
   await press(page, 'End');
-  await tabTo('End and see the verdict');
+  await tabTo(desk('endAndSeeTheVerdict'));
   await press(page, 'Enter');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(
     'Pass with two driving faults; 13 more would still have passed.',
@@ -73,27 +78,27 @@ test.describe('on a tablet', () => {
     await page.clock.install();
     await signIn(page, school);
     await addLearner(page, 'Gil Learner');
-    await page.getByRole('link', { name: 'Drive with Gil' }).tap();
-    await page.getByRole('button', { name: 'Start the drive' }).tap();
+    await page.getByRole('link', { name: learners('driveWithName', { name: 'Gil' }) }).tap();
+    await page.getByRole('button', { name: drives('startTheDrive') }).tap();
     await page.getByRole('timer').waitFor();
     await minutes(page, 4);
     await page.getByRole('button', { name: 'Roundabouts' }).tap();
     await page.getByRole('button', { name: 'Lane: driving fault' }).tap();
-    await expect(page.getByText('14 of 15 left')).toBeVisible();
+    await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
     await page.getByRole('button', { name: /^Pin/ }).tap();
     await page.getByRole('button', { name: /^I spoke/ }).tap();
-    await page.getByRole('button', { name: 'Section: guided. Switch' }).tap();
+    await page.getByRole('button', { name: desk('sectionSectionSwitch', { section: 'guided' }) }).tap();
     await minutes(page, 12);
-    await page.getByRole('button', { name: '1 pin to settle' }).tap();
-    await page.getByRole('button', { name: 'Nothing', exact: true }).tap();
-    await page.getByRole('button', { name: 'Nothing after all' }).tap();
-    await page.getByRole('button', { name: 'Section: independent. Switch' }).tap();
+    await page.getByRole('button', { name: desk('countedToSettle', { counted: '1 pin' }) }).tap();
+    await page.getByRole('button', { name: desk('nothing'), exact: true }).tap();
+    await page.getByRole('button', { name: desk('nothingAfterAll') }).tap();
+    await page.getByRole('button', { name: desk('sectionSectionSwitch', { section: 'independent' }) }).tap();
     await minutes(page, 16);
     await page.getByRole('button', { name: /Roundabouts: lane, driving fault, 4:0\d/ }).tap();
     await page.getByRole('button', { name: 'serious fault' }).tap();
-    await expect(page.getByText('past the limit')).toBeVisible();
+    await expect(page.getByText(desk('pastTheLimit'))).toBeVisible();
     await page.getByRole('button', { name: /^End/ }).tap();
-    await page.getByRole('button', { name: 'End and see the verdict' }).tap();
+    await page.getByRole('button', { name: desk('endAndSeeTheVerdict') }).tap();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: one serious fault.');
     await expect(page.getByText('serious fault, first marked as driving fault')).toBeVisible();
   });
@@ -109,7 +114,7 @@ test('a drive goes on after a reload, in another tab, and its clock with it', as
   await allSaved(page);
   await page.reload();
   await expect(page.getByRole('button', { name: /Moving off: blind spot, driving fault, 6:0\d/ })).toBeVisible();
-  await expect(page.getByText('14 of 15 left')).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
   await minutes(page, 1);
   await expect(page.getByRole('timer')).toContainText(/^7:/);
   const address = page.url();
@@ -133,7 +138,7 @@ test('a server killed in the middle and started again loses nothing', async ({ p
   await minutes(page, 10);
   await press(page, '/', 'r', 'l', '1', ' ', 's', 'b', '1');
   await minutes(page, 1);
-  await expect(page.getByText('saved here, 4 waiting to send')).toBeVisible();
+  await expect(page.getByText(desk('savedHereWaitingWaitingToSend', { waiting: '4' }))).toBeVisible();
   await minutes(page, 20);
   await press(page, 'Backspace', ';', 'k', 'g', '1');
   await endDrive(page);
@@ -167,16 +172,16 @@ test('a yard exercise runs on its clock, and one second too many fails it', asyn
     if (name === 'Slope') await press(page, 's', 'r', '1');
     await minutes(page, seconds / 60);
     await press(page, '=');
-    await page.getByRole('button', { name: 'Finish it' }).click();
+    await page.getByRole('button', { name: desk('finishIt') }).click();
   }
   await endDrive(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: one failed exercise.');
   const rolled = page.getByRole('listitem', { name: /^Slope: rolled back/ });
   await rolled.getByLabel('Distance rolled back, cm').fill('12');
-  await rolled.getByRole('button', { name: 'Grade by it' }).click();
+  await rolled.getByRole('button', { name: drives('gradeByIt') }).click();
   await expect(rolled).toContainText('12 cm is within what is allowed');
   await rolled.getByLabel('Distance rolled back, cm').fill('34');
-  await rolled.getByRole('button', { name: 'Grade by it' }).click();
+  await rolled.getByRole('button', { name: drives('gradeByIt') }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: two failed exercises.');
   await expect(page.getByRole('listitem').filter({ hasText: 'Angle bay at 60 degrees:' }).first()).toContainText(
     /12\d s \(Time of the angle bay at 60 degrees\), where 120 s are allowed/,

@@ -1,3 +1,11 @@
+import { t as account } from '@jasperwren/words/account';
+import { t as desk } from '@jasperwren/words/desk';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as editor } from '@jasperwren/words/editor';
+import { t as learners } from '@jasperwren/words/learners';
+import { t as result } from '@jasperwren/words/result';
+import { t as shell } from '@jasperwren/words/shell';
+import { t as standards } from '@jasperwren/words/standards';
 import type { PasswordLink, SessionView } from '@jasperwren/contract/accounts';
 import { expect, test as base, type Browser, type Locator, type Page } from '@playwright/test';
 import { makeServer, password, runCli, type TestServer } from './server';
@@ -46,10 +54,10 @@ interface Account {
 /** Signs in by the form, as a person does. */
 export async function signInByForm(page: Page, { email }: Account): Promise<void> {
   await page.goto('/sign-in');
-  await page.getByLabel('E-mail').fill(email);
-  await page.getByLabel('Password').fill(password);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('navigation', { name: 'Main' }).waitFor();
+  await page.getByLabel(account('eMail')).fill(email);
+  await page.getByLabel(account('password')).fill(password);
+  await page.getByRole('button', { name: account('signIn') }).click();
+  await page.getByRole('navigation', { name: shell('main') }).waitFor();
 }
 
 /** Has the lead who is signed in on a page invite somebody, who chooses the usual password. */
@@ -73,20 +81,20 @@ export async function signIn(page: Page, { email }: Account): Promise<void> {
   const answer = await page.request.post('/api/session', { data: { email, password } });
   expect(answer.ok()).toBe(true);
   await page.goto('/');
-  await page.getByRole('navigation', { name: 'Main' }).waitFor();
+  await page.getByRole('navigation', { name: shell('main') }).waitFor();
 }
 
 export async function addLearner(page: Page, name: string): Promise<void> {
   await page.goto('/learners/new');
-  await page.getByLabel('Name').fill(name);
-  await page.getByRole('button', { name: 'Add the learner' }).click();
+  await page.getByLabel(editor('name')).fill(name);
+  await page.getByRole('button', { name: learners('addTheLearner') }).click();
   await page.getByRole('heading', { level: 1, name }).waitFor();
 }
 
 /** Starts a drive from the learner's page, which must be open. */
 export async function startDrive(page: Page): Promise<void> {
   await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('button', { name: drives('startTheDrive') }).click();
   await page.getByRole('timer').waitFor();
 }
 
@@ -120,39 +128,39 @@ export async function minutes(page: Page, n: number): Promise<void> {
 /** Ends the drive on the desk and waits for the verdict. */
 export async function endDrive(page: Page): Promise<void> {
   await page.keyboard.press('End');
-  await page.getByRole('button', { name: 'End and see the verdict' }).click();
-  await page.getByRole('heading', { name: 'Marks in order' }).waitFor();
+  await page.getByRole('button', { name: desk('endAndSeeTheVerdict') }).click();
+  await page.getByRole('heading', { name: result('marksInOrder') }).waitFor();
 }
 
 /** Lets the page send what waits, and says whether it did. */
 export async function allSaved(page: Page): Promise<void> {
   await page.clock.runFor(20_000);
-  await page.getByText('all saved').waitFor();
+  await page.getByText(desk('allSaved')).waitFor();
 }
 
 /** Begins a standard of the school's own from a template and opens its editor. */
 export async function beginStandard(page: Page, template: string, name: string): Promise<void> {
-  await page.getByRole('link', { name: 'Standards' }).click();
+  await page.getByRole('link', { name: shell('standards') }).click();
   await page.getByRole('link', { name: template }).click();
-  await page.getByRole('button', { name: 'Make your own from it' }).click();
-  await page.getByRole('textbox', { name: 'Name' }).fill(name);
-  await page.getByRole('button', { name: 'Begin the draft' }).click();
+  await page.getByRole('button', { name: standards('makeYourOwnFromIt') }).click();
+  await page.getByRole('textbox', { name: editor('name') }).fill(name);
+  await page.getByRole('button', { name: standards('beginTheDraft') }).click();
   await page.getByRole('heading', { level: 1, name }).waitFor();
 }
 
 /** Publishes the draft that is open. */
 export async function publishStandard(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Publish', exact: true }).click();
-  await page.getByRole('button', { name: 'Publish it' }).click();
-  await page.getByRole('heading', { name: 'What fails you' }).waitFor();
+  await page.getByRole('button', { name: editor('publish'), exact: true }).click();
+  await page.getByRole('button', { name: editor('publishIt') }).click();
+  await page.getByRole('heading', { name: standards('whatFailsYou') }).waitFor();
 }
 
 /** Adds a learner who is to be tested under this standard; the learner's page is open then. */
 export async function testUnder(page: Page, learner: string, standard: string): Promise<void> {
   await addLearner(page, learner);
-  await page.getByRole('link', { name: 'Edit' }).click();
-  await page.getByLabel('Marking standard').click();
+  await page.getByRole('link', { name: learners('edit') }).click();
+  await page.getByLabel(drives('markingStandard')).click();
   await page.getByRole('option', { name: standard }).click();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: learners('save') }).click();
   await page.getByRole('link', { name: /^Drive with/ }).waitFor();
 }

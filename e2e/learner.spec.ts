@@ -1,14 +1,17 @@
+import { t as learn } from '@jasperwren/words/learn';
+import { t as learners } from '@jasperwren/words/learners';
+import { t as questions } from '@jasperwren/words/questions';
 import type { Page } from '@playwright/test';
 import { addLearner, expect, signIn, test } from './fixtures';
 
 /** A learner's own device, signed in by a code that the instructor reads out. */
 async function letIn(page: Page, device: Page): Promise<void> {
-  await page.getByRole('link', { name: 'Safety questions' }).click();
-  await page.getByRole('button', { name: 'Code for now' }).click();
+  await page.getByRole('link', { name: learners('safetyQuestions') }).click();
+  await page.getByRole('button', { name: questions('codeForNow') }).click();
   const code = await page.getByRole('status').filter({ hasText: '/learn' }).locator('b').innerText();
   await device.goto('/learn');
-  await device.getByLabel('Code').fill(code.toLowerCase());
-  await device.getByRole('button', { name: 'Sign in' }).click();
+  await device.getByLabel(learn('code')).fill(code.toLowerCase());
+  await device.getByRole('button', { name: learn('signIn') }).click();
   await device.getByRole('heading', { level: 1, name: /^Hello/ }).waitFor();
 }
 
@@ -34,21 +37,21 @@ test.describe('on a phone', () => {
       await navigator.serviceWorker.ready;
     });
     await device.reload();
-    await device.getByRole('heading', { name: 'Hello Tilda' }).waitFor();
+    await device.getByRole('heading', { name: learn('helloFirstName', { firstName: 'Tilda' }) }).waitFor();
     await expect(device.getByText('Tilda Learner')).toHaveCount(0);
     await device.waitForLoadState('networkidle');
 
     await context.setOffline(true);
     await device.reload();
-    await device.getByRole('button', { name: 'Drill for ten minutes' }).click();
+    await device.getByRole('button', { name: learn('drillForTenMinutes') }).click();
     for (let i = 0; i < 2; i++) {
-      await device.getByRole('button', { name: 'Show the answer' }).click();
-      await device.getByRole('button', { name: 'I said everything' }).click();
+      await device.getByRole('button', { name: questions('showTheAnswer') }).click();
+      await device.getByRole('button', { name: questions('iSaidEverything') }).click();
     }
-    await device.getByRole('button', { name: 'Show the answer' }).click();
-    await device.getByRole('button', { name: 'I did not know it' }).click();
-    await device.getByRole('button', { name: 'Stop here' }).click();
-    await expect(device.getByText('3 answers are kept on this device until the server can be reached.')).toBeVisible();
+    await device.getByRole('button', { name: questions('showTheAnswer') }).click();
+    await device.getByRole('button', { name: questions('iDidNotKnowIt') }).click();
+    await device.getByRole('button', { name: questions('stopHere') }).click();
+    await expect(device.getByText(learn('countedKeptOnThisDeviceUntil', { counted: '3 answers are' }))).toBeVisible();
     const sent = device.waitForResponse(
       (answer) => answer.url().endsWith('/api/me/reviews') && answer.request().method() === 'POST',
     );
@@ -57,11 +60,13 @@ test.describe('on a phone', () => {
     expect((await sent).ok()).toBe(true);
     await expect(device.getByText(/are kept on this device/)).toHaveCount(0);
     await page.goto('/checks');
-    await expect(page.getByRole('listitem').filter({ hasText: 'Tilda Learner' })).toContainText('18 of 21 not seen');
+    await expect(page.getByRole('listitem').filter({ hasText: 'Tilda Learner' })).toContainText(
+      questions('unseenOfQuestionsNotSeen', { unseen: '18', questions: '21' }),
+    );
 
-    await device.getByRole('button', { name: 'Numbers, quick-fire' }).click();
+    await device.getByRole('button', { name: learn('numbersQuickFire') }).click();
     await device.getByRole('article').getByRole('button').first().click();
-    await device.getByRole('button', { name: 'Go on' }).click();
+    await device.getByRole('button', { name: questions('goOn') }).click();
     await expect(device.getByText(/^2 of \d+, [01] right$/)).toBeVisible();
     await context.close();
   });
@@ -79,15 +84,15 @@ test('a learner sees nothing of the school, and loses the sign-in when the instr
   const device = await context.newPage();
   await letIn(page, device);
   await device.goto('/learners');
-  await expect(device.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await expect(device.getByRole('button', { name: learn('signIn') })).toBeVisible();
   await device.goto('/learn/debriefs');
   await expect(device.getByText('Nothing has been shared with you yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Sign Udo out everywhere' }).click();
-  await page.getByText('Udo is signed out everywhere.').waitFor();
+  await page.getByRole('button', { name: questions('signNameOutEverywhere', { name: 'Udo' }) }).click();
+  await page.getByText(questions('nameIsSignedOutEverywhere', { name: 'Udo' })).waitFor();
   await device.goto('/learn');
-  await expect(device.getByLabel('Code')).toBeVisible();
-  await device.getByLabel('Code').fill('AAAA-BBBB');
-  await device.getByRole('button', { name: 'Sign in' }).click();
+  await expect(device.getByLabel(learn('code'))).toBeVisible();
+  await device.getByLabel(learn('code')).fill('AAAA-BBBB');
+  await device.getByRole('button', { name: learn('signIn') }).click();
   await expect(device.getByText(/not known, was used, or has run out/)).toBeVisible();
   await context.close();
 });

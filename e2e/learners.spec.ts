@@ -1,21 +1,25 @@
+import { t as account } from '@jasperwren/words/account';
+import { t as common } from '@jasperwren/words/common';
+import { t as learners } from '@jasperwren/words/learners';
+import { t as readiness } from '@jasperwren/words/readiness';
 import { addLearner, expect, signIn, test } from './fixtures';
 
 test('a learner is added, with bad input explained and nothing typed lost', async ({ page, school }) => {
   await signIn(page, school);
-  await page.getByRole('link', { name: 'Add a learner' }).click();
-  await page.getByLabel('E-mail').fill('nowhere');
-  await page.getByLabel('Notes').fill('Wears glasses to drive.');
-  await page.getByRole('button', { name: 'Add the learner' }).click();
+  await page.getByRole('link', { name: learners('addALearner') }).click();
+  await page.getByLabel(account('eMail')).fill('nowhere');
+  await page.getByLabel(learners('notes')).fill('Wears glasses to drive.');
+  await page.getByRole('button', { name: learners('addTheLearner') }).click();
   await expect(page.getByText('Write the learner’s name.')).toBeVisible();
   await expect(page.getByText('This is not an e-mail address.')).toBeVisible();
-  await page.getByRole('link', { name: 'Learners' }).click();
-  await expect(page.getByText('What you typed is not saved.')).toBeVisible();
-  await page.getByRole('button', { name: 'Stay' }).click();
-  await page.getByLabel('E-mail').fill('');
-  await page.getByLabel('Name').fill('Cleo Learner');
-  await page.getByRole('spinbutton', { name: 'Day' }).click();
+  await page.getByRole('link', { name: learners('learners') }).click();
+  await expect(page.getByText(common('whatYouWhatIsNotSaved', { what: 'typed' }))).toBeVisible();
+  await page.getByRole('button', { name: account('stay') }).click();
+  await page.getByLabel(account('eMail')).fill('');
+  await page.getByLabel(learners('name')).fill('Cleo Learner');
+  await page.getByRole('spinbutton', { name: account('day') }).click();
   await page.keyboard.type('15012031');
-  await page.getByRole('button', { name: 'Add the learner' }).click();
+  await page.getByRole('button', { name: learners('addTheLearner') }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Cleo Learner' })).toBeVisible();
   await expect(page.getByText('Wears glasses to drive.')).toBeVisible();
   await expect(page.getByText(/Test on 15 January 2031/)).toBeVisible();
@@ -25,16 +29,16 @@ test('a learner is added, with bad input explained and nothing typed lost', asyn
 test('a learner is edited, archived, and brought back', async ({ page, school }) => {
   await signIn(page, school);
   await addLearner(page, 'Dana Learner');
-  await page.getByRole('link', { name: 'Edit' }).click();
-  await page.getByLabel('Name').fill('Dana Renamed');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('link', { name: learners('edit') }).click();
+  await page.getByLabel(learners('name')).fill('Dana Renamed');
+  await page.getByRole('button', { name: learners('save') }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Dana Renamed' })).toBeVisible();
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Archive' }).click();
-  await expect(page.getByText('Dana Renamed is archived; every drive is kept.')).toBeVisible();
-  await page.getByRole('link', { name: 'Learners' }).click();
-  await expect(page.getByText('Nobody is on the list yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: learners('more') }).click();
+  await page.getByRole('menuitem', { name: learners('archive') }).click();
+  await expect(page.getByText(learners('nameIsArchivedEveryDriveIs', { name: 'Dana Renamed' }))).toBeVisible();
+  await page.getByRole('link', { name: learners('learners') }).click();
+  await expect(page.getByText(readiness('nobodyIsOnTheListYet'))).toBeVisible();
+  await page.getByRole('button', { name: learners('undo') }).click();
   await expect(page.getByRole('link', { name: 'Dana Renamed' })).toBeVisible();
 });
 
@@ -56,6 +60,6 @@ test('another school finds nothing of ours, on the page and through the API', as
   for (const address of [`/api${path}`, `/api${path}/drives`])
     expect((await other.request.get(address)).status()).toBe(404);
   await other.goto('/learners');
-  await expect(other.getByText('Nobody is on the list yet.')).toBeVisible();
+  await expect(other.getByText(readiness('nobodyIsOnTheListYet'))).toBeVisible();
   await context.close();
 });

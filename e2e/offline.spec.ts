@@ -1,3 +1,8 @@
+import { t as account } from '@jasperwren/words/account';
+import { t as desk } from '@jasperwren/words/desk';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as shell } from '@jasperwren/words/shell';
+import { t as today } from '@jasperwren/words/today';
 import { addLearner, endDrive, expect, minutes, press, signIn, test } from './fixtures';
 
 test.describe('without a network', () => {
@@ -11,15 +16,15 @@ test.describe('without a network', () => {
       await navigator.serviceWorker.ready;
     });
     await page.goto('/');
-    await page.getByRole('heading', { name: 'Tests ahead' }).waitFor();
+    await page.getByRole('heading', { name: today('testsAhead') }).waitFor();
     // What a drive needs is fetched ahead once the page has settled.
     await page.clock.runFor(3000);
     await page.waitForLoadState('networkidle');
     await context.setOffline(true);
     await page.goto('/drive');
-    await page.getByRole('combobox', { name: 'Learner' }).fill('Odo');
+    await page.getByRole('combobox', { name: drives('learner') }).fill('Odo');
     await page.getByRole('option', { name: 'Odo Learner' }).click();
-    await page.getByRole('button', { name: 'Start the drive' }).click();
+    await page.getByRole('button', { name: drives('startTheDrive') }).click();
     await page.getByRole('timer').waitFor();
     await minutes(page, 5);
     await press(page, 'j', 'o', '1', '/');
@@ -31,11 +36,11 @@ test.describe('without a network', () => {
     await endDrive(page);
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Pass with one driving fault');
     await expect(page.getByText('entries wait to be sent')).toBeVisible();
-    await page.getByRole('link', { name: 'Account' }).click();
-    await page.getByRole('button', { name: 'Sign out' }).click();
+    await page.getByRole('link', { name: shell('account') }).click();
+    await page.getByRole('button', { name: account('signOut') }).click();
     await expect(page.getByRole('dialog', { name: /entries have not been sent/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Stay' }).click();
-    await page.getByRole('link', { name: 'Today' }).click();
+    await page.getByRole('button', { name: account('stay') }).click();
+    await page.getByRole('link', { name: shell('today') }).click();
     await expect(page.getByText(/Odo Learner: on this device only, \d+ entries to send/)).toBeVisible();
     await context.setOffline(false);
     await page.clock.runFor(60_000);
@@ -58,12 +63,14 @@ test('a device that keeps nothing says so, and marks and sends all the same', as
   await addLearner(page, 'Nell Learner');
   const learner = page.url();
   await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('button', { name: drives('startTheDrive') }).click();
   await page.getByRole('timer').waitFor();
   await press(page, 'j', 'o', '1');
-  await expect(page.getByText('not kept on this device, 1 to send: leave the page open')).toBeVisible();
+  await expect(
+    page.getByText(desk('notKeptOnThisDevicePart', { part: ', 1 to send: leave the page open' })),
+  ).toBeVisible();
   await page.clock.runFor(5000);
-  await expect(page.getByText('not kept on this device, but sent')).toBeVisible();
+  await expect(page.getByText(desk('notKeptOnThisDevicePart', { part: ', but sent' }))).toBeVisible();
   await page.goto(learner);
   await page.getByRole('link', { name: /\d{4}$/ }).click();
   await expect(page.getByRole('button', { name: /Junctions: looking, driving fault/ })).toBeVisible();
@@ -76,8 +83,8 @@ test('a device with little room left says so before it matters', async ({ page, 
   await signIn(page, school);
   await addLearner(page, 'Mona Learner');
   await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: 'Start the drive' }).click();
-  await expect(page.getByText('4 MB left here: free some room soon')).toBeVisible();
+  await page.getByRole('button', { name: drives('startTheDrive') }).click();
+  await expect(page.getByText(desk('leftMBMBLeftHereFreeSome', { leftMB: '4' }))).toBeVisible();
 });
 
 test('durations stay right when the clock of the device is changed in the middle', async ({ page, school }) => {
@@ -85,7 +92,7 @@ test('durations stay right when the clock of the device is changed in the middle
   await signIn(page, school);
   await addLearner(page, 'Liv Learner');
   await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('button', { name: drives('startTheDrive') }).click();
   await page.getByRole('timer').waitFor();
   await minutes(page, 10);
   await press(page, '/');
@@ -109,19 +116,19 @@ test('two tabs of one device write into the same drive, and nothing is lost or d
   await signIn(page, school);
   await addLearner(page, 'Kit Learner');
   await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: 'Start the drive' }).click();
+  await page.getByRole('button', { name: drives('startTheDrive') }).click();
   await page.getByRole('timer').waitFor();
   const other = await context.newPage();
   await other.goto(page.url());
   await other.getByRole('timer').waitFor();
   await press(page, 'j', 'o', '1');
-  await expect(other.getByText('14 of 15 left')).toBeVisible();
+  await expect(other.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
   await press(other, 'm', 'b', '1');
-  await expect(page.getByText('13 of 15 left')).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }))).toBeVisible();
   await press(page, 'i', 'd', '1');
-  await expect(other.getByText('12 of 15 left')).toBeVisible();
-  await page.getByText('all saved').waitFor();
-  await other.getByText('all saved').waitFor();
+  await expect(other.getByText(desk('leftOfAllowedLeft', { left: '12', allowed: '15' }))).toBeVisible();
+  await page.getByText(desk('allSaved')).waitFor();
+  await other.getByText(desk('allSaved')).waitFor();
   const id = /drive\/([^/]+)/.exec(page.url())![1]!;
   const { events } = await page.evaluate(
     async (address) => (await (await fetch(address)).json()) as { events: { id: string; type: string; seq: number }[] },

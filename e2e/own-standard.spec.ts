@@ -1,3 +1,6 @@
+import { t as desk } from '@jasperwren/words/desk';
+import { t as editor } from '@jasperwren/words/editor';
+import { t as standards } from '@jasperwren/words/standards';
 import {
   addPerson,
   beginStandard,
@@ -16,14 +19,17 @@ test('a category and an item of the catalogue are added, and marked on the desk'
   await page.clock.install();
   await signIn(page, school);
   await beginStandard(page, 'Minor and major', 'Longer list');
-  await page.getByRole('button', { name: 'Add a category' }).click();
+  await page.getByRole('button', { name: editor('addACategory') }).click();
   await expect(page.getByText('New category has no items.')).toBeVisible();
-  await page.getByRole('textbox', { name: 'Category' }).last().fill('Planning');
-  await page.getByRole('button', { name: '0 items of Planning' }).click();
-  await page.getByLabel('Add from the catalogue').fill('Planning ahead');
+  await page
+    .getByRole('textbox', { name: editor('category') })
+    .last()
+    .fill('Planning');
+  await page.getByRole('button', { name: editor('countItemsOfName', { count: 0, name: 'Planning' }) }).click();
+  await page.getByLabel(editor('addFromTheCatalogue')).fill('Planning ahead');
   await page.getByRole('option', { name: /^Planning ahead:/ }).click();
-  await page.getByRole('group', { name: 'Planning ahead' }).getByLabel('Letter').fill('Z');
-  await expect(page.getByText('Not saved yet.')).toBeVisible();
+  await page.getByRole('group', { name: 'Planning ahead' }).getByLabel(editor('letter')).fill('Z');
+  await expect(page.getByText(editor('notSavedYet'))).toBeVisible();
   await publishStandard(page);
   await testUnder(page, 'Xeni Learner', 'Longer list');
   await startDrive(page);
@@ -38,7 +44,7 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   await signIn(page, school);
   await beginStandard(page, 'Timed yard', 'Lenient yard');
   await expect(page.getByRole('listitem', { name: 'Limit Engine stopped' })).toContainText(
-    'Its number is set by an option below.',
+    editor('itsNumberIsSetByAn'),
   );
   await page.getByLabel('Engine stopped in the yard').click();
   await page.getByRole('option', { name: 'More than three fail' }).click();
@@ -58,18 +64,18 @@ test('a fourth movement fails the attempt, and the last attempt the exercise', a
   await press(page, '=');
   for (const n of [0, 1, 2]) await page.getByRole('button', { name: `Movement: ${n} of 3` }).click();
   await page.getByRole('button', { name: 'Movement: 3 of 3' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'This attempt failed.' })).toHaveText(
+  await expect(page.getByRole('alert').filter({ hasText: desk('thisAttemptFailed') })).toHaveText(
     /^This attempt failed\. Four movements .*, where three are allowed\. Start Parallel park left again for attempt 2\.$/,
   );
   await minutes(page, 1);
   await page.getByRole('button', { name: 'Start Parallel park left' }).click();
   await press(page, '=');
   await expect(page.getByText(/^Parallel park left: .*, attempt 2 of 2$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Attempt failed' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'This attempt failed.' })).toHaveText(
+  await page.getByRole('button', { name: desk('attemptFailed') }).click();
+  await expect(page.getByRole('alert').filter({ hasText: desk('thisAttemptFailed') })).toHaveText(
     'This attempt failed. You said so.',
   );
-  await page.getByRole('button', { name: 'Finish it' }).click();
+  await page.getByRole('button', { name: desk('finishIt') }).click();
   for (let go = 0; go < 2; go++) {
     await press(page, '=');
     await page.getByRole('button', { name: 'Start Turn in the road' }).click();
@@ -99,7 +105,7 @@ test('a standard that learners are waiting for is not retired, and an instructor
   await signIn(page, school);
   await testUnder(page, 'Abel Learner', 'Strikes');
   await page.goto('/standards/strikes');
-  await page.getByRole('button', { name: 'Retire' }).click();
+  await page.getByRole('button', { name: standards('retire') }).click();
   await expect(page.getByText('One learner is still to be tested under it.')).toBeVisible();
   const email = `reader-${Date.now()}@reading.example`;
   await addPerson(page, 'Rea Reader', email);
@@ -108,9 +114,9 @@ test('a standard that learners are waiting for is not retired, and an instructor
   await signIn(reader, { email });
   await reader.goto('/standards/strikes');
   await expect(reader.getByText('You fail with more than two strikes in observation checks.')).toBeVisible();
-  await expect(reader.getByRole('link', { name: 'Save as a file' })).toBeVisible();
-  await expect(reader.getByRole('button', { name: 'Make your own from it' })).toHaveCount(0);
-  await expect(reader.getByRole('button', { name: 'Retire' })).toHaveCount(0);
+  await expect(reader.getByRole('link', { name: standards('saveAsAFile') })).toBeVisible();
+  await expect(reader.getByRole('button', { name: standards('makeYourOwnFromIt') })).toHaveCount(0);
+  await expect(reader.getByRole('button', { name: standards('retire') })).toHaveCount(0);
   await context.close();
 });
 
@@ -124,7 +130,7 @@ test('the desk and the sheet offer the grades that the chosen options leave', as
   await expect(row.getByRole('button', { name: 'Pull-forward: fault' })).toBeVisible();
   await expect(row.getByRole('button', { name: 'Pull-forward: note' })).toHaveCount(0);
   await press(page, 's', '1');
-  await expect(page.getByText('Pull-forward has no grade 1.')).toBeVisible();
+  await expect(page.getByText(desk('itemHasNoGradeDigit', { item: 'Pull-forward', digit: '1' }))).toBeVisible();
   await page.goto(`${learner}/sheet`);
   await page.getByLabel('Category, item and grade').fill('vs');
   await expect(page.getByRole('listitem', { name: 'Reverse into the bay: pull-forward, fault: 1' })).toBeVisible();

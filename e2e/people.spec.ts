@@ -1,3 +1,12 @@
+import { t as account } from '@jasperwren/words/account';
+import { t as common } from '@jasperwren/words/common';
+import { t as debrief } from '@jasperwren/words/debrief';
+import { t as desk } from '@jasperwren/words/desk';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as learners } from '@jasperwren/words/learners';
+import { t as readiness } from '@jasperwren/words/readiness';
+import { t as schoolPage } from '@jasperwren/words/school';
+import { t as shell } from '@jasperwren/words/shell';
 import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
 import { authenticator } from 'otplib';
@@ -22,55 +31,55 @@ test('somebody is invited, works, leaves: learners go to a colleague, and the do
   baseURL,
 }) => {
   await signIn(page, school);
-  await page.getByRole('link', { name: 'Account' }).click();
-  await page.getByRole('link', { name: 'The school and its people' }).click();
-  await page.getByRole('button', { name: 'Invite somebody' }).click();
-  const form = page.getByRole('form', { name: 'Invite somebody' });
-  await form.getByLabel('Name').fill('Bo Leaver');
+  await page.getByRole('link', { name: shell('account') }).click();
+  await page.getByRole('link', { name: account('theSchoolAndItsPeople') }).click();
+  await page.getByRole('button', { name: schoolPage('inviteSomebody') }).click();
+  const form = page.getByRole('form', { name: schoolPage('inviteSomebody') });
+  await form.getByLabel(schoolPage('name')).fill('Bo Leaver');
   const email = `bo@${school.name}.example`;
-  await form.getByLabel('E-mail').fill(email);
-  await form.getByRole('button', { name: 'Invite' }).click();
-  const link = page.getByRole('dialog', { name: 'A link for Bo Leaver' });
+  await form.getByLabel(schoolPage('eMail')).fill(email);
+  await form.getByRole('button', { name: schoolPage('invite') }).click();
+  const link = page.getByRole('dialog', { name: schoolPage('aLinkForName', { name: 'Bo Leaver' }) });
   const address = await link.getByText(/\/password\//).innerText();
-  await link.getByRole('button', { name: 'Done' }).click();
+  await link.getByRole('button', { name: schoolPage('done') }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Bo Leaver' })).toContainText('no password yet');
 
   const { page: bo, context } = await newDevice(browser, baseURL);
   await bo.goto(address);
-  await bo.getByLabel('Password', { exact: true }).fill('passwordpassword');
-  await bo.getByRole('button', { name: 'Keep it' }).click();
+  await bo.getByLabel(account('password'), { exact: true }).fill('passwordpassword');
+  await bo.getByRole('button', { name: account('keepIt') }).click();
   await expect(bo.getByText(/This password is easily guessed/)).toBeVisible();
-  await bo.getByLabel('Password', { exact: true }).fill(password);
-  await bo.getByRole('button', { name: 'Keep it' }).click();
-  await bo.getByRole('button', { name: 'Sign in' }).click();
-  await bo.getByLabel('E-mail').waitFor();
+  await bo.getByLabel(account('password'), { exact: true }).fill(password);
+  await bo.getByRole('button', { name: account('keepIt') }).click();
+  await bo.getByRole('button', { name: account('signIn') }).click();
+  await bo.getByLabel(schoolPage('eMail')).waitFor();
   await signInByForm(bo, { email });
   await addLearner(bo, 'Lia Learner');
-  await expect(bo.getByText('Taught by Bo Leaver')).toBeVisible();
+  await expect(bo.getByText(learners('taughtByInstructorName', { instructorName: 'Bo Leaver' }))).toBeVisible();
   await bo.goto('/school');
   await expect(bo.getByText('Only a lead of the school can change this.')).toBeVisible();
 
   await page.reload();
-  const more = page.getByRole('button', { name: 'More about Bo Leaver' });
+  const more = page.getByRole('button', { name: schoolPage('moreAboutName', { name: 'Bo Leaver' }) });
   await more.click();
   await page.getByRole('menuitem', { name: 'Hand learners and lessons over' }).click();
-  const over = page.getByRole('dialog', { name: 'Hand over from Bo Leaver' });
-  await over.getByLabel('Who takes over').click();
+  const over = page.getByRole('dialog', { name: schoolPage('handOverFromPerson', { person: 'Bo Leaver' }) });
+  await over.getByLabel(schoolPage('whoTakesOver')).click();
   await page.getByRole('option', { name: 'Ada Tester' }).click();
-  await over.getByRole('button', { name: 'Hand over' }).click();
+  await over.getByRole('button', { name: schoolPage('handOver') }).click();
   await expect(page.getByText('Ada Tester has 1 learner and 0 lessons of Bo Leaver now.')).toBeVisible();
   await more.click();
-  await page.getByRole('menuitem', { name: 'Let in no more' }).click();
+  await page.getByRole('menuitem', { name: schoolPage('letInNoMore') }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Bo Leaver' })).toContainText('Left on');
-  await bo.getByRole('link', { name: 'Learners' }).click();
+  await bo.getByRole('link', { name: learners('learners') }).click();
   await bo.reload();
-  await expect(bo.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await expect(bo.getByRole('button', { name: account('signIn') })).toBeVisible();
   await context.close();
 
-  await page.getByRole('link', { name: 'Who did what' }).click();
-  await expect(page.getByRole('row').filter({ hasText: 'let somebody in no more' })).toContainText('Bo Leaver');
-  await page.getByLabel('What').click();
-  await page.getByRole('option', { name: 'handed learners and lessons over' }).click();
+  await page.getByRole('link', { name: schoolPage('whoDidWhat') }).click();
+  await expect(page.getByRole('row').filter({ hasText: schoolPage('letSomebodyInNoMore') })).toContainText('Bo Leaver');
+  await page.getByLabel(schoolPage('what')).click();
+  await page.getByRole('option', { name: schoolPage('handedLearnersAndLessonsOver') }).click();
   await expect(page.getByRole('row')).toHaveCount(2);
 });
 
@@ -85,22 +94,22 @@ test('a lead forgets their password: another makes a link, and alone the machine
   const email = `second@${school.name}.example`;
   await addPerson(page, 'Second Lead', email, 'lead');
   await page.goto('/school');
-  await page.getByRole('button', { name: 'More about Second Lead' }).click();
-  await page.getByRole('menuitem', { name: 'A link for a new password' }).click();
+  await page.getByRole('button', { name: schoolPage('moreAboutName', { name: 'Second Lead' }) }).click();
+  await page.getByRole('menuitem', { name: schoolPage('aLinkForANewPassword') }).click();
   const address = await page.getByText(/\/password\//).innerText();
   const { page: other, context } = await newDevice(browser, baseURL);
   const choose = async (at: string, chosen: string) => {
     await other.goto(at);
-    await other.getByLabel('Password', { exact: true }).fill(chosen);
-    await other.getByRole('button', { name: 'Keep it' }).click();
-    await other.getByRole('button', { name: 'Sign in' }).click();
-    await other.getByLabel('E-mail').waitFor();
+    await other.getByLabel(account('password'), { exact: true }).fill(chosen);
+    await other.getByRole('button', { name: account('keepIt') }).click();
+    await other.getByRole('button', { name: account('signIn') }).click();
+    await other.getByLabel(schoolPage('eMail')).waitFor();
   };
   await choose(address, 'five purple kettles');
-  await other.getByLabel('E-mail').fill(email);
-  await other.getByLabel('Password').fill('five purple kettles');
-  await other.getByRole('button', { name: 'Sign in' }).click();
-  await other.getByRole('navigation', { name: 'Main' }).waitFor();
+  await other.getByLabel(schoolPage('eMail')).fill(email);
+  await other.getByLabel(account('password')).fill('five purple kettles');
+  await other.getByRole('button', { name: account('signIn') }).click();
+  await other.getByRole('navigation', { name: shell('main') }).waitFor();
 
   const told = runCli(server.dataDir, 'recover', school.email);
   await choose(told.trim().split('\n').at(-1)!, password);
@@ -122,25 +131,29 @@ test('a learner asks for everything, then to be erased: nothing is left, on othe
   await tablet.goto(learner);
   await startDrive(tablet);
   await press(tablet, 'j', 'o', '1');
-  await expect(tablet.getByText('all saved')).toBeVisible();
+  await expect(tablet.getByText(desk('allSaved'))).toBeVisible();
   expect(await everythingOn(tablet)).toContain('Quenby');
 
   await page.reload();
-  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('button', { name: desk('more') }).click();
   const download = page.waitForEvent('download');
-  await page.getByRole('menuitem', { name: 'Save everything about Quenby Vanishing' }).click();
+  await page
+    .getByRole('menuitem', { name: learners('saveEverythingAboutLearner', { learner: 'Quenby Vanishing' }) })
+    .click();
   const files = unzipSync(new Uint8Array(readFileSync(await (await download).path())));
   expect(strFromU8(files['everything.json']!)).toContain('Quenby Vanishing');
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('button', { name: desk('more') }).click();
   await page.getByRole('menuitem', { name: 'Erase' }).click();
   const dialog = page.getByRole('dialog', { name: 'Erase Quenby Vanishing?' });
-  await expect(dialog.getByRole('button', { name: 'Erase for good' })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: schoolPage('eraseForGood') })).toBeDisabled();
   await dialog.getByLabel('Write the name').fill('Quenby Vanishing');
-  await dialog.getByRole('button', { name: 'Erase for good' }).click();
-  await expect(page.getByRole('dialog', { name: 'The learner is erased' })).toContainText('1 drive');
-  await page.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByText('Nobody is on the list yet.')).toBeVisible();
+  await dialog.getByRole('button', { name: schoolPage('eraseForGood') }).click();
+  await expect(page.getByRole('dialog', { name: learners('theLearnerIsErased') })).toContainText(
+    learners('drives', { count: 1 }),
+  );
+  await page.getByRole('button', { name: schoolPage('done') }).click();
+  await expect(page.getByText(readiness('nobodyIsOnTheListYet'))).toBeVisible();
 
   await tablet.goto('/');
   await expect(tablet.getByText('Your school has no learners yet.')).toBeVisible();
@@ -156,22 +169,24 @@ test('two people edit one learner: both are shown, and what each chose is kept',
 }) => {
   await signIn(page, school);
   await addLearner(page, 'Ravi Learner');
-  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByRole('link', { name: learners('edit') }).click();
   const { page: other, context } = await newDevice(browser, baseURL);
   await signIn(other, school);
   await other.goto(page.url());
-  await other.getByLabel('Phone').fill('0100 222 333');
-  await other.getByLabel('Notes').fill('Left-handed.');
-  await other.getByRole('button', { name: 'Save' }).click();
+  await other.getByLabel(learners('phone')).fill('0100 222 333');
+  await other.getByLabel(debrief('notes')).fill('Left-handed.');
+  await other.getByRole('button', { name: schoolPage('save') }).click();
   await expect(other.getByText('Left-handed.')).toBeVisible();
   await context.close();
 
-  await page.getByLabel('Phone').fill('0999 888 777');
-  await page.getByRole('button', { name: 'Save' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Somebody else has changed this learner meanwhile' });
+  await page.getByLabel(learners('phone')).fill('0999 888 777');
+  await page.getByRole('button', { name: schoolPage('save') }).click();
+  const dialog = page.getByRole('dialog', {
+    name: common('somebodyElseHasChangedWhatMeanwhile', { what: 'this learner' }),
+  });
   await expect(dialog.getByRole('row', { name: /Phone/ })).toContainText('0100 222 333');
   await dialog.getByRole('radio', { name: 'Notes: theirs' }).check();
-  await dialog.getByRole('button', { name: 'Save this' }).click();
+  await dialog.getByRole('button', { name: common('saveThis') }).click();
   await expect(page.getByText('Left-handed.')).toBeVisible();
   await expect(page.getByText('0999 888 777')).toBeVisible();
 });
@@ -189,44 +204,50 @@ test.describe('with the application kept on the device', () => {
     await addPerson(page, 'Next Person', email);
     await addLearner(page, 'Sol Learner');
     await startDrive(page);
-    await expect(page.getByText('all saved')).toBeVisible();
+    await expect(page.getByText(desk('allSaved'))).toBeVisible();
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready;
     });
     await page.reload();
-    await expect(page.getByText('all saved')).toBeVisible();
+    await expect(page.getByText(desk('allSaved'))).toBeVisible();
     await context.setOffline(true);
     await press(page, 'j', 'o', '1');
     await expect(page.getByText(/saved here, 1 waiting to send/)).toBeVisible();
     await page.goto('/account');
     await expect(page.getByText('1 entry is kept on this device')).toBeVisible();
     // Without a network the sign-out holds as well, and the server hears of it later.
-    await page.getByRole('button', { name: 'Sign out', exact: true }).first().click();
-    await page.getByRole('button', { name: 'Sign out all the same' }).click();
-    await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+    await page
+      .getByRole('button', { name: account('signOut'), exact: true })
+      .first()
+      .click();
+    await page.getByRole('button', { name: account('signOutAllTheSame') }).click();
+    await expect(page.getByRole('button', { name: account('signIn') })).toBeVisible();
     await page.goBack();
-    await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+    await expect(page.getByRole('button', { name: account('signIn') })).toBeVisible();
     await expect(page.getByText('Sol Learner')).toHaveCount(0);
     await context.setOffline(false);
     await page.reload();
-    await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+    await expect(page.getByRole('button', { name: account('signIn') })).toBeVisible();
     expect((await page.request.get('/api/session')).status()).toBe(401);
 
     await signInByForm(page, { email });
     await page.goto('/drive');
-    await expect(page.getByRole('button', { name: 'Start the drive' })).toBeVisible();
-    await expect(page.getByText('Under way on this device')).toHaveCount(0);
+    await expect(page.getByRole('button', { name: drives('startTheDrive') })).toBeVisible();
+    await expect(page.getByText(drives('underWayOnThisDevice'))).toHaveCount(0);
     await page.goto('/account');
-    await expect(page.getByText('Not sent yet')).toHaveCount(0);
-    await page.getByRole('button', { name: 'Sign out', exact: true }).first().click();
+    await expect(page.getByText(account('notSentYet'))).toHaveCount(0);
+    await page
+      .getByRole('button', { name: account('signOut'), exact: true })
+      .first()
+      .click();
 
     await signInByForm(page, school);
     await page.goto('/account');
-    await expect(page.getByText('Not sent yet')).toHaveCount(0);
+    await expect(page.getByText(account('notSentYet'))).toHaveCount(0);
     await page.goto('/drive');
-    await page.getByRole('link', { name: 'Go on with Sol' }).click();
-    await expect(page.getByText('14 of 15 left')).toBeVisible();
-    await expect(page.getByText('all saved')).toBeVisible();
+    await page.getByRole('link', { name: drives('goOnWithName', { name: 'Sol' }) }).click();
+    await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+    await expect(page.getByText(desk('allSaved'))).toBeVisible();
     await endDrive(page);
   });
 });
@@ -234,22 +255,28 @@ test.describe('with the application kept on the device', () => {
 test('a second factor is set up and asked for', async ({ page, school }) => {
   await signIn(page, school);
   await page.goto('/account');
-  await page.getByRole('button', { name: 'Set it up' }).click();
-  await page.getByLabel('Your password', { exact: true }).fill(password);
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: account('setItUp') }).click();
+  await page.getByLabel(account('yourPassword'), { exact: true }).fill(password);
+  await page.getByRole('button', { name: account('goOn') }).click();
   const secret = (await page.getByText(/^[A-Z2-7]{4}( [A-Z2-7]{1,4})+$/).innerText()).replaceAll(' ', '');
-  await page.getByLabel('Six digits').fill(authenticator.generate(secret));
-  await page.getByRole('button', { name: 'Turn it on' }).click();
-  await page.getByRole('button', { name: 'I have them' }).waitFor();
-  const codes = await page.getByRole('region', { name: 'Recovery codes' }).getByRole('listitem').allInnerTexts();
-  await page.getByRole('button', { name: 'I have them' }).click();
-  await page.getByRole('button', { name: 'Sign out', exact: true }).first().click();
-  await page.getByLabel('E-mail').fill(school.email);
-  await page.getByLabel('Password').fill(password);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByLabel('Six digits').fill(codes[0]!);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('navigation', { name: 'Main' }).waitFor();
+  await page.getByLabel(account('sixDigits')).fill(authenticator.generate(secret));
+  await page.getByRole('button', { name: account('turnItOn') }).click();
+  await page.getByRole('button', { name: account('iHaveThem') }).waitFor();
+  const codes = await page
+    .getByRole('region', { name: account('recoveryCodes') })
+    .getByRole('listitem')
+    .allInnerTexts();
+  await page.getByRole('button', { name: account('iHaveThem') }).click();
+  await page
+    .getByRole('button', { name: account('signOut'), exact: true })
+    .first()
+    .click();
+  await page.getByLabel(schoolPage('eMail')).fill(school.email);
+  await page.getByLabel(account('password')).fill(password);
+  await page.getByRole('button', { name: account('signIn') }).click();
+  await page.getByLabel(account('sixDigits')).fill(codes[0]!);
+  await page.getByRole('button', { name: account('signIn') }).click();
+  await page.getByRole('navigation', { name: shell('main') }).waitFor();
 });
 
 /** Everything of marks and answers that a page's device keeps, as text. */

@@ -1,3 +1,16 @@
+import { t as account } from '@jasperwren/words/account';
+import { t as briefing } from '@jasperwren/words/briefing';
+import { t as compare } from '@jasperwren/words/compare';
+import { t as debrief } from '@jasperwren/words/debrief';
+import { t as desk } from '@jasperwren/words/desk';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as learn } from '@jasperwren/words/learn';
+import { t as learners } from '@jasperwren/words/learners';
+import { t as questions } from '@jasperwren/words/questions';
+import { t as readinessWords } from '@jasperwren/words/readiness';
+import { t as result } from '@jasperwren/words/result';
+import { t as standardsWords } from '@jasperwren/words/standards';
+import { t as today } from '@jasperwren/words/today';
 /**
  * Takes one picture of each main view from the demo data, for docs/screenshots.
  * Run: npm run build && npm run pictures
@@ -14,8 +27,8 @@ async function signedIn(browser: Browser, address: string, colorScheme: 'light' 
   await page.clock.install();
   await page.goto('/sign-in');
   await page.getByRole('button', { name: 'brisa@ysmer-road.example' }).click();
-  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
-  await page.getByRole('heading', { name: 'Tests ahead' }).waitFor();
+  await page.getByRole('button', { name: account('signIn'), exact: true }).click();
+  await page.getByRole('heading', { name: today('testsAhead') }).waitFor();
   return page;
 }
 
@@ -29,9 +42,9 @@ async function standards(page: Page): Promise<void> {
   await page.goto('/standards');
   await page.getByRole('link', { name: 'Tarnavel board test' }).waitFor();
   await page.getByRole('link', { name: 'Tarnavel board test' }).click();
-  await page.getByRole('heading', { name: 'What fails you' }).waitFor();
+  await page.getByRole('heading', { name: standardsWords('whatFailsYou') }).waitFor();
   await take(page, 'standard');
-  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByRole('link', { name: learners('edit') }).click();
   await page.getByRole('listitem', { name: 'Limit Driving faults' }).waitFor();
   await take(page, 'standard-editor');
 }
@@ -50,17 +63,17 @@ async function estimated(page: Page): Promise<void> {
 
 async function readiness(page: Page): Promise<void> {
   await page.goto('/learners/ready');
-  await page.getByRole('heading', { name: 'Everybody' }).waitFor();
+  await page.getByRole('heading', { name: readinessWords('everybody') }).waitFor();
   await take(page, 'who-is-ready');
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
   await page
-    .getByText('From 6 of 20')
+    .getByText(briefing('fromDistanceWords', { distanceWords: '6 of 20' }))
     .or(page.getByText(/^From \d+ of 20 on/))
     .first()
     .waitFor();
   await take(page, 'readiness');
-  await page.getByRole('link', { name: 'Plan the lessons' }).click();
-  await page.getByRole('button', { name: 'Propose lessons' }).click();
+  await page.getByRole('link', { name: readinessWords('planTheLessons') }).click();
+  await page.getByRole('button', { name: readinessWords('proposeLessons') }).click();
   await page.getByText(/^(Keep the date|Move the test)\.$/).waitFor();
   await take(page, 'plan');
 }
@@ -71,7 +84,7 @@ async function checks(page: Page): Promise<void> {
   await take(page, 'checks');
   await page.getByRole('link', { name: 'Harkin Lowmayne' }).click();
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.getByRole('button', { name: 'Drill for ten minutes' }).click();
+  await page.getByRole('button', { name: learn('drillForTenMinutes') }).click();
   const find = page.getByText('where is the control');
   for (let i = 0; i < 17 && !(await find.isVisible()); i++) await passOver(page);
   await page.getByRole('button', { name: 'foot of the middle panel' }).click();
@@ -81,20 +94,20 @@ async function checks(page: Page): Promise<void> {
 
 /** Answers a card of the drill somehow, to reach the next. */
 async function passOver(page: Page): Promise<void> {
-  const show = page.getByRole('button', { name: 'Show the answer' });
-  const typed = page.getByLabel('Your answer, in a few words');
+  const show = page.getByRole('button', { name: questions('showTheAnswer') });
+  const typed = page.getByLabel(questions('yourAnswerInAFewWords'));
   if (await show.isVisible()) {
     await show.click();
-    await page.getByRole('button', { name: 'I said everything' }).click();
+    await page.getByRole('button', { name: questions('iSaidEverything') }).click();
     return;
   }
   if (await typed.isVisible()) {
     await typed.fill('.');
-    await page.getByRole('button', { name: 'Look it up' }).click();
+    await page.getByRole('button', { name: questions('lookItUp') }).click();
   } else {
     for (const step of await page.locator('article ol button').all()) await step.click();
   }
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: desk('goOn') }).click();
 }
 
 async function pictures(browser: Browser, address: string): Promise<void> {
@@ -105,20 +118,20 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await checks(page);
   await readiness(page);
   await page.goto('/');
-  await page.getByRole('heading', { name: 'Tests ahead' }).waitFor();
+  await page.getByRole('heading', { name: today('testsAhead') }).waitFor();
   await take(page, 'today');
-  await page.getByRole('link', { name: 'Learners' }).click();
+  await page.getByRole('link', { name: learners('learners') }).click();
   await page.getByRole('link', { name: 'Tavi Ormsund' }).waitFor();
   await take(page, 'learners');
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
   await page.getByText('Most marks:').waitFor();
   await take(page, 'learner');
-  await page.getByRole('link', { name: 'Drive with Tavi' }).click();
-  await page.getByRole('button', { name: 'Begin with the briefing' }).click();
-  await page.getByRole('heading', { name: 'Before you move' }).waitFor();
+  await page.getByRole('link', { name: learners('driveWithName', { name: 'Tavi' }) }).click();
+  await page.getByRole('button', { name: drives('beginWithTheBriefing') }).click();
+  await page.getByRole('heading', { name: drives('beforeYouMove') }).waitFor();
   await take(page, 'briefing');
-  await page.getByRole('button', { name: 'Move off' }).click();
-  await page.getByRole('button', { name: 'No time' }).click();
+  await page.getByRole('button', { name: briefing('moveOff') }).click();
+  await page.getByRole('button', { name: desk('noTime') }).click();
   await page.getByRole('timer').waitFor();
   for (const [minutes, keys] of [
     [3, 'mb1'],
@@ -152,11 +165,11 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.clock.fastForward(5 * 60_000);
   for (const key of ';gt1') await page.keyboard.press(key);
   await page.keyboard.press('End');
-  await page.getByRole('button', { name: 'End and see the verdict' }).click();
-  await page.getByRole('link', { name: 'Save the record' }).waitFor();
+  await page.getByRole('button', { name: desk('endAndSeeTheVerdict') }).click();
+  await page.getByRole('link', { name: result('saveTheRecord') }).waitFor();
   await take(page, 'verdict');
-  await page.getByRole('link', { name: 'Under another standard' }).click();
-  await page.getByRole('heading', { name: 'Under every standard' }).waitFor();
+  await page.getByRole('link', { name: result('underAnotherStandard') }).click();
+  await page.getByRole('heading', { name: compare('underEveryStandard') }).waitFor();
   await page.getByRole('link', { name: 'Graded marks' }).click();
   await page.getByRole('region', { name: 'Graded marks' }).waitFor();
   await take(page, 'comparison');
@@ -166,8 +179,8 @@ async function pictures(browser: Browser, address: string): Promise<void> {
     .getByRole('link', { name: /\d{4}$/ })
     .first()
     .click();
-  await page.getByRole('link', { name: 'Talk it through' }).click();
-  await page.getByText('Beside the last drives').waitFor();
+  await page.getByRole('link', { name: result('talkItThrough') }).click();
+  await page.getByText(debrief('besideTheLastDrives')).waitFor();
   await take(page, 'debrief');
 }
 

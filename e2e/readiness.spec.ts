@@ -1,3 +1,9 @@
+import { t as account } from '@jasperwren/words/account';
+import { t as common } from '@jasperwren/words/common';
+import { t as editor } from '@jasperwren/words/editor';
+import { t as learners } from '@jasperwren/words/learners';
+import { t as readiness } from '@jasperwren/words/readiness';
+import { t as shell } from '@jasperwren/words/shell';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import type { Page } from '@playwright/test';
@@ -17,8 +23,8 @@ test.describe('with the demo school', () => {
   async function open(page: Page, path: string): Promise<void> {
     await page.goto(`${demo.address}/sign-in`);
     await page.getByRole('button', { name: 'brisa@ysmer-road.example' }).click();
-    await page.getByRole('button', { name: 'Sign in', exact: true }).click();
-    await page.getByRole('navigation', { name: 'Main' }).waitFor();
+    await page.getByRole('button', { name: account('signIn'), exact: true }).click();
+    await page.getByRole('navigation', { name: shell('main') }).waitFor();
     await page.goto(`${demo.address}${path}`);
   }
 
@@ -29,8 +35,8 @@ test.describe('with the demo school', () => {
       ['Tavi Ormsund', 'Nearly', 'Safety questions at 90 %'],
       ['Lenka Brathmoor', 'Nearly', 'Without a mark yet'],
       ['Pim Odderstane', 'Nearly', 'Without a mark yet'],
-      ['Corvin Ashdellow', 'Not yet', 'Drive 2 mock tests in a row'],
-      ['Yselle Quarrick', 'Not yet', 'Drive 2 mock tests in a row'],
+      ['Corvin Ashdellow', editor('notYet'), 'Drive 2 mock tests in a row'],
+      ['Yselle Quarrick', editor('notYet'), 'Drive 2 mock tests in a row'],
       ['Harkin Lowmayne', 'Cannot say yet', 'more drive under test conditions'],
       ['Sunna Veltrey', 'Cannot say yet', '18 more minutes'],
     ] as const) {
@@ -48,14 +54,14 @@ test.describe('with the demo school', () => {
     await page.route(/readiness\.worker/, (route) => route.abort());
     await open(page, '/learners');
     await page.getByRole('link', { name: 'Yselle Quarrick' }).click();
-    await page.getByRole('link', { name: 'Ready?' }).click();
+    await page.getByRole('link', { name: learners('ready') }).click();
     await expect(page.getByRole('alert')).toContainText('The estimate could not be worked out');
     await page.goto(page.url().replace('readiness', 'plan'));
     await expect(page.getByRole('alert')).toContainText('What to expect could not be worked out');
     await page.unroute(/readiness\.worker/);
     // The first try has a worker that was made ahead, before the network was back.
     await expect(async () => {
-      await page.getByRole('button', { name: 'Try again' }).click({ timeout: 1000 });
+      await page.getByRole('button', { name: common('tryAgain') }).click({ timeout: 1000 });
       await expect(page.getByText('What is expected is no promise')).toBeVisible({ timeout: 4000 });
     }).toPass();
   });
@@ -65,7 +71,7 @@ test.describe('with the demo school', () => {
   }) => {
     await open(page, '/learners');
     await page.getByRole('link', { name: 'Yselle Quarrick' }).click();
-    await page.getByRole('link', { name: 'Ready?' }).click();
+    await page.getByRole('link', { name: learners('ready') }).click();
     const figure = page.getByRole('img', { name: /^Twenty test days: \d+ to \d+ of 20 would be passes$/ });
     await expect(figure).toBeVisible();
     await expect(page.getByText(/^About \d+ of 20 test days .* Behind it stand 7 drives\.$/)).toBeVisible();
@@ -75,12 +81,12 @@ test.describe('with the demo school', () => {
     await page.getByRole('slider', { name: /Known roads bring/ }).focus();
     await page.keyboard.press('Home');
     await expect(figure).not.toHaveAttribute('aria-label', before!);
-    await page.getByRole('button', { name: 'Back to your school’s figures' }).click();
+    await page.getByRole('button', { name: readiness('backToYourSchoolsFigures') }).click();
     await expect(figure).toHaveAttribute('aria-label', before!);
-    await page.getByLabel('Under').click();
+    await page.getByLabel(readiness('under')).click();
     await page.getByRole('option', { name: 'Graded marks' }).click();
     await expect(page.getByText(/of 3 set exercises/).first()).toBeVisible();
-    await page.getByRole('button', { name: 'In words for Yselle' }).click();
+    await page.getByRole('button', { name: readiness('inWordsForName', { name: 'Yselle' }) }).click();
     await expect(page.getByText(/^This is an estimate from a few drives, not a promise\./)).toBeVisible();
     await expect(figure).toHaveCount(0);
   });
@@ -88,9 +94,9 @@ test.describe('with the demo school', () => {
   test('a plan is proposed, changed, booked and handed to a calendar', async ({ page }) => {
     await open(page, '/learners');
     await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
-    await page.getByRole('link', { name: 'Ready?' }).click();
-    await page.getByRole('link', { name: 'Plan the lessons' }).click();
-    await page.getByRole('button', { name: 'Propose lessons' }).click();
+    await page.getByRole('link', { name: learners('ready') }).click();
+    await page.getByRole('link', { name: readiness('planTheLessons') }).click();
+    await page.getByRole('button', { name: readiness('proposeLessons') }).click();
     const lessons = page.getByRole('listitem', { name: /^\w+day \d+ \w+, \d\d:\d\d$/ });
     const proposed = await lessons.count();
     expect(proposed).toBeGreaterThan(3);
@@ -99,16 +105,16 @@ test.describe('with the demo school', () => {
     const first = await lessons.nth(0).locator('ul').innerText();
     await carry(page, page.getByRole('button', { name: /^Drag what/ }).first(), 'ArrowDown', [1, 2]);
     await expect(lessons.nth(1).locator('ul')).toHaveText(first.replace(/\n/g, ''));
-    await page.getByRole('button', { name: 'Book these lessons' }).click();
-    await expect(page.getByRole('button', { name: 'Book these lessons' })).toBeDisabled();
+    await page.getByRole('button', { name: readiness('bookTheseLessons') }).click();
+    await expect(page.getByRole('button', { name: readiness('bookTheseLessons') })).toBeDisabled();
     await page
       .getByRole('button', { name: /^Cancel / })
       .last()
       .click();
-    await page.getByRole('button', { name: 'Book these lessons' }).click();
+    await page.getByRole('button', { name: readiness('bookTheseLessons') }).click();
     await expect(lessons).toHaveCount(proposed - 1);
     const saving = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'Calendar file' }).click();
+    await page.getByRole('link', { name: readiness('calendarFile') }).click();
     const text = readFileSync(await (await saving).path(), 'utf8');
     // ical.js: an independent reader of RFC 5545.
     const events = new ICAL.Component(ICAL.parse(text) as []).getAllSubcomponents('vevent');
@@ -120,8 +126,8 @@ test.describe('with the demo school', () => {
 test('a plan names no day to book where too little was driven', async ({ page, school }) => {
   await signIn(page, school);
   await addLearner(page, 'Neva Learner');
-  await page.getByRole('link', { name: 'Ready?' }).click();
-  await page.getByRole('link', { name: 'Plan the lessons' }).click();
+  await page.getByRole('link', { name: learners('ready') }).click();
+  await page.getByRole('link', { name: readiness('planTheLessons') }).click();
   await expect(page.getByText(/^Too early to say when to take the test\. 3 more drives/)).toBeVisible();
   await expect(page.getByText(/^(Book a test|Keep the date|Move the test)\.$/)).toHaveCount(0);
 });
@@ -129,5 +135,5 @@ test('a plan names no day to book where too little was driven', async ({ page, s
 test('a school with nobody says so', async ({ page, school }) => {
   await signIn(page, school);
   await page.goto('/learners/ready');
-  await expect(page.getByText('Nobody is on the list yet.')).toBeVisible();
+  await expect(page.getByText(readiness('nobodyIsOnTheListYet'))).toBeVisible();
 });

@@ -1,3 +1,13 @@
+import { t as account } from '@jasperwren/words/account';
+import { t as briefing } from '@jasperwren/words/briefing';
+import { t as common } from '@jasperwren/words/common';
+import { t as compare } from '@jasperwren/words/compare';
+import { t as desk } from '@jasperwren/words/desk';
+import { t as editor } from '@jasperwren/words/editor';
+import { t as learners } from '@jasperwren/words/learners';
+import { t as questions } from '@jasperwren/words/questions';
+import { t as result } from '@jasperwren/words/result';
+import { t as standards } from '@jasperwren/words/standards';
 import type { Page } from '@playwright/test';
 import {
   addLearner,
@@ -26,10 +36,10 @@ test('a template is edited and published; a drive keeps the version it was marke
   await signIn(page, school);
   await beginStandard(page, 'Tally', 'Island test');
   await allow(page, 'Driving faults', 2);
-  await page.getByRole('button', { name: 'Publish', exact: true }).click();
+  await page.getByRole('button', { name: editor('publish'), exact: true }).click();
   await expect(page.getByRole('dialog')).toContainText('Limits, Driving faults, allowed');
   await expect(page.getByRole('dialog')).toContainText('2 (house default: Set by the school.)');
-  await page.getByRole('button', { name: 'Publish it' }).click();
+  await page.getByRole('button', { name: editor('publishIt') }).click();
   await expect(page.getByText('You fail with more than two driving faults in all.')).toBeVisible();
 
   await testUnder(page, 'Una Learner', 'Island test');
@@ -46,7 +56,7 @@ test('a template is edited and published; a drive keeps the version it was marke
 
   await page.goto('/standards');
   await page.getByRole('link', { name: 'Island test' }).click();
-  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByRole('link', { name: standards('edit') }).click();
   await allow(page, 'Driving faults', 1);
   await publishStandard(page);
   await expect(page.getByText('You fail with more than one driving fault in all.')).toBeVisible();
@@ -54,13 +64,13 @@ test('a template is edited and published; a drive keeps the version it was marke
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(verdict);
   await expect(page.getByText('Island test v1')).toBeVisible();
 
-  await page.getByRole('link', { name: 'Under another standard' }).click();
-  await page.getByLabel('Judge it under').click();
+  await page.getByRole('link', { name: result('underAnotherStandard') }).click();
+  await page.getByLabel(compare('judgeItUnder')).click();
   await page.getByRole('option', { name: 'Island test' }).click();
   await expect(page.getByRole('region', { name: 'Island test' }).last()).toContainText('Fail: two driving faults.');
   await page.goto('/standards');
   await page.getByRole('link', { name: 'Island test' }).click();
-  await page.getByRole('link', { name: 'What changed' }).click();
+  await page.getByRole('link', { name: standards('whatChanged') }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Driving faults, allowed' })).toContainText(
     '1 (house default',
   );
@@ -69,21 +79,23 @@ test('a template is edited and published; a drive keeps the version it was marke
 test('a contradiction is named and stands in the way of publishing', async ({ page, school }) => {
   await signIn(page, school);
   await beginStandard(page, 'Tally', 'Odd test');
-  const letter = page.getByRole('textbox', { name: 'Letter' }).first();
+  const letter = page.getByRole('textbox', { name: editor('letter') }).first();
   await letter.fill('S');
   await expect(page.getByText('There are two categories with the letter "S".')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Publish', exact: true })).toBeDisabled();
-  await page.getByRole('button', { name: 'Save the draft' }).click();
-  await expect(page.getByText('The draft is saved.')).toBeVisible();
+  await expect(page.getByRole('button', { name: editor('publish'), exact: true })).toBeDisabled();
+  await page.getByRole('button', { name: editor('saveTheDraft') }).click();
+  await expect(page.getByText(editor('theDraftIsSaved'))).toBeVisible();
   await page.reload();
   await expect(page.getByText('One contradiction stands')).toHaveCount(0);
-  await expect(page.getByText('1 contradiction stands in the way of publishing.')).toBeVisible();
+  await expect(
+    page.getByText(editor('countedInTheWayOfPublishing', { counted: '1 contradiction stands' })),
+  ).toBeVisible();
   await letter.fill('Q');
   await allow(page, 'Driving faults', 99);
-  await expect(page.getByText('Not saved yet.')).toBeVisible();
-  await page.getByRole('link', { name: 'Learners' }).click();
-  await expect(page.getByText('What you changed is not saved.')).toBeVisible();
-  await page.getByRole('button', { name: 'Stay' }).click();
+  await expect(page.getByText(editor('notSavedYet'))).toBeVisible();
+  await page.getByRole('link', { name: learners('learners') }).click();
+  await expect(page.getByText(common('whatYouWhatIsNotSaved', { what: 'changed' }))).toBeVisible();
+  await page.getByRole('button', { name: account('stay') }).click();
   await expect(page.getByRole('listitem', { name: 'Limit Driving faults' }).getByLabel('Allowed, marks')).toHaveValue(
     '99',
   );
@@ -94,9 +106,9 @@ test('categories are put in order by mouse and by keyboard', async ({ page, scho
   await beginStandard(page, 'Tally', 'Ordered test');
   const names = () =>
     page
-      .getByRole('textbox', { name: 'Category' })
+      .getByRole('textbox', { name: editor('category') })
       .evaluateAll((all) => all.slice(0, 3).map((input) => (input as HTMLInputElement).value));
-  expect(await names()).toEqual(['Safety checks', 'Set-up', 'Controls']);
+  expect(await names()).toEqual(['Safety checks', 'Set-up', questions('controls')]);
   const from = page.getByRole('button', { name: 'Move Safety checks' });
   await from.scrollIntoViewIfNeeded();
   await page.getByRole('button', { name: 'Move Controls' }).scrollIntoViewIfNeeded();
@@ -109,19 +121,19 @@ test('categories are put in order by mouse and by keyboard', async ({ page, scho
   await page.mouse.move(a.x + 20, a.y + 40, { steps: 4 });
   await page.mouse.move(b.x + 20, b.y + 30, { steps: 8 });
   await page.mouse.up();
-  await expect.poll(names).toEqual(['Set-up', 'Safety checks', 'Controls']);
+  await expect.poll(names).toEqual(['Set-up', 'Safety checks', questions('controls')]);
   await carry(page, page.getByRole('button', { name: 'Move Safety checks' }), 'ArrowUp', [2, 1]);
-  await expect.poll(names).toEqual(['Safety checks', 'Set-up', 'Controls']);
+  await expect.poll(names).toEqual(['Safety checks', 'Set-up', questions('controls')]);
 });
 
 test('a standard goes out as a file and comes in again; a broken file changes nothing', async ({ page, school }) => {
   await signIn(page, school);
   await page.goto('/standards/graded');
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Save as a file' }).click();
+  await page.getByRole('link', { name: standards('saveAsAFile') }).click();
   const file = await (await download).path();
   await page.goto('/standards');
-  const input = page.getByLabel('File of a marking standard');
+  const input = page.getByLabel(standards('fileOfAMarkingStandard'));
   await input.setInputFiles({
     name: 'broken.json',
     mimeType: 'application/json',
@@ -135,8 +147,8 @@ test('a standard goes out as a file and comes in again; a broken file changes no
   await input.setInputFiles(file);
   await expect(page.getByRole('heading', { level: 1, name: 'Graded marks' })).toBeVisible();
   await publishStandard(page);
-  await page.getByRole('button', { name: 'Retire' }).click();
-  await expect(page.getByText('Graded marks is retired; drives marked under it stay as they are.')).toBeVisible();
+  await page.getByRole('button', { name: standards('retire') }).click();
+  await expect(page.getByText(standards('nameIsRetiredDrivesMarkedUnder', { name: 'Graded marks' }))).toBeVisible();
 });
 
 test('the adviser proposes with a reason, keeps the answers, and leaves the grade to the person', async ({
@@ -171,11 +183,11 @@ test('the adviser proposes with a reason, keeps the answers, and leaves the grad
 test('the sheet of a real test is typed in, judged anew, and kept with the difference', async ({ page, school }) => {
   await signIn(page, school);
   await addLearner(page, 'Willa Learner');
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: 'Enter a real test' }).click();
-  await page.getByRole('spinbutton', { name: 'Day' }).click();
+  await page.getByRole('button', { name: desk('more') }).click();
+  await page.getByRole('menuitem', { name: learners('enterARealTest') }).click();
+  await page.getByRole('spinbutton', { name: account('day') }).click();
   await page.keyboard.type('04052026');
-  await page.getByLabel('Test centre').fill('Quay Street');
+  await page.getByLabel(learners('testCentre')).fill('Quay Street');
   await page.getByLabel('Official result').click();
   await page.getByRole('option', { name: 'Fail' }).click();
   await page.getByLabel('Category, item and grade').click();
@@ -194,6 +206,6 @@ test('the sheet of a real test is typed in, judged anew, and kept with the diffe
   await row.getByRole('link', { name: '4 May 2026' }).click();
   await page.getByRole('button', { name: 'Take it off the record' }).click();
   await expect(page.getByText('Willa has no drives yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: briefing('undo') }).click();
   await expect(row).toBeVisible();
 });

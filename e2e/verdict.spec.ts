@@ -1,3 +1,5 @@
+import { t as desk } from '@jasperwren/words/desk';
+import { t as result } from '@jasperwren/words/result';
 import { readFileSync } from 'node:fs';
 import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
 import { runCli } from './server';
@@ -19,15 +21,15 @@ test('striking a mark turns a fail into a pass, here and in the history', async 
   await expect(page.getByText(/Decided at 20:0\d by Signs and lights: traffic lights\./)).toBeVisible();
 
   await page.getByRole('button', { name: 'Strike Signs and lights: traffic lights' }).click();
-  await expect(page.getByRole('button', { name: 'Strike it' })).toBeDisabled();
-  await page.getByLabel('Reason').fill('The light was green: I looked at the other one.');
-  await page.getByRole('button', { name: 'Strike it' }).click();
+  await expect(page.getByRole('button', { name: result('strikeIt') })).toBeDisabled();
+  await page.getByLabel(result('reason')).fill('The light was green: I looked at the other one.');
+  await page.getByRole('button', { name: result('strikeIt') }).click();
   await expect(heading).toHaveText('Pass with one driving fault; 14 more would still have passed.');
   await expect(page.getByText('Struck: The light was green: I looked at the other one.')).toBeVisible();
 
   await minutes(page, 1);
   const saving = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Save the record' }).click();
+  await page.getByRole('link', { name: result('saveTheRecord') }).click();
   const file = await (await saving).path();
   expect(readFileSync(file, 'utf8')).toContain('"jasperwren-drive"');
   expect(runCli(server.dataDir, 'judge', file)).toContain('Pass with one driving fault');
@@ -54,7 +56,7 @@ test('a habit is asked about, and only a person makes it serious', async ({ page
   const heading = page.getByRole('heading', { level: 1 });
   await expect(heading).toContainText('Pass with four driving faults');
   await expect(page.getByText('Mirrors: before signalling, 4 times on one drive.')).toBeVisible();
-  await page.getByRole('button', { name: 'Make the last one a serious fault' }).click();
+  await page.getByRole('button', { name: result('makeTheLastOneAGrade', { grade: 'serious fault' }) }).click();
   await expect(heading).toHaveText('Fail: one serious fault.');
 });
 
@@ -66,17 +68,17 @@ test('a short drive has no verdict, and says what is missing', async ({ page, sc
   await minutes(page, 12);
   await press(page, ' ', 'End');
   await expect(page.getByText('It will stay without a verdict: 12 min driven, 30 min needed')).toBeVisible();
-  await page.getByRole('button', { name: 'Break it off' }).click();
-  await page.getByRole('button', { name: 'Weather or road' }).click();
-  await page.getByRole('button', { name: 'Unsafe weather' }).click();
+  await page.getByRole('button', { name: desk('breakItOff') }).click();
+  await page.getByRole('button', { name: desk('weatherOrRoad') }).click();
+  await page.getByRole('button', { name: desk('unsafeWeather') }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     'No verdict yet: the drive was broken off, one pin is not settled',
   );
   await expect(page.getByText('Broken off: Unsafe weather.')).toBeVisible();
-  await page.getByRole('link', { name: 'Settle the pin' }).click();
+  await page.getByRole('link', { name: result('settleThePin') }).click();
   await page.getByRole('timer').waitFor();
   await press(page, ';', 'p', 'l', '1');
-  await page.getByRole('link', { name: 'The drive has ended: see the verdict' }).click();
-  await expect(page.getByRole('heading', { name: 'Marks in order' })).toBeVisible();
+  await page.getByRole('link', { name: desk('theDriveHasEndedSeeThe') }).click();
+  await expect(page.getByRole('heading', { name: result('marksInOrder') })).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Speed: over the limit' })).toContainText(/12:0\d/);
 });

@@ -1,3 +1,8 @@
+import { t as briefing } from '@jasperwren/words/briefing';
+import { t as debrief } from '@jasperwren/words/debrief';
+import { t as desk } from '@jasperwren/words/desk';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as result } from '@jasperwren/words/result';
 import type { Page } from '@playwright/test';
 import { addLearner, endDrive, expect, minutes, press, signIn, test, testUnder } from './fixtures';
 
@@ -6,8 +11,8 @@ const step = (page: Page, name: string) => page.getByRole('listitem', { name, ex
 
 async function beginWithBriefing(page: Page): Promise<void> {
   await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: 'Begin with the briefing' }).click();
-  await page.getByRole('heading', { name: 'Before you move' }).waitFor();
+  await page.getByRole('button', { name: drives('beginWithTheBriefing') }).click();
+  await page.getByRole('heading', { name: briefing('beforeYouMove') }).waitFor();
 }
 
 test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ page, school }) => {
@@ -15,12 +20,18 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await signIn(page, school);
   await addLearner(page, 'Wilma Learner');
   await beginWithBriefing(page);
-  await expect(page.getByRole('complementary', { name: 'What to say' })).toContainText('Keep to the left');
+  await expect(page.getByRole('complementary', { name: briefing('whatToSay') })).toContainText('Keep to the left');
   await page.getByRole('button', { name: 'Documents: done' }).click();
   await page.getByRole('button', { name: 'Leave out Who rides along' }).click();
-  await step(page, 'Who rides along').getByRole('button', { name: 'Not needed today' }).click();
-  await expect(step(page, 'Eyesight')).toContainText('From 20 m (21.9 yd), 20.5 m (22.4 yd) for an older, wider plate');
-  await step(page, 'Eyesight').getByRole('button', { name: 'Read it with glasses' }).click();
+  await step(page, 'Who rides along')
+    .getByRole('button', { name: briefing('notNeededToday') })
+    .click();
+  await expect(step(page, briefing('eyesight'))).toContainText(
+    'From 20 m (21.9 yd), 20.5 m (22.4 yd) for an older, wider plate',
+  );
+  await step(page, briefing('eyesight'))
+    .getByRole('button', { name: briefing('readItWithGlasses') })
+    .click();
   const seat = step(page, 'In the driving seat');
   await seat.getByRole('button', { name: 'Head restraint' }).click();
   await seat.getByRole('button', { name: 'In the driving seat: done' }).click();
@@ -30,7 +41,7 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await expect(page.getByText('Every step is done.')).toBeVisible();
   // Standing at the kerb costs no time of the test.
   await minutes(page, 7);
-  await page.getByRole('button', { name: 'Move off' }).click();
+  await page.getByRole('button', { name: briefing('moveOff') }).click();
   await expect(page.getByRole('timer')).toContainText(/^0:0/);
 
   await press(page, 'PageDown');
@@ -49,9 +60,9 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await press(page, 'ArrowUp', 'ArrowRight', 'ArrowLeft');
   await minutes(page, 3);
   await press(page, '=');
-  await page.getByRole('button', { name: 'Finish it' }).click();
+  await page.getByRole('button', { name: desk('finishIt') }).click();
   await press(page, '0');
-  await page.getByRole('button', { name: 'Toilet' }).click();
+  await page.getByRole('button', { name: desk('toilet') }).click();
   await minutes(page, 10);
   await press(page, '0');
   await press(page, 'PageUp', 'PageDown');
@@ -67,7 +78,7 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await expect(heading).toContainText('Pass with four driving faults');
   await expect(page.getByText('41 min driven, 16 min of them independent.')).toBeVisible();
   for (const words of [
-    '4 of 5 steps of the briefing done.',
+    result('doneOfCountStepsOfThe', { done: '4', count: 5 }),
     'Who rides along left out: Not needed today.',
     'Eyesight: With glasses or lenses.',
     'In the driving seat: Missed: Head restraint.',
@@ -77,18 +88,18 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await expect(page.getByText(/^Bay park: 3:0\d min, 1 movement, 1 correction, 1 look\.$/)).toBeVisible();
   await expect(page.getByText(/^Paused at 25:0\d for 10:0\d min: toilet\.$/)).toBeVisible();
 
-  await page.getByRole('link', { name: 'Talk it through' }).click();
+  await page.getByRole('link', { name: result('talkItThrough') }).click();
   await expect(page.getByText(/^Bay park: driven without a mark\.$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Mark as talked through' }).click();
-  await expect(page.getByRole('button', { name: 'Talked through' })).toBeDisabled();
+  await page.getByRole('button', { name: debrief('markAsTalkedThrough') }).click();
+  await expect(page.getByRole('button', { name: debrief('talkedThrough') })).toBeDisabled();
 });
 
 test('failing the eyesight check ends the test before it starts', async ({ page, school }) => {
   await signIn(page, school);
   await addLearner(page, 'Xaver Learner');
   await beginWithBriefing(page);
-  await page.getByRole('button', { name: 'Could not read it' }).click();
-  await page.getByRole('button', { name: 'End the test' }).click();
+  await page.getByRole('button', { name: briefing('couldNotReadIt') }).click();
+  await page.getByRole('button', { name: briefing('endTheTest') }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Fail');
   await expect(page.getByText(/eyesight/i).first()).toBeVisible();
 });
@@ -99,7 +110,7 @@ test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3
   await testUnder(page, 'Zora Learner', 'Graded marks');
   await beginWithBriefing(page);
   await page.getByRole('button', { name: 'Documents: done' }).click();
-  await page.getByRole('button', { name: 'Read it', exact: true }).click();
+  await page.getByRole('button', { name: briefing('readIt'), exact: true }).click();
   await page.getByRole('button', { name: 'In the driving seat: all right' }).click();
   // Three wrong answers on rules and signs are free, the fourth costs a mark; one of the six hand signals is wrong.
   const oral = step(page, 'Questions at rest');
@@ -117,7 +128,7 @@ test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3
     if (!(await oral.getByRole('listitem').first().isVisible())) break;
   }
   await expect(page.getByText('Every step is done.')).toBeVisible();
-  await page.getByRole('button', { name: 'Move off' }).click();
+  await page.getByRole('button', { name: briefing('moveOff') }).click();
   await page.getByRole('timer').waitFor();
   for (const [category, item] of ['mo', 'kg', 'jo', 'js', 'rl', 'pl', 'gt', 'ib', 'cp', 'th', 'ad'] as const) {
     await minutes(page, 3);
@@ -129,20 +140,20 @@ test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3
 });
 
 for (const [button, reason, outcome] of [
-  ['I stop it for safety', 'Too much help needed', 'Fail'],
-  ['The car', 'Breakdown', 'No verdict yet'],
+  [desk('iStopItForSafety'), desk('tooMuchHelpNeeded'), 'Fail'],
+  [desk('theCar'), desk('breakdown'), 'No verdict yet'],
 ] as const) {
   test(`a test broken off for “${reason}” ends as “${outcome}”`, async ({ page, school }) => {
     await page.clock.install();
     await signIn(page, school);
     await addLearner(page, 'Abel Learner');
     await beginWithBriefing(page);
-    await page.getByRole('button', { name: 'Move off' }).click();
-    await page.getByRole('button', { name: 'No time' }).click();
+    await page.getByRole('button', { name: briefing('moveOff') }).click();
+    await page.getByRole('button', { name: briefing('noTime') }).click();
     await page.getByRole('timer').waitFor();
     await minutes(page, 9);
     await press(page, 'j', 'o', '1', 'End');
-    await page.getByRole('button', { name: 'Break it off' }).click();
+    await page.getByRole('button', { name: desk('breakItOff') }).click();
     await page.getByRole('button', { name: button }).click();
     await page.getByRole('button', { name: reason }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(outcome);
