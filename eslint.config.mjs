@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
+import i18next from 'eslint-plugin-i18next';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
@@ -21,6 +22,33 @@ export default ts.config(
     },
   },
   { files: ['packages/web/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
+  {
+    // What a person reads stands in packages/words.
+    files: ['packages/web/src/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    plugins: { i18next },
+    rules: {
+      'i18next/no-literal-string': [
+        'error',
+        {
+          mode: 'jsx-only',
+          'jsx-attributes': {
+            include: [
+              '^title$',
+              '^label$',
+              '^aria-label$',
+              '^alt$',
+              '^placeholder$',
+              '^helperText$',
+              '^what$',
+              '^action$',
+            ],
+          },
+          words: { exclude: ['^[^A-Za-z]*$', '^[A-Z]$', '^Jasperwren$'] },
+        },
+      ],
+    },
+  },
   { files: ['**/*.test.ts', 'e2e/**'], rules: { '@typescript-eslint/no-unsafe-assignment': 'off' } },
   { files: ['packages/{server,cli}/src/main.ts', 'bench/**', 'scripts/**'], rules: { 'no-console': 'off' } },
   { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },

@@ -37,27 +37,27 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: account('signIn') }).waitFor();
     await expectNoHarm(page, 'sign-in');
     await signIn(page, school);
-    await page.getByText('Your school has no learners yet.').waitFor();
+    await page.getByText('No learners yet.').waitFor();
     await expectNoHarm(page, 'Today, empty');
     await page.goto('/learners/new');
-    await page.getByRole('button', { name: learners('addTheLearner') }).click();
-    await page.getByText('Write the learner’s name.').waitFor();
+    await page.getByRole('button', { name: learners('addLearner') }).click();
+    await page.getByText('Enter the learner’s name.').waitFor();
     await expectNoHarm(page, 'a learner with errors');
     await addLearner(page, 'Mona Learner');
     await expectNoHarm(page, 'a learner without drives');
     const learner = page.url();
     await page.goto('/drive');
-    await page.getByRole('button', { name: drives('startTheDrive') }).click();
+    await page.getByRole('button', { name: drives('startMockTest') }).click();
     await expectNoHarm(page, 'starting a drive');
     await page.goto(learner);
-    await page.getByRole('link', { name: /^Drive with/ }).click();
-    await page.getByRole('button', { name: drives('beginWithTheBriefing') }).click();
-    await page.getByRole('heading', { name: briefing('beforeYouMove') }).waitFor();
-    await page.getByRole('button', { name: briefing('leaveOutStep', { step: 'Documents' }) }).click();
+    await page.getByRole('link', { name: /^Start mock test/ }).click();
+    await page.getByRole('button', { name: drives('startWithBriefing') }).click();
+    await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
+    await page.getByRole('button', { name: briefing('skipStep', { step: 'Documents' }) }).click();
     await page.getByRole('button', { name: briefing('couldNotReadIt') }).click();
     await expectNoHarm(page, 'the briefing');
     await page.getByRole('button', { name: briefing('endTheTest') }).click();
-    await page.getByRole('heading', { name: result('marksInOrder') }).waitFor();
+    await page.getByRole('heading', { name: result('faultsInOrder') }).waitFor();
     await page.goto(learner);
     await startDrive(page);
     await minutes(page, 3);
@@ -67,7 +67,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectNoHarm(page, 'the desk, a category');
     await press(page, 'Escape', ';');
     await expectNoHarm(page, 'the desk, settling');
-    await page.getByRole('button', { name: /^Junctions: looking, driving fault/ }).click();
+    await page.getByRole('button', { name: /^Junctions: observation, driving fault/ }).click();
     await expectNoHarm(page, 'the desk, a mark');
     await press(page, '-');
     await expectNoHarm(page, 'the desk, the adviser');
@@ -81,26 +81,26 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await minutes(page, 35);
     await endDrive(page);
     await page
-      .getByRole('button', { name: /^How bad was/ })
+      .getByRole('button', { name: /^Suggest grade/ })
       .first()
       .click();
     await expectNoHarm(page, 'the verdict');
     await minutes(page, 1);
-    await page.getByRole('link', { name: result('talkItThrough') }).click();
+    await page.getByRole('link', { name: result('debrief') }).click();
     await page.getByRole('button', { name: debrief('shareWithName', { name: 'Mona' }) }).click();
-    await page.getByText(debrief('noLinkHasBeenMadeYet')).waitFor();
-    await expectNoHarm(page, debrief('theDebrief'));
-    await page.getByRole('link', { name: debrief('backToTheMarks') }).click();
-    await page.getByRole('link', { name: result('underAnotherStandard') }).click();
+    await page.getByText(debrief('noShareLinks')).waitFor();
+    await expectNoHarm(page, debrief('debrief'));
+    await page.getByRole('link', { name: debrief('backToTheResult') }).click();
+    await page.getByRole('link', { name: result('compareStandards') }).click();
     await page.getByRole('heading', { name: compare('underEveryStandard') }).waitFor();
     await expectNoHarm(page, 'the comparison');
     await page.goto('/standards');
     await page.getByRole('link', { name: 'Timed yard' }).waitFor();
     await expectNoHarm(page, shell('standards'));
     await page.goto('/standards/timed-yard');
-    await page.getByRole('button', { name: standards('makeYourOwnFromIt') }).click();
-    await page.getByRole('button', { name: standards('beginTheDraft') }).click();
-    await page.getByRole('button', { name: /items of Slope/ }).click();
+    await page.getByRole('button', { name: standards('copyAndEdit') }).click();
+    await page.getByRole('button', { name: standards('createDraft') }).click();
+    await page.getByRole('button', { name: /fault types of Slope/ }).click();
     await page
       .getByRole('textbox', { name: editor('letter') })
       .first()
@@ -108,44 +108,44 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByText('There are two categories').waitFor();
     await expectNoHarm(page, 'the editor');
     await page.goto('/standards/timed-yard');
-    await page.getByRole('heading', { name: standards('whatFailsYou') }).waitFor();
+    await page.getByRole('heading', { name: standards('whatFailsTheTest') }).waitFor();
     await expectNoHarm(page, learners('standardStandard', { standard: 'a' }));
     await page.goto(`${learner}/sheet`);
-    await page.getByLabel('Category, item and grade').fill('la1');
+    await page.getByLabel('Area, fault and grade').fill('la1');
     await page.getByRole('button', { name: /^One driving fault more/ }).waitFor();
     await expectNoHarm(page, 'a result sheet');
     await page.goto('/');
-    await page.getByRole('heading', { name: today('drivenLast') }).waitFor();
+    await page.getByRole('heading', { name: today('recentMockTests') }).waitFor();
     await expectNoHarm(page, shell('today'));
     await page.goto('/learners');
     await page.getByRole('link', { name: 'Mona Learner' }).waitFor();
     await expectNoHarm(page, learners('learners'));
     await page.goto(learner);
-    await page.getByText('Most marks:').waitFor();
+    await page.getByText('Most faults:').waitFor();
     await expectNoHarm(page, 'a learner with drives');
     for (const [address, heading] of [
-      ['/learners/ready', readiness('everybody')],
-      [`${learner}/readiness`, readiness('whatWouldChangeIt')],
-      [`${learner}/plan`, readiness('whatToExpect')],
+      ['/learners/ready', readiness('allLearners')],
+      [`${learner}/readiness`, readiness('whatWouldHelpMost')],
+      [`${learner}/plan`, readiness('forecast')],
       ['/school', schoolPage('people')],
-      ['/school/audit', schoolPage('whoDidWhat')],
-      ['/checks', questions('forgottenMost')],
+      ['/school/audit', schoolPage('activityLog')],
+      ['/checks', questions('missedMost')],
       ['/checks/questions/hand.behind-left', questions('keyPoints')],
       ['/checks/questions/new', questions('keyPoints')],
       ['/checks/cars', 'Tarrel hatchback'],
       ['/checks/cars/new', questions('controls')],
-      ['/checks/safe', questions('stretchesToLearnFrom')],
+      ['/checks/safe', questions('roadsToLearnFrom')],
       [learner.replace('/learners/', '/checks/learners/'), questions('askAloud')],
     ] as const) {
       await page.goto(address);
       await page.getByRole('heading', { name: heading }).waitFor();
       await expectNoHarm(page, address);
     }
-    await page.getByRole('button', { name: learn('drillForTenMinutes') }).click();
+    await page.getByRole('button', { name: learn('practiseFor10Minutes') }).click();
     await page.getByRole('button', { name: questions('showTheAnswer') }).click();
     await expectNoHarm(page, 'a card of the drill');
     await page.goto('/account');
-    await page.getByRole('heading', { name: account('thisDevice') }).waitFor();
+    await page.getByRole('heading', { name: account('thisDevice2') }).waitFor();
     await expectNoHarm(page, shell('account'));
   });
 }

@@ -3,7 +3,6 @@ import { t as desk } from '@jasperwren/words/desk';
 import { t as learners } from '@jasperwren/words/learners';
 import { t as result } from '@jasperwren/words/result';
 import { t as shell } from '@jasperwren/words/shell';
-import { t as today } from '@jasperwren/words/today';
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { extractText, getDocumentProxy } from 'unpdf';
@@ -24,48 +23,48 @@ test('a drive is talked through, printed on two sheets, shared by a link and tak
   await press(page, 'k', 'e', '1', 'l', 'l', '2');
   await minutes(page, 20);
   await endDrive(page);
-  await page.getByLabel(result('forInstructorsOnly')).fill('Was near tears; go gently.');
-  await page.getByRole('button', { name: result('keep') }).click();
-  await page.getByRole('link', { name: result('talkItThrough') }).click();
+  await page.getByLabel(result('privateNoteInstructorsOnly')).fill('Was near tears; go gently.');
+  await page.getByRole('button', { name: result('saveNote') }).click();
+  await page.getByRole('link', { name: result('debrief') }).click();
 
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: one serious fault.');
-  await expect(page.getByText('Without it: pass with one driving fault')).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 serious fault.');
+  await expect(page.getByText('Without that fault: pass, 1 of 15 driving faults.')).toBeVisible();
   await expect(page.getByRole('listitem', { name: /Signs and lights: traffic lights, serious fault/ })).toContainText(
-    'it decided the drive',
+    'this fault failed the test',
   );
   await expect(page.getByText('near tears')).toHaveCount(0);
   await page.getByRole('combobox', { name: debrief('workOnPart', { part: 'first' }) }).click();
   await page.getByRole('option', { name: 'Controls: engine stopped' }).click();
-  await page.getByRole('button', { name: debrief('markAsTalkedThrough') }).click();
+  await page.getByRole('button', { name: debrief('markAsDebriefed') }).click();
   await minutes(page, 1);
 
   const pdf = await getDocumentProxy(new Uint8Array(await page.pdf({ preferCSSPageSize: true })));
   expect(pdf.numPages).toBe(2);
   const { text } = await extractText(pdf, { mergePages: true });
-  expect(text).toContain('Fail: one serious fault.');
+  expect(text).toContain('Fail: 1 serious fault.');
   expect(text).toContain('Controls: engine stopped');
   expect(text).not.toContain('near tears');
   expect(text).not.toContain(learners('learners'));
 
   await page.getByRole('button', { name: debrief('shareWithName', { name: 'Cleo' }) }).click();
-  await page.getByRole('button', { name: debrief('makeALink') }).click();
+  await page.getByRole('button', { name: debrief('createLink') }).click();
   const address = await page.getByLabel(debrief('copyItNowItIsNot')).inputValue();
   const stranger = await browser.newContext();
   const reader = await stranger.newPage();
   await reader.goto(address);
-  await expect(reader.getByRole('heading', { level: 1 })).toHaveText('Fail: one serious fault.');
+  await expect(reader.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 serious fault.');
   await expect(reader.getByText('near tears')).toHaveCount(0);
   await expect(reader.getByRole('navigation')).toHaveCount(0);
-  await page.getByRole('button', { name: debrief('takeItBack') }).click();
-  await expect(page.getByText(/taken back/)).toBeVisible();
+  await page.getByRole('button', { name: debrief('revokeLink') }).click();
+  await expect(page.getByText(/revoked/)).toBeVisible();
   await reader.reload();
-  await expect(reader.getByRole('heading', { name: debrief('thisLinkDoesNotLeadAnywhere') })).toBeVisible();
+  await expect(reader.getByRole('heading', { name: debrief('thisLinkHasExpiredAskYour') })).toBeVisible();
   await stranger.close();
 
   await page.goto(learner);
   await page.getByRole('link', { name: /\d{4}$/ }).click();
   const saving = page.waitForEvent('download');
-  await page.getByRole('link', { name: result('saveAsCSV') }).click();
+  await page.getByRole('link', { name: result('downloadCSV') }).click();
   // papaparse: an independent reader of RFC 4180.
   const file = readFileSync(await (await saving).path(), 'utf8');
   const { data, errors } = Papa.parse<Record<string, string>>(file.trim(), { header: true });
@@ -87,20 +86,20 @@ test('Today names the drive that was not talked through, and forgets it once it 
   await press(page, 'j', 'o', '1', ' ');
   await allSaved(page);
   await endDrive(page);
-  await expect(page.getByRole('link', { name: result('talkItThrough') })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: result('debrief') })).toHaveCount(0);
   await minutes(page, 1);
   await page.getByRole('link', { name: shell('today') }).click();
-  await expect(page.getByText(/Dora Learner.*1 pin to settle; until then there is no verdict/)).toBeVisible();
-  await page.getByRole('link', { name: today('settle') }).click();
+  await expect(page.getByText(/Dora Learner.*sort out 1 pin to get the result/)).toBeVisible();
+  await page.getByRole('link', { name: /^Name pin:/ }).click();
   await page.getByRole('timer').waitFor();
   await press(page, ';', 'r', 'l', '1');
   await minutes(page, 1);
-  await page.getByRole('link', { name: desk('theDriveHasEndedSeeThe') }).click();
+  await page.getByRole('link', { name: desk('theMockTestHasEndedSee') }).click();
   await page.getByRole('link', { name: shell('today') }).click();
-  await expect(page.getByText(/Dora Learner.*: not talked through yet/)).toBeVisible();
-  await page.getByRole('link', { name: result('talkItThrough') }).click();
-  await page.getByRole('button', { name: debrief('markAsTalkedThrough') }).click();
+  await expect(page.getByText(/Dora Learner.*not debriefed yet/)).toBeVisible();
+  await page.getByRole('link', { name: result('debrief') }).click();
+  await page.getByRole('button', { name: debrief('markAsDebriefed') }).click();
   await minutes(page, 1);
   await page.getByRole('link', { name: shell('today') }).click();
-  await expect(page.getByText(/not talked through yet/)).toHaveCount(0);
+  await expect(page.getByText(/not debriefed yet/)).toHaveCount(0);
 });

@@ -22,15 +22,15 @@ test('two devices mark one drive: both logs merge, who marked what is kept, and 
   const email = `una-${school.email}`;
   await addPerson(page, observer, email);
   await addLearner(page, 'Bram Learner');
-  await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByLabel(drives('whoElseMarks')).fill('Una');
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByLabel(drives('secondMarker')).fill('Una');
   await page.getByRole('option', { name: observer }).click();
-  await page.getByRole('button', { name: drives('startTheDrive') }).click();
+  await page.getByRole('button', { name: drives('startMockTest') }).click();
   await page.getByRole('timer').waitFor();
   await page.getByText(desk('allSaved')).waitFor();
 
   const { page: back, context } = await secondDevice(browser, email);
-  await back.getByRole('link', { name: /^Go on: Bram Learner/ }).click();
+  await back.getByRole('link', { name: /^Continue: Bram Learner/ }).click();
   await back.getByRole('timer').waitFor();
   // The observer's clock is the drive's, whatever the two devices think of the time.
   const seconds = async (on: typeof page) => {
@@ -44,13 +44,13 @@ test('two devices mark one drive: both logs merge, who marked what is kept, and 
 
   await press(page, 'l', 'l', '1');
   await press(back, 'l', 'l', '2', 'c', 'p', '1');
-  await expect(page.getByRole('button', { name: desk('countedToSettle', { counted: '1 thing' }) })).toBeVisible();
+  await expect(page.getByRole('button', { name: desk('countedToSortOut', { counted: '1 thing' }) })).toBeVisible();
   // One fault seen by two, the graver for the time being, and one seen by the observer alone.
   await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
-  await expect(page.getByText(desk('pastTheLimit'))).toBeVisible();
+  await expect(page.getByText(desk('overTheLimit'))).toBeVisible();
   await press(page, ';');
-  await page.getByRole('button', { name: desk('countedToSettle', { counted: '1 thing' }) }).click();
-  const double = page.getByRole('listitem').filter({ hasText: 'marked twice?' });
+  await page.getByRole('button', { name: desk('countedToSortOut', { counted: '1 thing' }) }).click();
+  const double = page.getByRole('listitem').filter({ hasText: 'same fault recorded twice?' });
   await expect(double).toContainText('by you');
   await expect(double).toContainText(`by ${observer}`);
   await double.getByRole('button', { name: /^Keep the driving of/ }).click();

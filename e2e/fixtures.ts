@@ -87,14 +87,14 @@ export async function signIn(page: Page, { email }: Account): Promise<void> {
 export async function addLearner(page: Page, name: string): Promise<void> {
   await page.goto('/learners/new');
   await page.getByLabel(editor('name')).fill(name);
-  await page.getByRole('button', { name: learners('addTheLearner') }).click();
+  await page.getByRole('button', { name: learners('addLearner') }).click();
   await page.getByRole('heading', { level: 1, name }).waitFor();
 }
 
 /** Starts a drive from the learner's page, which must be open. */
 export async function startDrive(page: Page): Promise<void> {
-  await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: drives('startTheDrive') }).click();
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startMockTest') }).click();
   await page.getByRole('timer').waitFor();
 }
 
@@ -128,8 +128,8 @@ export async function minutes(page: Page, n: number): Promise<void> {
 /** Ends the drive on the desk and waits for the verdict. */
 export async function endDrive(page: Page): Promise<void> {
   await page.keyboard.press('End');
-  await page.getByRole('button', { name: desk('endAndSeeTheVerdict') }).click();
-  await page.getByRole('heading', { name: result('marksInOrder') }).waitFor();
+  await page.getByRole('button', { name: desk('endAndSeeResult') }).click();
+  await page.getByRole('heading', { name: result('faultsInOrder') }).waitFor();
 }
 
 /** Lets the page send what waits, and says whether it did. */
@@ -142,25 +142,34 @@ export async function allSaved(page: Page): Promise<void> {
 export async function beginStandard(page: Page, template: string, name: string): Promise<void> {
   await page.getByRole('link', { name: shell('standards') }).click();
   await page.getByRole('link', { name: template }).click();
-  await page.getByRole('button', { name: standards('makeYourOwnFromIt') }).click();
+  await page.getByRole('button', { name: standards('copyAndEdit') }).click();
   await page.getByRole('textbox', { name: editor('name') }).fill(name);
-  await page.getByRole('button', { name: standards('beginTheDraft') }).click();
+  await page.getByRole('button', { name: standards('createDraft') }).click();
   await page.getByRole('heading', { level: 1, name }).waitFor();
 }
 
 /** Publishes the draft that is open. */
 export async function publishStandard(page: Page): Promise<void> {
   await page.getByRole('button', { name: editor('publish'), exact: true }).click();
-  await page.getByRole('button', { name: editor('publishIt') }).click();
-  await page.getByRole('heading', { name: standards('whatFailsYou') }).waitFor();
+  await page.getByRole('button', { name: editor('publish') }).click();
+  await page.getByRole('heading', { name: standards('whatFailsTheTest') }).waitFor();
 }
 
 /** Adds a learner who is to be tested under this standard; the learner's page is open then. */
 export async function testUnder(page: Page, learner: string, standard: string): Promise<void> {
   await addLearner(page, learner);
-  await page.getByRole('link', { name: learners('edit') }).click();
+  await fromMore(page, learners('edit'));
   await page.getByLabel(drives('markingStandard')).click();
   await page.getByRole('option', { name: standard }).click();
   await page.getByRole('button', { name: learners('save') }).click();
-  await page.getByRole('link', { name: /^Drive with/ }).waitFor();
+  await page.getByRole('link', { name: /^Start mock test/ }).waitFor();
+}
+
+/** Chooses what stands behind "More" on the page of a learner. */
+export async function fromMore(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole('main')
+    .getByRole('button', { name: learners('more') })
+    .click();
+  await page.getByRole('menuitem', { name }).click();
 }

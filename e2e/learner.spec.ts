@@ -2,12 +2,12 @@ import { t as learn } from '@jasperwren/words/learn';
 import { t as learners } from '@jasperwren/words/learners';
 import { t as questions } from '@jasperwren/words/questions';
 import type { Page } from '@playwright/test';
-import { addLearner, expect, signIn, test } from './fixtures';
+import { addLearner, expect, signIn, test, fromMore } from './fixtures';
 
 /** A learner's own device, signed in by a code that the instructor reads out. */
 async function letIn(page: Page, device: Page): Promise<void> {
-  await page.getByRole('link', { name: learners('safetyQuestions') }).click();
-  await page.getByRole('button', { name: questions('codeForNow') }).click();
+  await fromMore(page, learners('safetyQuestions'));
+  await page.getByRole('button', { name: questions('createCode') }).click();
   const code = await page.getByRole('status').filter({ hasText: '/learn' }).locator('b').innerText();
   await device.goto('/learn');
   await device.getByLabel(learn('code')).fill(code.toLowerCase());
@@ -43,30 +43,30 @@ test.describe('on a phone', () => {
 
     await context.setOffline(true);
     await device.reload();
-    await device.getByRole('button', { name: learn('drillForTenMinutes') }).click();
+    await device.getByRole('button', { name: learn('practiseFor10Minutes') }).click();
     for (let i = 0; i < 2; i++) {
       await device.getByRole('button', { name: questions('showTheAnswer') }).click();
-      await device.getByRole('button', { name: questions('iSaidEverything') }).click();
+      await device.getByRole('button', { name: questions('iSaidAllOfIt') }).click();
     }
     await device.getByRole('button', { name: questions('showTheAnswer') }).click();
-    await device.getByRole('button', { name: questions('iDidNotKnowIt') }).click();
-    await device.getByRole('button', { name: questions('stopHere') }).click();
-    await expect(device.getByText(learn('countedKeptOnThisDeviceUntil', { counted: '3 answers are' }))).toBeVisible();
+    await device.getByRole('button', { name: questions('iDidNotKnow') }).click();
+    await device.getByRole('button', { name: questions('stop') }).click();
+    await expect(device.getByText(learn('countedSavedOnThisDeviceUntil', { counted: '3 answers are' }))).toBeVisible();
     const sent = device.waitForResponse(
       (answer) => answer.url().endsWith('/api/me/reviews') && answer.request().method() === 'POST',
     );
     await context.setOffline(false);
     await device.reload();
     expect((await sent).ok()).toBe(true);
-    await expect(device.getByText(/are kept on this device/)).toHaveCount(0);
+    await expect(device.getByText(/saved on this device until/)).toHaveCount(0);
     await page.goto('/checks');
     await expect(page.getByRole('listitem').filter({ hasText: 'Tilda Learner' })).toContainText(
       questions('unseenOfQuestionsNotSeen', { unseen: '18', questions: '21' }),
     );
 
-    await device.getByRole('button', { name: learn('numbersQuickFire') }).click();
+    await device.getByRole('button', { name: learn('quickNumbers') }).click();
     await device.getByRole('article').getByRole('button').first().click();
-    await device.getByRole('button', { name: questions('goOn') }).click();
+    await device.getByRole('button', { name: questions('continue') }).click();
     await expect(device.getByText(/^2 of \d+, [01] right$/)).toBeVisible();
     await context.close();
   });
@@ -86,7 +86,7 @@ test('a learner sees nothing of the school, and loses the sign-in when the instr
   await device.goto('/learners');
   await expect(device.getByRole('button', { name: learn('signIn') })).toBeVisible();
   await device.goto('/learn/debriefs');
-  await expect(device.getByText('Nothing has been shared with you yet.')).toBeVisible();
+  await expect(device.getByText('No debriefs yet.')).toBeVisible();
   await page.getByRole('button', { name: questions('signNameOutEverywhere', { name: 'Udo' }) }).click();
   await page.getByText(questions('nameIsSignedOutEverywhere', { name: 'Udo' })).waitFor();
   await device.goto('/learn');

@@ -16,7 +16,7 @@ test.describe('without a network', () => {
       await navigator.serviceWorker.ready;
     });
     await page.goto('/');
-    await page.getByRole('heading', { name: today('testsAhead') }).waitFor();
+    await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
     // What a drive needs is fetched ahead once the page has settled.
     await page.clock.runFor(3000);
     await page.waitForLoadState('networkidle');
@@ -24,30 +24,32 @@ test.describe('without a network', () => {
     await page.goto('/drive');
     await page.getByRole('combobox', { name: drives('learner') }).fill('Odo');
     await page.getByRole('option', { name: 'Odo Learner' }).click();
-    await page.getByRole('button', { name: drives('startTheDrive') }).click();
+    await page.getByRole('button', { name: drives('startMockTest') }).click();
     await page.getByRole('timer').waitFor();
     await minutes(page, 5);
     await press(page, 'j', 'o', '1', '/');
     await minutes(page, 20);
     await page.reload();
-    await expect(page.getByRole('button', { name: /Junctions: looking, driving fault, 5:0\d/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /Junctions: observation, driving fault, 5:0\d/ })).toBeVisible();
     await press(page, '/');
     await minutes(page, 15);
     await endDrive(page);
-    await expect(page.getByRole('heading', { level: 1 })).toContainText('Pass with one driving fault');
-    await expect(page.getByText('entries wait to be sent')).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Pass: 1 of 15 driving faults');
+    await expect(page.getByText('not sent yet')).toBeVisible();
     await page.getByRole('link', { name: shell('account') }).click();
     await page.getByRole('button', { name: account('signOut') }).click();
-    await expect(page.getByRole('dialog', { name: /entries have not been sent/ })).toBeVisible();
-    await page.getByRole('button', { name: account('stay') }).click();
+    await expect(page.getByRole('dialog', { name: /changes not been sent|have not been sent/ })).toBeVisible();
+    await page.getByRole('button', { name: account('keepEditing') }).click();
     await page.getByRole('link', { name: shell('today') }).click();
-    await expect(page.getByText(/Odo Learner: on this device only, \d+ entries to send/)).toBeVisible();
+    await expect(
+      page.getByText(/Odo Learner: mock test saved on this device only, \d+ changes not sent/),
+    ).toBeVisible();
     await context.setOffline(false);
     await page.clock.runFor(60_000);
     await page.reload();
-    await expect(page.getByText(/Odo Learner: on this device only/)).toHaveCount(0);
+    await expect(page.getByText(/Odo Learner: mock test saved on this device only/)).toHaveCount(0);
     await expect(page.getByRole('listitem').filter({ hasText: 'Odo Learner' }).last()).toContainText(
-      'pass: one driving fault',
+      'Pass: 1 of 15 driving faults',
     );
   });
 });
@@ -62,18 +64,18 @@ test('a device that keeps nothing says so, and marks and sends all the same', as
   await signIn(page, school);
   await addLearner(page, 'Nell Learner');
   const learner = page.url();
-  await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: drives('startTheDrive') }).click();
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startMockTest') }).click();
   await page.getByRole('timer').waitFor();
   await press(page, 'j', 'o', '1');
   await expect(
-    page.getByText(desk('notKeptOnThisDevicePart', { part: ', 1 to send: leave the page open' })),
+    page.getByText(desk('notSavedOnThisDevicePart', { part: desk('keepThisPageOpenWaitingTo', { waiting: 1 }) })),
   ).toBeVisible();
   await page.clock.runFor(5000);
-  await expect(page.getByText(desk('notKeptOnThisDevicePart', { part: ', but sent' }))).toBeVisible();
+  await expect(page.getByText(desk('notSavedOnThisDevicePart', { part: desk('everythingIsSent') }))).toBeVisible();
   await page.goto(learner);
   await page.getByRole('link', { name: /\d{4}$/ }).click();
-  await expect(page.getByRole('button', { name: /Junctions: looking, driving fault/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Junctions: observation, driving fault/ })).toBeVisible();
 });
 
 test('a device with little room left says so before it matters', async ({ page, school, context }) => {
@@ -82,17 +84,17 @@ test('a device with little room left says so before it matters', async ({ page, 
   });
   await signIn(page, school);
   await addLearner(page, 'Mona Learner');
-  await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: drives('startTheDrive') }).click();
-  await expect(page.getByText(desk('leftMBMBLeftHereFreeSome', { leftMB: '4' }))).toBeVisible();
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startMockTest') }).click();
+  await expect(page.getByText(desk('storageNearlyFullLeftMBMBLeft', { leftMB: '4' }))).toBeVisible();
 });
 
 test('durations stay right when the clock of the device is changed in the middle', async ({ page, school }) => {
   await page.clock.install({ time: new Date('2026-11-20T10:00:00Z') });
   await signIn(page, school);
   await addLearner(page, 'Liv Learner');
-  await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: drives('startTheDrive') }).click();
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startMockTest') }).click();
   await page.getByRole('timer').waitFor();
   await minutes(page, 10);
   await press(page, '/');
@@ -104,8 +106,8 @@ test('durations stay right when the clock of the device is changed in the middle
   await minutes(page, 14);
   await expect(page.getByRole('timer')).toContainText(/^40:0/);
   await endDrive(page);
-  await expect(page.getByText('40 min driven, 16 min of them independent.')).toBeVisible();
-  await expect(page.getByRole('listitem', { name: /Junctions: looking, driving fault, 26:0\d/ })).toBeVisible();
+  await expect(page.getByText('40 min driven, 16 min independent.')).toBeVisible();
+  await expect(page.getByRole('listitem', { name: /Junctions: observation, driving fault, 26:0\d/ })).toBeVisible();
 });
 
 test('two tabs of one device write into the same drive, and nothing is lost or doubled', async ({
@@ -115,8 +117,8 @@ test('two tabs of one device write into the same drive, and nothing is lost or d
 }) => {
   await signIn(page, school);
   await addLearner(page, 'Kit Learner');
-  await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: drives('startTheDrive') }).click();
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startMockTest') }).click();
   await page.getByRole('timer').waitFor();
   const other = await context.newPage();
   await other.goto(page.url());

@@ -28,7 +28,7 @@ async function signedIn(browser: Browser, address: string, colorScheme: 'light' 
   await page.goto('/sign-in');
   await page.getByRole('button', { name: 'brisa@ysmer-road.example' }).click();
   await page.getByRole('button', { name: account('signIn'), exact: true }).click();
-  await page.getByRole('heading', { name: today('testsAhead') }).waitFor();
+  await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
   return page;
 }
 
@@ -42,9 +42,9 @@ async function standards(page: Page): Promise<void> {
   await page.goto('/standards');
   await page.getByRole('link', { name: 'Tarnavel board test' }).waitFor();
   await page.getByRole('link', { name: 'Tarnavel board test' }).click();
-  await page.getByRole('heading', { name: standardsWords('whatFailsYou') }).waitFor();
+  await page.getByRole('heading', { name: standardsWords('whatFailsTheTest') }).waitFor();
   await take(page, 'standard');
-  await page.getByRole('link', { name: learners('edit') }).click();
+  await page.getByRole('link', { name: standardsWords('edit') }).click();
   await page.getByRole('listitem', { name: 'Limit Driving faults' }).waitFor();
   await take(page, 'standard-editor');
 }
@@ -63,7 +63,7 @@ async function estimated(page: Page): Promise<void> {
 
 async function readiness(page: Page): Promise<void> {
   await page.goto('/learners/ready');
-  await page.getByRole('heading', { name: readinessWords('everybody') }).waitFor();
+  await page.getByRole('heading', { name: readinessWords('allLearners') }).waitFor();
   await take(page, 'who-is-ready');
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
   await page
@@ -72,19 +72,19 @@ async function readiness(page: Page): Promise<void> {
     .first()
     .waitFor();
   await take(page, 'readiness');
-  await page.getByRole('link', { name: readinessWords('planTheLessons') }).click();
-  await page.getByRole('button', { name: readinessWords('proposeLessons') }).click();
+  await page.getByRole('link', { name: readinessWords('lessonPlan') }).click();
+  await page.getByRole('button', { name: readinessWords('suggestLessons') }).click();
   await page.getByText(/^(Keep the date|Move the test)\.$/).waitFor();
   await take(page, 'plan');
 }
 
 async function checks(page: Page): Promise<void> {
   await page.goto('/checks');
-  await page.getByText('Most forgotten: ').waitFor();
+  await page.getByText('Missed most: ').waitFor();
   await take(page, 'checks');
   await page.getByRole('link', { name: 'Harkin Lowmayne' }).click();
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.getByRole('button', { name: learn('drillForTenMinutes') }).click();
+  await page.getByRole('button', { name: learn('practiseFor10Minutes') }).click();
   const find = page.getByText('where is the control');
   for (let i = 0; i < 17 && !(await find.isVisible()); i++) await passOver(page);
   await page.getByRole('button', { name: 'foot of the middle panel' }).click();
@@ -98,16 +98,16 @@ async function passOver(page: Page): Promise<void> {
   const typed = page.getByLabel(questions('yourAnswerInAFewWords'));
   if (await show.isVisible()) {
     await show.click();
-    await page.getByRole('button', { name: questions('iSaidEverything') }).click();
+    await page.getByRole('button', { name: questions('iSaidAllOfIt') }).click();
     return;
   }
   if (await typed.isVisible()) {
     await typed.fill('.');
-    await page.getByRole('button', { name: questions('lookItUp') }).click();
+    await page.getByRole('button', { name: questions('checkAnswer') }).click();
   } else {
     for (const step of await page.locator('article ol button').all()) await step.click();
   }
-  await page.getByRole('button', { name: desk('goOn') }).click();
+  await page.getByRole('button', { name: desk('continue') }).click();
 }
 
 async function pictures(browser: Browser, address: string): Promise<void> {
@@ -118,17 +118,17 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await checks(page);
   await readiness(page);
   await page.goto('/');
-  await page.getByRole('heading', { name: today('testsAhead') }).waitFor();
+  await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
   await take(page, 'today');
   await page.getByRole('link', { name: learners('learners') }).click();
   await page.getByRole('link', { name: 'Tavi Ormsund' }).waitFor();
   await take(page, 'learners');
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
-  await page.getByText('Most marks:').waitFor();
+  await page.getByText('Most faults:').waitFor();
   await take(page, 'learner');
-  await page.getByRole('link', { name: learners('driveWithName', { name: 'Tavi' }) }).click();
-  await page.getByRole('button', { name: drives('beginWithTheBriefing') }).click();
-  await page.getByRole('heading', { name: drives('beforeYouMove') }).waitFor();
+  await page.getByRole('link', { name: learners('startMockTest') }).click();
+  await page.getByRole('button', { name: drives('startWithBriefing') }).click();
+  await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
   await take(page, 'briefing');
   await page.getByRole('button', { name: briefing('moveOff') }).click();
   await page.getByRole('button', { name: desk('noTime') }).click();
@@ -149,7 +149,7 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.keyboard.press('j');
   await take(page, 'desk');
   await page.keyboard.press('-');
-  await page.getByRole('button', { name: 'About, not close' }).click();
+  await page.getByRole('button', { name: 'Nearby, not close' }).click();
   await take(page, 'adviser');
   await page.keyboard.press('Escape');
   await page.setViewportSize({ width: 1024, height: 768 });
@@ -165,10 +165,10 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.clock.fastForward(5 * 60_000);
   for (const key of ';gt1') await page.keyboard.press(key);
   await page.keyboard.press('End');
-  await page.getByRole('button', { name: desk('endAndSeeTheVerdict') }).click();
-  await page.getByRole('link', { name: result('saveTheRecord') }).waitFor();
+  await page.getByRole('button', { name: desk('endAndSeeResult') }).click();
+  await page.getByRole('link', { name: result('downloadRecord') }).waitFor();
   await take(page, 'verdict');
-  await page.getByRole('link', { name: result('underAnotherStandard') }).click();
+  await page.getByRole('link', { name: result('compareStandards') }).click();
   await page.getByRole('heading', { name: compare('underEveryStandard') }).waitFor();
   await page.getByRole('link', { name: 'Graded marks' }).click();
   await page.getByRole('region', { name: 'Graded marks' }).waitFor();
@@ -179,8 +179,8 @@ async function pictures(browser: Browser, address: string): Promise<void> {
     .getByRole('link', { name: /\d{4}$/ })
     .first()
     .click();
-  await page.getByRole('link', { name: result('talkItThrough') }).click();
-  await page.getByText(debrief('besideTheLastDrives')).waitFor();
+  await page.getByRole('link', { name: result('debrief') }).click();
+  await page.getByText(debrief('comparedWithEarlierMockTests')).waitFor();
   await take(page, 'debrief');
 }
 

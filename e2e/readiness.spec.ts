@@ -1,13 +1,12 @@
 import { t as account } from '@jasperwren/words/account';
 import { t as common } from '@jasperwren/words/common';
-import { t as editor } from '@jasperwren/words/editor';
 import { t as learners } from '@jasperwren/words/learners';
 import { t as readiness } from '@jasperwren/words/readiness';
 import { t as shell } from '@jasperwren/words/shell';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import type { Page } from '@playwright/test';
-import { addLearner, carry, expect, signIn, test } from './fixtures';
+import { addLearner, carry, expect, signIn, test, fromMore } from './fixtures';
 import { makeServer, runCli, type TestServer } from './server';
 
 test.describe('with the demo school', () => {
@@ -31,14 +30,14 @@ test.describe('with the demo school', () => {
   test('the eight learners get the judgement their story deserves, each with its reason', async ({ page }) => {
     await open(page, '/learners/ready');
     for (const [name, word, reason] of [
-      ['Ottilia Fenwarrow', 'Book', 'Book the test, or keep it.'],
-      ['Tavi Ormsund', 'Nearly', 'Safety questions at 90 %'],
-      ['Lenka Brathmoor', 'Nearly', 'Without a mark yet'],
-      ['Pim Odderstane', 'Nearly', 'Without a mark yet'],
-      ['Corvin Ashdellow', editor('notYet'), 'Drive 2 mock tests in a row'],
-      ['Yselle Quarrick', editor('notYet'), 'Drive 2 mock tests in a row'],
-      ['Harkin Lowmayne', 'Cannot say yet', 'more drive under test conditions'],
-      ['Sunna Veltrey', 'Cannot say yet', '18 more minutes'],
+      ['Ottilia Fenwarrow', 'Ready', 'Book the test or keep the date.'],
+      ['Tavi Ormsund', 'Nearly ready', 'Practise the due safety questions'],
+      ['Lenka Brathmoor', 'Nearly ready', 'Drive these without a fault'],
+      ['Pim Odderstane', 'Nearly ready', 'Drive these without a fault'],
+      ['Corvin Ashdellow', 'Not ready yet', 'Drive 2 mock tests in a row'],
+      ['Yselle Quarrick', 'Not ready yet', 'Drive 2 mock tests in a row'],
+      ['Harkin Lowmayne', 'Too early to say', 'more'],
+      ['Sunna Veltrey', 'Too early to say', '18 more minutes'],
     ] as const) {
       const row = page
         .getByRole('listitem')
@@ -47,22 +46,24 @@ test.describe('with the demo school', () => {
       await expect(row.getByText(word, { exact: true })).toBeVisible();
       await expect(row).toContainText(reason);
     }
-    await expect(page.getByText(/^2 real results with an estimate made before\. 18 more/)).toBeVisible();
+    await expect(
+      page.getByText(/^2 test results with an earlier estimate\. Accuracy shows after 18 more/),
+    ).toBeVisible();
   });
 
   test('a calculation that cannot start is said to have failed, and is tried again', async ({ page }) => {
     await page.route(/readiness\.worker/, (route) => route.abort());
     await open(page, '/learners');
     await page.getByRole('link', { name: 'Yselle Quarrick' }).click();
-    await page.getByRole('link', { name: learners('ready') }).click();
+    await fromMore(page, learners('readiness'));
     await expect(page.getByRole('alert')).toContainText('The estimate could not be worked out');
     await page.goto(page.url().replace('readiness', 'plan'));
-    await expect(page.getByRole('alert')).toContainText('What to expect could not be worked out');
+    await expect(page.getByRole('alert')).toContainText('Forecast could not be worked out');
     await page.unroute(/readiness\.worker/);
     // The first try has a worker that was made ahead, before the network was back.
     await expect(async () => {
       await page.getByRole('button', { name: common('tryAgain') }).click({ timeout: 1000 });
-      await expect(page.getByText('What is expected is no promise')).toBeVisible({ timeout: 4000 });
+      await expect(page.getByText('No promise:')).toBeVisible({ timeout: 4000 });
     }).toPass();
   });
 
@@ -71,47 +72,49 @@ test.describe('with the demo school', () => {
   }) => {
     await open(page, '/learners');
     await page.getByRole('link', { name: 'Yselle Quarrick' }).click();
-    await page.getByRole('link', { name: learners('ready') }).click();
-    const figure = page.getByRole('img', { name: /^Twenty test days: \d+ to \d+ of 20 would be passes$/ });
+    await fromMore(page, learners('readiness'));
+    const figure = page.getByRole('img', { name: /^Would pass \d+ to \d+ of 20 tests$/ });
     await expect(figure).toBeVisible();
-    await expect(page.getByText(/^About \d+ of 20 test days .* Behind it stand 7 drives\.$/)).toBeVisible();
+    await expect(page.getByText(/^Would pass about \d+ of 20 tests .* Based on 7 mock tests\.$/)).toBeVisible();
     const before = await figure.getAttribute('aria-label');
-    await expect(page.getByText('1 of the last 2 with a failing fault.').first()).toBeVisible();
+    await expect(
+      page.getByText('Serious fault or dangerous fault in 1 of the last 2 mock tests.').first(),
+    ).toBeVisible();
     // The easier known roads are taken to be, the more faults her drives by heart stand for on new ones.
-    await page.getByRole('slider', { name: /Known roads bring/ }).focus();
+    await page.getByRole('slider', { name: /Familiar roads bring/ }).focus();
     await page.keyboard.press('Home');
     await expect(figure).not.toHaveAttribute('aria-label', before!);
-    await page.getByRole('button', { name: readiness('backToYourSchoolsFigures') }).click();
+    await page.getByRole('button', { name: readiness('resetToYourSchoolsFigures') }).click();
     await expect(figure).toHaveAttribute('aria-label', before!);
-    await page.getByLabel(readiness('under')).click();
+    await page.getByLabel(readiness('markingStandard')).click();
     await page.getByRole('option', { name: 'Graded marks' }).click();
-    await expect(page.getByText(/of 3 set exercises/).first()).toBeVisible();
-    await page.getByRole('button', { name: readiness('inWordsForName', { name: 'Yselle' }) }).click();
-    await expect(page.getByText(/^This is an estimate from a few drives, not a promise\./)).toBeVisible();
+    await expect(page.getByText(/of 3 exercises/).first()).toBeVisible();
+    await page.getByRole('button', { name: readiness('learnerView') }).click();
+    await expect(page.getByText(/^This is an estimate from a few mock tests, not a promise\./)).toBeVisible();
     await expect(figure).toHaveCount(0);
   });
 
   test('a plan is proposed, changed, booked and handed to a calendar', async ({ page }) => {
     await open(page, '/learners');
     await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
-    await page.getByRole('link', { name: learners('ready') }).click();
-    await page.getByRole('link', { name: readiness('planTheLessons') }).click();
-    await page.getByRole('button', { name: readiness('proposeLessons') }).click();
+    await fromMore(page, learners('readiness'));
+    await page.getByRole('link', { name: readiness('lessonPlan') }).click();
+    await page.getByRole('button', { name: readiness('suggestLessons') }).click();
     const lessons = page.getByRole('listitem', { name: /^\w+day \d+ \w+, \d\d:\d\d$/ });
     const proposed = await lessons.count();
     expect(proposed).toBeGreaterThan(3);
     await expect(page.getByText(/^(Keep the date|Move the test)\.$/)).toBeVisible({ timeout: 30_000 });
     // What the first lesson does goes to the second place, by keyboard.
     const first = await lessons.nth(0).locator('ul').innerText();
-    await carry(page, page.getByRole('button', { name: /^Drag what/ }).first(), 'ArrowDown', [1, 2]);
+    await carry(page, page.getByRole('button', { name: /^Move the aim/ }).first(), 'ArrowDown', [1, 2]);
     await expect(lessons.nth(1).locator('ul')).toHaveText(first.replace(/\n/g, ''));
-    await page.getByRole('button', { name: readiness('bookTheseLessons') }).click();
-    await expect(page.getByRole('button', { name: readiness('bookTheseLessons') })).toBeDisabled();
+    await page.getByRole('button', { name: readiness('saveLessons') }).click();
+    await expect(page.getByRole('button', { name: readiness('saveLessons') })).toBeDisabled();
     await page
       .getByRole('button', { name: /^Cancel / })
       .last()
       .click();
-    await page.getByRole('button', { name: readiness('bookTheseLessons') }).click();
+    await page.getByRole('button', { name: readiness('saveLessons') }).click();
     await expect(lessons).toHaveCount(proposed - 1);
     const saving = page.waitForEvent('download');
     await page.getByRole('link', { name: readiness('calendarFile') }).click();
@@ -126,14 +129,14 @@ test.describe('with the demo school', () => {
 test('a plan names no day to book where too little was driven', async ({ page, school }) => {
   await signIn(page, school);
   await addLearner(page, 'Neva Learner');
-  await page.getByRole('link', { name: learners('ready') }).click();
-  await page.getByRole('link', { name: readiness('planTheLessons') }).click();
-  await expect(page.getByText(/^Too early to say when to take the test\. 3 more drives/)).toBeVisible();
+  await fromMore(page, learners('readiness'));
+  await page.getByRole('link', { name: readiness('lessonPlan') }).click();
+  await expect(page.getByText(/^Too early to say when to take the test\. Drive 3 more full mock tests/)).toBeVisible();
   await expect(page.getByText(/^(Book a test|Keep the date|Move the test)\.$/)).toHaveCount(0);
 });
 
 test('a school with nobody says so', async ({ page, school }) => {
   await signIn(page, school);
   await page.goto('/learners/ready');
-  await expect(page.getByText(readiness('nobodyIsOnTheListYet'))).toBeVisible();
+  await expect(page.getByText(readiness('noLearnersYet'))).toBeVisible();
 });

@@ -6,14 +6,14 @@ import { addLearner, allSaved, expect, minutes, press, signIn, signInByForm, sta
 test('single keys can be switched off, and the desk then leaves them alone', async ({ page, school }) => {
   await signIn(page, school);
   await page.getByRole('link', { name: shell('account') }).click();
-  await page.getByRole('switch', { name: accountWords('singleKeysOnTheMarkingDesk') }).click();
+  await page.getByRole('switch', { name: accountWords('keyboardShortcutsOnTheMarkingScreen') }).click();
   await addLearner(page, 'Olga Learner');
   await startDrive(page);
   await press(page, 'j', 'o', '1', ' ');
   await expect(page.getByText(deskWords('leftOfAllowedLeft', { left: '15', allowed: '15' }))).toBeVisible();
-  await expect(page.getByRole('button', { name: deskWords('noPinsOpen') })).toBeVisible();
+  await expect(page.getByRole('button', { name: deskWords('noPins') })).toBeVisible();
   await page.getByRole('button', { name: 'Junctions' }).click();
-  await page.getByRole('button', { name: 'Looking: driving fault' }).focus();
+  await page.getByRole('button', { name: 'Observation: driving fault' }).focus();
   await press(page, 'Enter');
   await expect(page.getByText(deskWords('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
 });
@@ -40,11 +40,11 @@ test('signing out with something unsent warns, and sends it at the next sign-in'
   await page.route('**/events', (route) => route.abort());
   await press(page, 'j', 'o', '1');
   await minutes(page, 1);
-  await expect(page.getByText(deskWords('savedHereWaitingWaitingToSend', { waiting: '1' }))).toBeVisible();
+  await expect(page.getByText(deskWords('savedHereWaitingNotSent', { waiting: '1' }))).toBeVisible();
   await page.goto('/account');
   await page.getByRole('button', { name: accountWords('signOut') }).click();
-  await expect(page.getByText(accountWords('countedNotBeenSent', { counted: '1 entry has' }))).toBeVisible();
-  await page.getByRole('button', { name: accountWords('signOutAllTheSame') }).click();
+  await expect(page.getByText(accountWords('countedNotBeenSent', { counted: '1 change has' }))).toBeVisible();
+  await page.getByRole('button', { name: accountWords('signOutAnyway') }).click();
   await expect(page.getByRole('button', { name: accountWords('signIn') })).toBeVisible();
   await page.unroute('**/events');
   await signInByForm(page, school);

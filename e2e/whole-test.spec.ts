@@ -10,9 +10,9 @@ import { addLearner, endDrive, expect, minutes, press, signIn, test, testUnder }
 const step = (page: Page, name: string) => page.getByRole('listitem', { name, exact: true });
 
 async function beginWithBriefing(page: Page): Promise<void> {
-  await page.getByRole('link', { name: /^Drive with/ }).click();
-  await page.getByRole('button', { name: drives('beginWithTheBriefing') }).click();
-  await page.getByRole('heading', { name: briefing('beforeYouMove') }).waitFor();
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startWithBriefing') }).click();
+  await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
 }
 
 test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ page, school }) => {
@@ -22,23 +22,23 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await beginWithBriefing(page);
   await expect(page.getByRole('complementary', { name: briefing('whatToSay') })).toContainText('Keep to the left');
   await page.getByRole('button', { name: 'Documents: done' }).click();
-  await page.getByRole('button', { name: 'Leave out Who rides along' }).click();
-  await step(page, 'Who rides along')
+  await page.getByRole('button', { name: 'Skip Passengers' }).click();
+  await step(page, 'Passengers')
     .getByRole('button', { name: briefing('notNeededToday') })
     .click();
   await expect(step(page, briefing('eyesight'))).toContainText(
     'From 20 m (21.9 yd), 20.5 m (22.4 yd) for an older, wider plate',
   );
   await step(page, briefing('eyesight'))
-    .getByRole('button', { name: briefing('readItWithGlasses') })
+    .getByRole('button', { name: briefing('couldReadItWithGlasses') })
     .click();
-  const seat = step(page, 'In the driving seat');
+  const seat = step(page, 'Cockpit drill');
   await seat.getByRole('button', { name: 'Head restraint' }).click();
-  await seat.getByRole('button', { name: 'In the driving seat: done' }).click();
-  const questions = step(page, 'Questions at rest');
+  await seat.getByRole('button', { name: 'Cockpit drill: done' }).click();
+  const questions = step(page, 'Tell questions');
   await questions.getByRole('button', { name: /: wrong, try again$/ }).click();
   await questions.getByRole('button', { name: /: wrong$/ }).click();
-  await expect(page.getByText('Every step is done.')).toBeVisible();
+  await expect(page.getByText('All steps done.')).toBeVisible();
   // Standing at the kerb costs no time of the test.
   await minutes(page, 7);
   await page.getByRole('button', { name: briefing('moveOff') }).click();
@@ -50,9 +50,9 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await press(page, '/');
   await minutes(page, 8);
   await press(page, "'");
-  await expect(page.getByText('Ask only where it is safe')).toBeVisible();
-  await page.getByRole('button', { name: /on the move: wrong, try again$/ }).click();
-  await page.getByRole('button', { name: /on the move: wrong$/ }).click();
+  await expect(page.getByText('Ask only when it is safe')).toBeVisible();
+  await page.getByRole('button', { name: /^Show question.*: wrong, try again$/ }).click();
+  await page.getByRole('button', { name: /^Show question.*: wrong$/ }).click();
   await press(page, 'Escape');
   await minutes(page, 8);
   await press(page, '/', '=');
@@ -60,9 +60,9 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await press(page, 'ArrowUp', 'ArrowRight', 'ArrowLeft');
   await minutes(page, 3);
   await press(page, '=');
-  await page.getByRole('button', { name: desk('finishIt') }).click();
+  await page.getByRole('button', { name: desk('endExercise') }).click();
   await press(page, '0');
-  await page.getByRole('button', { name: desk('toilet') }).click();
+  await page.getByRole('button', { name: desk('toiletStop') }).click();
   await minutes(page, 10);
   await press(page, '0');
   await press(page, 'PageUp', 'PageDown');
@@ -75,23 +75,23 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
 
   // Both safety questions together cost one driving fault at most: looking, lane, and one of the two answers.
   const heading = page.getByRole('heading', { level: 1 });
-  await expect(heading).toContainText('Pass with four driving faults');
-  await expect(page.getByText('41 min driven, 16 min of them independent.')).toBeVisible();
+  await expect(heading).toContainText('Pass: 4 of 15 driving faults');
+  await expect(page.getByText('41 min driven, 16 min independent.')).toBeVisible();
   for (const words of [
-    result('doneOfCountStepsOfThe', { done: '4', count: 5 }),
-    'Who rides along left out: Not needed today.',
+    result('briefingDoneOfCountStepsDone', { done: '4', count: 5 }),
+    'Passengers skipped: Not needed today.',
     'Eyesight: With glasses or lenses.',
-    'In the driving seat: Missed: Head restraint.',
+    'Cockpit drill: Missed: Head restraint.',
     '1 pull-up and 2 move-offs counted.',
   ])
     await expect(page.getByText(words)).toBeVisible();
-  await expect(page.getByText(/^Bay park: 3:0\d min, 1 movement, 1 correction, 1 look\.$/)).toBeVisible();
-  await expect(page.getByText(/^Paused at 25:0\d for 10:0\d min: toilet\.$/)).toBeVisible();
+  await expect(page.getByText(/^Bay park: 3 min( \d s)?, 1 movement, 1 correction, 1 look\.$/)).toBeVisible();
+  await expect(page.getByText(/^Paused at 25 min for 10 min( \d s)?: toilet stop\.$/)).toBeVisible();
 
-  await page.getByRole('link', { name: result('talkItThrough') }).click();
-  await expect(page.getByText(/^Bay park: driven without a mark\.$/)).toBeVisible();
-  await page.getByRole('button', { name: debrief('markAsTalkedThrough') }).click();
-  await expect(page.getByRole('button', { name: debrief('talkedThrough') })).toBeDisabled();
+  await page.getByRole('link', { name: result('debrief') }).click();
+  await expect(page.getByText(/^Bay park: no fault\.$/)).toBeVisible();
+  await page.getByRole('button', { name: debrief('markAsDebriefed') }).click();
+  await expect(page.getByRole('button', { name: debrief('debriefed') })).toBeDisabled();
 });
 
 test('failing the eyesight check ends the test before it starts', async ({ page, school }) => {
@@ -110,10 +110,10 @@ test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3
   await testUnder(page, 'Zora Learner', 'Graded marks');
   await beginWithBriefing(page);
   await page.getByRole('button', { name: 'Documents: done' }).click();
-  await page.getByRole('button', { name: briefing('readIt'), exact: true }).click();
-  await page.getByRole('button', { name: 'In the driving seat: all right' }).click();
+  await page.getByRole('button', { name: briefing('couldReadIt'), exact: true }).click();
+  await page.getByRole('button', { name: 'Cockpit drill: all right' }).click();
   // Three wrong answers on rules and signs are free, the fourth costs a mark; one of the six hand signals is wrong.
-  const oral = step(page, 'Questions at rest');
+  const oral = step(page, 'Tell questions');
   const groups = oral.getByRole('listitem');
   for (let i = 0; i < (await groups.count()); i++) {
     const group = groups.nth(i);
@@ -127,7 +127,7 @@ test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3
     }
     if (!(await oral.getByRole('listitem').first().isVisible())) break;
   }
-  await expect(page.getByText('Every step is done.')).toBeVisible();
+  await expect(page.getByText('All steps done.')).toBeVisible();
   await page.getByRole('button', { name: briefing('moveOff') }).click();
   await page.getByRole('timer').waitFor();
   for (const [category, item] of ['mo', 'kg', 'jo', 'js', 'rl', 'pl', 'gt', 'ib', 'cp', 'th', 'ad'] as const) {
@@ -140,8 +140,8 @@ test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3
 });
 
 for (const [button, reason, outcome] of [
-  [desk('iStopItForSafety'), desk('tooMuchHelpNeeded'), 'Fail'],
-  [desk('theCar'), desk('breakdown'), 'No verdict yet'],
+  [desk('iStoppedItForSafety'), desk('tooMuchHelpNeeded'), 'Fail'],
+  [desk('problemWithTheCar'), desk('breakdown'), 'No result yet'],
 ] as const) {
   test(`a test broken off for “${reason}” ends as “${outcome}”`, async ({ page, school }) => {
     await page.clock.install();
@@ -153,11 +153,11 @@ for (const [button, reason, outcome] of [
     await page.getByRole('timer').waitFor();
     await minutes(page, 9);
     await press(page, 'j', 'o', '1', 'End');
-    await page.getByRole('button', { name: desk('breakItOff') }).click();
+    await page.getByRole('button', { name: desk('stopEarly') }).click();
     await page.getByRole('button', { name: button }).click();
     await page.getByRole('button', { name: reason }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText(outcome);
-    await expect(page.getByText(`Broken off: ${reason}.`)).toBeVisible();
-    await expect(page.getByText('9 min driven, 0 min of them independent.')).toBeVisible();
+    await expect(page.getByText(`Stopped early: ${reason}.`)).toBeVisible();
+    await expect(page.getByText('9 min driven, 0 min independent.')).toBeVisible();
   });
 }

@@ -3,7 +3,7 @@ import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { templates } from '@jasperwren/core/marking/templates/templates';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
-import { verdictDetail } from '@jasperwren/core/marking/wording';
+import { verdictDetail } from '@jasperwren/words/marking/verdict';
 
 /** A drive under its own standard and all others, its own first. */
 export function judgeUnderAll(own: EffectiveStandard, drive: Drive): readonly Compared[] {

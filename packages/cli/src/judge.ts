@@ -6,14 +6,9 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
-import {
-  conflictSentence,
-  crossingWords,
-  describeMissing,
-  limitName,
-  reasonSentence,
-  verdictSentence,
-} from '@jasperwren/core/marking/wording';
+import { conflictSentence, crossingWords, reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
+import { describeMissing } from '@jasperwren/words/marking/missing';
+import { limitName } from '@jasperwren/words/marking/names';
 import { exitCodes, printJson, UsageError, type Io } from './io';
 import { comparisonTable, judgeUnderAll, translationNotes } from './judge-all';
 import { knownIds, ownStandard, readRecords, shippedStandard } from './records';
@@ -85,7 +80,7 @@ function judgeAll(file: string, records: readonly DriveRecord[], asJson: boolean
     tables.forEach(({ record, compared }, i) => {
       if (i > 0) io.out('');
       io.out(
-        `${record.learner?.name ?? 'A learner'}, drive ${record.driveId}, marked under ${compared[0]!.standard.name}`,
+        `${record.learner?.name ?? 'A learner'}, mock test ${record.driveId}, marked under ${compared[0]!.standard.name}`,
       );
       for (const line of comparisonTable(compared)) io.out(line);
       for (const one of compared) for (const note of translationNotes(one)) io.out(`  ${one.standard.name}: ${note}.`);
@@ -116,21 +111,21 @@ function noOwnStandard({ standard: { id, version } }: DriveRecord): string {
 
 function print({ record, standard, verdict, notes }: Judged, apart: boolean, io: Io): void {
   if (apart) io.out('');
-  io.out(`${record.learner?.name ?? 'A learner'}, drive ${record.driveId}, ${standard.name} v${standard.version}`);
+  io.out(`${record.learner?.name ?? 'A learner'}, mock test ${record.driveId}, ${standard.name} v${standard.version}`);
   io.out(verdictSentence(standard, verdict));
   for (const reason of verdict.reasons) {
     io.out(`  ${reasonSentence(standard, reason)}`);
-    io.out(`    crossed at ${clock(reason.crossedAtMs)} by ${crossingWords(standard, reason)}`);
+    io.out(`    at ${clock(reason.crossedAtMs)}: ${crossingWords(standard, reason)}`);
   }
   if (verdict.outcome === 'fail')
-    for (const missing of verdict.missing) io.out(`  Besides: ${describeMissing(missing)}.`);
+    for (const missing of verdict.missing) io.out(`  Also missing: ${describeMissing(missing)}.`);
   for (const question of verdict.questions)
-    io.out(`  To decide: ${limitName(standard, question)}, ${question.used} times.`);
+    io.out(`  For you to decide: ${limitName(standard, question)}, ${question.used} times.`);
   for (const conflict of verdict.conflicts) io.out(`  ${conflictSentence(standard, conflict)}`);
   for (const failed of verdict.failedAttempts)
     io.out(`  Attempt failed at ${clock(failed.crossedAtMs)}: ${reasonSentence(standard, failed)}`);
   for (const note of notes) io.out(`  ${note}.`);
-  if (verdict.headroom.length > 0) io.out('  Room left:');
+  if (verdict.headroom.length > 0) io.out('  Left under each limit:');
   for (const room of verdict.headroom) {
     io.out(`    ${limitName(standard, room)}: ${Math.max(0, room.left)} of ${room.allowed} (${room.used} used)`);
   }

@@ -4,12 +4,12 @@ import { eventText, sameOnce } from '@jasperwren/core/drive/same-once';
 import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { verdictSentence } from '@jasperwren/core/marking/wording';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
-import { judgementNames } from '@jasperwren/core/readiness/judgement';
-import { chanceSentence, howItCame } from '@jasperwren/core/readiness/words';
+import { judgementWord, reasonWords, standingWords } from '@jasperwren/words/readiness-items';
+import { chanceSentence, howItCame } from '@jasperwren/words/readiness-estimate';
 import { exitCodes, printJson, UsageError, type Io } from './io';
 import { knownIds, ownStandard, readRecords, shippedStandard } from './records';
 
@@ -103,11 +103,11 @@ function standardFor(records: readonly DriveRecord[], asked: string | undefined)
 
 function print(readiness: Readiness, standard: EffectiveStandard, io: Io): void {
   const { judgement, checks, changes, chance } = readiness;
-  io.out(`${judgementNames[judgement.word]}, under ${standard.name} v${standard.version}`);
+  io.out(`${judgementWord(judgement.word)}, under ${standard.name} v${standard.version}`);
   io.out(chanceSentence(readiness));
-  for (const reason of judgement.reasons) io.out(`  ${reason}`);
+  for (const reason of judgement.reasons) io.out(`  ${reasonWords(reason)}`);
   io.out('  Shown so far:');
-  for (const { ok, stands } of checks) io.out(`    ${ok ? 'yes' : 'no '}  ${stands}`);
+  for (const item of checks) io.out(`    ${item.ok ? 'done ' : 'to do'}  ${standingWords(item)}`);
   io.out('  Test days of 20 gained with half the faults of:');
   for (const change of changes.slice(0, 5).filter((one) => one.chance > chance.mean))
     io.out(`    ${change.name}: +${(20 * (change.chance - chance.mean)).toFixed(1)}`);

@@ -4,7 +4,8 @@ import { fileText } from '@jasperwren/core/formats/file-text';
 import type { Parsed } from '@jasperwren/core/formats/parsed';
 import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { findTemplate, shippedVersion, templates } from '@jasperwren/core/marking/templates/templates';
+import { shippedVersion } from '@jasperwren/core/marking/templates/earlier-versions';
+import { findTemplate, templates } from '@jasperwren/core/marking/templates/templates';
 import { UsageError, type Io } from './io';
 
 /** So many problems of a file are printed; the others are counted. */

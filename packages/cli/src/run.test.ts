@@ -29,7 +29,7 @@ const record = (bodies: readonly EventBody[], more: object = {}) => ({
   format: 'jasperwren-drive',
   formatVersion: 1,
   driveId: 'd1',
-  standard: { id: 'tally', version: 2 },
+  standard: { id: 'tally', version: 3 },
   events: fullTest(bodies),
   ...more,
 });
@@ -57,10 +57,8 @@ describe('judge', () => {
       'judge',
       file(record([fault('driving'), fault('serious')], { learner: { name: 'Ada' }, standard: tally })),
     );
-    expect(out).toContain('Ada, drive d1, Tally v2\nFail: one serious fault.');
-    expect(out).toContain(
-      'One serious fault, where none is allowed.\n    crossed at 19:30 by Signs and lights: traffic lights',
-    );
+    expect(out).toContain('Ada, mock test d1, Tally v3\nFail: 1 serious fault.');
+    expect(out).toContain('1 serious fault. None allowed.\n    at 19:30: Signs and lights: traffic lights');
     expect(out).toContain('Driving faults: 14 of 15 (1 used)');
   });
 
@@ -101,7 +99,7 @@ describe('judge', () => {
   it('reads the marks anew under another standard, and says how', async () => {
     const { code, out } = await cli('judge', file(record([fault('dangerous')])), '--standard', 'graded');
     expect(code).toBe(3);
-    expect(out).toContain('Fail: one grade 3.');
+    expect(out).toContain('Fail: 1 grade 3.');
     expect(out).toContain('1 x dangerous fault read as grade 3.');
   });
 
@@ -135,7 +133,7 @@ describe('judge', () => {
     expect(code).toBe(0);
     const row = (name: string) => out.split('\n').find((line) => line.startsWith(name));
     expect(row('Tally')).toMatch(/^Tally +pass +4 of 4/);
-    expect(row('Graded marks')).toMatch(/fail +4 of 4 +four grade 2 marks/);
+    expect(row('Graded marks')).toMatch(/fail +4 of 4 +4 grade 2 marks/);
     expect(row('Attempts yard')).toMatch(/incomplete +0 of 4 .*does not fit this test/);
     expect(out).toContain('Attempts yard: 4 of 4 marks have no place under Attempts yard.');
     const json = JSON.parse((await cli('judge', file(record(four)), '--standard', 'all', '--json')).out) as unknown[][];
@@ -160,7 +158,7 @@ describe('judge', () => {
     const rolled: EventBody = { type: 'mark', item: 'slope.roll-back', grade: 'demerit', measured: 40 };
     const yard = {
       ...record([]),
-      standard: { id: 'timed-yard', version: 2 },
+      standard: { id: 'timed-yard', version: 3 },
       events: fullTest([rolled], 'timed-yard'),
     };
     for (const one of [yard, record([{ type: 'mark', item: 'checks.tell', grade: 'serious' }])]) {
@@ -218,7 +216,7 @@ describe('judge', () => {
     const evil = 'Ada\u001b[2J\nPass, without a mark against it.\u202e\u0085';
     const named = await cli('judge', file(record([fault('serious')], { learner: { name: evil } })));
     expect(named.out.split('\n')[0]).toBe(
-      'Ada\\u001b[2J\\u000aPass, without a mark against it.\\u202e\\u0085, drive d1, Tally v2',
+      'Ada\\u001b[2J\\u000aPass, without a mark against it.\\u202e\\u0085, mock test d1, Tally v3',
     );
     const json = await cli('judge', file(record([], { driveId: evil })), '--json');
     expect(JSON.parse(json.out)).toMatchObject([{ driveId: evil }]);
@@ -320,8 +318,8 @@ describe('readiness', () => {
     const args = ['readiness', file(history([fault('serious')])), '--on', '2026-04-01', '--seed', '7'];
     const { code, out } = await cli(...args);
     expect(code).toBe(3);
-    expect(out).toContain('Not yet, under Tally v2');
-    expect(out).toMatch(/About \d+ of 20 test days would be passes/);
+    expect(out).toContain('Not ready yet, under Tally v3');
+    expect(out).toMatch(/Would pass about \d+ of 20 tests/);
     expect((await cli(...args)).out).toBe(out);
   });
 
@@ -360,7 +358,7 @@ describe('readiness', () => {
       '2026-04-01',
       '--json',
     );
-    expect(err).toContain('drive d0 is left out. Not judged: this standard has no item "moon".');
+    expect(err).toContain('drive d0 is left out. Not judged: this standard has no fault type “moon”.');
     expect(JSON.parse(out)).toMatchObject({ drives: 2 });
   });
 

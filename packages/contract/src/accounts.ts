@@ -8,18 +8,18 @@ export type Role = (typeof roles)[number];
 
 export class SignInRequest {
   @Trimmed()
-  @IsEmail({}, { message: 'Write your e-mail address, such as ada@school.example.' })
+  @IsEmail({}, { message: 'Enter your e-mail address, such as ada@school.example.' })
   email!: string;
 
   @IsString()
-  @MinLength(1, { message: 'Write your password.' })
+  @MinLength(1, { message: 'Enter your password.' })
   @MaxLength(200, { message: 'A password has 200 characters at most.' })
   password!: string;
 
   /** Of the second factor, or a recovery code; asked for where the account has one. */
   @BlankIsAbsent()
   @MayBeMissing()
-  @Matches(/^[A-Za-z0-9 -]{6,40}$/, { message: 'Write the six digits, or a recovery code.' })
+  @Matches(/^[A-Za-z0-9 -]{6,40}$/, { message: 'Enter the six digits or a recovery code.' })
   code?: string;
 }
 
@@ -40,12 +40,12 @@ const IsNewPassword = (): PropertyDecorator => (target, property) => {
 export class Invitation {
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Write a name.' })
+  @MinLength(1, { message: 'Enter a name.' })
   @MaxLength(80, { message: 'A name has 80 characters at most.' })
   name!: string;
 
   @Trimmed()
-  @IsEmail({}, { message: 'Write an e-mail address, such as ada@school.example.' })
+  @IsEmail({}, { message: 'Enter an e-mail address, such as ada@school.example.' })
   email!: string;
 
   @IsIn(roles, { message: 'The role is lead or instructor.' })
@@ -61,7 +61,7 @@ export class AccountInput extends Invitation {
 export class AccountEdit {
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Write a name.' })
+  @MinLength(1, { message: 'Enter a name.' })
   @MaxLength(80, { message: 'A name has 80 characters at most.' })
   name!: string;
 
@@ -81,7 +81,7 @@ export class NewPassword {
 
 export class PasswordChange {
   @IsString()
-  @MinLength(1, { message: 'Write the password you have now.' })
+  @MinLength(1, { message: 'Enter your current password.' })
   @MaxLength(200)
   current!: string;
 
@@ -90,12 +90,12 @@ export class PasswordChange {
 
 /** Shows that it is really the owner of the account who asks. */
 export class PasswordProof {
-  @IsString() @MinLength(1, { message: 'Write your password.' }) @MaxLength(200) password!: string;
+  @IsString() @MinLength(1, { message: 'Enter your password.' }) @MaxLength(200) password!: string;
 }
 
 /** Six digits that the second factor shows now. */
 export class FactorProof {
-  @Trimmed() @Matches(/^\d{3} ?\d{3}$/, { message: 'Write the six digits that the app shows now.' }) code!: string;
+  @Trimmed() @Matches(/^\d{3} ?\d{3}$/, { message: 'Enter the six digits the app shows now.' }) code!: string;
 }
 
 export interface AccountView {

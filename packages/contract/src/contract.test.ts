@@ -84,7 +84,7 @@ describe('a batch of events', () => {
           format: 'jasperwren-drive',
           formatVersion: 1,
           driveId: 'd',
-          standard: { id: 'tally', version: 2 },
+          standard: { id: 'tally', version: 3 },
           events,
         };
         expect(parseInput(EventBatch, { events }).ok).toBe(parseDriveRecords(JSON.stringify(record)).ok);

@@ -9,7 +9,7 @@ export type Transmission = (typeof transmissions)[number];
 export class LearnerInput {
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Write the learner’s name.' })
+  @MinLength(1, { message: 'Enter the learner’s name.' })
   @MaxLength(80, { message: 'A name has 80 characters at most.' })
   name!: string;
 

@@ -20,8 +20,8 @@ describe('free hours', () => {
   it.each([
     [{ weekday: 7 }, 'hours.0.weekday: '],
     [{ weekday: 1.5 }, 'hours.0.weekday: '],
-    [{ from: '9:00' }, 'hours.0.from: Write a time of day, such as 09:30.'],
-    [{ to: '24:00' }, 'hours.0.to: Write a time of day, such as 17:00.'],
+    [{ from: '9:00' }, 'hours.0.from: Enter a time, such as 09:30.'],
+    [{ to: '24:00' }, 'hours.0.to: Enter a time, such as 17:00.'],
     [{ to: '09:00' }, 'hours.0.to: The hours end after they begin.'],
     [{ from: '17:00' }, 'hours.0.to: The hours end after they begin.'],
     [{ room: 'blue' }, 'hours.0.room: '],

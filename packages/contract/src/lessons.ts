@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import type { Booking } from '@jasperwren/core/readiness/booking';
-import type { FreeHours, LessonGoal, PlannedLesson } from '@jasperwren/core/readiness/plan';
+import type { FreeHours, PlannedLesson } from '@jasperwren/core/readiness/plan';
+import type { LessonGoal } from '@jasperwren/core/readiness/lesson-goal';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -37,8 +38,8 @@ const EndsLater = (): PropertyDecorator =>
 
 class FreeHoursInput implements FreeHours {
   @IsInt() @Min(0) @Max(6) weekday!: number;
-  @Matches(time, { message: 'Write a time of day, such as 09:30.' }) from!: string;
-  @Matches(time, { message: 'Write a time of day, such as 17:00.' })
+  @Matches(time, { message: 'Enter a time, such as 09:30.' }) from!: string;
+  @Matches(time, { message: 'Enter a time, such as 17:00.' })
   @EndsLater()
   to!: string;
 }
@@ -93,6 +94,15 @@ export class LessonPlan {
 export interface LessonView extends PlannedLesson {
   readonly id: string;
   readonly instructorName: string;
+}
+
+/** A lesson to come of whoever is signed in. */
+export interface UpcomingLesson extends PlannedLesson {
+  readonly id: string;
+  readonly learnerId: string;
+  readonly learnerName: string;
+  /** The car the learner drives, where one was chosen. */
+  readonly vehicleId?: string;
 }
 
 /** What a plan is made from besides the estimate. */

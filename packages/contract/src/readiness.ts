@@ -1,7 +1,7 @@
 import type { Assumptions, MarkerSeverity, School } from '@jasperwren/core/readiness/assumptions';
 import type { Calibration } from '@jasperwren/core/readiness/calibration';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
-import type { JudgementWord } from '@jasperwren/core/readiness/judgement';
+import type { Judgement } from '@jasperwren/core/readiness/judgement';
 
 /** What the school's own learners say, see `School`; maps as pairs. */
 export interface SchoolFigures {
@@ -44,9 +44,9 @@ export interface ReadinessRow {
   readonly testDate?: string;
   /** Who drove with them last. */
   readonly instructorName?: string;
-  readonly word: JudgementWord;
-  readonly next: string;
-  readonly reasons: readonly string[];
+  readonly word: Judgement['word'];
+  readonly next: Judgement['next'];
+  readonly reasons: Judgement['reasons'];
   /** Chance of a pass, 0 to 1, with its 90 % interval. */
   readonly mean: number;
   readonly from: number;

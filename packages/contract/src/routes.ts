@@ -30,7 +30,7 @@ import type { ReviewBatch } from './reviews';
 import type { VehicleChoice, VehicleInput } from './vehicles';
 import type { EventBatch, DriveNews, DriveSummary, DriveView, EventReceipt } from './drives';
 import type { LearnerEdit, LearnerInput, LearnerView } from './learners';
-import type { FreeHoursList, LessonPlan, FreeHoursView, LessonsView } from './lessons';
+import type { FreeHoursList, LessonPlan, FreeHoursView, LessonsView, UpcomingLesson } from './lessons';
 import type { ReadinessInput, SchoolReadiness } from './readiness';
 import { del, get, post, put, type Route, type Topic } from './route';
 import type { SchoolInput, OutOfTimeIds, TypedName, ErasedIds, ErasureReceipt, OutOfTime, SchoolView } from './school';
@@ -203,6 +203,9 @@ export const routes = {
   setFreeHours: put('/api/free-hours', 'staff', { changes: ['lessons'] })
     .takes<FreeHoursList>()
     .answers<FreeHoursView>(),
+  upcomingLessons: get('/api/lessons', 'staff', { reads: ['lessons', 'learners'] }).answers<
+    readonly UpcomingLesson[]
+  >(),
   lessons: get('/api/learners/:learnerId/lessons', 'staff', {
     reads: ['lessons', 'learners', 'accounts'],
   }).answers<LessonsView>(),

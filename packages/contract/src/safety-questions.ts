@@ -23,7 +23,7 @@ import { IsShortCode, IsWords } from './texts';
 
 class KeyPointInput implements KeyPoint {
   @IsShortCode() code!: string;
-  @IsWords(400, 'Write the key point.') text!: string;
+  @IsWords(400, 'Enter the key point.') text!: string;
   @IsBoolean() critical!: boolean;
   @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @MaxLength(400, { each: true }) says!: readonly string[];
 }
@@ -32,7 +32,7 @@ class KeyPointInput implements KeyPoint {
 export class QuestionInput implements Omit<SafetyQuestion, 'id' | 'version'> {
   @IsIn(questionKinds) kind!: QuestionKind;
   @IsWords(80, 'Name the topic.') topic!: string;
-  @IsWords(400, 'Write the question.') ask!: string;
+  @IsWords(400, 'Enter the question.') ask!: string;
 
   @IsArray()
   @ArrayMinSize(1, { message: 'Give at least one key point.' })

@@ -17,7 +17,7 @@ import { BlankIsAbsent, Trimmed } from './transforms';
 export class SchoolInput {
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Write the name of the school.' })
+  @MinLength(1, { message: 'Enter the school’s name.' })
   @MaxLength(80, { message: 'A name has 80 characters at most.' })
   name!: string;
 
@@ -28,13 +28,13 @@ export class SchoolInput {
   place?: string;
 
   /** Of the IANA time zone database, such as `Etc/UTC`: by it the days of the school begin and end. */
-  @IsTimeZone({ message: 'Choose a time zone of the list.' }) timeZone!: string;
+  @IsTimeZone({ message: 'Choose a time zone from the list.' }) timeZone!: string;
 
   @IsBoolean() requireFactor!: boolean;
 
   /** Months after the last drive or lesson when an archived learner is to be erased; missing for never. */
   @MayBeMissing()
-  @IsInt({ message: 'Write the months as a whole number.' })
+  @IsInt({ message: 'Enter whole months.' })
   @Min(1, { message: 'A month is the least.' })
   @Max(240, { message: '240 months are the most.' })
   keepMonths?: number;

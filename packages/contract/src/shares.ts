@@ -7,7 +7,7 @@ export const longestShareDays = 90;
 
 /** A link by which a learner may read a debrief. */
 export class ShareInput {
-  @IsInt({ message: 'Write the days as a whole number.' })
+  @IsInt({ message: 'Enter whole days.' })
   @Min(1, { message: 'A link holds for a day at least.' })
   @Max(longestShareDays, { message: `A link holds for ${longestShareDays} days at most.` })
   days!: number;

@@ -48,7 +48,7 @@ export class SheetInput {
   @MaxLength(120, { message: 'A test centre has 120 characters at most.' })
   centre?: string;
 
-  @IsIn(['pass', 'fail'], { message: 'Choose the result the authority gave.' })
+  @IsIn(['pass', 'fail'], { message: 'Choose the official result.' })
   official!: 'pass' | 'fail';
 
   @BlankIsAbsent()

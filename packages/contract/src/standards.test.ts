@@ -27,7 +27,7 @@ describe('requests about standards', () => {
 describe('a result sheet', () => {
   const sheet = {
     standardId: 'tally',
-    standardVersion: 2,
+    standardVersion: 3,
     date: '2026-05-04',
     centre: ' ',
     official: 'fail',

@@ -230,7 +230,11 @@ describe('events', () => {
     }
     const { body } = await first.send<DriveView>('GET', `/api/drives/${drive}`);
     expect(body.events).toHaveLength(log.length);
-    expect(body.summary).toMatchObject({ outcome: 'fail', detail: '16 driving faults', drivenMs: 2_400_000 });
+    expect(body.summary).toMatchObject({
+      outcome: 'fail',
+      detail: '16 driving faults (15 allowed)',
+      drivenMs: 2_400_000,
+    });
     expect(body.standard.id).toBe('tally');
   });
 

@@ -1,12 +1,12 @@
 import { wordsOf } from './words';
 
 export const resource = {
-  howBadWasItFault: 'How bad was it: {{fault}}',
-  tapWhatYouKnowOfIt: 'Tap what you know of it; a proposal follows.',
+  suggestGradeFault: 'Suggest grade: {{fault}}',
+  answerWhatYouCanToGet: 'Answer what you can to get a suggested grade.',
   onAdviceBecause: 'On advice: {{because}}',
-  makeItAGrade: 'Make it a {{grade}}',
-  aProposalFromWhatYouTapped:
-    'A proposal from what you tapped. The grade is yours to give, and your authority’s rules come first.',
+  changeToGrade: 'Change to {{grade}}',
+  aSuggestionFromYourAnswersYou:
+    'A suggestion from your answers. You set the grade, and your test authority’s rules come first.',
 } as const;
 
 export const t = wordsOf('adviser', resource);

@@ -70,7 +70,7 @@ const cases: readonly (readonly [
   ],
   ['mirrors left dipped for ten minutes', 'set-up.mirrors', { ...calm, righted: 'late' }, ['outright'], ['outright']],
   ['stared in the mirrors while reversing', 'reversing.looking-back', { ...calm }, ['counted'], ['outright']],
-  ['moved off on mirrors alone, nobody there', 'moving-off.blind-spot', { ...calm }, ['counted'], ['counted']],
+  ['moved off on mirrors alone, no one there', 'moving-off.blind-spot', { ...calm }, ['counted'], ['counted']],
   [
     'the same with a cyclist alongside',
     'moving-off.blind-spot',
@@ -100,28 +100,22 @@ const cases: readonly (readonly [
     ['outright'],
   ],
   [
-    'past the give-way line, nobody near',
+    'past the give-way line, no one near',
     'junctions.giving-way',
     { ...calm, speed: 'walking' },
     ['counted'],
     ['counted'],
   ],
-  ['hard for amber, nobody behind', 'signs.amber', { ...calm, which: 'hard' }, ['counted'], ['counted']],
+  ['hard for amber, no one behind', 'signs.amber', { ...calm, which: 'hard' }, ['counted'], ['counted']],
   [
-    'hard for amber, somebody close behind',
+    'hard for amber, someone close behind',
     'signs.amber',
     { affected: 'no', near: 'close', which: 'hard' },
     ['outright'],
     ['outright'],
   ],
   ['drifted across lanes at a roundabout', 'roundabouts.lane', { ...calm }, ['counted'], ['counted']],
-  [
-    'drifted with somebody alongside',
-    'roundabouts.lane',
-    { affected: 'no', near: 'close' },
-    ['outright'],
-    ['outright'],
-  ],
+  ['drifted with someone alongside', 'roundabouts.lane', { affected: 'no', near: 'close' }, ['outright'], ['outright']],
   [
     'overran a tight junction onto the other side',
     'junctions.cutting',
@@ -179,14 +173,15 @@ describe('the severity adviser', () => {
 
   it('speaks in the standard’s own words, with the reason', () => {
     const line = { ...calm, speed: 'fast' };
-    expect(propose(tally, 'junctions.stop-line', line).sentence).toBe(
-      'Serious fault: the line was crossed at a speed that left no time to look.',
-    );
+    expect(propose(tally, 'junctions.stop-line', line)).toMatchObject({
+      grade: { code: 'serious' },
+      because: ['the line was crossed at a speed that left no time to look'],
+    });
     expect(propose(graded, 'junctions.stop-line', line).grade?.code).toBe('g3');
     expect(propose(tally, 'signs.lights', { affected: 'yes' }).grade?.code).toBe('dangerous');
     const noise = propose(tally, 'controls.parking-brake', { which: 'noise' });
     expect(noise.grade).toBeUndefined();
-    expect(noise.sentence).toBe('No mark: it changed nothing for anybody on the road.');
+    expect(noise.because).toEqual(['it affected no other road user']);
   });
 
   it('follows the options of the standard', () => {

@@ -1,7 +1,6 @@
 import { gradeFor } from '../marking/translate';
 import { gradesOf, rulesOf } from '../marking/rules';
 import type { Grade, Item, EffectiveStandard } from '../marking/standard';
-import { capital } from '../marking/wording';
 import { adviserRules, severities, type AdviserRule, type GradeLevel } from './rules';
 
 /** The answer given to each question, by code; questions left out are unknown. */
@@ -21,8 +20,6 @@ export interface Proposal extends Advice {
   /** The grade of the item; missing where no mark is proposed. */
   readonly grade?: Grade | undefined;
   readonly orGrade?: Grade | undefined;
-  /** Such as "Serious fault: you had to take a control." */
-  readonly sentence: string;
 }
 
 /** How grave something was, from what was answered and what the standard has settled. */
@@ -46,7 +43,7 @@ function withHabit(rules: readonly AdviserRule[], { times }: Answers): Advice {
     ? {
         severity: first.severity,
         or: 'outright',
-        because: [...because, 'again and again may be a habit that weighs more'],
+        because: [...because, 'a repeated fault may be a habit, which weighs more'],
       }
     : { severity: first.severity, or: first.or, because };
 }
@@ -61,20 +58,16 @@ export function propose(standard: EffectiveStandard, itemCode: string, answers: 
   const advice = advise(standard, item.behaviour, answers);
   const grade = gradeOfSeverity(standard, item, advice.severity);
   const orGrade = advice.or && gradeOfSeverity(standard, item, advice.or);
-  const other = orGrade && orGrade !== grade ? ` It could also pass as ${aOrAn(orGrade.name)}.` : '';
   return {
     ...advice,
     grade,
     orGrade: orGrade === grade ? undefined : orGrade,
-    sentence: `${capital(grade?.name ?? 'no mark')}: ${advice.because.join('; ')}.${other}`,
   };
 }
 
 function gradeOfSeverity(standard: EffectiveStandard, item: Item, severity: GradeLevel): Grade | undefined {
   return severity === 'nothing' ? undefined : gradeFor(gradesOf(standard, item), severity);
 }
-
-const aOrAn = (name: string) => `${/^[aeiou]/i.test(name) ? 'an' : 'a'} ${name}`;
 
 const rank = (severity: GradeLevel) => severities.indexOf(severity);
 

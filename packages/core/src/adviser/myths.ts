@@ -37,20 +37,20 @@ export const myths: readonly Myth[] = [
   {
     code: 'signal-always',
     belief: 'Every move needs a signal.',
-    instead: 'A signal is for somebody. Look first; where nobody could use it, none is needed.',
+    instead: 'A signal is for someone. Look first; where no one could use it, none is needed.',
     behaviours: ['signals.missed', 'signals.needless', 'moving-off.signal'],
     where: ['signal-need', 'not-needed'],
   },
   {
     code: 'signal-nobody',
-    belief: 'With nobody about, no signal is needed.',
+    belief: 'With no one about, no signal is needed.',
     instead: 'Under this standard every move is signalled, seen or not.',
     behaviours: ['signals.missed', 'moving-off.signal'],
     where: ['signal-need', 'always'],
   },
   {
     code: 'mirrors-enough',
-    belief: 'Good mirrors make the look over the shoulder needless.',
+    belief: 'Good mirrors make the blind-spot check unnecessary.',
     instead: 'Beside the car is a stretch that no mirror shows. A cyclist fits into it.',
     behaviours: ['moving-off.blind-spot', 'mirrors.blind-spot'],
   },
@@ -103,7 +103,7 @@ export const myths: readonly Myth[] = [
   {
     code: 'waving',
     belief: 'Waving people across is polite.',
-    instead: 'Nobody can vouch for the other traffic. Stop, wait, and let them decide.',
+    instead: 'No one can vouch for the other traffic. Stop, wait, and let them decide.',
     behaviours: ['crossings.precedence', 'crossings.blocking', 'crossings.side-road'],
   },
   {

@@ -14,26 +14,26 @@ const question = (code: string, text: string, answers: Readonly<Record<string, s
 /** Asked of every mark, the most telling first. */
 export const commonQuestions: readonly AdviserQuestion[] = [
   question('affected', 'Did anyone have to slow, stop or swerve?', { no: 'No', yes: 'Yes' }),
-  question('near', 'Could anyone have had to, being there?', {
-    nobody: 'Nobody about',
-    away: 'About, not close',
-    close: 'Close by',
+  question('near', 'Could it have affected another road user?', {
+    nobody: 'No one nearby',
+    away: 'Nearby, not close',
+    close: 'Close',
   }),
-  question('help', 'Did you speak, or take a control?', { none: 'Neither', spoke: 'Spoke', control: 'Took a control' }),
+  question('help', 'Did you prompt or take control?', { none: 'Neither', spoke: 'Prompted', control: 'Took control' }),
   question('control', 'Was the car under control throughout?', { kept: 'Yes', lost: 'No' }),
-  question('righted', 'Was it put right?', {
-    looked: 'At once, looking first',
-    unlooked: 'At once, not looking',
+  question('righted', 'Was it corrected?', {
+    looked: 'At once, after checking',
+    unlooked: 'At once, without checking',
     late: 'Late',
     never: 'No',
   }),
   question('held-up', 'Were others held up?', {
     no: 'No',
     briefly: 'For a moment',
-    phase: 'A whole green phase, or as long',
+    phase: 'A whole green light, or as long',
   }),
   question('speed', 'How fast?', { walking: 'Walking pace', usual: 'Usual speed', fast: 'Too fast' }),
-  question('times', 'How many times today?', { once: 'Once', again: 'Two or three times', often: 'Again and again' }),
+  question('times', 'How many times today?', { once: 'Once', again: 'Two or three times', often: 'Repeatedly' }),
 ];
 
 const whichWas = (answers: Readonly<Record<string, string>>) => question('which', 'Which was it?', answers);

@@ -51,10 +51,10 @@ const raises: readonly AdviserRule[] = [
     when: { affected: ['yes'] },
     as: 'at-least',
     severity: 'highest',
-    because: 'somebody else had to slow, stop or swerve',
+    because: 'someone else had to slow, stop or swerve',
   },
-  { when: { help: ['control'] }, as: 'at-least', severity: 'highest', because: 'you had to take a control' },
-  { when: { help: ['spoke'] }, as: 'at-least', severity: 'outright', because: 'it took your word to keep it safe' },
+  { when: { help: ['control'] }, as: 'at-least', severity: 'highest', because: 'you had to take control' },
+  { when: { help: ['spoke'] }, as: 'at-least', severity: 'outright', because: 'your prompt kept it safe' },
   { when: { control: ['lost'] }, as: 'at-least', severity: 'outright', because: 'the car was not under control' },
   {
     of: [
@@ -73,13 +73,13 @@ const raises: readonly AdviserRule[] = [
     when: { near: ['close'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'somebody was close enough to have been endangered',
+    because: 'someone was close enough to be endangered',
   },
   {
     when: { 'held-up': ['phase'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'others stood through a whole green phase, or as long',
+    because: 'others waited through a whole green light, or as long',
   },
   {
     of: ['junctions.stop-line', 'junctions.giving-way'],
@@ -149,7 +149,7 @@ const lowers: readonly AdviserRule[] = [
     as: 'at-most',
     severity: 'noted',
     or: 'counted',
-    because: 'nobody was held up and the car was restarted with the proper checks',
+    because: 'no one was held up and the car was restarted with the proper checks',
   },
   {
     of: ['set-up.mirrors'],
@@ -199,7 +199,7 @@ const lowers: readonly AdviserRule[] = [
         option: { 'control-form': ['ignored'] },
         as: 'at-most',
         severity: 'nothing',
-        because: 'it changed nothing for anybody on the road',
+        because: 'it affected no other road user',
       },
     ];
   }),
@@ -209,7 +209,7 @@ const lowers: readonly AdviserRule[] = [
     option: { 'signal-need': ['not-needed'] },
     as: 'at-most',
     severity: 'nothing',
-    because: 'a signal would have spoken to nobody',
+    because: 'a signal would have spoken to no one',
   },
 ];
 

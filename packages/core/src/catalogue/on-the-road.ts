@@ -9,22 +9,22 @@ export const onTheRoad = [
     [
       'B',
       'blind-spot',
-      'Blind spot before a side move',
+      'Blind spot before changing lanes',
       'Turns the head to the blind spot before changing lanes or moving out.',
     ],
     [
       'R',
       'rolling',
-      'Rolling check',
+      'Mirrors while driving',
       'Glances at the mirrors every few seconds on a straight road and knows what is behind.',
     ],
   ]),
   category('G', 'signals', 'Signals', [
-    ['M', 'missed', 'Signal missed', 'No signal where one would have helped or the standard requires it.'],
+    ['M', 'missed', 'No signal', 'No signal where one would have helped or the standard requires it.'],
     ['T', 'timing', 'Timing', 'Signal too early, too late or too short to be of use.'],
-    ['W', 'misleading', 'Misleading', 'A signal that says something other than what follows.'],
-    ['C', 'cancelling', 'Cancelling', 'Signal left on, or off too soon.'],
-    ['U', 'needless', 'Needless', 'A signal that helps nobody and may confuse.'],
+    ['W', 'misleading', 'Misleading signal', 'A signal that says something other than what follows.'],
+    ['C', 'cancelling', 'Signal not cancelled', 'Signal left on, or off too soon.'],
+    ['U', 'needless', 'Unnecessary signal', 'A signal that helps no one and may confuse.'],
   ]),
   category('N', 'position', 'Position', [
     ['K', 'normal', 'On the road', 'Keeps a sensible line: neither in the gutter nor along the centre.'],
@@ -36,7 +36,7 @@ export const onTheRoad = [
   ]),
   category('P', 'speed', 'Speed', [
     ['L', 'limit', 'Over the limit', 'Keeps within the limit in force and reacts to its changes.'],
-    ['C', 'conditions', 'Too fast for the place', 'Speed fits view, surface, weather and people about.'],
+    ['C', 'conditions', 'Too fast for conditions', 'Speed fits visibility, surface, weather and people nearby.'],
     ['Z', 'school-zone', 'School zone', 'Slows to what the zone asks while it is in force.'],
     ['S', 'slow', 'Too slow', 'Makes the progress the road allows.'],
     ['H', 'hesitation', 'Hesitation', 'Goes when it is clear and safe to go.'],
@@ -54,13 +54,18 @@ export const onTheRoad = [
   ]),
   category('C', 'clearance', 'Clearance', [
     ['P', 'parked', 'Parked cars', 'Leaves about an open door, and slows where there is less.'],
-    ['C', 'vulnerable', 'Cyclists and walkers', 'Leaves people outside cars room and time.'],
+    ['C', 'vulnerable', 'Cyclists and pedestrians', 'Leaves people outside cars room and time.'],
     ['F', 'following', 'Following distance', 'Keeps a gap that the speed and the surface allow to stop in.'],
     ['Q', 'queue', 'Gap in a queue', 'Stops where the tyres of the car in front and a strip of road can be seen.'],
   ]),
   category('T', 'meeting', 'Meeting traffic', [
     ['H', 'holding-back', 'Holding back', 'Waits in good time and place where there is room for one only.'],
-    ['X', 'crossing-path', 'Crossing their path', 'Turns across oncoming traffic only when nobody has to react.'],
+    [
+      'X',
+      'crossing-path',
+      'Crossing the path of traffic',
+      'Turns across oncoming traffic only when nobody has to react.',
+    ],
     ['N', 'narrow', 'Narrow roads', 'Meets others on narrow and single-track roads with speed and place to give way.'],
   ]),
   category('A', 'awareness', 'Awareness', [

@@ -5,7 +5,13 @@ import { fullTest, logOf, minute, start } from '../drive/testing';
 import { anyLog } from '../drive/testing-arbitraries';
 import { tally } from '../marking/testing-standards';
 import { debriefOf } from './debrief';
-import { comparedWords, goodThingWords, patternWords, workOnWords } from './words';
+import {
+  comparedWords,
+  goodThingWords,
+  otherwiseSentence,
+  patternWords,
+  workOnWords,
+} from '@jasperwren/words/debrief-points';
 
 const mark = (item: string, grade = 'driving'): EventBody => ({ type: 'mark', item, grade });
 type At = readonly [minutes: number, body: EventBody, id?: string];
@@ -38,12 +44,12 @@ describe('what went well', () => {
       [31, { type: 'answer', item: 'checks.show', right: true }],
     );
     expect(well(drive)).toEqual([
-      'No help needed in 40 min.',
-      'Bay park: driven without a mark.',
-      '20 min of independent driving without a mark.',
-      '35 min without a mark, from 5:00 to 40:00.',
-      'Moved off 3 times without a mark.',
-      'The question answered right.',
+      'No help needed in 40 minutes.',
+      'Bay park: no fault.',
+      '20 minutes of independent driving without a fault.',
+      '35 minutes without a fault, from minute 5 to 40.',
+      'Moved off 3 times without a fault.',
+      'The safety question answered correctly.',
     ]);
   });
 
@@ -62,7 +68,7 @@ describe('what went well', () => {
 
   it('names what was marked again and again before and not today', () => {
     const past = [{ 'roundabouts.lane': 1 }, { 'roundabouts.lane': 2 }, { 'signs.lights': 1 }];
-    expect(well(driven(), past)).toContain('Roundabouts: lane: marked in two of the last three drives, not today.');
+    expect(well(driven(), past)).toContain('Roundabouts: lane: in 2 of the last 3 mock tests, not today.');
   });
 });
 
@@ -70,9 +76,9 @@ describe('patterns within a drive', () => {
   it('are seen where an area, a place and an item come together', () => {
     const three = [4, 14, 24].map((at): At => [at, mark('junctions.observation')]);
     expect(patterns(driven(...three, [30, mark('roundabouts.lane')]))).toEqual([
-      'Junctions: looking: three times on this drive.',
-      '3 of 4 marks belong to one area: junctions.',
-      '4 of 4 marks came where ways cross.',
+      'Junctions: observation: 3 times today.',
+      '3 of 4 faults are in one area: junctions.',
+      '4 of 4 faults were at junctions, roundabouts or crossings.',
     ]);
   });
 
@@ -115,21 +121,21 @@ describe('the reasons', () => {
       [26.4, { type: 'note', target: 'stall', text: 'Not for the learner', private: true }],
       [8, mark('controls.stalled')],
     );
-    const { marks, sentence, otherwise } = debriefOf(tally, drive, []);
-    expect(sentence).toBe('Fail: one serious fault.');
-    expect(otherwise).toBe('Without it: pass with one driving fault; 14 more would still have passed.');
+    const { marks, verdict, otherwise } = debriefOf(tally, drive, []);
+    expect(verdict.outcome).toBe('fail');
+    expect(otherwiseSentence(tally, otherwise!)).toBe('Without that fault: pass, 1 of 15 driving faults.');
     expect(marks.map(({ mark: { atMs }, decided }) => [atMs / minute, decided])).toEqual([
       [8, false],
       [26, true],
     ]);
     expect(marks[0]?.myth?.code).toBe('stall-fails');
     expect(marks[1]).toMatchObject({
-      circumstances: [{ question: 'Were others held up?', answer: 'A whole green phase, or as long' }],
+      circumstances: [{ question: 'Were others held up?', answer: 'A whole green light, or as long' }],
       spoke: true,
       tookControl: false,
       notes: ['On the hill'],
     });
-    expect(marks[1]?.advice).toContain('whole green phase');
+    expect(marks[1]?.advice?.because.join()).toContain('whole green light');
     expect(marks[1]?.myth).toBeUndefined();
   });
 });
@@ -139,8 +145,8 @@ describe('the comparison with the last drives', () => {
     const past = [{ 'signs.lights': 2, 'speed.limit': 1 }, { 'signs.lights': 1 }];
     const { compared } = debriefOf(tally, driven([5, mark('signs.lights')], [6, mark('controls.gears')]), past);
     expect(comparedWords(tally, compared)).toEqual([
-      '2 marks today, 3 and 1 in the two drives before.',
-      'Marked every time: Signs and lights: traffic lights.',
+      '2 faults today; 3 and 1 in the last 2 mock tests.',
+      'Every time: Signs and lights: traffic lights.',
       'New today: Controls: gears.',
     ]);
   });
@@ -162,8 +168,8 @@ describe('what to work on', () => {
     const { workOn } = debriefOf(tally, drive, past);
     expect(workOn.map(({ item }) => item)).toEqual(['junctions.observation', 'roundabouts.lane']);
     expect(workOn.map((one) => workOnWords(tally, one))).toEqual([
-      'One serious fault today.',
-      'One driving fault today; in four of the last four drives.',
+      'Once today (serious fault).',
+      'Once today (driving fault), and in 4 of the last 4 mock tests.',
     ]);
   });
 

@@ -3,7 +3,6 @@ import { judgeDrive } from '../marking/judge';
 import type { ItemCounts } from '../marking/likely';
 import type { EffectiveStandard } from '../marking/standard';
 import type { Verdict } from '../marking/verdict';
-import { passPhrase, verdictSentence } from '../marking/wording';
 import { comparedWithLast, type ComparedWithLast } from './compared';
 import { marksTold, type MarkTold } from './marks-told';
 import { patternsIn, type Pattern } from './patterns';
@@ -13,9 +12,8 @@ import { firstTwo, worthWork, type WorkOn } from './work-on';
 /** Everything a talk-through needs, worked out from the log alone. */
 export interface Debrief {
   readonly verdict: Verdict;
-  readonly sentence: string;
-  /** For a fail with a single reason: how it would have ended without that. */
-  readonly otherwise?: string | undefined;
+  /** For a fail with a single fault as its reason: the pass it would have been without that. */
+  readonly otherwise?: Verdict | undefined;
   readonly well: readonly GoodThing[];
   readonly marks: readonly MarkTold[];
   readonly patterns: readonly Pattern[];
@@ -37,7 +35,6 @@ export function debriefOf(standard: EffectiveStandard, drive: Drive, past: reado
   const agreed = drive.debriefed?.workOn.flatMap((item) => worth.find((one) => one.item === item) ?? []) ?? [];
   return {
     verdict,
-    sentence: verdictSentence(standard, verdict),
     otherwise: withoutTheReason(standard, drive, verdict),
     well: wentWell(standard, drive, past),
     marks: marksTold(standard, drive, verdict),
@@ -48,10 +45,10 @@ export function debriefOf(standard: EffectiveStandard, drive: Drive, past: reado
   };
 }
 
-function withoutTheReason(standard: EffectiveStandard, drive: Drive, verdict: Verdict): string | undefined {
+function withoutTheReason(standard: EffectiveStandard, drive: Drive, verdict: Verdict): Verdict | undefined {
   const [reason, ...others] = verdict.reasons;
   if (!reason || others.length > 0 || verdict.stops.length > 0 || reason.marks.length !== 1) return undefined;
   const only = reason.marks[0]!.id;
   const without = judgeDrive(standard, { ...drive, marks: drive.marks.filter(({ id }) => id !== only) });
-  return without.outcome === 'pass' ? `Without it: ${passPhrase(standard, without)}.` : undefined;
+  return without.outcome === 'pass' ? without : undefined;
 }

@@ -5,7 +5,7 @@ import { anyLog, secretWord } from '../drive/testing-arbitraries';
 import type { Drive } from '../drive/drive';
 import { judgeDrive } from '../marking/judge';
 import { tally } from '../marking/testing-standards';
-import { verdictSentence } from '../marking/wording';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { forLearner, isFinal, withoutPrivateNotes } from './for-learner';
 
 const events = [

@@ -22,10 +22,3 @@ export type Place = 'crossing-ways' | 'between' | 'kerb' | 'manoeuvres';
 export function placeOf(behaviour: string): Place | undefined {
   return placeByCategory[behaviour.slice(0, behaviour.indexOf('.'))];
 }
-
-export const placeWords: Readonly<Record<Place, string>> = {
-  'crossing-ways': 'where ways cross',
-  between: 'on the road between junctions',
-  kerb: 'moving off or stopping',
-  manoeuvres: 'in manoeuvres',
-};

@@ -1,12 +1,5 @@
-import {
-  compareEvents,
-  type AdviceEvent,
-  type CheckEvent,
-  type DriveEvent,
-  type MarkEvent,
-  type RegradeEvent,
-  type StartedEvent,
-} from './event';
+import type { AdviceEvent, CheckEvent, DriveEvent, MarkEvent, RegradeEvent, StartedEvent } from './event';
+import { compareEvents } from './event-order';
 import { doublesAmong } from './doubles';
 import { sameOnce } from './same-once';
 import {

@@ -91,7 +91,7 @@ export const anyLog: fc.Arbitrary<readonly DriveEvent[]> = fc
   .chain((entries) => fc.tuple(fc.constant(entries), fc.boolean()))
   .map(([entries, briefing]) => [
     stamp(
-      { type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 2 }, ...(briefing && { briefing }) },
+      { type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 3 }, ...(briefing && { briefing }) },
       'id-start',
       'front',
       0,

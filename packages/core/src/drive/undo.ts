@@ -1,4 +1,5 @@
-import { compareEvents, type DriveEvent } from './event';
+import type { DriveEvent } from './event';
+import { compareEvents } from './event-order';
 import { effectiveStrikes } from './strikes';
 
 const cannotBeUndone = new Set<DriveEvent['type']>(['started', 'moved-off', 'ended']);

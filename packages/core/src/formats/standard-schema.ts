@@ -180,7 +180,7 @@ export const standardFileSchema = {
       ...object({ value: { type: 'number' }, provenance: { $ref: '#/$defs/provenance' } }),
     },
     provenance: object(
-      { kind: { enum: ['published', 'common practice', 'from memory', 'house default'] } },
+      { kind: { enum: ['published', 'common practice', 'from memory', 'house default', 'set by the school'] } },
       { source: words },
     ),
     band: object(

@@ -1,3 +1,4 @@
+import type { Sourced } from './provenance';
 import type { Standard } from './standard';
 
 /** One thing that differs between two versions of a standard, in words. */
@@ -5,8 +6,8 @@ export interface Difference {
   /** Where, from the outside in, such as "Limits", "Driving faults", "allowed". */
   readonly where: readonly string[];
   readonly kind: 'added' | 'removed' | 'changed' | 'moved';
-  readonly before?: string;
-  readonly after?: string;
+  readonly before?: string | Sourced;
+  readonly after?: string | Sourced;
 }
 
 const fieldNames: Readonly<Record<string, string>> = {
@@ -45,11 +46,10 @@ function nameOfField(key: string): string {
 
 function compare(before: unknown, after: unknown, where: readonly string[]): readonly Difference[] {
   if (JSON.stringify(before) === JSON.stringify(after)) return [];
-  if (before === undefined) return [{ where, kind: 'added', after: words(after) }];
-  if (after === undefined) return [{ where, kind: 'removed', before: words(before) }];
+  if (before === undefined) return [{ where, kind: 'added', after: isSourced(after) ? after : words(after) }];
+  if (after === undefined) return [{ where, kind: 'removed', before: isSourced(before) ? before : words(before) }];
   if (isNamedList(before) && isNamedList(after)) return compareLists(before, after, where);
-  if (isSourced(before) && isSourced(after))
-    return [{ where, kind: 'changed', before: words(before), after: words(after) }];
+  if (isSourced(before) && isSourced(after)) return [{ where, kind: 'changed', before, after }];
   if (isPlain(before) && isPlain(after)) return compareObjects(before, after, where);
   return [{ where, kind: 'changed', before: words(before), after: words(after) }];
 }
@@ -90,9 +90,7 @@ function isNamedList(value: unknown): value is readonly Named[] {
   return Array.isArray(value) && value.every((entry) => isPlain(entry) && 'code' in entry && 'name' in entry);
 }
 
-function isSourced(
-  value: unknown,
-): value is { readonly value: number; readonly provenance: { readonly kind: string; readonly source?: string } } {
+function isSourced(value: unknown): value is Sourced {
   return isPlain(value) && 'value' in value && 'provenance' in value;
 }
 
@@ -100,10 +98,7 @@ function isSourced(
 function words(value: unknown): string {
   if (typeof value === 'string') return value;
   if (typeof value === 'number' || typeof value === 'boolean') return String(value);
-  if (isSourced(value)) {
-    const { kind, source } = value.provenance;
-    return `${value.value} (${source ? `${kind}: ${source}` : kind})`;
-  }
+  if (isSourced(value)) return String(value.value);
   if (isNamedList(value)) return names(value);
   if (Array.isArray(value)) return value.map(words).join(', ');
   if (isPlain(value)) return Object.values(value).map(words).join(' ');

@@ -7,7 +7,8 @@ import { countingMarks, measuredConflicts } from './counting';
 import { circumstancesOf, judgeDrive } from './judge';
 import { rulesOf } from './rules';
 import { addMark, scoreMarks } from './score';
-import { itemName, reasonSentence, verdictSentence } from './wording';
+import { itemName } from '@jasperwren/words/marking/names';
+import { reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { tally } from './testing-standards';
 import { nearLimits, verdictOf } from './verdict';
 
@@ -183,16 +184,16 @@ describe('laws of judging', () => {
 
 describe('the words of a verdict', () => {
   it.each([
-    [spread(0), 'Pass, without a mark against it.'],
-    [spread(6), 'Pass with six driving faults; nine more would still have passed.'],
-    [spread(15), 'Pass with 15 driving faults; not one more was allowed.'],
-    [spread(16), 'Fail: 16 driving faults.'],
-    [marks(2, 'signs.lights', 'serious'), 'Fail: two serious faults.'],
+    [spread(0), 'Pass: no faults.'],
+    [spread(6), 'Pass: 6 of 15 driving faults.'],
+    [spread(15), 'Pass: 15 of 15 driving faults.'],
+    [spread(16), 'Fail: 16 driving faults (15 allowed).'],
+    [marks(2, 'signs.lights', 'serious'), 'Fail: 2 serious faults.'],
     [
       [...marks(1, 'signs.lights', 'serious'), ...marks(1, 'signs.lights', 'dangerous')],
-      'Fail: one dangerous fault and one serious fault.',
+      'Fail: 1 dangerous fault and 1 serious fault.',
     ],
-    [[{ type: 'pin' } as const], 'No verdict yet: one pin is not settled.'],
+    [[{ type: 'pin' } as const], 'No result yet: 1 pin to name.'],
   ])('says what happened (%#)', (bodies, sentence) => {
     expect(verdictSentence(tally, judge(bodies))).toBe(sentence);
   });
@@ -200,8 +201,8 @@ describe('the words of a verdict', () => {
   it('gives the reason with what is allowed', () => {
     const { reasons } = judge([...spread(16), ...marks(1, 'signs.lights', 'serious')]);
     expect(reasons.map((reason) => reasonSentence(tally, reason))).toEqual([
-      '16 driving faults, where 15 are allowed.',
-      'One serious fault, where none is allowed.',
+      '16 driving faults. 15 allowed.',
+      '1 serious fault. None allowed.',
     ]);
     expect(itemName(tally, 'signs.lights')).toBe('Signs and lights: traffic lights');
   });

@@ -2,9 +2,9 @@ import { readFileSync } from 'node:fs';
 import { parseStandardFile, standardFile } from '../formats/standard-file';
 import { standardFileSchema } from '../formats/standard-schema';
 import { lintStandard } from './lint';
-import { differencesBetween } from './difference';
+import { differencesBetween, type Difference } from './difference';
 import { houseDefault } from './provenance';
-import { whatFails } from './read-out';
+import { whatFails } from '@jasperwren/words/marking/read-out';
 import type { Limit, Standard } from './standard';
 import { choosing, graded, tally, templates, timedYard } from './testing-standards';
 
@@ -132,11 +132,11 @@ describe('the file of a standard', () => {
 describe('what fails a learner, in words', () => {
   it('says the limits of the tally standard', () => {
     expect(whatFails(tally)).toEqual([
-      'You fail with more than 15 driving faults in all.',
-      'You fail with a single serious fault or dangerous fault.',
-      'Your examiner may treat it as a serious fault with more than three driving faults for one and the same thing.',
-      'Safety questions, both together: one at most counts.',
-      'There is no verdict on less than 30 min and 10 min of independent driving.',
+      'Fail: more than 15 driving faults in the whole test.',
+      'Fail: 1 serious fault or dangerous fault.',
+      'More than 3 driving faults of one type may be graded serious fault.',
+      'Safety questions, both together: counts at most 1.',
+      'Minimum for a result: 30 minutes and 10 minutes of independent driving.',
     ]);
   });
 
@@ -146,8 +146,8 @@ describe('what fails a learner, in words', () => {
 
   it('follows the chosen options', () => {
     const lenient = choosing(timedYard, 'engine-stops', 'more-than-three');
-    expect(whatFails(timedYard)).toContain('You fail with more than two demerits (engine stopped) in all.');
-    expect(whatFails(lenient)).toContain('You fail with more than three demerits (engine stopped) in all.');
+    expect(whatFails(timedYard)).toContain('Fail: more than 2 demerits (engine stopped) in the whole test.');
+    expect(whatFails(lenient)).toContain('Fail: more than 3 demerits (engine stopped) in the whole test.');
   });
 });
 
@@ -165,14 +165,14 @@ describe('the difference between two versions', () => {
       categories: [second!, first!, ...rest],
       options: graded.options.map((o, i) => (i === 0 ? { ...o, chosen: 'not-needed' } : o)),
     };
+    const told = (value: Difference['before']) =>
+      typeof value === 'object' ? `${value.value}, ${value.provenance.source}` : value;
     const found = differencesBetween(graded, changed).map(({ where, kind, before, after }) =>
-      [where.join(' > '), kind, before, after].filter(Boolean).join(' | '),
+      [where.join(' > '), kind, told(before), told(after)].filter(Boolean).join(' | '),
     );
     expect(found).toContain('name | changed | Graded marks | Our grades');
     expect(found).toContain('limits > Grade 2 in all | removed');
-    expect(found.find((line) => line.startsWith('limits > Grade 3 > allowed | changed | 0'))).toMatch(
-      /1 \(house default: ours\)$/,
-    );
+    expect(found.find((line) => line.startsWith('limits > Grade 3 > allowed | changed | 0'))).toMatch(/1, ours$/);
     expect(found.find((line) => line.startsWith('categories | moved'))).toContain('Set-up, Safety checks');
     expect(found).toContain('options > Signal with nobody to benefit > chosen | changed | always | not-needed');
     expect(found).toHaveLength(5);

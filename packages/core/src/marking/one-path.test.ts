@@ -8,7 +8,7 @@ import type { EffectiveStandard } from './standard';
 import { attemptsYard, tally, templates, timedYard } from './testing-standards';
 import { anyLogUnder, anyStandard } from './testing-arbitraries';
 import { judgeUnder } from './translate';
-import { conflictSentence, verdictSentence } from './wording';
+import { conflictSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 
 const judge = (standard: EffectiveStandard, log: readonly DriveEvent[]) => judgeDrive(standard, foldDrive(log));
 const exercise = (code: string): EventBody => ({ type: 'section', section: 'exercise', exercise: code });
@@ -74,7 +74,7 @@ describe('any log under any sound standard', () => {
         expect(verdict.outcome === 'incomplete').toBe(
           verdict.missing.length > 0 && verdict.reasons.length === 0 && verdict.stops.length === 0,
         );
-        expect(verdictSentence(standard, verdict)).toMatch(/^(Pass|Fail|No verdict yet|Not judged)[:, ].+\.$/);
+        expect(verdictSentence(standard, verdict)).toMatch(/^(Pass|Fail|No result yet|Not judged)[:, ].+\.$/);
         expect(judge(standard, [...log].reverse())).toEqual(verdict);
       }),
       { numRuns: 200 },
@@ -118,7 +118,7 @@ describe('a standard that has no place for a drive', () => {
       missing: [{ kind: 'does-not-fit', placed: 0, marks: 2 }],
     });
     expect(verdictSentence(timedYard, verdict)).toBe(
-      'Not judged: this standard does not fit this test, it has a place for 0 of 2 faults.',
+      'Not judged: this standard does not fit this test (0 of 2 faults exist in it).',
     );
     expect(verdictSentence(timedYard, judgeUnder(tally, timedYard, foldDrive(fullTest([]))).verdict)).toContain(
       'none of its exercises was driven',
@@ -154,7 +154,7 @@ describe('a measured value and a grade that contradict each other', () => {
     const verdict = judge(timedYard, rolled(40, 'demerit'));
     expect(verdict).toMatchObject({ outcome: 'fail', conflicts: [{ byValue: 'fail', counts: 'value' }] });
     expect(conflictSentence(timedYard, verdict.conflicts[0]!)).toBe(
-      'Slope: rolled back: 40 cm is a failing error by this standard, but it was graded demerit. The measurement counts.',
+      'Slope: rolled back: 40 cm means failing error in this standard, but you gave demerit. The measurement counts.',
     );
     expect(judge(byGrade, rolled(40, 'demerit'))).toMatchObject({
       failedExercises: [],
@@ -194,9 +194,7 @@ describe('attempts at an exercise', () => {
   it('leave the test without a result while one is left', () => {
     const verdict = dock(exercise('alley-left'), failed);
     expect(verdict).toMatchObject({ outcome: 'incomplete', missing: [{ kind: 'exercise', attempted: true }] });
-    expect(verdictSentence(attemptsYard, verdict)).toBe(
-      'No verdict yet: no attempt at alley dock left succeeded so far.',
-    );
+    expect(verdictSentence(attemptsYard, verdict)).toBe('No result yet: no successful attempt at alley dock left.');
   });
 
   it('say nothing outside an exercise', () => {

@@ -1,6 +1,6 @@
 /** Where a number of a standard comes from, so that nobody mistakes a default for a rule. */
 export interface Provenance {
-  readonly kind: 'published' | 'common practice' | 'from memory' | 'house default';
+  readonly kind: 'published' | 'common practice' | 'from memory' | 'house default' | 'set by the school';
   /** The publication, or the reason for a default. */
   readonly source?: string;
 }
@@ -27,3 +27,6 @@ export const houseDefault = (value: number, source: string): Sourced => ({
   value,
   provenance: { kind: 'house default', source },
 });
+
+/** A number that a school has set itself. */
+export const setBySchool = (value: number): Sourced => ({ value, provenance: { kind: 'set by the school' } });

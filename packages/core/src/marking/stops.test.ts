@@ -4,10 +4,10 @@ import { fullTest, logOf, start } from '../drive/testing';
 import { askedOn, isLastTry, usualGrade } from './asked';
 import { lintStandard } from './lint';
 import { judgeDrive } from './judge';
-import { distanceWords, openingWords } from './script';
+import { distanceWords, openingWords } from '@jasperwren/words/marking/script';
 import type { EffectiveStandard } from './standard';
 import { graded, sequenceChecklist, tally, templates, timedYard } from './testing-standards';
-import { verdictSentence } from './wording';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
 
 const judge = (standard: EffectiveStandard, ...bodies: readonly (readonly [number, EventBody])[]) => {
   const drive = foldDrive(logOf([[0, { ...start(standard.id), briefing: true }], ...bodies]));
@@ -20,8 +20,8 @@ const brokenOff = (cause: 'learner' | 'safety' | 'car' | 'conditions'): readonly
 
 describe('a drive that is broken off', () => {
   it.each([
-    ['safety', 'fail', 'Fail: the instructor stopped it for safety.'],
-    ['learner', 'fail', 'Fail: the learner did not want to go on.'],
+    ['safety', 'fail', 'Fail: stopped for safety.'],
+    ['learner', 'fail', 'Fail: the learner wanted to stop.'],
     ['car', 'incomplete', undefined],
     ['conditions', 'incomplete', undefined],
   ] as const)('for the cause "%s" is %s (common practice)', (cause, outcome, sentence) => {
@@ -95,7 +95,7 @@ describe('what is said at the start', () => {
     const left = openingWords(tally).join(' ');
     expect(left).toContain('Keep to the left');
     expect(left).toContain('miles per hour');
-    expect(left).toContain('some 20 minutes you find the way yourself');
+    expect(left).toContain('about 20 minutes you’ll drive independently');
     expect(left).toContain('raise my hand');
     const right = openingWords(sequenceChecklist).join(' ');
     expect(right).toContain('Keep to the right');

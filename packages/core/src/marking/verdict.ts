@@ -67,6 +67,16 @@ export interface Verdict {
   readonly conflicts: readonly MeasuredConflict[];
 }
 
+/** Whether the standard cannot judge the drive at all, as against one that is not complete yet. */
+export function isNotJudged({ missing }: Verdict): boolean {
+  return missing.some(({ kind }) => kind === 'not-judged' || kind === 'does-not-fit');
+}
+
+/** The limits over the whole test that fail it. */
+export function testHeadroom(verdict: Verdict): readonly Headroom[] {
+  return verdict.headroom.filter((room) => room.limit.scope.kind === 'test' && room.limit.effect.kind === 'fail-test');
+}
+
 /** A verdict that says nothing but why there is none. */
 export function noVerdict(missing: Missing): Verdict {
   return {

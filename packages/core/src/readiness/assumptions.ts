@@ -46,29 +46,20 @@ export const defaultAssumptions: Assumptions = {
 
 /** What each assumption may be, in the order in which it is shown. */
 export const assumptionBounds: Readonly<
-  Record<
-    keyof Assumptions,
-    { readonly name: string; readonly unit: string; readonly min: number; readonly max: number; readonly step: number }
-  >
+  Record<keyof Assumptions, { readonly min: number; readonly max: number; readonly step: number }>
 > = {
-  counted: { name: 'Minor faults of the average learner', unit: 'a test', min: 1, max: 40, step: 0.5 },
-  outright: { name: 'Failing faults of the average learner', unit: 'a test', min: 0.02, max: 4, step: 0.01 },
-  levelSpread: { name: 'Learners differ by', unit: 'on a log scale', min: 0.1, max: 1.5, step: 0.05 },
-  power: { name: 'Failing faults follow the level with the power', unit: '', min: 0, max: 1.5, step: 0.05 },
-  ownShape: {
-    name: 'Learners of one level are alike in failing faults by',
-    unit: '(shape)',
-    min: 0.3,
-    max: 6,
-    step: 0.1,
-  },
-  fall: { name: 'Faults fall in four weeks by', unit: 'as a share', min: -0.3, max: 0.6, step: 0.01 },
-  fallSpread: { name: 'Learners differ in that by', unit: 'as a share', min: 0, max: 0.3, step: 0.01 },
-  form: { name: 'One learner’s days differ by', unit: 'as a share', min: 0, max: 0.8, step: 0.05 },
-  knownRoads: { name: 'Known roads bring', unit: 'of the faults of new ones', min: 0.4, max: 1.2, step: 0.01 },
-  halfLifeDays: { name: 'A drive counts half after', unit: 'days', min: 7, max: 365, step: 1 },
-  promptWeight: { name: 'A prompt counts', unit: 'of the fault it prevented', min: 0, max: 1, step: 0.1 },
-  shareWeight: { name: 'Where faults usually fall counts as much as', unit: 'faults', min: 1, max: 60, step: 1 },
+  counted: { min: 1, max: 40, step: 0.5 },
+  outright: { min: 0.02, max: 4, step: 0.01 },
+  levelSpread: { min: 0.1, max: 1.5, step: 0.05 },
+  power: { min: 0, max: 1.5, step: 0.05 },
+  ownShape: { min: 0.3, max: 6, step: 0.1 },
+  fall: { min: -0.3, max: 0.6, step: 0.01 },
+  fallSpread: { min: 0, max: 0.3, step: 0.01 },
+  form: { min: 0, max: 0.8, step: 0.05 },
+  knownRoads: { min: 0.4, max: 1.2, step: 0.01 },
+  halfLifeDays: { min: 7, max: 365, step: 1 },
+  promptWeight: { min: 0, max: 1, step: 0.1 },
+  shareWeight: { min: 1, max: 60, step: 1 },
 };
 
 /** How strict one marker is: faults they mark, as a multiple of what the average marker would. */

@@ -1,5 +1,4 @@
 import type { EffectiveStandard } from '../marking/standard';
-import { capital, joinWords, percent } from '../marking/wording';
 import { totalOf, type Evidence } from './evidence';
 
 const dayMs = 86_400_000;
@@ -25,15 +24,25 @@ export const checkCodes = [
 ] as const;
 export type CheckCode = (typeof checkCodes)[number];
 
-/** One thing a learner should have shown before a test is booked. */
-export interface ReadinessItem {
-  readonly code: CheckCode;
-  readonly ok: boolean;
-  /** How it stands, in a sentence. */
-  readonly stands: string;
-  /** What is missing, as something to do; empty where nothing is. */
-  readonly missing: string;
-}
+/** How one thing stands that a learner should have shown before a test is booked: figures, no sentences. */
+export type ReadinessItem = { readonly ok: boolean } & (
+  | { readonly code: 'evidence'; readonly tests: number; readonly minutes: number }
+  | {
+      readonly code: 'last-two';
+      /** How many of the last drives there are to look at, `wanted.lastWithout` at most. */
+      readonly drives: number;
+      /** Those with a failing fault, and those in which the instructor took control. */
+      readonly failing: number;
+      readonly controls: number;
+      /** The standard's names for faults one of which fails, for several of them. */
+      readonly grades: readonly string[];
+    }
+  | { readonly code: 'unfamiliar'; readonly tests: number }
+  | { readonly code: 'independent'; readonly bestMin: number; readonly enoughMin: number }
+  | { readonly code: 'exercises'; readonly all: number; readonly open: readonly string[] }
+  | { readonly code: 'questions'; readonly chance: number }
+  | { readonly code: 'prompts'; readonly prompts: number; readonly minutes: number }
+);
 
 /**
  * What a learner has shown within eight weeks of a day, and what is missing.
@@ -54,119 +63,61 @@ export function checklist(
   const tests = recent.filter(({ completed }) => completed);
   return [
     enough(tests),
-    lastTwo(recent),
+    lastTwo(standard, recent),
     unfamiliar(tests),
     ...independent(standard, recent),
     ...exercises(standard, recent),
     ...(questions === undefined ? [] : [asked(questions)]),
-    prompts(recent),
+    prompted(recent),
   ];
 }
 
-const check = (code: CheckCode, ok: boolean, stands: string, missing: string): ReadinessItem => ({
-  code,
-  ok,
-  stands,
-  missing: ok ? '' : missing,
-});
-
 function enough(tests: readonly Evidence[]): ReadinessItem {
   const minutes = Math.round(tests.reduce((sum, one) => sum + one.minutes, 0));
-  const drives = Math.max(0, wanted.drives - tests.length);
-  const more = [
-    drives > 0 && `${drives} more ${drives === 1 ? 'drive' : 'drives'} under test conditions`,
-    minutes < wanted.minutes && `${wanted.minutes - minutes} more minutes`,
-  ].filter((one): one is string => one !== false);
-  return check(
-    'evidence',
-    more.length === 0,
-    `${tests.length} ${tests.length === 1 ? 'drive' : 'drives'} under test conditions, ${minutes} min, in ${wanted.weeks} weeks.`,
-    `${joinWords(more)}.`,
-  );
+  const ok = tests.length >= wanted.drives && minutes >= wanted.minutes;
+  return { code: 'evidence', ok, tests: tests.length, minutes };
 }
 
-function lastTwo(drives: readonly Evidence[]): ReadinessItem {
+function lastTwo({ grades }: EffectiveStandard, drives: readonly Evidence[]): ReadinessItem {
   const last = drives.slice(-wanted.lastWithout);
-  const grave = last.filter((one) => totalOf(one, 'outright') > 0).length;
-  const taken = last.filter(({ interventions }) => interventions > 0).length;
-  const short = wanted.lastWithout - last.length;
-  const found = [
-    grave > 0 && `${grave} of the last ${last.length} with a failing fault`,
-    taken > 0 && `${taken} of the last ${last.length} in which you took control`,
-    short > 0 && `${last.length} of ${wanted.lastWithout} mock tests`,
-  ].filter((one): one is string => one !== false);
-  // Each cause says its own: a taken control is not cured by driving without a failing fault.
-  const free = [grave > 0 && 'no failing fault', taken > 0 && 'no control taken'].filter(
-    (one): one is string => one !== false,
-  );
-  const more = short > 0 ? `${short} more ${short === 1 ? 'mock test' : 'mock tests'}` : '';
-  return check(
-    'last-two',
-    found.length === 0,
-    found.length === 0
-      ? 'No failing fault and no control taken in the last 2 mock tests.'
-      : `${capital(joinWords(found))}.`,
-    free.length > 0
-      ? `Drive ${wanted.lastWithout} mock tests in a row with ${joinWords(free)}.`
-      : `Drive ${more} with no failing fault and no control taken.`,
-  );
+  const failing = last.filter((one) => totalOf(one, 'outright') > 0).length;
+  const controls = last.filter(({ interventions }) => interventions > 0).length;
+  return {
+    code: 'last-two',
+    ok: failing + controls === 0 && last.length === wanted.lastWithout,
+    drives: last.length,
+    failing,
+    controls,
+    grades: grades.filter(({ sign }) => sign === 'outright' || sign === 'highest').map(({ name }) => name),
+  };
 }
 
 function unfamiliar(tests: readonly Evidence[]): ReadinessItem {
-  const n = tests.filter(({ familiarity }) => familiarity === 'new').length;
-  return check(
-    'unfamiliar',
-    n > 0,
-    n > 0 ? `${n} on roads not driven before.` : 'None on roads not driven before.',
-    'A drive on roads not driven before.',
-  );
+  const onNew = tests.filter(({ familiarity }) => familiarity === 'new').length;
+  return { code: 'unfamiliar', ok: onNew > 0, tests: onNew };
 }
 
 function independent({ length }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessItem[] {
   if (!length.independentMin) return [];
   const enoughMin = Math.round(wanted.independentShare * length.independentMin.value);
-  const best = Math.round(Math.max(0, ...drives.map(({ independentMin }) => independentMin)));
-  return [
-    check(
-      'independent',
-      best >= enoughMin,
-      `${best} min of independent driving at best.`,
-      `${enoughMin} min of independent driving on one drive.`,
-    ),
-  ];
+  const bestMin = Math.round(Math.max(0, ...drives.map(({ independentMin }) => independentMin)));
+  return [{ code: 'independent', ok: bestMin >= enoughMin, bestMin, enoughMin }];
 }
 
 function exercises({ exercises: all }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessItem[] {
   if (all.length === 0) return [];
   const clean = new Set(drives.flatMap(({ cleanExercises }) => cleanExercises));
-  const open = all.filter(({ code }) => !clean.has(code)).map(({ name }) => name.toLowerCase());
-  return [
-    check(
-      'exercises',
-      open.length === 0,
-      `${all.length - open.length} of ${all.length} set exercises driven without a mark.`,
-      `Without a mark yet: ${joinWords(open)}.`,
-    ),
-  ];
+  const open = all.filter(({ code }) => !clean.has(code)).map(({ name }) => name);
+  return [{ code: 'exercises', ok: open.length === 0, all: all.length, open }];
 }
 
-function asked(questions: number): ReadinessItem {
-  return check(
-    'questions',
-    questions >= wanted.questions,
-    `Safety questions right on the day: ${percent(questions)}.`,
-    `Safety questions at ${percent(wanted.questions)} on the day: drill what is due.`,
-  );
+function asked(chance: number): ReadinessItem {
+  return { code: 'questions', ok: chance >= wanted.questions, chance };
 }
 
-function prompts(drives: readonly Evidence[]): ReadinessItem {
+function prompted(drives: readonly Evidence[]): ReadinessItem {
   const minutes = drives.reduce((sum, one) => sum + one.minutes, 0);
-  const n = drives.reduce((sum, one) => sum + one.prompts, 0);
-  const ok = n * wanted.minutesPerPrompt < minutes || n === 0;
-  return check(
-    'prompts',
-    ok,
-    n === 0 ? 'No help needed.' : `Help ${n === 1 ? 'once' : `${n} times`} in ${Math.round(minutes)} min.`,
-    `Help less than once in ${wanted.minutesPerPrompt} min.`,
-  );
+  const prompts = drives.reduce((sum, one) => sum + one.prompts, 0);
+  const ok = prompts * wanted.minutesPerPrompt < minutes || prompts === 0;
+  return { code: 'prompts', ok, prompts, minutes: Math.round(minutes) };
 }

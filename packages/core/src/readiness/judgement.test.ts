@@ -6,8 +6,9 @@ import { brierScore, baseRateScore, calibrationOf, reliability, resultsWanted } 
 import { checklist } from './checklist';
 import { asOf, estimate, estimateBefore, history } from './estimate';
 import { evidenceOfDrive, evidenceOfSheet, totalOf, type Evidence } from './evidence';
-import { judgeReadiness, testDays } from './judgement';
-import { chanceSentence, forTheLearner, howItCame } from './words';
+import { judgeReadiness } from './judgement';
+import { nextWords, reasonWords, testDays } from '@jasperwren/words/readiness-items';
+import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/words/readiness-estimate';
 import { cleanDrive } from './testing-learners';
 
 const on = new Date('2026-06-01T12:00:00Z');
@@ -76,8 +77,7 @@ describe('the checklist', () => {
 
 describe('the judgement', () => {
   const all = checklist(tally, clean, on, 0.95);
-  const few = (code: string) =>
-    all.map((check) => (check.code === code ? { ...check, ok: false, missing: 'Do it.' } : check));
+  const few = (code: string) => all.map((check) => (check.code === code ? { ...check, ok: false } : check));
   const at = (mean: number) => ({ mean, from: mean - 0.1, to: Math.min(1, mean + 0.1) });
 
   it.each([
@@ -92,7 +92,8 @@ describe('the judgement', () => {
     const judgement = judgeReadiness(at(mean), few(code));
     expect(judgement.word).toBe(word);
     expect(judgement.reasons.length).toBeGreaterThan(0);
-    expect(judgement.next).not.toBe('');
+    expect(nextWords(judgement.next)).toMatch(/^[A-Z].*\.$/);
+    for (const reason of judgement.reasons) expect(reasonWords(reason)).toMatch(/^[A-Z0-9].*\.$/);
   });
 
   it('says days, not decimals', () => {
@@ -105,13 +106,13 @@ describe('the estimate', () => {
   it('with nothing driven cannot say', () => {
     const { judgement, drives } = asked([]);
     expect([judgement.word, drives]).toEqual(['cannot-say', 0]);
-    expect(chanceSentence(asked([]))).toContain('Nothing has been driven yet');
+    expect(chanceSentence(asked([]))).toContain('No mock tests yet');
     const driven = { ...asked([]), drives: 1, sheets: 2 };
     const chance = { ...driven.chance, mean: 0.8, from: 0.61, to: 0.9 };
     expect(chanceSentence({ ...driven, chance })).toBe(
-      'About 16 of 20 test days would be passes, between 12 and 18. Behind it stand 1 drive and 2 real tests.',
+      'Would pass about 16 of 20 tests (range 12 to 18). Based on 1 mock test and 2 driving tests.',
     );
-    expect(chanceSentence({ ...driven, chance: { ...chance, from: 0.79, to: 0.81 } })).toContain('passes. Behind');
+    expect(chanceSentence({ ...driven, chance: { ...chance, from: 0.79, to: 0.81 } })).toContain('20 tests. Based');
   });
 
   it('books the clean, and tells the others what would change it', () => {
@@ -126,9 +127,7 @@ describe('the estimate', () => {
 
   it('is told in words, with its drives, and to a learner without statistics', () => {
     const readiness = asked(clean);
-    expect(chanceSentence(readiness)).toMatch(
-      /^About \d+ of 20 test days would be passes, .* Behind it stand 5 drives\.$/,
-    );
+    expect(chanceSentence(readiness)).toMatch(/^Would pass about \d+ of 20 tests.* Based on 5 mock tests\.$/);
     expect(howItCame(readiness, defaultAssumptions).join(' ')).toContain('half after 120 days');
     expect(forTheLearner(readiness, 'Ada').join(' ')).not.toMatch(/interval|prior|%/);
   });

@@ -5,6 +5,7 @@ import { overlaps, type Booking } from './booking';
 import type { ReadinessItem } from './checklist';
 import type { AreaChange } from './estimate';
 import { bookFrom } from './judgement';
+import { seekCodes, type LessonGoal, type SeekCode } from './lesson-goal';
 import { posteriorOn, projected } from './posterior';
 import { simulate, type Chance } from './simulate';
 import type { Question } from './estimate';
@@ -22,42 +23,9 @@ export interface FreeHours {
   readonly to: string;
 }
 
-/** What a lesson is for. */
-export interface LessonGoal {
-  readonly kind: 'area' | 'exercise' | 'questions' | 'mock';
-  /** Category or exercise by code; empty for the others. */
-  readonly code: string;
-  readonly name: string;
-  /** What to look for on the road, in words; a route where there are routes. */
-  readonly seek: string;
-}
-
 export interface PlannedLesson extends Booking {
   readonly goals: readonly LessonGoal[];
 }
-
-/** Road features in which an area shows, by category of the catalogue (common practice). */
-const seekFor: Readonly<Record<string, string>> = {
-  junctions: 'give-way, stop and signalled junctions, crossroads with poor sight',
-  roundabouts: 'mini, large and several-lane roundabouts, by various exits',
-  mirrors: 'changes of speed and lane: dual carriageways, town with parked cars',
-  signals: 'junctions close together, roundabouts, pull-ups',
-  position: 'bends, several lanes, one-way streets',
-  speed: 'changes of limit, some just inside a new road',
-  signs: 'signals, one-way systems, a road with many signs',
-  'moving-off': 'pull-ups on level road, on a hill and behind a parked car',
-  stopping: 'pull-ups on busy and quiet streets',
-  'fast-roads': 'a dual carriageway with slip roads',
-  clearance: 'parked cars, cyclists, a queue',
-  meeting: 'narrow streets with oncoming traffic',
-  crossings: 'pedestrian crossings, schools, shops',
-  awareness: 'busy streets, independent driving by signs',
-  reversing: 'a quiet site for reversing',
-  'emergency-stop': 'a straight quiet road, clear behind',
-  controls: 'hills, slow traffic, stop and go',
-  'set-up': 'before moving off',
-  checks: 'before moving off',
-};
 
 /**
  * The lessons that fit into free hours between two days, the earliest first.
@@ -136,7 +104,7 @@ export function planLessons(
   return starts.map((start, i) => {
     const goals: LessonGoal[] = [];
     const mock = i === starts.length - 1 || i % 3 === 2;
-    if (mock) goals.push({ kind: 'mock', code: '', name: 'Mock test', seek: 'roads not driven before' });
+    if (mock) goals.push({ kind: 'mock', code: '', name: '', seek: 'new-roads' satisfies SeekCode });
     else {
       // The area that is furthest behind its share.
       const next = areas.reduce(
@@ -151,15 +119,20 @@ export function planLessons(
     }
     const exercise = open.length > 0 && !mock ? open[i % open.length] : undefined;
     if (exercise)
-      goals.push({ kind: 'exercise', code: exercise.code, name: exercise.name, seek: 'a legal and clear place' });
-    if (questions) goals.push({ kind: 'questions', code: '', name: 'Safety questions', seek: 'what is due' });
+      goals.push({
+        kind: 'exercise',
+        code: exercise.code,
+        name: exercise.name,
+        seek: 'legal-place' satisfies SeekCode,
+      });
+    if (questions) goals.push({ kind: 'questions', code: '', name: '', seek: 'due-questions' satisfies SeekCode });
     return { start, minutes, goals };
   });
 }
 
-function seekOf({ categories }: EffectiveStandard, code: string): string {
+function seekOf({ categories }: EffectiveStandard, code: string): SeekCode {
   const behaviour = categories.find((category) => category.code === code)?.items[0]?.behaviour ?? '';
-  return seekFor[behaviour.split('.')[0] ?? ''] ?? 'roads where it shows';
+  return seekCodes.find((known) => known === behaviour.split('.')[0]) ?? 'any-road';
 }
 
 /** What is expected on a day to come. */

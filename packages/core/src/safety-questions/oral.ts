@@ -36,13 +36,13 @@ export function judgeOral(question: SafetyQuestion, tries: readonly OralTry[], a
     return {
       outcome: 'right',
       missed,
-      sentence: missed.length === 0 ? 'Right, every point was there.' : 'Right: every critical point was there.',
+      sentence: missed.length === 0 ? 'Correct: every point.' : 'Correct: all required points.',
     };
   const why = last.hint
     ? 'a hint was given'
-    : `${critical.length === 1 ? 'a critical point is' : `${critical.length} critical points are`} missing`;
+    : `${critical.length === 1 ? 'a required point is' : `${critical.length} required points are`} missing`;
   return tries.length < allowed
-    ? { outcome: 'again', missed, sentence: `Not right yet: ${why}. One more try.` }
+    ? { outcome: 'again', missed, sentence: `Not correct yet: ${why}. 1 more try.` }
     : { outcome: 'wrong', missed, sentence: `Wrong: ${why}.` };
 }
 

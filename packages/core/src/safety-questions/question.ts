@@ -68,11 +68,11 @@ export function problemsOf({ ask, topic, points, steps }: SafetyQuestion): reado
   const codes = points.map(({ code }) => code);
   return [
     ...(topic.trim() === '' ? ['Name the topic.'] : []),
-    ...(ask.trim() === '' ? ['Write the question.'] : []),
+    ...(ask.trim() === '' ? ['Enter the question.'] : []),
     ...(points.length === 0 ? ['Give at least one key point.'] : []),
     ...(points.some(({ text }) => text.trim() === '') ? ['A key point has no words.'] : []),
     ...(points.length > 0 && !points.some(({ critical }) => critical)
-      ? ['Mark at least one key point as critical: without one, nothing makes an answer wrong.']
+      ? ['Mark at least one key point as required: without one, nothing makes an answer wrong.']
       : []),
     ...(new Set(codes).size < codes.length ? ['Two key points have the same code.'] : []),
     ...(steps?.some((code) => !codes.includes(code)) ? ['A step is not among the key points.'] : []),

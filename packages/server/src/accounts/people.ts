@@ -121,7 +121,7 @@ export async function handOver(call: InSchool, fromId: string, toId: string, tod
   await getAccount(call, fromId);
   const to = await getAccount(call, toId);
   if (fromId === toId || to.disabledAt !== null)
-    throw conflict('Choose somebody else of the school, who has not left.', { code: 'not-them' });
+    throw conflict('Choose another instructor who has access.', { code: 'not-them' });
   const lessons = db
     .selectFrom('lessons')
     .innerJoin('learners', 'learners.id', 'lessons.learner_id')

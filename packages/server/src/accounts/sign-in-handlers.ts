@@ -31,11 +31,11 @@ type Names =
 
 /** Sign-in, and the own account. */
 export function signInHandlers(welcome: WelcomeView): HandlersOf<Names> {
-  const byAccount = triesOf('account', failuresPerAddressAndEmail, 'Sign-in');
-  const byEmail = triesOf('email', failuresPerEmail, 'Sign-in');
-  const byAddress = triesOf('address', failuresPerAddress, 'Sign-in');
-  const byPassword = triesOf('password', failuresPerAddressAndEmail, 'Changing the password');
-  const byLink = triesOf('link', failuresPerAddress, 'Choosing a password');
+  const byAccount = triesOf('account', failuresPerAddressAndEmail);
+  const byEmail = triesOf('email', failuresPerEmail);
+  const byAddress = triesOf('address', failuresPerAddress);
+  const byPassword = triesOf('password', failuresPerAddressAndEmail);
+  const byLink = triesOf('link', failuresPerAddress);
 
   /** @throws invalid where this is not the password of whoever is signed in */
   async function prove(call: RouteCall<Who>, password: string, field: string) {
@@ -71,11 +71,11 @@ export function signInHandlers(welcome: WelcomeView): HandlersOf<Names> {
       const right = await verifyPassword(password, account?.password_hash);
       if (!right || !account || !about || account.disabled_at !== null) {
         if (about) await call.write(nothing, { ...about, action: 'refusedSignIn' });
-        throw notSignedIn('The address or the password is not right.', { code: 'wrong-credentials' });
+        throw notSignedIn('Wrong email or password.', { code: 'wrong-credentials' });
       }
       const secret = account.factor_secret;
       if (secret !== null && code === undefined)
-        throw notSignedIn('Write the six digits that your authenticator app shows now.', { code: 'needs-code' });
+        throw notSignedIn('Enter the six digits your authenticator app shows now.', { code: 'needs-code' });
       const letIn = await call.write(
         async (trx) => secret === null || takeCode(trx, account.id, secret, code ?? ''),
         (taken) => ({ ...about, ...(!taken && { action: 'refusedSignIn' }) }),

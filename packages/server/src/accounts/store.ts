@@ -95,7 +95,7 @@ export function findAccount({ db, who: { schoolId } }: InSchool, id: string) {
  */
 export async function getAccount(call: InSchool, id: string) {
   const account = await findAccount(call, id);
-  if (!account) throw missing('Your school has no such account.', { code: 'no-account' });
+  if (!account) throw missing('Account not found.', { code: 'no-account' });
   return account;
 }
 

@@ -10,7 +10,7 @@ import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { verdictDetail } from '@jasperwren/core/marking/wording';
+import { verdictDetail } from '@jasperwren/words/marking/verdict';
 
 /** The part of a summary that follows from the log and the standard alone. */
 export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' | 'instructorName' | 'startedAt'>;

@@ -12,7 +12,7 @@ import type { DriveDigest } from './digest';
  */
 export async function getDrive(call: InSchool, driveId: string): Promise<DriveView> {
   const row = await selectDrives(call).where('drives.id', '=', driveId).executeTakeFirst();
-  if (!row) throw missing('Your school has no such drive.', { code: 'no-drive' });
+  if (!row) throw missing('Mock test not found. It may have been removed.', { code: 'no-drive' });
   return {
     summary: toSummary(row),
     standard: await boundStandard(call, row.standard_id, row.standard_version),

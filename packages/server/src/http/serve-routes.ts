@@ -70,7 +70,7 @@ function admit(ctx: RouterContext, { who, beforeFactor }: Route): Who | LearnerW
       code: 'not-signed-in',
     });
   }
-  if (!staff && learner) throw notAllowed('This belongs to the instructors of the school.', { code: 'not-allowed' });
+  if (!staff && learner) throw notAllowed('Only instructors can open this.', { code: 'not-allowed' });
   if (!staff)
     throw notSignedIn('Nobody is signed in, or the sign-in has run out. Sign in and try again.', {
       code: 'not-signed-in',

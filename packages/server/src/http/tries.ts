@@ -16,11 +16,8 @@ export interface Tries {
   readonly forget: (key: string) => Promise<void>;
 }
 
-/**
- * @param most how many may fail
- * @param what to call them, such as "Sign-in"
- */
-export function triesOf(name: string, most: number, what: string): Tries {
+/** @param most how many may fail */
+export function triesOf(name: string, most: number): Tries {
   const limiter = new RateLimiterMemory({ points: most, duration: windowS, keyPrefix: name });
   return {
     async take(setHeader, key) {
@@ -30,7 +27,7 @@ export function triesOf(name: string, most: number, what: string): Tries {
         if (!(refused instanceof RateLimiterRes)) throw refused;
         const waitMin = Math.max(1, Math.ceil(refused.msBeforeNext / 60_000));
         setHeader('retry-after', String(waitMin * 60));
-        throw tooManyTries(`Too many tries. ${what} opens again in ${waitMin} min.`, { code: 'too-many-tries' });
+        throw tooManyTries(`Too many attempts. Try again in ${waitMin} minutes.`, { code: 'too-many-tries' });
       }
     },
     giveBack: async (key) => void (await limiter.reward(key)),

@@ -23,7 +23,7 @@ export async function listLearners(call: InSchool, archived: boolean): Promise<r
  */
 export async function getLearner(call: InSchool, id: string): Promise<LearnerView> {
   const row = await selectLearners(call).where('learners.id', '=', id).executeTakeFirst();
-  if (!row) throw missing('Your school has no such learner.', { code: 'no-learner' });
+  if (!row) throw missing('Learner not found. It may have been removed.', { code: 'no-learner' });
   return toView(row);
 }
 
@@ -91,8 +91,8 @@ async function assertInstructor({ db, who: { schoolId } }: InSchool, id: string 
     .where('disabled_at', 'is', null)
     .executeTakeFirst();
   if (row) return;
-  const problems = [{ field: 'instructorId', message: 'Your school has no such instructor.' }];
-  throw invalid('Your school has no such instructor. Nothing was saved.', { problems });
+  const problems = [{ field: 'instructorId', message: 'Instructor not found.' }];
+  throw invalid('Instructor not found. Nothing was saved.', { problems });
 }
 
 /** Ends every sign-in of a learner and every code that is still open. */

@@ -1,5 +1,7 @@
+import { t } from '@jasperwren/words/calendar';
+import { goalName, goalSeek } from '@jasperwren/words/lesson-goals';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
-import type { LessonGoal } from '@jasperwren/core/readiness/plan';
+import type { LessonGoal } from '@jasperwren/core/readiness/lesson-goal';
 
 export interface CalendarLesson {
   readonly id: string;
@@ -32,26 +34,28 @@ const earlyMin = 15;
 export function lessonsCalendar({ learnerId, learnerName, testDate, testCentre, lessons }: CalendarOf): string {
   const events = lessons.map((lesson): EventAttributes => ({
     uid: `${lesson.id}@jasperwren`,
-    title: plain(`Lesson: ${learnerName}`),
+    title: plain(t('lesson', { learner: learnerName })),
     start: numbers(lesson.start) as DateArray,
     startInputType: 'local',
     startOutputType: 'local',
     duration: { minutes: lesson.minutes },
-    description: plain(lesson.goals.map(({ name, seek }) => `${name}: ${seek}`).join('\n')),
+    description: plain(
+      lesson.goals.map((goal) => t('goal', { aim: goalName(goal), where: goalSeek(goal) })).join('\n'),
+    ),
     status: lesson.cancelled ? 'CANCELLED' : 'CONFIRMED',
     sequence: lesson.sequence,
     lastModified: Date.parse(lesson.updatedAt),
     productId: 'jasperwren/lessons',
-    calName: plain(`Lessons with ${learnerName}`),
+    calName: plain(t('lessons', { learner: learnerName })),
   }));
   const test: EventAttributes[] = testDate
     ? [
         {
           uid: `test-${learnerId}@jasperwren`,
-          title: plain(`Driving test: ${learnerName}`),
+          title: plain(t('test', { learner: learnerName })),
           start: numbers(testDate) as DateArray,
           duration: { days: 1 },
-          description: `Be there ${earlyMin} min early.`,
+          description: t('early', { minutes: earlyMin }),
           ...(testCentre && { location: plain(testCentre) }),
           productId: 'jasperwren/lessons',
         },

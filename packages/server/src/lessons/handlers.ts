@@ -1,12 +1,16 @@
 import { file, type HandlersOf } from '../http/call';
 import { todayOf } from '../school/store';
 import { lessonsCalendar } from './calendar';
+import { upcomingLessons } from './upcoming';
 import { calendarOf, freeHoursOf, keepPlan, lessonsOf, setFreeHours } from './store';
 
 /** Lessons planned, and the hours in which they can be given. */
-export const lessonHandlers: HandlersOf<'freeHours' | 'setFreeHours' | 'lessons' | 'keepLessons' | 'calendar'> = {
+export const lessonHandlers: HandlersOf<
+  'freeHours' | 'setFreeHours' | 'upcomingLessons' | 'lessons' | 'keepLessons' | 'calendar'
+> = {
   freeHours: (call) => freeHoursOf(call),
   setFreeHours: ({ write }, _, body) => write((trx) => setFreeHours(trx, body)),
+  upcomingLessons: async (call) => upcomingLessons(call, await todayOf(call)),
   lessons: (call, { learnerId }) => lessonsOf(call, learnerId),
   keepLessons: ({ write }, { learnerId }, body) =>
     write(async (trx) => {

@@ -1,6 +1,6 @@
 import ICAL from 'ical.js';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import type { LessonsView } from '@jasperwren/contract/lessons';
+import type { LessonsView, UpcomingLesson } from '@jasperwren/contract/lessons';
 import { startTwoSchools, type TestClient } from '../testing';
 
 let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
@@ -117,6 +117,28 @@ describe('a plan', () => {
     });
     const { body } = await first.send<LessonsView>('GET', `/api/learners/${learnerId}/lessons`);
     expect(body.lessons.map(({ start }) => start)).toEqual(['2099-06-05T09:00']);
+  });
+
+  it('shows the instructor what is to come, from today on, the earliest first', async () => {
+    const { body: before } = await plan([lesson('2097-03-02T09:00'), lesson('2097-03-01T09:00')]);
+    await plan([lesson('2097-03-01T09:00', { id: before.lessons[0]!.id })]);
+    const ahead = async (client: TestClient) =>
+      (await client.send<readonly UpcomingLesson[]>('GET', '/api/lessons')).body.filter(({ start }) =>
+        start.startsWith('2097'),
+      );
+    expect(await ahead(first)).toEqual([
+      {
+        id: before.lessons[0]!.id,
+        start: '2097-03-01T09:00',
+        minutes: 60,
+        goals: [goal],
+        learnerId,
+        learnerName: 'Ada; the, first',
+      },
+    ]);
+    expect(await ahead(second)).toEqual([]);
+    await first.send('PUT', `/api/learners/${learnerId}/archived`);
+    expect(await ahead(first)).toEqual([]);
   });
 
   it('belongs to its school', async () => {

@@ -1,6 +1,7 @@
 import type { FreeHoursList, FreeHoursView, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
 import { endOf, overlaps, type Booking } from '@jasperwren/core/readiness/booking';
-import type { FreeHours, LessonGoal } from '@jasperwren/core/readiness/plan';
+import type { FreeHours } from '@jasperwren/core/readiness/plan';
+import type { LessonGoal } from '@jasperwren/core/readiness/lesson-goal';
 import { v7 as newId } from 'uuid';
 import type { Call, InSchool } from '../call';
 import { conflict, missing } from '../refusal';

@@ -12,7 +12,7 @@ type Names = 'letIn' | 'endAccess' | 'learnerSignIn' | 'me' | 'myReviews' | 'add
 
 /** What a learner may do, and how an instructor lets a learner in. */
 export function meHandlers(): HandlersOf<Names> {
-  const guessed = triesOf('code', wrongCodes, 'Signing in with a code');
+  const guessed = triesOf('code', wrongCodes);
   return {
     letIn: ({ write }, { learnerId }, { kind }) => write((trx) => makeCode(trx, learnerId, kind)),
     endAccess: ({ write }, { learnerId }) =>

@@ -1,7 +1,7 @@
 import type { MeView, MyDebrief } from '@jasperwren/contract/me';
 import type { SharedDebrief } from '@jasperwren/contract/shares';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import type { Call, InSchool, LearnerWho } from '../call';
 import { missing } from '../refusal';
 import type { DriveDigest } from '../drives/digest';

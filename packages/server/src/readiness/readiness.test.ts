@@ -76,7 +76,7 @@ describe('readiness', () => {
     await addDrive(cleo, 30, []);
     const sheet = {
       standardId: 'tally',
-      standardVersion: 2,
+      standardVersion: 3,
       date: new Date(Date.now() - 10 * 86_400_000).toISOString().slice(0, 10),
       official: 'pass',
       entries: [],
@@ -106,7 +106,7 @@ describe('readiness', () => {
     const date = new Date(Date.now() - 10 * 86_400_000).toISOString().slice(0, 10);
     const { body: sheet } = await first.send<SheetView>('POST', `/api/learners/${gil}/sheets`, {
       standardId: 'tally',
-      standardVersion: 2,
+      standardVersion: 3,
       date,
       official: 'pass',
       entries: [],

@@ -12,7 +12,7 @@ import { basisOfFigures, sha256Hex, figuresOf, fitSchool, toView, type KeptFigur
 import { chanceOfQuestions } from './questions';
 
 /** Changes with the way estimates are made: those of an older release are made again. */
-const estimateVersion = 1;
+export const estimateVersion = 2;
 
 /** What is to be worked out again: one learner at once, or a school with its figures. */
 export interface RefreshTask {
@@ -23,7 +23,9 @@ export interface RefreshTask {
 }
 
 /** What an estimate about a learner is kept as. */
-export type KeptEstimate = Pick<ReadinessRow, 'word' | 'next' | 'reasons' | 'mean' | 'from' | 'to' | 'drives'>;
+export type KeptEstimate = Pick<ReadinessRow, 'word' | 'next' | 'reasons' | 'mean' | 'from' | 'to' | 'drives'> & {
+  readonly version: number;
+};
 
 /** What comes of it, bit by bit. */
 export type Refreshed =
@@ -68,7 +70,7 @@ export async function* refresh(call: InSchool, learnerId: string | undefined): A
     const { judgement, chance, drives } = estimate(ask);
     const { word, next, reasons } = judgement;
     const { mean, from, to } = chance;
-    const body: KeptEstimate = { word, next, reasons, mean, from, to, drives };
+    const body: KeptEstimate = { version: estimateVersion, word, next, reasons, mean, from, to, drives };
     yield { kind: 'estimate', learnerId: id, basis, body: JSON.stringify(body) };
     await setImmediate();
   }

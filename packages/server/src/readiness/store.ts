@@ -16,7 +16,7 @@ import { newestStandards } from '../standards/store';
 import { evidenceOfLearner, evidenceOfSheets } from './evidence';
 import { figuresOf, toView } from './figures';
 import { chanceOfQuestions } from './questions';
-import type { KeptEstimate } from './refresh';
+import { estimateVersion, type KeptEstimate } from './refresh';
 
 const fourWeeksMs = 28 * 86_400_000;
 
@@ -66,7 +66,9 @@ export async function schoolReadiness(call: Call): Promise<KnownReadiness> {
     allOfToday: learners.every(({ id }) => estimates.get(id)?.made_at.startsWith(today)),
     rows: learners.flatMap((learner) => {
       const row = estimates.get(learner.id);
-      return row ? [toRow(learner, JSON.parse(row.body) as KeptEstimate, row.made_at)] : [];
+      const estimate = row && (JSON.parse(row.body) as KeptEstimate);
+      // One of an older release holds other things: it is made again soon.
+      return estimate?.version === estimateVersion ? [toRow(learner, estimate, row!.made_at)] : [];
     }),
     load: await loadOf(call, learners),
     calibration: calibrationOf(
@@ -85,13 +87,23 @@ function markersOf(
   return [...markers].map(([id, severity]) => ({ ...severity, name: names.get(id) ?? 'Former instructor' }));
 }
 
-function toRow({ id, name, testDate, instructorName }: LearnerView, kept: KeptEstimate, madeAt: string): ReadinessRow {
+function toRow(
+  { id, name, testDate, instructorName }: LearnerView,
+  { word, next, reasons, mean, from, to, drives }: KeptEstimate,
+  madeAt: string,
+): ReadinessRow {
   return {
     learnerId: id,
     name,
     ...(testDate && { testDate }),
     ...(instructorName && { instructorName }),
-    ...kept,
+    word,
+    next,
+    reasons,
+    mean,
+    from,
+    to,
+    drives,
     madeAt,
   };
 }

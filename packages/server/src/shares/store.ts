@@ -71,7 +71,7 @@ export async function revokeShare(
     .where('id', '=', id)
     .where('revoked_at', 'is', null)
     .executeTakeFirst();
-  if (numUpdatedRows === 0n) throw missing('There is no such link, or it was taken back before.', { code: 'no-share' });
+  if (numUpdatedRows === 0n) throw missing('Link not found. It may have been revoked.', { code: 'no-share' });
 }
 
 /**

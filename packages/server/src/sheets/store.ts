@@ -1,7 +1,7 @@
 import type { SheetEdit, SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import { judgeSheet, strangeEntries } from '@jasperwren/core/marking/sheet';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { verdictDetail } from '@jasperwren/core/marking/wording';
+import { verdictDetail } from '@jasperwren/words/marking/verdict';
 import { v7 as newId } from 'uuid';
 import type { Call, InSchool } from '../call';
 import { invalid, missing } from '../refusal';
@@ -30,7 +30,7 @@ export async function testsOfSchool({
 /** @throws missing where the school has no such sheet, also when another has */
 export async function getSheet(call: InSchool, id: string): Promise<SheetView> {
   const row = await selectSheets(call).where('sheets.id', '=', id).executeTakeFirst();
-  if (!row) throw missing('Your school has no such result sheet.', { code: 'no-sheet' });
+  if (!row) throw missing('Test result not found. It may have been removed.', { code: 'no-sheet' });
   return toView(row);
 }
 

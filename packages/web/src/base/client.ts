@@ -16,7 +16,7 @@ export interface ApiError {
 const unreachable: ApiError = {
   status: 0,
   code: 'unreachable',
-  message: t('theServerCannotBeReachedWhat'),
+  message: t('noConnectionTryAgain'),
 };
 
 let csrfToken = '';
@@ -56,5 +56,5 @@ export function apiError(error: unknown): ApiError | undefined {
   if (!error) return undefined;
   return typeof error === 'object' && 'code' in error && 'message' in error
     ? (error as ApiError)
-    : { ...unreachable, code: 'unknown', message: t('somethingWentWrongNothingWasChanged') };
+    : { ...unreachable, code: 'unknown', message: t('somethingWentWrongCheckWhetherIt') };
 }

@@ -2,9 +2,11 @@ import { t } from '@jasperwren/words/common';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { GradeSign, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { useMemo } from 'react';
 import { useThemeName } from '../base/Theme';
 import { tokens, type TokenName } from '../base/tokens';
+import { outcomeWord } from '../ui/OutcomeWord';
 import { areaFigure } from './area-figure';
 import Chart from './Chart';
 
@@ -26,12 +28,12 @@ const shapes: Readonly<Record<GradeSign, string>> = {
   outright: 'triangle-up',
   highest: 'star-triangle-up',
 };
+const outcomeColours: Readonly<Record<Outcome, TokenName>> = { pass: 'moss', fail: 'jasper', incomplete: 'slate' };
 const rowPx = 34;
 
 /** Marks by area over a learner's drives: one dot an area and drive, larger with more marks, shaped by the gravest. */
 export default function AreaChart({ drives, standards, name }: Props) {
   const theme = useThemeName();
-  // Dates do not fit below the drives of a phone; they stand in the list.
   const narrow = useMediaQuery('(max-width: 700px)');
   const figure = useMemo(() => areaFigure(drives, standards, name), [drives, standards, name]);
   const chart = useMemo(() => {
@@ -62,10 +64,14 @@ export default function AreaChart({ drives, standards, name }: Props) {
         height: 90 + rowPx * areas.length,
         margin: { l: 10, r: 20, t: 10, b: narrow ? 48 : 64 },
         xaxis: {
-          title: { text: narrow ? 'drive' : t('driveAndItsDate'), standoff: 12 },
+          title: { text: narrow ? 'drive' : t('mockTestAndDate'), standoff: 12 },
           tickangle: 0,
           tickvals: columns.map((_, i) => i),
-          ticktext: narrow ? columns.map((_, i) => String(i + 1)) : [...columns],
+          ticktext: columns.map(({ label, outcome }, i) => {
+            const word = `<b style="color:${colour[outcomeColours[outcome]]}">${outcomeWord(outcome)}</b>`;
+            // Dates do not fit below the tests of a phone; they stand in the list.
+            return narrow ? String(i + 1) : `${label}<br>${word}`;
+          }),
           range: [-0.5, Math.max(columns.length, 6) - 0.5],
           fixedrange: true,
           zeroline: false,
@@ -86,7 +92,7 @@ export default function AreaChart({ drives, standards, name }: Props) {
     <figure style={{ margin: 0 }}>
       <figcaption>
         <p>{figure.sentence}</p>
-        <p className="muted">{t('numberOfMarksInEachArea')}</p>
+        <p className="muted">{t('numberOfFaultsInEachArea')}</p>
       </figcaption>
       <Chart label={figure.sentence} {...chart} />
     </figure>

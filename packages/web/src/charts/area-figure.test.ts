@@ -36,14 +36,14 @@ describe('marks by area over drives', () => {
   it('says what it shows', () => {
     const one = drive({ Signals: { driving: 1 } });
     const two = drive({ Signals: { driving: 2 } });
-    expect(areaFigure([], [tally], 'Ada').sentence).toBe('Ada has not finished a drive yet.');
-    expect(areaFigure([drive({})], [tally], 'Ada').sentence).toBe('Ada has no marks on the only drive.');
-    expect(areaFigure([one, two], [tally], 'Ada').sentence).toBe('Most marks: signals, 3 on 2 drives.');
+    expect(areaFigure([], [tally], 'Ada').sentence).toBe('Ada has not finished a mock test yet.');
+    expect(areaFigure([drive({})], [tally], 'Ada').sentence).toBe('No faults in the only mock test.');
+    expect(areaFigure([one, two], [tally], 'Ada').sentence).toBe('Most faults: signals, 3 in 2 mock tests.');
     expect(areaFigure([two, two, one, drive({}), one], [tally], 'Ada').sentence).toBe(
-      'Most marks: signals, 6 on 5 drives, 2 of them on the last three.',
+      'Most faults: signals, 6 in 5 mock tests, 2 of them in the last 3.',
     );
     expect(areaFigure([two, drive({}, 'running')], [tally], 'Ada').sentence).toBe(
-      'Most marks: signals, 2 on one drive.',
+      'Most faults: signals, 2 in 1 mock test.',
     );
   });
 });

@@ -1,6 +1,7 @@
 import { t } from '@jasperwren/words/common';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { GradeSign, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { Outcome } from '@jasperwren/core/marking/verdict';
 import dayjs from 'dayjs';
 
 /** One dot of the chart: the marks of one area on one drive. */
@@ -14,8 +15,8 @@ interface AreaDot {
 }
 
 export interface AreaFigure {
-  /** Column labels, oldest drive first. */
-  readonly drives: readonly string[];
+  /** The mock tests in their order: number, day and how each ended. */
+  readonly drives: readonly { readonly label: string; readonly outcome: Outcome }[];
   /** Row labels, the area with most marks first. */
   readonly areas: readonly string[];
   readonly dots: readonly AreaDot[];
@@ -47,7 +48,7 @@ export function areaFigure(
   });
   const areas = [...totals].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([area]) => area);
   return {
-    drives: ended.map(({ startedAt }, i) => `${i + 1}<br>${dayjs(startedAt).format('D MMM')}`),
+    drives: ended.map(({ startedAt, outcome }) => ({ label: dayjs(startedAt).format('D MMM'), outcome })),
     areas,
     dots,
     sentence: sentenceFor(ended, areas, totals, dots, name),
@@ -62,21 +63,20 @@ function sentenceFor(
   name: string,
 ): string {
   const [top] = areas;
-  if (ended.length === 0) return t('nameHasNotFinishedADrive', { name });
+  if (ended.length === 0) return t('nameHasNotFinishedAMock', { name });
   if (!top)
-    return t('nameHasNoMarksOnPart', {
-      name,
-      part: ended.length === 1 ? t('theOnlyDrive') : t('countDrives', { count: ended.length }),
+    return t('noFaultsOnPart', {
+      part: ended.length === 1 ? t('theOnlyMockTest') : t('countMockTests', { count: ended.length }),
     });
   const all = totals.get(top) ?? 0;
-  const onDrives = t('mostMarksTopAllOnPart', {
+  const onDrives = t('mostFaultsTopAllOnPart', {
     top: top.toLowerCase(),
     all,
-    part: ended.length === 1 ? t('oneDrive') : t('countDrives', { count: ended.length }),
+    part: ended.length === 1 ? t('n1MockTest') : t('countMockTests', { count: ended.length }),
   });
   if (ended.length <= lately) return `${onDrives}.`;
   const recent = dots
     .filter(({ area, drive }) => area === top && drive >= ended.length - lately)
     .reduce((sum, { count }) => sum + count, 0);
-  return t('onDrivesPartOfThemOnThe', { onDrives, part: recent === 0 ? 'none' : recent });
+  return t('onDrivesPartOfThemInThe', { onDrives, part: recent === 0 ? 'none' : recent });
 }

@@ -19,7 +19,7 @@ export function AnswerButtons({ asked, onAnswer }: Props) {
       </Button>
       <Button
         variant="outlined"
-        aria-label={`${name}: ${isLastTry(asked) ? 'wrong' : t('wrongTryAgain')}`}
+        aria-label={t('nameAnswer', { name, answer: isLastTry(asked) ? t('wrong2') : t('wrongTryAgain') })}
         onClick={() => onAnswer(false)}
       >
         {isLastTry(asked) ? t('wrong') : t('wrongTryAgain2')}

@@ -7,15 +7,12 @@ import type { AccountView } from '@jasperwren/contract/accounts';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { api } from '../base/api';
-import { useAppDispatch } from '../base/hooks';
 import { useSignedIn } from '../base/signed-in';
 import form from '../ui/form.module.css';
 import { Section } from '../ui/Page';
 import styles from './drive-page.module.css';
-import { startDrive } from './log/append';
-import { pastDrives } from './log/open-drive';
+import { useStartDrive } from './use-start-drive';
 
 type Colleague = Pick<AccountView, 'id' | 'name'>;
 
@@ -29,44 +26,22 @@ export function ChooseDrive({
   readonly standards: readonly EffectiveStandard[];
   readonly first: string | null;
 }) {
-  const navigate = useNavigate();
-  const dispatch = useAppDispatch();
-  const { account, school } = useSignedIn();
-  const [fetchDrives] = api.useLazyLearnerDrivesQuery();
+  const { account } = useSignedIn();
+  const { start, starting } = useStartDrive();
   const [learner, setLearner] = useState(learners.find(({ id }) => id === first) ?? null);
   const [chosenStandard, setChosenStandard] = useState<string>();
-  const [starting, setStarting] = useState(false);
   const [helpers, setHelpers] = useState<readonly Colleague[]>([]);
   const { data: accounts = [] } = api.useAccountsQuery();
   const colleagues = accounts.filter(({ id }) => id !== account.id);
   const [asked, setAsked] = useState(false);
   const standard = standards.find(({ id }) => id === (chosenStandard ?? learner?.standardId)) ?? standards[0]!;
   const briefed = (standard.briefing?.length ?? 0) > 0;
-  const start = async (briefing: boolean) => {
+  const begin = (briefing: boolean) => {
     setAsked(true);
-    if (!learner) return;
-    setStarting(true);
-    // What is likely now rests on earlier drives; without a connection the usual faults stand in.
-    const past = (await fetchDrives({ learnerId: learner.id }, true)).data ?? [];
-    const driveId = await dispatch(
-      startDrive(
-        {
-          schoolId: school.id,
-          learnerId: learner.id,
-          learnerName: learner.name,
-          number: learner.drives + 1,
-          standard,
-          past: past.slice(-pastDrives).map(({ byItem }) => byItem),
-        },
-        account.id,
-        briefing,
-        helpers.map(({ id }) => id),
-      ),
-    );
-    void navigate(`/drive/${driveId}/desk`);
+    if (learner) void start({ learner, standard, briefing, helpers: helpers.map(({ id }) => id) });
   };
   return (
-    <Section title={t('aNewMockTest')}>
+    <Section title={t('newMockTest')}>
       <div className={styles.columns}>
         <div className={form.form}>
           <Autocomplete
@@ -80,7 +55,7 @@ export function ChooseDrive({
                 {...props}
                 label={t('learner')}
                 error={asked && !learner}
-                helperText={asked && !learner ? t('chooseWhoDrives') : undefined}
+                helperText={asked && !learner ? t('chooseALearner') : undefined}
               />
             )}
           />
@@ -106,32 +81,32 @@ export function ChooseDrive({
               getOptionLabel={({ name }) => name}
               isOptionEqualToValue={(a, b) => a.id === b.id}
               renderInput={(props) => (
-                <TextField {...props} label={t('whoElseMarks')} helperText={t('theyMayMarkFromADevice')} />
+                <TextField {...props} label={t('secondMarker')} helperText={t('theyMarkOnTheirOwnDevice')} />
               )}
             />
           )}
           <p>
             {t('aboutTotalMinMin', { totalMin: standard.length.totalMin.value })}
             {standard.length.independentMin &&
-              t('independentMinOfThemIndependent', { independentMin: standard.length.independentMin.value })}
-            {t('theClockStartsAsTheCar')}
+              t('independentMinOfItIndependentDriving', { independentMin: standard.length.independentMin.value })}
+            {t('theTimerStartsWhenYouMove')}
           </p>
           <div className={form.actions}>
             {briefed && (
-              <Button variant="contained" disabled={starting} onClick={() => void start(true)}>
-                {t('beginWithTheBriefing')}
+              <Button variant="contained" disabled={starting} onClick={() => begin(true)}>
+                {t('startWithBriefing')}
               </Button>
             )}
-            <Button variant={briefed ? 'outlined' : 'contained'} disabled={starting} onClick={() => void start(false)}>
-              {t('startTheDrive')}
+            <Button variant={briefed ? 'outlined' : 'contained'} disabled={starting} onClick={() => begin(false)}>
+              {t('startMockTest')}
             </Button>
           </div>
         </div>
         <aside className={styles.cautions} aria-label={t('cautions')}>
-          <h3>{t('beforeYouMove')}</h3>
+          <h3>{t('beforeYouDrive')}</h3>
           <ul>
-            <li>{t('yourEyesBelongToTheRoad')}</li>
-            <li>{t('takeControlWheneverItIsNeeded')}</li>
+            <li>{t('keepYourEyesOnTheRoad')}</li>
+            <li>{t('takeControlWheneverYouNeedTo')}</li>
             <li>{t('rulesDifferByPlaceAndChange')}</li>
           </ul>
         </aside>

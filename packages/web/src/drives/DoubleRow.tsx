@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { Double, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { clockTime } from '../ui/format';
 import styles from './double-row.module.css';
 import { usePeople } from './log/use-people';
@@ -27,8 +27,8 @@ export function DoubleRow({ double: { first, second }, standard, onStrike, onKee
   return (
     <li className={styles.double}>
       <span>
-        <b>{t('faultMarkedTwice', { fault: itemName(standard, first.item) })}</b>
-        <small>{t('wordsWords2TheGraverCountsUntil', { words: words(first), words2: words(second) })}</small>
+        <b>{t('faultSameFaultRecordedTwice', { fault: itemName(standard, first.item) })}</b>
+        <small>{t('wordsWords2TheMoreSeriousOne', { words: words(first), words2: words(second) })}</small>
       </span>
       <span className={styles.actions}>
         <Button variant="outlined" onClick={() => onStrike(second.id)}>
@@ -40,7 +40,7 @@ export function DoubleRow({ double: { first, second }, standard, onStrike, onKee
           {t('ofTime', { time: clockTime(second.atMs) })}
         </Button>
         <Button variant="outlined" onClick={onKeepBoth}>
-          {t('twoFaults')}
+          {t('keepBoth')}
         </Button>
       </span>
     </li>

@@ -2,32 +2,41 @@ import { t } from '@jasperwren/words/drives';
 import Button from '@mui/material/Button';
 import { Link, useSearchParams } from 'react-router';
 import { api } from '../base/api';
-import { firstName } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import styles from './drive-page.module.css';
-import { useUnfinishedHere } from './log/use-unfinished';
 import { ChooseDrive } from './ChooseDrive';
+import { useUnfinishedHere } from './log/use-unfinished';
+import { nextUp } from './next-up';
+import { NextRow } from './NextRow';
+import { RecentResults } from './RecentResults';
+import { toFinishOf } from './to-finish';
+import { ToFinishRow } from './ToFinishRow';
 
-/** Chooses who drives and by which standard, and starts the clock. */
+/** What is in progress, who is next, a new mock test of one’s own choice, and how the last ones ended. */
 export default function DrivePage() {
   const [params] = useSearchParams();
   const { data: learners, error, refetch } = api.useLearnersQuery();
   const { data: standards, error: standardsError, refetch: refetchStandards } = api.useStandardsQuery();
-  const unfinished = useUnfinishedHere();
+  const { data: drives = [] } = api.useDrivesQuery();
+  const { data: lessons = [] } = api.useUpcomingLessonsQuery();
+  const here = useUnfinishedHere();
+  const chosen = params.get('learner');
   const failed = error ?? standardsError;
+  // What others have in progress is theirs: it shows on Today.
+  const mine = new Set(here.map(({ id }) => id));
+  const inProgress = toFinishOf(
+    drives.filter(({ id }) => mine.has(id)),
+    here,
+  ).filter(({ kind }) => kind === 'continue');
+  // Whoever comes with a learner in mind has chosen already.
+  const next = learners && chosen === null ? nextUp(learners, lessons) : [];
   return (
-    <Page title={t('drive')}>
-      {unfinished.length > 0 && (
-        <Section title={t('underWayOnThisDevice')}>
+    <Page title={t('mockTest')}>
+      {inProgress.length > 0 && (
+        <Section title={t('inProgress')}>
           <Rows>
-            {unfinished.map(({ id, learnerName }) => (
-              <li key={id} className={styles.open}>
-                <span>{learnerName}</span>
-                <Button variant="text" component={Link} to={`/drive/${id}/desk`}>
-                  {t('goOnWithName', { name: firstName(learnerName) })}
-                </Button>
-              </li>
+            {inProgress.map((item) => (
+              <ToFinishRow key={item.id} item={item} />
             ))}
           </Rows>
         </Section>
@@ -46,16 +55,26 @@ export default function DrivePage() {
         <Empty
           action={
             <Button variant="contained" component={Link} to="/learners/new">
-              {t('addALearner')}
+              {t('addLearner')}
             </Button>
           }
         >
-          {t('aDriveNeedsALearnerAdd')}
+          {t('aMockTestNeedsALearner')}
         </Empty>
       )}
-      {learners && learners.length > 0 && standards && (
-        <ChooseDrive learners={learners} standards={standards} first={params.get('learner')} />
+      {standards && next.length > 0 && (
+        <Section title={t('whoIsNext')}>
+          <Rows>
+            {next.map((one) => (
+              <NextRow key={one.learner.id} next={one} standards={standards} />
+            ))}
+          </Rows>
+        </Section>
       )}
+      {learners && learners.length > 0 && standards && (
+        <ChooseDrive learners={learners} standards={standards} first={chosen} />
+      )}
+      <RecentResults drives={drives} />
     </Page>
   );
 }

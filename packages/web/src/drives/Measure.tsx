@@ -24,7 +24,7 @@ export function Measure({ standard, mark, onMeasured }: Props) {
     const value = Number(typed.replace(',', '.'));
     if (typed.trim() === '' || !Number.isFinite(value) || value < 0) return setSaid(t('aNumberOfUnit0Or', { unit }));
     const grade = gradeOfValue(measured, value);
-    if (grade === undefined) return setSaid(t('valueUnitIsWithinWhatIs', { value, unit }));
+    if (grade === undefined) return setSaid(t('valueUnitIsWithinTheLimit', { value, unit }));
     setSaid('');
     onMeasured(grade, value, t('measuredValueUnit', { value, unit }));
   };
@@ -51,7 +51,7 @@ export function Measure({ standard, mark, onMeasured }: Props) {
         sx={{ width: '18rem' }}
       />
       <Button type="submit" variant="outlined" sx={{ minHeight: 40 }}>
-        {t('gradeByIt')}
+        {t('setGrade')}
       </Button>
     </form>
   );

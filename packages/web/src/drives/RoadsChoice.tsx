@@ -4,7 +4,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { familiarities } from '@jasperwren/core/drive/event-kinds';
 import type { Familiarity } from '@jasperwren/core/drive/event';
 
-const names: Readonly<Record<Familiarity, string>> = { known: t('known'), partly: t('inPart'), new: t('new') };
+const names: Readonly<Record<Familiarity, string>> = { known: t('familiar'), partly: t('partly'), new: t('new') };
 
 interface Props {
   readonly familiarity: Familiarity | undefined;
@@ -18,7 +18,7 @@ export function RoadsChoice({ familiarity, onChoose }: Props) {
       exclusive
       value={familiarity ?? null}
       onChange={(_, value: Familiarity | null) => value && onChoose(value)}
-      aria-label={t('howWellWereTheRoadsKnown')}
+      aria-label={t('howWellDidTheLearnerKnow')}
     >
       {familiarities.map((one) => (
         <ToggleButton key={one} value={one}>

@@ -2,3 +2,5 @@
 export { SharedView } from './debrief/SharedView';
 export { clockOf, eventsArrived, learnerOf, learnFromOtherTabs } from './log/sent';
 export { useUnfinishedHere } from './log/use-unfinished';
+export { ToFinishRow } from './ToFinishRow';
+export { toFinishOf } from './to-finish';

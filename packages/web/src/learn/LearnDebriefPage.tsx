@@ -8,5 +8,5 @@ export default function LearnDebriefPage() {
   const { shareId = '' } = useParams();
   const { data, error, refetch } = api.useMyDebriefQuery({ shareId });
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  return data ? <SharedView shared={data} /> : <Loading what={t('theDebrief')} />;
+  return data ? <SharedView shared={data} /> : <Loading what={t('debrief')} />;
 }

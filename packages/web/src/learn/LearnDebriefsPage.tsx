@@ -14,15 +14,15 @@ export default function LearnDebriefsPage() {
   return (
     <Page title={t('debriefs')}>
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('yourDebriefs')} />}
-      {data?.length === 0 && <Empty>{t('nothingHasBeenSharedWithYou')}</Empty>}
+      {!error && !data && <Loading what={t('debriefs2')} />}
+      {data?.length === 0 && <Empty>{t('noDebriefsYetYourInstructorCan')}</Empty>}
       {data && data.length > 0 && (
         <Rows>
           {data.map(({ id, startedAt, expiresAt, outcome }) => (
             <li key={id} className={styles.debrief}>
               <Link to={`/learn/debriefs/${id}`}>{longDate(startedAt)}</Link>
               <OutcomeWord outcome={outcome as Outcome} />
-              <span className="muted">{t('toBeReadUntilDate', { date: longDate(expiresAt) })}</span>
+              <span className="muted">{t('readableUntilDate', { date: longDate(expiresAt) })}</span>
             </li>
           ))}
         </Rows>

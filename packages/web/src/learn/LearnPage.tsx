@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { DrillSession, NumbersRound, Standing } from '../safety-questions/public';
 import { SignOut } from '../session/public';
-import { counted, fromToday, longDate } from '../ui/format';
+import { fromToday, longDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { useLearning } from './learning';
 import styles from './learn.module.css';
@@ -32,22 +32,22 @@ export default function LearnPage() {
       over={me.school}
       sub={
         me.testDate
-          ? t('yourTestIsOnDateWhen', { date: longDate(me.testDate), when: fromToday(me.testDate) })
-          : t('noTestIsBookedYet')
+          ? t('yourDrivingTestIsOnDate', { date: longDate(me.testDate), when: fromToday(me.testDate) })
+          : t('noDrivingTestBookedYet')
       }
     >
       <Standing source={source} />
       <div className={styles.start}>
         <Button variant="contained" size="large" onClick={() => setDoing('drill')}>
-          {t('drillForTenMinutes')}
+          {t('practiseFor10Minutes')}
         </Button>
         <Button variant="outlined" size="large" onClick={() => setDoing('numbers')}>
-          {t('numbersQuickFire')}
+          {t('quickNumbers')}
         </Button>
       </div>
       {unsent > 0 && (
         <p role="status" className="muted">
-          {t('countedKeptOnThisDeviceUntil', { counted: t('answersAre', { count: unsent }) })}
+          {t('countedSavedOnThisDeviceUntil', { counted: t('answersAre', { count: unsent }) })}
         </p>
       )}
       {me.workOn.length > 0 && (

@@ -4,7 +4,7 @@ import { Page } from '../ui/Page';
 
 export default function LearnSafePage() {
   return (
-    <Page title={t('whenItIsSafe')} sub={t('lookFarAheadLookInThe')}>
+    <Page title={t('safeMoment')} sub={t('lookWellAheadCheckTheMirror')}>
       <SafeMoments />
     </Page>
   );

@@ -15,7 +15,7 @@ export default function LearnSignInPage() {
   const [code, setCode] = useState(params.get('code') ?? '');
   const [signIn, { isLoading, error }] = api.useLearnerSignInMutation();
   return (
-    <Page title={t('yourDrill')} sub={t('yourInstructorGivesYouACode')}>
+    <Page title={t('practice')} sub={t('enterTheCodeFromYourInstructor')}>
       <form
         className={form.form}
         onSubmit={(event) => {

@@ -29,7 +29,7 @@ export default function EditLearnerPage() {
     void navigate(`/learners/${learnerId}`, { replace: true });
   }, [navigate, learnerId]);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!learner) return <Loading what={t('theLearner')} />;
+  if (!learner) return <Loading what={t('learner2')} />;
   return <Edit learner={learner} onSaved={onSaved} />;
 }
 

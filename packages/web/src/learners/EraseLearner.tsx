@@ -11,7 +11,6 @@ import { useNavigate } from 'react-router';
 import { api } from '../base/api';
 import { useAppDispatch } from '../base/hooks';
 import { forgetErased } from '../base/device/forget';
-import { counted } from '../ui/format';
 import { TypedNameDialog } from '../ui/TypedNameDialog';
 
 // The page of the learner stays until the receipt was read.
@@ -42,19 +41,19 @@ export function EraseLearner({ id, name, onClose }: Props) {
   if (receipt)
     return (
       <Dialog open aria-labelledby="erased">
-        <DialogTitle id="erased">{t('theLearnerIsErased')}</DialogTitle>
+        <DialogTitle id="erased">{t('learnerErased')}</DialogTitle>
         <DialogContent>
           <p>
             {t('countedWithCounted2Counted3Counted4And', {
-              counted: t('drives', { count: receipt.erased['drives'] ?? 0 }),
+              counted: t('mockTests', { count: receipt.erased['drives'] ?? 0 }),
               counted2: t('events', { count: receipt.erased['events'] ?? 0 }),
-              counted3: t('resultSheets', { count: receipt.erased['sheets'] ?? 0 }),
+              counted3: t('testResults', { count: receipt.erased['sheets'] ?? 0 }),
               counted4: t('lessons', { count: receipt.erased['lessons'] ?? 0 }),
               counted5: t('answers', { count: receipt.erased['reviews'] ?? 0 }),
             })}
           </p>
           <p>
-            {t('theReceiptWhichNamesNobody')} <b>{receipt.id}</b>
+            {t('receiptWithoutNames')} <b>{receipt.id}</b>
           </p>
         </DialogContent>
         <DialogActions>
@@ -75,7 +74,7 @@ export function EraseLearner({ id, name, onClose }: Props) {
       onGo={(typed) => void go(typed)}
       onClose={onClose}
     >
-      <p>{t('everythingGoesDrivesResultsLessonsAnswers')}</p>
+      <p>{t('everythingIsErasedMockTestsResults')}</p>
     </TypedNameDialog>
   );
 }

@@ -21,7 +21,7 @@ export const labels = {
   standardId: t('markingStandard'),
   testDate: t('testDate2'),
   testCentre: t('testCentre'),
-  email: 'E-mail',
+  email: t('eMail'),
   phone: t('phone'),
   notes: t('notes'),
 } as const;
@@ -41,7 +41,7 @@ interface Props {
 export function LearnerForm({ initial, ...props }: Props) {
   const { data: standards, error, refetch } = api.useStandardsQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!standards) return <Loading what={t('theStandards')} />;
+  if (!standards) return <Loading what={t('standards')} />;
   return <Fields initial={{ standardId: standards[0]?.id ?? '', ...initial }} standards={standards} {...props} />;
 }
 
@@ -120,7 +120,7 @@ function Fields({
         label={t('notes')}
         multiline
         minRows={3}
-        helperText={t('keptWithTheLearnersRecordWrite')}
+        helperText={t('partOfTheLearnersRecordThe')}
       />
       {failure && (
         <p role="alert" className={form.error}>

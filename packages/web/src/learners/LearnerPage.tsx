@@ -1,87 +1,89 @@
 import { t } from '@jasperwren/words/learners';
 import Button from '@mui/material/Button';
-import EmojiFlagsOutlined from '@mui/icons-material/EmojiFlagsOutlined';
-import type { DriveSummary } from '@jasperwren/contract/drives';
-import type { SheetView } from '@jasperwren/contract/sheets';
+import type { LearnerView } from '@jasperwren/contract/learners';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { api } from '../base/api';
-import { firstName, helpGiven, fromToday, longDate, shortDate, wholeMinutes } from '../ui/format';
-import { OutcomeWord } from '../ui/OutcomeWord';
+import { fromToday, longDate, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import styles from './learners.module.css';
+import { LearnerAside } from './LearnerAside';
+import { LearnerReadiness } from './LearnerReadiness';
+import { DriveRow, SheetRow } from './history-rows';
+import styles from './learner.module.css';
 import { MoreMenu } from './MoreMenu';
 
 const AreaChart = lazy(() => import('../charts/AreaChart'));
 
+/** The home of a learner: how ready, where the faults are, what comes next and what is left to do. */
 export default function LearnerPage() {
   const { learnerId = '' } = useParams();
   const { data: learner, error, refetch } = api.useLearnerQuery({ learnerId });
-  const { data: standards } = api.useStandardsQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!learner) return <Loading what={t('theLearner')} />;
-  const standard = standards?.find(({ id }) => id === learner.standardId);
+  if (!learner) return <Loading what={t('learner2')} />;
   return (
     <Page
       title={learner.name}
-      sub={
-        learner.testDate
-          ? t('testOnDateWhenPart', {
-              date: longDate(learner.testDate),
-              when: fromToday(learner.testDate),
-              part: learner.testCentre ? t('atTestCentre', { testCentre: learner.testCentre }) : '',
-            })
-          : t('noTestBooked')
-      }
+      sub={<Facts learner={learner} />}
       actions={
         <>
           <MoreMenu learner={learner} />
-          <Button variant="outlined" component={Link} to={`/learners/${learner.id}/readiness`}>
-            {t('ready')}
-          </Button>
-          <Button variant="outlined" component={Link} to={`/checks/learners/${learner.id}`}>
-            {t('safetyQuestions')}
-          </Button>
-          <Button variant="outlined" component={Link} to={`/learners/${learner.id}/edit`}>
-            {t('edit')}
-          </Button>
           {!learner.archivedAt && (
             <Button variant="contained" component={Link} to={`/drive?learner=${learner.id}`}>
-              {t('driveWithName', { name: firstName(learner.name) })}
+              {t('startMockTest')}
             </Button>
           )}
         </>
       }
     >
-      <p className={`${styles.facts} muted`}>
-        <span>{learner.transmission === 'manual' ? t('manualGearbox') : t('automaticGearbox')}</span>
-        {standard && <span>{t('standardStandard', { standard: standard.name })}</span>}
-        {learner.instructorName && (
-          <span>{t('taughtByInstructorName', { instructorName: learner.instructorName })}</span>
-        )}
-        {learner.phone && <span>{learner.phone}</span>}
-        {learner.email && <span>{learner.email}</span>}
-        {learner.archivedAt && <span>{t('archivedDate', { date: shortDate(learner.archivedAt) })}</span>}
-      </p>
-      {learner.notes && <p className={styles.notes}>{learner.notes}</p>}
-      <History learnerId={learner.id} name={firstName(learner.name)} />
+      <div className={styles.columns}>
+        <div>
+          <LearnerReadiness learnerId={learner.id} />
+          <History learner={learner} />
+        </div>
+        <LearnerAside learner={learner} />
+      </div>
     </Page>
   );
 }
 
-/** Drives and real tests in one list, the latest first. */
-function History({ learnerId, name }: { readonly learnerId: string; readonly name: string }) {
-  const { data: drives, error, refetch } = api.useLearnerDrivesQuery({ learnerId });
+/** The driving test, the gearbox and the standard, in a line. */
+function Facts({ learner }: { readonly learner: LearnerView }) {
   const { data: standards } = api.useStandardsQuery();
-  const sheets = api.useSheetsQuery({ learnerId });
+  const standard = standards?.find(({ id }) => id === learner.standardId);
+  const facts = [
+    learner.testDate
+      ? t('drivingTestDateWhenPart', {
+          date: longDate(learner.testDate),
+          when: fromToday(learner.testDate),
+          part: learner.testCentre ? t('atTestCentre', { testCentre: learner.testCentre }) : '',
+        })
+      : t('noDrivingTestBooked'),
+    learner.transmission === 'manual' ? t('manualGearbox') : t('automaticGearbox'),
+    ...(standard ? [t('standardStandard', { standard: standard.name })] : []),
+    ...(learner.archivedAt ? [t('archivedDate', { date: shortDate(learner.archivedAt) })] : []),
+  ];
+  return (
+    <span className={styles.facts}>
+      {facts.map((fact) => (
+        <span key={fact}>{fact}</span>
+      ))}
+    </span>
+  );
+}
+
+/** Faults by area over the mock tests; below, mock tests and test results in one list, the latest first. */
+function History({ learner }: { readonly learner: LearnerView }) {
+  const { data: drives, error, refetch } = api.useLearnerDrivesQuery({ learnerId: learner.id });
+  const { data: standards } = api.useStandardsQuery();
+  const sheets = api.useSheetsQuery({ learnerId: learner.id });
   const failure = error ?? sheets.error;
   if (failure) return <Failed error={failure} onRetry={() => void refetch()} />;
-  if (!drives || !standards || !sheets.data) return <Loading what={t('theDrives')} />;
+  if (!drives || !standards || !sheets.data) return <Loading what={t('mockTests2')} />;
   if (drives.length === 0 && sheets.data.length === 0) {
     return (
-      <Section title={t('drives2')}>
-        <Empty>{t('nameHasNoDrivesYetThe', { name })}</Empty>
+      <Section title={t('mockTests3')}>
+        <Empty>{t('noMockTestsYetStartOne')}</Empty>
       </Section>
     );
   }
@@ -95,57 +97,15 @@ function History({ learnerId, name }: { readonly learnerId: string; readonly nam
   return (
     <>
       {drives.length > 0 && (
-        <Section title={t('marksByArea')}>
-          <Suspense fallback={<Loading what={t('theChart')} />}>
-            <AreaChart drives={drives} standards={standards} name={name} />
+        <Section title={t('faultsByArea')}>
+          <Suspense fallback={<Loading what={t('chart')} />}>
+            <AreaChart drives={drives} standards={standards} name={learner.name} />
           </Suspense>
         </Section>
       )}
-      <Section title={sheets.data.length > 0 ? t('drivesAndRealTests') : t('drives2')}>
+      <Section title={sheets.data.length > 0 ? t('mockTestsAndTestResults') : t('mockTests3')}>
         <Rows>{rows.map(({ row }) => row)}</Rows>
       </Section>
     </>
-  );
-}
-
-function DriveRow({ drive, number }: { readonly drive: DriveSummary; readonly number: number }) {
-  const open = drive.phase !== 'ended';
-  return (
-    <li className={styles.drive}>
-      <b>{number}</b>
-      <Link to={open ? `/drive/${drive.id}/desk` : `/drive/${drive.id}`}>{longDate(drive.startedAt)}</Link>
-      <span>
-        {open ? (
-          <>
-            <strong>{t('underWay')}</strong>
-          </>
-        ) : (
-          <>
-            <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
-          </>
-        )}
-        {(drive.prompts > 0 || drive.interventions > 0) && <span className="muted"> {helpGiven(drive)}</span>}
-      </span>
-      <span className="muted">{wholeMinutes(drive.drivenMs)}</span>
-    </li>
-  );
-}
-
-/** A real test: what the authority said, and what the counts say where that differs. */
-function SheetRow({ sheet }: { readonly sheet: SheetView }) {
-  return (
-    <li className={styles.drive}>
-      <EmojiFlagsOutlined fontSize="small" aria-hidden="true" />
-      <Link to={`/sheets/${sheet.id}`}>{longDate(sheet.date)}</Link>
-      <span>
-        {t('realTest')} <OutcomeWord outcome={sheet.official} />
-        {sheet.centre && ` ${t('atCentre', { centre: sheet.centre })}`}
-        {sheet.agrees ? `, ${sheet.detail}.` : '. '}
-        {!sheet.agrees && (
-          <strong>{t('theCountsSayOutcomeDetail', { outcome: sheet.outcome, detail: sheet.detail })}</strong>
-        )}
-      </span>
-      <span className="muted">{t('external')}</span>
-    </li>
   );
 }

@@ -1,3 +1,4 @@
+import { nextWords } from '@jasperwren/words/readiness-items';
 import { t } from '@jasperwren/words/learners';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -6,7 +7,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { api } from '../base/api';
-import { counted, fromToday, shortDate } from '../ui/format';
+import { fromToday, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -30,18 +31,14 @@ export default function LearnersPage() {
       title={archived ? t('archivedLearners') : t('learners')}
       sub={
         learners && learners.length > 0
-          ? counted(
-              learners.length,
-              archived ? t('learnerIsArchived') : t('learnerOnYourSchoolsList'),
-              archived ? t('learnersAreArchived') : t('learnersOnYourSchoolsList'),
-            )
+          ? t(archived ? 'archivedLearners2' : 'learnersListed', { count: learners.length })
           : undefined
       }
       actions={
         <>
           {!archived && (
             <Button variant="outlined" component={Link} to="/learners/ready">
-              {t('whoIsReady')}
+              {t('readiness')}
             </Button>
           )}
           <Button variant="text" component={Link} to={archived ? '/learners' : '/learners?archived=1'}>
@@ -49,14 +46,14 @@ export default function LearnersPage() {
           </Button>
           {!archived && (
             <Button variant="contained" component={Link} to="/learners/new">
-              {t('addALearner')}
+              {t('addLearner')}
             </Button>
           )}
         </>
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !shown && <Loading what={t('theLearners')} />}
+      {!error && !shown && <Loading what={t('learners2')} />}
       {learners && (learners.length >= searchFrom || search) && (
         <TextField
           label={t('findByName')}
@@ -68,21 +65,19 @@ export default function LearnersPage() {
       )}
       {learners?.length === 0 &&
         (archived ? (
-          <Empty>{t('nobodyIsArchived')}</Empty>
+          <Empty>{t('noArchivedLearners')}</Empty>
         ) : (
           <Empty
             action={
               <Button variant="contained" component={Link} to="/learners/new">
-                {t('addTheFirstLearner')}
+                {t('addLearner')}
               </Button>
             }
           >
-            {t('nobodyIsOnTheListYet')}
+            {t('noLearnersYetAddOneTo')}
           </Empty>
         ))}
-      {learners && learners.length > 0 && shown?.length === 0 && (
-        <Empty>{t('nobodyHereIsCalledSearch', { search })}</Empty>
-      )}
+      {learners && learners.length > 0 && shown?.length === 0 && <Empty>{t('noLearnerNamedSearch', { search })}</Empty>}
       {shown && shown.length > 0 && (
         <Rows>
           {shown.map((learner) => (
@@ -111,24 +106,24 @@ function LearnerRow({ learner, ready }: { readonly learner: LearnerView; readonl
             {t('testDate', { date: shortDate(testDate) })} <span className="muted">{fromToday(testDate)}</span>
           </>
         ) : (
-          <span className="muted">{t('noTestBooked')}</span>
+          <span className="muted">{t('noDrivingTestBooked')}</span>
         )}
       </span>
       <span>
         {ready && (
           <>
-            <JudgementWord word={ready.word} /> <small className="muted">{ready.next}</small>
+            <JudgementWord word={ready.word} /> <small className="muted">{nextWords(ready.next)}</small>
           </>
         )}
       </span>
       <span>
         {lastDrive ? (
           <>
-            {t('countedLast', { counted: t('drives', { count: drives }) })} <OutcomeWord outcome={lastDrive.outcome} />{' '}
-            <span className="muted">{fromToday(lastDrive.startedAt)}</span>
+            {t('countedLast', { counted: t('mockTests', { count: drives }) })}{' '}
+            <OutcomeWord outcome={lastDrive.outcome} /> <span className="muted">{fromToday(lastDrive.startedAt)}</span>
           </>
         ) : (
-          <span className="muted">{t('notDrivenYet')}</span>
+          <span className="muted">{t('noMockTestsYet')}</span>
         )}
       </span>
     </li>

@@ -20,15 +20,24 @@ export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
   const close = () => setAnchor(undefined);
   return (
     <>
-      <Button variant="text" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+      <Button variant="outlined" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
         {t('more')}
       </Button>
       <Menu open={anchor !== undefined} onClose={close} {...(anchor && { anchorEl: anchor })}>
+        <MenuItem component={Link} to={`/learners/${learner.id}/readiness`}>
+          {t('readiness')}
+        </MenuItem>
+        <MenuItem component={Link} to={`/checks/learners/${learner.id}`}>
+          {t('safetyQuestions')}
+        </MenuItem>
+        <MenuItem component={Link} to={`/learners/${learner.id}/edit`}>
+          {t('edit')}
+        </MenuItem>
         <MenuItem component={Link} to={`/learners/${learner.id}/sheet`}>
-          {t('enterARealTest')}
+          {t('addTestResult')}
         </MenuItem>
         <MenuItem component="a" href={addressFor('exportLearner', { learnerId: learner.id })} download onClick={close}>
-          {t('saveEverythingAboutLearner', { learner: learner.name })}
+          {t('downloadAllDataAboutLearner', { learner: learner.name })}
         </MenuItem>
         <MenuItem
           onClick={() => {
@@ -36,7 +45,7 @@ export function MoreMenu({ learner }: { readonly learner: LearnerView }) {
             void setArchived(!archived);
           }}
         >
-          {archived ? t('putBackOnTheList') : t('archive')}
+          {archived ? t('restore') : t('archive')}
         </MenuItem>
         {account.role === 'lead' && (
           <MenuItem
@@ -61,10 +70,10 @@ function useArchive({ id, name }: LearnerView): (to: boolean) => Promise<void> {
   return async (to) => {
     const { error } = await (to ? archive : unarchive)({ learnerId: id });
     if (error) {
-      enqueueSnackbar(t('itCouldNotBeChangedTry'));
+      enqueueSnackbar(t('notChangedTryAgainWhenYou'));
       return;
     }
-    enqueueSnackbar(to ? t('nameIsArchivedEveryDriveIs', { name }) : t('nameIsBackOnTheList', { name }), {
+    enqueueSnackbar(to ? t('nameArchivedAllRecordsAreKept', { name }) : t('nameRestored', { name }), {
       action: (key) => (
         <Button
           color="inherit"

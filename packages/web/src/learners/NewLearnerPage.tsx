@@ -20,10 +20,10 @@ export default function NewLearnerPage() {
     [navigate],
   );
   return (
-    <Page title={t('aNewLearner')}>
+    <Page title={t('newLearner')}>
       <LearnerForm
         initial={{ instructorId: account.id }}
-        action={t('addTheLearner')}
+        action={t('addLearner')}
         onSave={(body) => add({ body })}
         onSaved={onSaved}
       />

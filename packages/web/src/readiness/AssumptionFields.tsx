@@ -1,3 +1,4 @@
+import { assumptionWords } from '@jasperwren/words/assumptions';
 import { t } from '@jasperwren/words/readiness';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
@@ -22,11 +23,11 @@ export function AssumptionFields({ assumptions, usual, onChange }: Props) {
   return (
     <div>
       {names.map((key) => {
-        const { name, unit, min, max, step } = assumptionBounds[key];
+        const { min, max, step } = assumptionBounds[key];
         return (
           <div key={key} className={styles.assumption}>
             <span id={`assumption-${key}`}>
-              {name} <b>{figure(assumptions[key], step)}</b> {unit}
+              {assumptionWords(key, figure(assumptions[key], step))}
               {assumptions[key] !== usual[key] && (
                 <small> {t('yourSchoolFigure', { figure: figure(usual[key], step) })}</small>
               )}
@@ -45,7 +46,7 @@ export function AssumptionFields({ assumptions, usual, onChange }: Props) {
       })}
       {changed && (
         <Button variant="text" onClick={() => onChange(usual)}>
-          {t('backToYourSchoolsFigures')}
+          {t('resetToYourSchoolsFigures')}
         </Button>
       )}
     </div>

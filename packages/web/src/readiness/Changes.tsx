@@ -13,7 +13,7 @@ export function Changes({ readiness: { changes, chance } }: { readonly readiness
   if (telling.length === 0) return <p className="muted">{t('noSingleAreaWouldChangeMuch')}</p>;
   return (
     <>
-      <p className="muted">{t('testDaysOf20GainedIf')}</p>
+      <p className="muted">{t('extraPassesIn20TestsIf')}</p>
       <ul className={styles.changes}>
         {telling.map(({ category, name, counted, outright, chance: then }) => {
           const gain = then - chance.mean;
@@ -22,7 +22,10 @@ export function Changes({ readiness: { changes, chance } }: { readonly readiness
               <span>
                 {name}
                 <small>
-                  {t('countedThatAddUpAndOutright', { counted: counted.toFixed(1), outright: outright.toFixed(2) })}
+                  {t('perTestCountedMinorFaultsOutright', {
+                    counted: counted.toFixed(1),
+                    outright: outright.toFixed(2),
+                  })}
                 </small>
               </span>
               <span className={styles.bar}>

@@ -15,6 +15,8 @@ import { useSignedIn } from '../base/signed-in';
 import { clashesOf, Conflict, staleOf } from '../ui/Conflict';
 import styles from './plan.module.css';
 
+const ends = ['from', 'to'] as const;
+
 const weekdays = [t('sunday'), t('monday'), t('tuesday'), t('wednesday'), t('thursday'), t('friday'), t('saturday')];
 const usual: FreeHours = { weekday: 1, from: '09:00', to: '12:00' };
 
@@ -33,7 +35,7 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
     setTheirs(staleOf<FreeHoursView>(failed));
     if (data || apiError(failed)?.status !== 0) return;
     await putLatest({ id: newId(), owner: account.id, lane: laneOfHours(account.id), body });
-    enqueueSnackbar(t('yourHoursAreKeptOnThis'));
+    enqueueSnackbar(t('yourHoursAreSavedOnThis'));
   };
   const set = (at: number, change: Partial<FreeHours>) =>
     setHours(hours.map((one, i) => (i === at ? { ...one, ...change } : one)));
@@ -54,7 +56,7 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
               </MenuItem>
             ))}
           </TextField>
-          {(['from', 'to'] as const).map((end) => (
+          {ends.map((end) => (
             <TextField
               key={end}
               size="small"
@@ -82,7 +84,7 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
           disabled={isLoading || hours === kept.hours}
           onClick={() => void save(hours, kept.version)}
         >
-          {t('keepMyHours')}
+          {t('saveHours')}
         </Button>
       </div>
       {error !== undefined && !theirs && (
@@ -90,7 +92,7 @@ export function FreeHoursFields({ kept }: { readonly kept: FreeHoursView }) {
       )}
       {theirs && (
         <Conflict
-          what={t('yourHours')}
+          what={t('teachingHours')}
           clashes={clashesOf(
             { hours: t('hours') },
             { hours: kept.hours },

@@ -28,7 +28,7 @@ export default function HistoryChart({ points, results, name }: Props) {
           dayjs2: dayjs(last.at).format('D MMMM'),
           name,
         })
-      : t('onePointSoFarALine');
+      : t('onePointSoFarASecond');
   const chart = useMemo(() => {
     const colour = tokens[theme];
     const x = points.map(({ at }) => at.slice(0, 10));
@@ -74,7 +74,7 @@ export default function HistoryChart({ points, results, name }: Props) {
         margin: { l: 54, r: 20, t: 12, b: 46 },
         xaxis: { title: { text: 'day' }, fixedrange: true, gridcolor: colour.sunk, tickformat: '%-d %b' },
         yaxis: {
-          title: { text: t('passesOf20TestDays') },
+          title: { text: t('passesIn20Tests') },
           range: [-0.6, 22.6],
           dtick: 5,
           fixedrange: true,
@@ -88,7 +88,7 @@ export default function HistoryChart({ points, results, name }: Props) {
     <figure style={{ margin: 0 }}>
       <figcaption>
         {sentence}
-        {results.length > 0 && ` ${t('squaresAreRealTests')}`}
+        {results.length > 0 && ` ${t('squaresAreDrivingTests')}`}
       </figcaption>
       <Chart label={sentence} {...chart} />
     </figure>

@@ -1,3 +1,5 @@
+import { lessonTime, shortLessonTime } from '../ui/format';
+import { goalName, goalSeek } from '@jasperwren/words/lesson-goals';
 import { t } from '@jasperwren/words/readiness';
 import DragIndicatorRounded from '@mui/icons-material/DragIndicatorRounded';
 import Button from '@mui/material/Button';
@@ -5,8 +7,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { overlaps } from '@jasperwren/core/readiness/booking';
-import type { LessonGoal } from '@jasperwren/core/readiness/plan';
-import dayjs from 'dayjs';
+import type { LessonGoal } from '@jasperwren/core/readiness/lesson-goal';
 import { Sortable } from '../ui/Sortable';
 import styles from './plan.module.css';
 
@@ -71,7 +72,7 @@ interface LessonProps {
   readonly onRemove: () => void;
 }
 
-const when = (start: string) => dayjs(start).format('dddd D MMMM, HH:mm');
+const when = lessonTime;
 
 function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: lesson.key });
@@ -87,7 +88,7 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
       <button
         type="button"
         className={styles.handle}
-        aria-label={t('dragWhatWhenDoes', { when: when(start) })}
+        aria-label={t('moveTheAimOfWhen', { when: when(start) })}
         {...attributes}
         {...listeners}
       >
@@ -104,16 +105,16 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
         >
           {(slots.includes(start) ? slots : [start, ...slots]).map((slot) => (
             <MenuItem key={slot} value={slot}>
-              {dayjs(slot).format('ddd D MMMM, HH:mm')}
+              {shortLessonTime(slot)}
             </MenuItem>
           ))}
         </TextField>
         <p className="muted">{t('minutesMin', { minutes })}</p>
       </div>
       <ul>
-        {goals.map(({ kind, code, name, seek }) => (
-          <li key={kind + code}>
-            <b>{name}:</b> <span className="muted">{seek}</span>
+        {goals.map((goal) => (
+          <li key={`${goal.kind} ${goal.code}`}>
+            <b>{goalName(goal)}:</b> <span className="muted">{goalSeek(goal)}</span>
           </li>
         ))}
       </ul>

@@ -1,7 +1,8 @@
+import { nextWords } from '@jasperwren/words/readiness-items';
 import { t } from '@jasperwren/words/readiness';
 import type { Expected } from '@jasperwren/core/readiness/plan';
 import type { Worked } from '../base/work/use-work';
-import { counted, longDate, shortDate } from '../ui/format';
+import { longDate, shortDate } from '../ui/format';
 import { NotWorkedOut } from '../ui/states';
 import { Perches } from './Perches';
 import styles from './plan.module.css';
@@ -18,13 +19,13 @@ interface Props {
 /** What is expected on the day, and from when a test could be booked. */
 export function Outlook({ worked, today, until, ahead, name }: Props) {
   const { readiness, onDay, ready } = worked.parts;
-  if (worked.failed) return <NotWorkedOut what={t('whatToExpect')} why={worked.failed} onAgain={worked.again} />;
+  if (worked.failed) return <NotWorkedOut what={t('forecast')} why={worked.failed} onAgain={worked.again} />;
   if (!readiness) return <p className="muted">{t('workingItOut')}</p>;
   // With too little driven a day to book would be made up.
   if (readiness.judgement.word === 'cannot-say')
     return (
       <p className={styles.advice}>
-        <b>{t('tooEarlyToSayWhenTo')}</b> {readiness.judgement.next}
+        <b>{t('tooEarlyToSayWhenTo')}</b> {nextWords(readiness.judgement.next)}
       </p>
     );
   return (
@@ -34,10 +35,8 @@ export function Outlook({ worked, today, until, ahead, name }: Props) {
       {onDay && (
         <>
           <p>
-            {t('partIfFaultsGoOnFalling', {
-              part: ahead
-                ? t('onTheDayOfTheTest', { date: shortDate(until) })
-                : t('onDate', { date: shortDate(until) }),
+            {t('partIfFaultsKeepFalling', {
+              part: ahead ? t('onTestDayDate', { date: shortDate(until) }) : t('onDate', { date: shortDate(until) }),
             })}
           </p>
           <Perches {...onDay.chance} small />
@@ -47,12 +46,12 @@ export function Outlook({ worked, today, until, ahead, name }: Props) {
         <p className={styles.advice}>
           <b>{adviceWords(ready, ahead, until)}</b>{' '}
           {ready
-            ? t('theTrendWithItsBandSupports', { part: ready.date <= today ? 'today' : longDate(ready.date) })
-            : t('withinHalfAYearTheTrend')}
+            ? t('onThisTrendReadyFromPart', { part: ready.date <= today ? 'today' : longDate(ready.date) })
+            : t('onThisTrendNotReadyWithin')}
         </p>
       )}
       <p className="muted">
-        {t('fromCountedWhatIsExpectedIs', { counted: t('drives', { count: readiness.drives }), name })}
+        {t('basedOnCountedNoPromiseName', { counted: t('mockTests', { count: readiness.drives }), name })}
       </p>
     </>
   );

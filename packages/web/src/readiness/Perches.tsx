@@ -17,7 +17,7 @@ export function Perches({ from, to, small = false }: Props) {
   const [sure, maybe] = [Math.round(days * from), Math.round(days * to)];
   const words = sure === maybe ? t('sureOfDays', { sure, days }) : t('sureToMaybeOfDays', { sure, maybe, days });
   return (
-    <div className={styles.row} data-small={small} role="img" aria-label={t('twentyTestDaysWordsWouldBe', { words })}>
+    <div className={styles.row} data-small={small} role="img" aria-label={t('wouldPassWordsTests', { words })}>
       {Array.from({ length: days }, (_, i) => (
         <Perch key={i} state={i < sure ? 'pass' : i < maybe ? 'maybe' : 'fail'} />
       ))}

@@ -15,7 +15,7 @@ import { addressFor, api } from '../base/api';
 import { showLessons } from './lessons';
 import { apiError } from '../base/client';
 import { useAppDispatch } from '../base/hooks';
-import { counted, firstName, fromToday, longDate } from '../ui/format';
+import { firstName, fromToday, longDate } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Empty } from '../ui/states';
 import { staleOf } from '../ui/Conflict';
@@ -114,12 +114,12 @@ export function Plan({ learner, input, kept, standard }: Props) {
   };
   return (
     <Page
-      title={t('lessonsForName', { name })}
-      over={<Link to={`/learners/${learner.id}/readiness`}>{t('isNameReady', { name })}</Link>}
+      title={t('lessonPlanForName', { name })}
+      over={<Link to={`/learners/${learner.id}/readiness`}>{t('nameSReadiness', { name })}</Link>}
       sub={
         ahead
-          ? t('testOnDateWhen', { date: longDate(until), when: fromToday(until) })
-          : t('noTestBookedPlannedSixWeeks')
+          ? t('drivingTestDateWhen2', { date: longDate(until), when: fromToday(until) })
+          : t('noDrivingTestBookedPlanned6')
       }
       actions={
         <>
@@ -129,7 +129,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
             </Button>
           )}
           <Button variant="contained" disabled={isLoading || draft === undefined} onClick={() => void save()}>
-            {t('bookTheseLessons')}
+            {t('saveLessons')}
           </Button>
         </>
       }
@@ -140,7 +140,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
             <TextField
               select
               size="small"
-              label={t('aLessonLasts')}
+              label={t('lessonLength')}
               value={minutes}
               onChange={(event) => setMinutes(Number(event.target.value))}
             >
@@ -153,7 +153,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
             <TextField
               select
               size="small"
-              label={t('aWeek')}
+              label={t('perWeek')}
               value={perWeek}
               onChange={(event) => setPerWeek(Number(event.target.value))}
             >
@@ -168,12 +168,12 @@ export function Plan({ learner, input, kept, standard }: Props) {
               disabled={!worked.parts.readiness || slots.length === 0}
               onClick={() => worked.parts.readiness && propose(worked.parts.readiness)}
             >
-              {t('proposeLessons')}
+              {t('suggestLessons')}
             </Button>
           </div>
           {booked !== undefined && (
             <p role="alert">
-              {t('somebodyElseHasChangedTheseLessons', {
+              {t('someoneElseChangedTheseLessonsCounted', {
                 counted: t('lessons', { count: booked }),
                 part: booked === 1 ? 'is' : 'are',
               })}
@@ -182,7 +182,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
           {error && booked === undefined && <p role="alert">{apiError(error)?.message}</p>}
           {lessons.length === 0 ? (
             <Empty>
-              {kept.freeHours.hours.length === 0 ? t('sayWhenYouGiveLessonsThen') : t('noLessonsYetProposeSomeAnd')}
+              {kept.freeHours.hours.length === 0 ? t('addYourTeachingHoursToGet') : t('noLessonsYetSuggestSomeThen')}
             </Empty>
           ) : (
             <div inert={isLoading}>
@@ -191,10 +191,10 @@ export function Plan({ learner, input, kept, standard }: Props) {
           )}
         </div>
         <div>
-          <Section title={t('whatToExpect')}>
+          <Section title={t('forecast')}>
             <Outlook worked={worked} today={today} until={until} ahead={ahead} name={name} />
           </Section>
-          <Section title={t('whenYouGiveLessons')}>
+          <Section title={t('yourTeachingHours')}>
             <FreeHoursFields key={kept.freeHours.version} kept={kept.freeHours} />
           </Section>
         </div>

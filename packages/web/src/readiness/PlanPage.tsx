@@ -13,6 +13,6 @@ export default function PlanPage() {
   const error = learner.error ?? input.error ?? lessons.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void lessons.refetch()} />;
   const standard = standards.data?.find(({ id }) => id === learner.data?.standardId);
-  if (!learner.data || !input.data || !lessons.data || !standard) return <Loading what={t('thePlan')} />;
+  if (!learner.data || !input.data || !lessons.data || !standard) return <Loading what={t('plan')} />;
   return <Plan learner={learner.data} input={input.data} kept={lessons.data} standard={standard} />;
 }

@@ -11,6 +11,6 @@ export default function ReadinessPage() {
   const standards = api.useStandardsQuery();
   const error = learner.error ?? input.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void input.refetch()} />;
-  if (!learner.data || !input.data || !standards.data) return <Loading what={t('whatWasDriven')} />;
+  if (!learner.data || !input.data || !standards.data) return <Loading what={t('mockTests3')} />;
   return <ReadinessView learner={learner.data} input={input.data} standards={standards.data} />;
 }

@@ -1,3 +1,4 @@
+import { reasonWords, standingWords, toDoWords } from '@jasperwren/words/readiness-items';
 import { t } from '@jasperwren/words/readiness';
 import CheckRounded from '@mui/icons-material/CheckRounded';
 import RadioButtonUncheckedRounded from '@mui/icons-material/RadioButtonUncheckedRounded';
@@ -7,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/core/readiness/words';
+import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/words/readiness-estimate';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { firstName, fromToday, longDate } from '../ui/format';
@@ -47,7 +48,7 @@ export function ReadinessView({ learner, input, standards }: Props) {
   const name = firstName(learner.name);
   if (failed)
     return (
-      <Page title={t('isNameReady', { name })} over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}>
+      <Page title={t('nameSReadiness', { name })} over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}>
         <NotWorkedOut what={t('theEstimate')} why={failed} onAgain={again} />
       </Page>
     );
@@ -55,23 +56,23 @@ export function ReadinessView({ learner, input, standards }: Props) {
   const { judgement, checks } = readiness;
   return (
     <Page
-      title={t('isNameReady', { name })}
+      title={t('nameSReadiness', { name })}
       over={<Link to={`/learners/${learner.id}`}>{learner.name}</Link>}
       sub={
         learner.testDate
-          ? t('testOnDateWhenPart', {
+          ? t('drivingTestDateWhenPart', {
               date: longDate(learner.testDate),
               when: fromToday(learner.testDate),
               part: learner.testCentre ? t('atTestCentre', { testCentre: learner.testCentre }) : '',
             })
-          : t('noTestBooked2')
+          : t('noDrivingTestBooked2')
       }
       actions={
         <>
           <TextField
             select
             size="small"
-            label={t('under')}
+            label={t('markingStandard')}
             value={standard.id}
             onChange={(event) => setChosen(event.target.value)}
             sx={{ minWidth: 200 }}
@@ -83,10 +84,10 @@ export function ReadinessView({ learner, input, standards }: Props) {
             ))}
           </TextField>
           <Button variant="outlined" aria-pressed={forLearner} onClick={() => setForLearner(!forLearner)}>
-            {forLearner ? t('forYou') : t('inWordsForName', { name })}
+            {forLearner ? t('instructorView') : t('learnerView')}
           </Button>
           <Button variant="contained" component={Link} to={`/learners/${learner.id}/plan`}>
-            {t('planTheLessons')}
+            {t('lessonPlan')}
           </Button>
         </>
       }
@@ -108,26 +109,26 @@ export function ReadinessView({ learner, input, standards }: Props) {
             <div>
               <Section title={t('why')}>
                 <Rows>
-                  {judgement.reasons.map((reason) => (
+                  {judgement.reasons.map(reasonWords).map((reason) => (
                     <li key={reason} className={styles.line}>
                       {reason}
                     </li>
                   ))}
                 </Rows>
               </Section>
-              <Section title={t('whatWouldChangeIt')}>
+              <Section title={t('whatWouldHelpMost')}>
                 <Changes readiness={readiness} />
               </Section>
-              <Section title={t('howItCameToThis')}>
+              <Section title={t('progress')}>
                 {history && history.length > 0 ? (
-                  <Suspense fallback={<Loading what={t('theChart')} />}>
+                  <Suspense fallback={<Loading what={t('chart')} />}>
                     <HistoryChart points={history} results={input.results} name={name} />
                   </Suspense>
                 ) : (
-                  <p className="muted">{history ? t('noDrivesYet') : t('workingItOut')}</p>
+                  <p className="muted">{history ? t('noMockTestsYet') : t('workingItOut')}</p>
                 )}
               </Section>
-              <Section title={t('howTheFigureCameAbout')}>
+              <Section title={t('howThisIsWorkedOut')}>
                 {howItCame(readiness, assumptions, moves).map((words) => (
                   <p key={words} className={styles.how}>
                     {words}
@@ -136,18 +137,18 @@ export function ReadinessView({ learner, input, standards }: Props) {
               </Section>
             </div>
             <div>
-              <Section title={t('shownSoFar')}>
+              <Section title={t('readinessList')}>
                 <Rows>
-                  {checks.map(({ code, ok, stands, missing }) => (
-                    <li key={code} className={styles.check} data-ok={ok}>
-                      {ok ? (
-                        <CheckRounded fontSize="small" aria-label={t('there')} />
+                  {checks.map((item) => (
+                    <li key={item.code} className={styles.check} data-ok={item.ok}>
+                      {item.ok ? (
+                        <CheckRounded fontSize="small" aria-label={t('done')} />
                       ) : (
-                        <RadioButtonUncheckedRounded fontSize="small" aria-label={t('missing')} />
+                        <RadioButtonUncheckedRounded fontSize="small" aria-label={t('toDo')} />
                       )}
                       <span>
-                        {stands}
-                        {missing && <small>{missing}</small>}
+                        {standingWords(item)}
+                        {!item.ok && <small>{toDoWords(item)}</small>}
                       </span>
                     </li>
                   ))}
@@ -163,7 +164,7 @@ export function ReadinessView({ learner, input, standards }: Props) {
               </Section>
             </div>
           </div>
-          <p className={styles.caution}>{t('anEstimateFromFewDrivesAs')}</p>
+          <p className={styles.caution}>{t('anEstimateFromAFewMock')}</p>
         </>
       )}
     </Page>

@@ -1,5 +1,5 @@
 import { t } from '@jasperwren/words/readiness';
-import { percent } from '@jasperwren/core/marking/wording';
+import { percent } from '@jasperwren/words/lists';
 import type { ReliabilityBin } from '@jasperwren/core/readiness/calibration';
 import { useMemo } from 'react';
 import { useThemeName } from '../base/Theme';
@@ -10,7 +10,9 @@ import Chart from '../charts/Chart';
 export default function ReliabilityChart({ bins }: { readonly bins: readonly ReliabilityBin[] }) {
   const theme = useThemeName();
   const sentence = bins
-    .map(({ meanChance, passed, of }) => t('ofOfSaidToPassAt', { of, percent: percent(meanChance), passed }))
+    .map(({ meanChance, passed, of }) =>
+      t('ofOfLearnersEstimatedAtPercent', { of, percent: percent(meanChance), passed }),
+    )
     .join(' ');
   const chart = useMemo(() => {
     const colour = tokens[theme];
@@ -38,8 +40,8 @@ export default function ReliabilityChart({ bins }: { readonly bins: readonly Rel
       layout: {
         height: 300,
         margin: { l: 54, r: 16, t: 14, b: 46 },
-        xaxis: { title: { text: t('chanceThatWasSaid') }, range: [0, 104], fixedrange: true, gridcolor: colour.sunk },
-        yaxis: { title: { text: t('shareThatPassed') }, range: [0, 108], fixedrange: true, gridcolor: colour.sunk },
+        xaxis: { title: { text: t('estimatedChance') }, range: [0, 104], fixedrange: true, gridcolor: colour.sunk },
+        yaxis: { title: { text: t('passed') }, range: [0, 108], fixedrange: true, gridcolor: colour.sunk },
       },
     };
   }, [bins, theme]);

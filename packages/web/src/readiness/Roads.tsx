@@ -9,8 +9,8 @@ export function Roads({ readiness, input }: { readonly readiness: Readiness; rea
   const drives = input.evidence.filter(({ kind }) => kind === 'drive');
   const n = (familiarity: string) => drives.filter((one) => one.familiarity === familiarity).length;
   return (
-    <Section title={t('roadsOfTheseDrives')}>
-      <p>{t('nKnownN2KnownInPart', { n: n('known'), n2: n('partly'), n3: n('new') })}</p>
+    <Section title={t('roadsOfTheseMockTests')}>
+      <p>{t('nFamiliarN2PartlyFamiliarOr', { n: n('known'), n2: n('partly'), n3: n('new') })}</p>
     </Section>
   );
 }

@@ -1,12 +1,13 @@
+import { nextWords, reasonWords } from '@jasperwren/words/readiness-items';
 import { t } from '@jasperwren/words/readiness';
 import type { MarkerView, ReadinessRow, SchoolReadiness } from '@jasperwren/contract/readiness';
 import type { Calibration } from '@jasperwren/core/readiness/calibration';
-import { percent } from '@jasperwren/core/marking/wording';
+import { percent } from '@jasperwren/words/lists';
 import { judgements } from '@jasperwren/core/readiness/judgement';
 import dayjs from 'dayjs';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import { counted, fromToday, shortDate } from '../ui/format';
+import { fromToday, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import { JudgementWord } from './JudgementWord';
@@ -23,20 +24,20 @@ export default function SchoolReadinessPage() {
   const { data, error, refetch } = useSchoolReadiness();
   return (
     <Page
-      title={t('whoIsReady')}
+      title={t('readiness')}
       over={<Link to="/learners">{t('learners')}</Link>}
-      sub={t('theJudgementAboutEverybodyOnThe')}
+      sub={t('readinessOfEveryLearnerInOrder')}
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('theEstimates')} />}
+      {!error && !data && <Loading what={t('readiness2')} />}
       {data && <School school={data} />}
     </Page>
   );
 }
 
 function School({ school: { rows, pending, load, calibration, markers } }: { readonly school: SchoolReadiness }) {
-  if (rows.length === 0 && pending > 0) return <Loading what={t('theEstimates')} />;
-  if (rows.length === 0) return <Empty>{t('nobodyIsOnTheListYet')}</Empty>;
+  if (rows.length === 0 && pending > 0) return <Loading what={t('readiness2')} />;
+  if (rows.length === 0) return <Empty>{t('noLearnersYet')}</Empty>;
   const sorted = [...rows].sort(
     (a, b) =>
       judgements.indexOf(a.word) - judgements.indexOf(b.word) || (a.testDate ?? '9').localeCompare(b.testDate ?? '9'),
@@ -52,21 +53,21 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
   return (
     <>
       {toMove.length > 0 && (
-        <Section title={t('thinkOfMovingTheTest')}>
+        <Section title={t('considerALaterTestDate')}>
           <Rows>
             {toMove.map((row) => (
               <li key={row.learnerId} className={styles.line}>
                 <Link to={`/learners/${row.learnerId}/readiness`}>{row.name}</Link>, {fromToday(row.testDate!)}:{' '}
-                {row.reasons[0]}
+                {row.reasons[0] && reasonWords(row.reasons[0])}
               </li>
             ))}
           </Rows>
         </Section>
       )}
-      <Section title={t('everybody')}>
+      <Section title={t('allLearners')}>
         {pending > 0 && (
           <p role="status" className="muted">
-            {t('whatWasDrivenOrAnsweredSince', { counted: t('learners2', { count: pending }) })}
+            {t('updatingCountedToGo', { counted: t('learners2', { count: pending }) })}
           </p>
         )}
         <Rows>
@@ -76,16 +77,16 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
         </Rows>
       </Section>
       <div className={styles.columns}>
-        <Section title={t('realResultsAgainstWhatWasSaid')}>
+        <Section title={t('howAccurateTheEstimatesWere')}>
           <How calibration={calibration} />
         </Section>
-        <Section title={t('load')}>
+        <Section title={t('workload')}>
           <Rows>
             {load.map(({ name, learners, drives }) => (
               <li key={name} className={styles.load}>
                 <span>{name}</span>
                 <span>{t('learners2', { count: learners })}</span>
-                <span className="muted">{t('countedInFourWeeks', { counted: t('drives', { count: drives }) })}</span>
+                <span className="muted">{t('countedIn4Weeks', { counted: t('mockTests', { count: drives }) })}</span>
               </li>
             ))}
           </Rows>
@@ -100,7 +101,7 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
 function Markers({ markers }: { readonly markers: readonly MarkerView[] }) {
   return (
     <Section title={t('howStrictlyYouMark')}>
-      <p>{t('faultsEachOfYouMarksAs')}</p>
+      <p>{t('faultsEachOfYouRecordsCompared')}</p>
       <Rows>
         {markers.map(({ name, factor, error, drives }) => (
           <li key={name} className={styles.load}>
@@ -112,7 +113,7 @@ function Markers({ markers }: { readonly markers: readonly MarkerView[] }) {
                 percent3: percent(factor * Math.exp(ninety * error)),
               })}
             </span>
-            <span className="muted">{t('mockTests', { count: drives })}</span>
+            <span className="muted">{t('mockTests2', { count: drives })}</span>
           </li>
         ))}
       </Rows>
@@ -130,22 +131,22 @@ function Row({ row }: { readonly row: ReadinessRow }) {
         <Link to={`/learners/${row.learnerId}/readiness`}>{row.name}</Link>
         <small>
           {row.testDate
-            ? t('testDateWhen', { date: shortDate(row.testDate), when: fromToday(row.testDate) })
-            : t('noTestBooked')}
+            ? t('drivingTestDateWhen', { date: shortDate(row.testDate), when: fromToday(row.testDate) })
+            : t('noDrivingTestBooked')}
         </small>
       </span>
       <JudgementWord word={row.word} />
       <span>
         {row.word === 'cannot-say' ? (
-          <span className="muted">{t('countedSoFar', { counted: t('drives', { count: row.drives }) })}</span>
+          <span className="muted">{t('countedSoFar', { counted: t('mockTests', { count: row.drives }) })}</span>
         ) : (
           <>
             <Perches {...row} small />
-            <small>{t('fromCounted', { counted: t('drives', { count: row.drives }) })}</small>
+            <small>{t('fromCounted', { counted: t('mockTests', { count: row.drives }) })}</small>
           </>
         )}
       </span>
-      <span>{row.next}</span>
+      <span>{nextWords(row.next)}</span>
     </li>
   );
 }
@@ -153,15 +154,17 @@ function Row({ row }: { readonly row: ReadinessRow }) {
 function How({ calibration }: { readonly calibration: Calibration }) {
   const { results, missing, brier, baseRate, tendency } = calibration;
   if (missing > 0 || brier === undefined || baseRate === undefined)
-    return <p>{t('countedWithAnEstimateMadeBefore', { counted: t('realResults', { count: results }), missing })}</p>;
+    return (
+      <p>{t('countedWithAnEarlierEstimateAccuracy', { counted: t('testResults', { count: results }), missing })}</p>
+    );
   return (
     <>
       <p>
-        {t('overResultsRealTestsTheEstimates', { results, brier: brier.toFixed(2), baseRate: baseRate.toFixed(2) })}
-        {tendency === 'too-hopeful' && ` ${t('theyWereTooHopefulYouTend')}`}
-        {tendency === 'too-gloomy' && ` ${t('theyWereTooGloomyYouTend')}`}
+        {t('brierScoreOverResultsDrivingTests', { results, brier: brier.toFixed(2), baseRate: baseRate.toFixed(2) })}
+        {tendency === 'too-hopeful' && ` ${t('theyWereTooHighYouTend')}`}
+        {tendency === 'too-gloomy' && ` ${t('theyWereTooLowYouTend')}`}
       </p>
-      <Suspense fallback={<Loading what={t('theChart')} />}>
+      <Suspense fallback={<Loading what={t('chart')} />}>
         <ReliabilityChart bins={calibration.bins} />
       </Suspense>
     </>

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { testDays } from '@jasperwren/core/readiness/judgement';
+import { testDays } from '@jasperwren/words/readiness-items';
 import { Perches } from './Perches';
 
 const count = (markup: string, state: string) => markup.split(`class="${state}"`).length - 1;
@@ -21,7 +21,7 @@ describe('twenty test days', () => {
         expect(pass + maybe + fail).toBe(20);
         expect(pass).toBe(Math.round(20 * chance.from));
         expect(pass + maybe).toBe(Math.round(20 * chance.to));
-        expect(markup).toContain(`${testDays(chance)} of 20 would be passes`);
+        expect(markup).toContain(`${testDays(chance)} of 20 tests`);
       }),
     );
   });

@@ -1,3 +1,5 @@
 /** What the other features see of readiness. */
 export { JudgementWord } from './JudgementWord';
+export { LessonAim } from './LessonAim';
+export { Perches } from './Perches';
 export { useSchoolReadiness } from './use-school-readiness';

@@ -16,14 +16,14 @@ export function Access({ learnerId, name }: { readonly learnerId: string; readon
   const make = (kind: AccessKind) => void letIn({ learnerId, body: { kind } });
   const close = async () => {
     const { error: failed } = await end({ learnerId });
-    enqueueSnackbar(failed ? t('itCouldNotBeEndedTry') : t('nameIsSignedOutEverywhere', { name }));
+    enqueueSnackbar(failed ? t('notSignedOutTryAgain') : t('nameIsSignedOutEverywhere', { name }));
   };
   return (
     <div className={styles.access}>
-      <p className="muted">{t('nameSeesTheirOwnDrillDebriefs', { name })}</p>
+      <p className="muted">{t('nameSeesTheirOwnPracticeThe', { name })}</p>
       <div className={styles.buttons}>
         <Button variant="outlined" disabled={isLoading} onClick={() => make('code')}>
-          {t('codeForNow')}
+          {t('createCode')}
         </Button>
         <Button variant="outlined" disabled={isLoading} onClick={() => make('invitation')}>
           {t('invitationToSend')}

@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import type { BoardRow, BoardView } from '@jasperwren/contract/safety-questions';
-import { percent } from '@jasperwren/core/marking/wording';
+import { percent } from '@jasperwren/words/lists';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { api } from '../base/api';
@@ -17,24 +17,24 @@ export default function ChecksPage() {
   const { data, error, refetch } = api.useBoardQuery();
   return (
     <Page
-      title={t('checks')}
-      sub={t('safetyQuestionsWhoIsDueAnd')}
+      title={t('safetyQuestions')}
+      sub={t('whoHasQuestionsDueAndHow')}
       actions={
         <>
           <Button variant="outlined" component={Link} to="/checks/safe">
-            {t('whenItIsSafe')}
+            {t('safeMoment')}
           </Button>
           <Button variant="outlined" component={Link} to="/checks/cars">
             {t('cars')}
           </Button>
           <Button variant="outlined" component={Link} to="/checks/questions">
-            {t('questions')}
+            {t('allQuestions')}
           </Button>
         </>
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('theBoard')} />}
+      {!error && !data && <Loading what={t('questions2')} />}
       {data && <Board board={data} />}
     </Page>
   );
@@ -46,11 +46,11 @@ function Board({ board: { learners, forgotten } }: { readonly board: BoardView }
       <Empty
         action={
           <Button variant="contained" component={Link} to="/learners/new">
-            {t('addALearner')}
+            {t('addLearner')}
           </Button>
         }
       >
-        {t('nobodyIsOnTheListYet')}
+        {t('noLearnersYetAddOneTo')}
       </Empty>
     );
   return (
@@ -62,11 +62,11 @@ function Board({ board: { learners, forgotten } }: { readonly board: BoardView }
           ))}
         </Rows>
       </Section>
-      <Section title={t('forgottenMost')}>
+      <Section title={t('missedMost')}>
         {forgotten.length === 0 ? (
-          <p className="muted">{t('notEnoughAnswersYetAQuestion')}</p>
+          <p className="muted">{t('showsAfter3AnswersToA')}</p>
         ) : (
-          <Suspense fallback={<Loading what={t('theChart')} />}>
+          <Suspense fallback={<Loading what={t('chart')} />}>
             <ForgottenChart forgotten={forgotten} />
           </Suspense>
         )}
@@ -82,7 +82,9 @@ function LearnerRow({ row }: { readonly row: BoardRow }) {
       <span>
         <Link to={`/checks/learners/${learnerId}`}>{name}</Link>
         <small>
-          {testDate ? t('testDateWhen', { date: shortDate(testDate), when: fromToday(testDate) }) : t('noTestBooked')}
+          {testDate
+            ? t('drivingTestDateWhen', { date: shortDate(testDate), when: fromToday(testDate) })
+            : t('noDrivingTestBooked')}
         </small>
       </span>
       <span>
@@ -92,7 +94,7 @@ function LearnerRow({ row }: { readonly row: BoardRow }) {
       <span>
         <b>{percent(allRight ?? recall)}</b>
         <small>
-          {allRight === undefined ? t('knownOnAverage') : t('bothRight')} {testDate ? t('onTheDay') : 'today'}
+          {allRight === undefined ? t('averageScore') : t('bothRight')} {testDate ? t('onTestDay') : t('today')}
         </small>
       </span>
     </li>

@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/questions';
 import type { ForgottenQuestion } from '@jasperwren/contract/safety-questions';
-import { percent } from '@jasperwren/core/marking/wording';
+import { percent } from '@jasperwren/words/lists';
 import { useMemo } from 'react';
 import { useThemeName } from '../base/Theme';
 import { tokens } from '../base/tokens';
@@ -13,8 +13,8 @@ export default function ForgottenChart({ forgotten }: { readonly forgotten: read
   const theme = useThemeName();
   const worst = forgotten[0];
   const sentence = worst
-    ? t('mostForgottenTopicForgottenOfAsked', { topic: worst.topic, forgotten: worst.forgotten, asked: worst.asked })
-    : t('nothingWasForgotten');
+    ? t('missedMostTopicForgottenOfAsked', { topic: worst.topic, forgotten: worst.forgotten, asked: worst.asked })
+    : t('nothingMissed');
   const chart = useMemo(() => {
     const colour = tokens[theme];
     const rows = [...forgotten].reverse();
@@ -35,7 +35,7 @@ export default function ForgottenChart({ forgotten }: { readonly forgotten: read
         height: 80 + rowPx * rows.length,
         margin: { l: 10, r: 20, t: 6, b: 46 },
         xaxis: {
-          title: { text: t('shareOfAnswersForgotten') },
+          title: { text: t('answersMissed') },
           range: [0, 100],
           fixedrange: true,
           gridcolor: colour.sunk,

@@ -32,7 +32,7 @@ export default function LearnerChecksPage() {
   if (!standard)
     return (
       <Page title={learner.data.name}>
-        <p>{t('theStandardOfThisLearnerIs')}</p>
+        <p>{t('thisLearnersStandardIsRetiredChoose')}</p>
       </Page>
     );
   return <LearnerChecks learner={learner.data} checks={checks.data} standard={standard} />;
@@ -64,7 +64,7 @@ function LearnerChecks({ learner, checks, standard }: Props) {
   if (!source) return <Loading what={t('theQuestions')} />;
   if (drilling)
     return (
-      <Page title={t('tenMinutesWithName', { name })}>
+      <Page title={t('practiceWithName', { name })}>
         <DrillSession source={source} onDone={() => setDrilling(false)} />
       </Page>
     );
@@ -75,7 +75,7 @@ function LearnerChecks({ learner, checks, standard }: Props) {
       sub={t('standardCountQuestionsToKnow', { standard: standard.name, count: source.questions.length })}
       actions={
         <Button variant="contained" onClick={() => setDrilling(true)}>
-          {t('drillForTenMinutes')}
+          {t('practiseFor10Minutes')}
         </Button>
       }
     >
@@ -97,10 +97,10 @@ function LearnerChecks({ learner, checks, standard }: Props) {
                     body: event.target.value === '' ? {} : { vehicleId: event.target.value },
                   })
                 }
-                helperText={t('answersAreGivenInTheWords')}
+                helperText={t('answersMatchThisCar')}
                 fullWidth
               >
-                <MenuItem value="">{t('notKnown')}</MenuItem>
+                <MenuItem value="">{t('notStated')}</MenuItem>
                 {source.vehicles.map(({ id, name: car }) => (
                   <MenuItem key={id} value={id}>
                     {car}
@@ -109,7 +109,7 @@ function LearnerChecks({ learner, checks, standard }: Props) {
               </TextField>
             </div>
           </Section>
-          <Section title={t('nameAtHome', { name })}>
+          <Section title={t('nameSOwnPractice', { name })}>
             <Access learnerId={learner.id} name={name} />
           </Section>
         </div>

@@ -6,9 +6,9 @@ import { SafeMoments } from './safe/SafeMoments';
 export default function SafePage() {
   return (
     <Page
-      title={t('whenItIsSafe')}
-      over={<Link to="/checks">{t('checks')}</Link>}
-      sub={t('theLearnerLooksFarAheadLooks')}
+      title={t('safeMoment')}
+      over={<Link to="/checks">{t('safetyQuestions')}</Link>}
+      sub={t('theLearnerLooksWellAheadChecks')}
     >
       <SafeMoments />
     </Page>

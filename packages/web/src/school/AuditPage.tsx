@@ -1,3 +1,4 @@
+import { dayAndTime } from '../ui/format';
 import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -12,6 +13,8 @@ import { Page } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import { deedOf, deedWords, doerOf } from './audit-words';
 import styles from './school.module.css';
+
+const ends = ['from', 'to'] as const;
 
 /** An id that says nothing to anybody. */
 const madeUp = /[0-9a-f]{8}-[0-9a-f]{4}-/;
@@ -32,12 +35,12 @@ export default function AuditPage() {
   };
   return (
     <Page
-      title={t('whoDidWhat')}
-      over={<Link to="/school">{t('theSchool2')}</Link>}
-      sub={t('keptForAYearAtLeast')}
+      title={t('activityLog')}
+      over={<Link to="/school">{t('school2')}</Link>}
+      sub={t('keptForAtLeastAYear')}
       actions={
         <Button variant="outlined" component="a" href={addressFor('auditTable', filter)} download>
-          {t('saveAsATable')}
+          {t('downloadCSV')}
         </Button>
       }
     >
@@ -87,7 +90,7 @@ function Filters({
           ))}
         </TextField>
       ))}
-      {(['from', 'to'] as const).map((name) => (
+      {ends.map((name) => (
         <DateBox
           key={name}
           small
@@ -110,15 +113,15 @@ function Lines({
 }) {
   const { data: page, error, refetch } = api.useAuditQuery(filter);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!page) return <Loading what={t('theTrail')} />;
-  if (page.lines.length === 0) return <Empty>{t('nothingLikeThisHasBeenDone')}</Empty>;
+  if (!page) return <Loading what={t('log')} />;
+  if (page.lines.length === 0) return <Empty>{t('nothingMatchesRemoveAFilterTo')}</Empty>;
   return (
     <>
       <table className={styles.lines}>
         <thead>
           <tr>
             <th scope="col">{t('when')}</th>
-            <th scope="col">{t('whoDidWhat')}</th>
+            <th scope="col">{t('activityLog')}</th>
             <th scope="col">{t('about')}</th>
             <th scope="col">{t('from')}</th>
           </tr>
@@ -131,7 +134,7 @@ function Lines({
       </table>
       {onMore && page.next !== undefined && (
         <Button variant="outlined" onClick={() => onMore(page.next!)}>
-          {t('showEarlierOnes')}
+          {t('showEarlier')}
         </Button>
       )}
     </>
@@ -142,13 +145,21 @@ function Line({ line }: { readonly line: AuditLine }) {
   const { at, learner, subject, subjectName, detail, address } = line;
   return (
     <tr>
-      <td>{dayjs(at).format('D MMM YYYY, HH:mm')}</td>
+      <td>{dayAndTime(at)}</td>
       <td>
         <b>{doerOf(line)}</b> {deedOf(line)}
         {detail && <span className="muted"> ({detail})</span>}
       </td>
       <td>
-        {learner ? learner.name ? <Link to={`/learners/${learner.id}`}>{learner.name}</Link> : t('aLearnerErased') : ''}
+        {learner ? (
+          learner.name ? (
+            <Link to={`/learners/${learner.id}`}>{learner.name}</Link>
+          ) : (
+            t('anErasedLearner')
+          )
+        ) : (
+          ''
+        )}
         {subjectName ?? (!learner && subject && !madeUp.test(subject) && <span className="muted">{subject}</span>)}
       </td>
       <td className="muted">{address ?? t('theCommandLine')}</td>

@@ -20,22 +20,22 @@ export function CloseSchool({ name }: { readonly name: string }) {
   };
   return (
     <>
-      <p>{t('everybodysAccountEveryLearnerAndEvery')}</p>
+      <p>{t('allAccountsLearnersAndMockTests')}</p>
       <Button variant="outlined" color="error" onClick={() => setAsking(true)}>
-        {t('closeTheSchool')}
+        {t('closeSchool')}
       </Button>
       {asking && (
         <TypedNameDialog
           title={t('closeName', { name })}
           name={name}
-          keep={t('keepTheSchool')}
-          go={t('closeItForGood')}
+          keep={t('keepSchool')}
+          go={t('closeForGood')}
           busy={isLoading}
           error={error}
           onGo={(typed) => void go(typed)}
           onClose={() => setAsking(false)}
         >
-          <p>{t('itCannotBeUndoneNobodyOf')}</p>
+          <p>{t('youCannotUndoThisNoOne')}</p>
         </TypedNameDialog>
       )}
     </>

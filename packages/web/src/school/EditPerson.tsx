@@ -33,7 +33,7 @@ export function EditPerson({ person, onClose }: { readonly person: PersonView; r
             <Field control={checked.control} name="name" label={t('name')} autoComplete="off" />
             <Field control={checked.control} name="role" label={t('role')} select>
               <MenuItem value="instructor">{t('instructor')}</MenuItem>
-              <MenuItem value="lead">{t('lead')}</MenuItem>
+              <MenuItem value="lead">{t('leadInstructor')}</MenuItem>
             </Field>
           </div>
         </DialogContent>

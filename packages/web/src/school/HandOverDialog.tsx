@@ -11,7 +11,6 @@ import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
-import { counted } from '../ui/format';
 
 interface Props {
   readonly person: PersonView;
@@ -31,7 +30,7 @@ export function HandOverDialog({ person, people, onClose }: Props) {
     enqueueSnackbar(
       t('nameHasCountedAndCounted2Of', {
         name: String(name),
-        counted: t('learners', { count: data.learners }),
+        counted: t('learners2', { count: data.learners }),
         counted2: t('lessons', { count: data.lessons }),
         person: person.name,
       }),
@@ -44,7 +43,7 @@ export function HandOverDialog({ person, people, onClose }: Props) {
       <DialogContent>
         <p>
           {t('countedAndCounted2ToComeGo', {
-            counted: t('learners', { count: person.learners }),
+            counted: t('learners2', { count: person.learners }),
             counted2: t('lessons', { count: person.lessons }),
           })}
         </p>

@@ -29,13 +29,13 @@ export function InviteForm({
     if (shown) checked.setError('email', { message: shown.message });
   });
   return (
-    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('inviteSomebody')}>
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('inviteSomeone')}>
       <Field control={checked.control} name="name" label={t('name')} autoComplete="off" />
       <div className={form.pair}>
         <Field control={checked.control} name="email" label={t('eMail')} type="email" autoComplete="off" />
         <Field control={checked.control} name="role" label={t('role')} select>
           <MenuItem value="instructor">{t('instructor')}</MenuItem>
-          <MenuItem value="lead">{t('lead')}</MenuItem>
+          <MenuItem value="lead">{t('leadInstructor')}</MenuItem>
         </Field>
       </div>
       <div className={form.actions}>

@@ -26,14 +26,14 @@ export function LinkToSend({
   const address = `${window.location.origin}${link.path}`;
   const copy = () =>
     navigator.clipboard.writeText(address).then(
-      () => enqueueSnackbar(t('theLinkIsCopied')),
-      () => enqueueSnackbar(t('itCouldNotBeCopiedMark')),
+      () => enqueueSnackbar(t('linkCopied')),
+      () => enqueueSnackbar(t('notCopiedSelectTheLinkAnd')),
     );
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="link">
-      <DialogTitle id="link">{t('aLinkForName', { name })}</DialogTitle>
+      <DialogTitle id="link">{t('shareLinkForName', { name })}</DialogTitle>
       <DialogContent>
-        <p>{t('sendItToEmailByIt', { email, name, date: longDate(link.expiresAt) })}</p>
+        <p>{t('sendItToEmailItLets', { email, name, date: longDate(link.expiresAt) })}</p>
         <p className={styles.link}>{address}</p>
       </DialogContent>
       <DialogActions>
@@ -41,7 +41,7 @@ export function LinkToSend({
           {t('done')}
         </Button>
         <Button variant="contained" onClick={() => void copy()}>
-          {t('copyTheLink')}
+          {t('copyLink')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -8,7 +8,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
-import { counted, longDate } from '../ui/format';
+import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 
@@ -17,9 +17,9 @@ export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | un
   const { data: learners, error, refetch } = api.useOutOfTimeQuery();
   const [erase, { isLoading }] = api.useEraseOutOfTimeMutation();
   const [asking, setAsking] = useState(false);
-  if (keepMonths === undefined) return <p>{t('thereIsNoRuleYetSay')}</p>;
+  if (keepMonths === undefined) return <p>{t('noRuleYetSetAboveHow')}</p>;
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!learners) return <Loading what={t('theLearners')} />;
+  if (!learners) return <Loading what={t('learners')} />;
   if (learners.length === 0)
     return <p>{t('noArchivedLearnerIsOlderThan', { counted: t('months', { count: keepMonths }) })}</p>;
   const go = async () => {
@@ -33,7 +33,7 @@ export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | un
   };
   return (
     <>
-      <p>{t('nothingIsErasedByItselfThese', { counted: t('months', { count: keepMonths }) })}</p>
+      <p>{t('nothingIsErasedAutomaticallyNoMock', { counted: t('months', { count: keepMonths }) })}</p>
       <Rows>
         {learners.map(({ learnerId, name, lastOn }) => (
           <li key={learnerId}>
@@ -42,13 +42,13 @@ export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | un
         ))}
       </Rows>
       <Button variant="outlined" color="error" onClick={() => setAsking(true)}>
-        {t('eraseCounted', { counted: t('learners', { count: learners.length }) })}
+        {t('eraseCounted', { counted: t('learners2', { count: learners.length }) })}
       </Button>
       <Dialog open={asking} onClose={() => setAsking(false)} aria-labelledby="out-of-time">
         <DialogTitle id="out-of-time">
-          {t('eraseCountedForGood', { counted: t('learners', { count: learners.length }) })}
+          {t('eraseCountedForGood', { counted: t('learners2', { count: learners.length }) })}
         </DialogTitle>
-        <DialogContent>{t('everythingAboutThemGoesItCannot')}</DialogContent>
+        <DialogContent>{t('allTheirDataIsErasedYou')}</DialogContent>
         <DialogActions>
           <Button variant="text" onClick={() => setAsking(false)}>
             {t('keepThem')}

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { PersonView } from '@jasperwren/contract/accounts';
 import { useState } from 'react';
 import { useSignedIn } from '../base/signed-in';
-import { counted, longDate } from '../ui/format';
+import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { InviteForm } from './InviteForm';
 import { LinkToSend, type LinkFor } from './LinkToSend';
@@ -25,11 +25,11 @@ export function People({ people }: { readonly people: readonly PersonView[] }) {
               <br />
               <span className="muted">{person.email}</span>
             </span>
-            <span>{person.role === 'lead' ? t('lead') : t('instructor')}</span>
+            <span>{person.role === 'lead' ? t('leadInstructor') : t('instructor')}</span>
             <span className="muted">{standing(person)}</span>
             <span className="muted">
               {t('countedCounted2ToCome', {
-                counted: t('learners', { count: person.learners }),
+                counted: t('learners2', { count: person.learners }),
                 counted2: t('lessons', { count: person.lessons }),
               })}
             </span>
@@ -41,7 +41,7 @@ export function People({ people }: { readonly people: readonly PersonView[] }) {
         <InviteForm onLink={setLink} onDone={() => setInviting(false)} />
       ) : (
         <Button variant="outlined" onClick={() => setInviting(true)}>
-          {t('inviteSomebody')}
+          {t('inviteSomeone')}
         </Button>
       )}
       {link && <LinkToSend link={link} onClose={() => setLink(undefined)} />}

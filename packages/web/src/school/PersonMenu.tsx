@@ -34,7 +34,7 @@ export function PersonMenu({ person, people, onLink }: Props) {
     [t('changeNameOrRole'), true, () => setDialog('edit')],
     [t('handLearnersAndLessonsOver'), person.learners + person.lessons > 0, () => setDialog('hand-over')],
     [
-      person.joined ? t('aLinkForANewPassword') : t('theInvitationOnceMore'),
+      person.joined ? t('sendPasswordLink') : t('sendInvitationAgain'),
       !left,
       () =>
         void sendLink({ accountId: id }).then(({ data, error }) => {
@@ -48,17 +48,16 @@ export function PersonMenu({ person, people, onLink }: Props) {
       () => void signOut({ accountId: id }).then(({ error }) => tell(error, t('nameIsSignedOutEverywhere', { name }))),
     ],
     [
-      t('takeTheSecondFactorOff'),
+      t('turnOffSecondFactor'),
       person.secondFactor,
-      () =>
-        void removeFactor({ accountId: id }).then(({ error }) => tell(error, t('nameSignsInByThePassword', { name }))),
+      () => void removeFactor({ accountId: id }).then(({ error }) => tell(error, t('nameNowSignsInWithThe', { name }))),
     ],
     [
-      left ? t('letInAgain') : t('letInNoMore'),
+      left ? t('restoreAccess') : t('removeAccess'),
       true,
       () =>
         void (left ? enable : disable)({ accountId: id }).then(({ error }) =>
-          tell(error, left ? t('nameCanSignInAgain', { name }) : t('nameIsSignedOutAndCannot', { name })),
+          tell(error, left ? t('nameCanSignInAgain', { name }) : t('nameIsSignedOutAndCan', { name })),
         ),
     ],
   ];

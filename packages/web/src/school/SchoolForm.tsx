@@ -88,12 +88,12 @@ export function SchoolForm({ school }: { readonly school: SchoolView }) {
             months.field.onChange(event.target.value === '' ? undefined : Number(event.target.value))
           }
           error={months.fieldState.invalid}
-          helperText={months.fieldState.error?.message ?? t('archivedOnesAfterTheirLastDrive')}
+          helperText={months.fieldState.error?.message ?? t('forArchivedLearnersAfterTheirLast')}
         />
       </div>
       <FormControlLabel
         control={<Switch checked={factor.field.value} onChange={(_event, on) => factor.field.onChange(on)} />}
-        label={t('everybodyNeedsASecondFactorTo')}
+        label={t('everyoneNeedsASecondFactorTo')}
       />
       {failure && (
         <p role="alert" className={form.error}>
@@ -107,7 +107,7 @@ export function SchoolForm({ school }: { readonly school: SchoolView }) {
       </div>
       {clash && (
         <Conflict
-          what={t('theSchool')}
+          what={t('school')}
           clashes={clashesOf<keyof typeof labels, Partial<SchoolInput>>(
             labels,
             school,

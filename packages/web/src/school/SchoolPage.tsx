@@ -17,8 +17,8 @@ export default function SchoolPage() {
   const people = api.usePeopleQuery(undefined, { skip: account.role !== 'lead' });
   if (account.role !== 'lead')
     return (
-      <Page title={t('theSchool2')}>
-        <p>{t('onlyALeadOfTheSchool')}</p>
+      <Page title={t('school2')}>
+        <p>{t('onlyALeadInstructorCanChange')}</p>
       </Page>
     );
   const failed = error ?? people.error;
@@ -32,14 +32,14 @@ export default function SchoolPage() {
         }}
       />
     );
-  if (!school || !people.data) return <Loading what={t('theSchool')} />;
+  if (!school || !people.data) return <Loading what={t('school')} />;
   return (
     <Page
       title={school.name}
       sub={school.place}
       actions={
         <Button variant="outlined" component={Link} to="/school/audit">
-          {t('whoDidWhat')}
+          {t('activityLog')}
         </Button>
       }
     >
@@ -52,7 +52,7 @@ export default function SchoolPage() {
       <Section title={t('learnersKeptTooLong')}>
         <OutOfTimeList keepMonths={school.keepMonths} />
       </Section>
-      <Section title={t('closeTheSchool2')}>
+      <Section title={t('closeSchool2')}>
         <CloseSchool name={school.name} />
       </Section>
     </Page>

@@ -13,6 +13,6 @@ describe('the words of the audit trail', () => {
     const line = { id: 1, at: '', action: 'share', byLearner: false };
     expect(doerOf({ ...line, by: { id: 'a', name: 'Ada' } })).toBe('Ada');
     expect(doerOf({ ...line, byLearner: true, learner: { id: 'erased-1' } })).toBe('A learner');
-    expect(doerOf(line)).toBe('Somebody not signed in');
+    expect(doerOf(line)).toBe('Someone not signed in');
   });
 });

@@ -24,7 +24,7 @@ export default function AccountPage() {
     <Page
       title={account.name}
       sub={t('partOfSchoolSignedInAs', {
-        part: account.role === 'lead' ? t('lead') : t('instructor'),
+        part: account.role === 'lead' ? t('leadInstructor') : t('instructor'),
         school: school.name,
         email: account.email,
       })}
@@ -33,18 +33,18 @@ export default function AccountPage() {
           <SignOut person={account.id} to="/sign-in" />
           {account.role === 'lead' && (
             <Button variant="contained" component={Link} to="/school">
-              {t('theSchoolAndItsPeople')}
+              {t('schoolAndPeople')}
             </Button>
           )}
         </>
       }
     >
       {waiting > 0 && (
-        <Section title={t('notSentYet')}>
+        <Section title={t('notSentYet2')}>
           <OutboxList person={account.id} />
         </Section>
       )}
-      <Section title={t('thisDevice')}>
+      <Section title={t('thisDevice2')}>
         <DeviceSettings />
       </Section>
       <Section title={t('whereYouAreSignedIn')}>
@@ -53,7 +53,7 @@ export default function AccountPage() {
       <Section title={t('secondFactor')}>
         <SecondFactor on={secondFactor} />
       </Section>
-      <Section title={t('changeYourPassword')}>
+      <Section title={t('changePassword')}>
         <PasswordForm />
       </Section>
     </Page>
@@ -63,7 +63,7 @@ export default function AccountPage() {
 const themes: readonly (readonly [Settings['theme'], string])[] = [
   ['day', t('day')],
   ['night', t('night')],
-  ['device', t('asTheDevice')],
+  ['device', t('sameAsDevice')],
 ];
 
 function DeviceSettings() {
@@ -88,13 +88,13 @@ function DeviceSettings() {
         control={
           <Switch checked={settings.receipts} onChange={(_, receipts) => dispatch(settingsChanged({ receipts }))} />
         }
-        label={t('soundAndVibrationWhenAMark')}
+        label={t('soundAndVibrationWhenAFault')}
       />
       <FormControlLabel
         control={
           <Switch checked={settings.deskKeys} onChange={(_, deskKeys) => dispatch(settingsChanged({ deskKeys }))} />
         }
-        label={t('singleKeysOnTheMarkingDesk')}
+        label={t('keyboardShortcutsOnTheMarkingScreen')}
       />
     </div>
   );

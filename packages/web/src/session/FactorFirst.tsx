@@ -11,7 +11,7 @@ export default function FactorFirst() {
     <Page
       title={t('setUpYourSecondFactor')}
       over={school.name}
-      sub={t('yourSchoolRequiresOneItTakes')}
+      sub={t('yourSchoolRequiresOneYouNeed')}
       actions={<SignOut person={account.id} to="/sign-in" />}
     >
       <Section title={t('secondFactor')}>

@@ -2,17 +2,17 @@ import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import { useCallback, useEffect, useState } from 'react';
 import { useAppSelector } from '../base/hooks';
-import { counted, longDate } from '../ui/format';
+import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { partsOf, type Lane, type RouteOfLane } from '../base/device/lanes';
 import { entriesOf, sendSoon, setAside, takeOut, type Entry } from '../base/outbox/entries';
 import styles from './outbox.module.css';
 
 const wordsOf: Readonly<Record<RouteOfLane, string>> = {
-  sendEvents: t('marksOfADrive'),
+  sendEvents: t('faultsOfAMockTest'),
   addReviews: t('answersToSafetyQuestions'),
   addMyReviews: t('answersToSafetyQuestions'),
-  setFreeHours: t('theHoursInWhichYouGive'),
+  setFreeHours: t('yourTeachingHours'),
 };
 const laneWords = (lane: Lane): string => wordsOf[partsOf(lane)[0]];
 
@@ -45,7 +45,7 @@ export function OutboxList({ person }: { readonly person: string }) {
       <p>
         {t('countedKeptOnThisDevicePart', {
           counted: t('entriesAre', { count: entries.length }),
-          part: counts.unreachable ? ` ${t('untilTheServerCanBeReached')}` : '.',
+          part: counts.unreachable ? ` ${t('untilYouAreOnline')}` : '.',
         })}
       </p>
       <Rows>
@@ -65,7 +65,7 @@ export function OutboxList({ person }: { readonly person: string }) {
                       date: longDate(last.at),
                       message: last.message,
                     })
-                  : t('waitingToBeSent')}
+                  : t('notSentYet')}
               </span>
               {refused.length > 0 && (
                 <span className={styles.actions}>
@@ -73,7 +73,7 @@ export function OutboxList({ person }: { readonly person: string }) {
                     {t('sendAgain')}
                   </Button>
                   <Button variant="text" onClick={() => void drop(refused)}>
-                    {t('saveAsAFileAndRemove')}
+                    {t('exportAndRemove')}
                   </Button>
                 </span>
               )}
@@ -82,7 +82,7 @@ export function OutboxList({ person }: { readonly person: string }) {
         })}
       </Rows>
       <Button variant="outlined" onClick={() => save(entries)}>
-        {t('saveAllAsAFile')}
+        {t('exportAll')}
       </Button>
     </>
   );

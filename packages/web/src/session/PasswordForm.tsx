@@ -14,7 +14,7 @@ export function PasswordForm() {
   const submit = checked.handleSubmit(async (values) => {
     const { error } = await change({ body: values });
     if (!error) {
-      enqueueSnackbar(t('yourPasswordIsChangedOtherDevices'));
+      enqueueSnackbar(t('passwordChangedOtherDevicesAreSigned'));
       checked.reset();
       return;
     }
@@ -22,17 +22,12 @@ export function PasswordForm() {
     if (shown) checked.setError('current', { message: shown.message });
   });
   return (
-    <form
-      className={form.form}
-      onSubmit={(event) => void submit(event)}
-      noValidate
-      aria-label={t('changeYourPassword')}
-    >
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('changePassword')}>
       <div className={form.pair}>
         <Field
           control={checked.control}
           name="current"
-          label={t('presentPassword')}
+          label={t('currentPassword')}
           type="password"
           autoComplete="current-password"
         />
@@ -47,7 +42,7 @@ export function PasswordForm() {
       </div>
       <div className={form.actions}>
         <Button type="submit" variant="outlined" disabled={isLoading}>
-          {t('changeIt')}
+          {t('changePassword')}
         </Button>
       </div>
     </form>

@@ -31,7 +31,7 @@ export default function PasswordPage() {
     return (
       <Page title={t('chooseAPassword')}>
         <Failed error={error} {...(apiError(error)?.status !== 404 && { onRetry: () => void refetch() })} />
-        <Link to="/sign-in">{t('goToSignIn')}</Link>
+        <Link to="/sign-in">{t('signIn')}</Link>
       </Page>
     );
   if (!owner) return <Loading what={t('yourLink')} />;
@@ -68,7 +68,7 @@ export default function PasswordPage() {
         />
         <div className={form.actions}>
           <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
-            {t('keepIt')}
+            {t('save')}
           </Button>
         </div>
       </form>

@@ -28,7 +28,7 @@ export function SecondFactor({ on }: { readonly on: boolean }) {
       const { error } = await drop({ body: values });
       if (!error) {
         setAsked(false);
-        enqueueSnackbar(t('theSecondFactorIsOffYour'));
+        enqueueSnackbar(t('theSecondFactorIsOffYou'));
       }
       return error;
     }
@@ -38,12 +38,12 @@ export function SecondFactor({ on }: { readonly on: boolean }) {
   };
   return (
     <>
-      <p>{on ? t('onAtSignInYouAre') : t('offWithItSomebodyWhoKnows')}</p>
+      <p>{on ? t('onYouSignInWithYour') : t('offWithItAStolenPassword')}</p>
       {asked ? (
-        <Prove action={on ? t('turnItOff') : t('goOn')} onProve={prove} onCancel={() => setAsked(false)} />
+        <Prove action={on ? t('turnOff') : t('continue')} onProve={prove} onCancel={() => setAsked(false)} />
       ) : (
         <Button variant="outlined" onClick={() => setAsked(true)}>
-          {on ? t('turnItOff') : t('setItUp')}
+          {on ? t('turnOff') : t('setUp')}
         </Button>
       )}
     </>
@@ -63,7 +63,7 @@ function Prove({ action, onProve, onCancel }: ProveProps) {
     if (shown) checked.setError('password', { message: shown.message });
   });
   return (
-    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('showThatItIsYou')}>
+    <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('confirmItIsYou')}>
       <Field
         control={checked.control}
         name="password"
@@ -102,7 +102,7 @@ function Confirm({ secret, onConfirmed, onCancel }: ConfirmProps) {
   });
   return (
     <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('secondFactor')}>
-      <p>{t('readThisPictureWithYourAuthenticator')}</p>
+      <p>{t('scanThisCodeWithYourAuthenticator')}</p>
       <img
         className={styles.code}
         src={`data:image/svg+xml;utf8,${encodeURIComponent(secret.picture)}`}
@@ -118,7 +118,7 @@ function Confirm({ secret, onConfirmed, onCancel }: ConfirmProps) {
       />
       <div className={form.actions}>
         <Button type="submit" variant="contained" disabled={checked.formState.isSubmitting}>
-          {t('turnItOn')}
+          {t('turnOn')}
         </Button>
         <Button variant="text" onClick={onCancel}>
           {t('cancel')}
@@ -133,7 +133,7 @@ function Recovery({ codes }: { readonly codes: readonly string[] }) {
   return (
     <section aria-label={t('recoveryCodes')}>
       <p>
-        <b>{t('theSecondFactorIsOn')}</b> {t('shouldYouLoseTheDeviceEach')}
+        <b>{t('theSecondFactorIsOn')}</b> {t('ifYouLoseTheDeviceEach')}
       </p>
       <ul className={styles.codes}>
         {codes.map((code) => (
@@ -141,7 +141,7 @@ function Recovery({ codes }: { readonly codes: readonly string[] }) {
         ))}
       </ul>
       <Button variant="contained" onClick={() => dispatch(api.util.invalidateTags([...routes.confirmFactor.changes]))}>
-        {t('iHaveThem')}
+        {t('iHaveSavedThem')}
       </Button>
     </section>
   );

@@ -45,8 +45,8 @@ export default function SignInPage() {
     <main className={styles.page}>
       <div className={styles.words}>
         <p className={styles.wordmark}>{t('jasperwren')}</p>
-        <Typography variant="h1">{t('markTheDriveNotThePaper')}</Typography>
-        <p className="muted">{t('mockTestsUnderYourAuthoritysStandard')}</p>
+        <Typography variant="h1">{t('mockTestsMarkedAsYouDrive')}</Typography>
+        <p className="muted">{t('judgedByYourTestAuthoritysStandard')}</p>
       </div>
       <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('signIn')}>
         <Field control={checked.control} name="email" label={t('eMail')} type="email" autoComplete="username" />
@@ -64,7 +64,7 @@ export default function SignInPage() {
             label={t('sixDigits')}
             autoComplete="one-time-code"
             autoFocus
-            helperText={t('fromYourAuthenticatorAppWithoutIt')}
+            helperText={t('fromYourAuthenticatorAppOrUse')}
           />
         )}
         {error && (

@@ -13,15 +13,15 @@ export function SignIns() {
   const [end] = api.useEndSignInMutation();
   const [endOthers] = api.useEndOtherSignInsMutation();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!signIns) return <Loading what={t('yourSignIns')} />;
-  const tell = (failed: unknown, words: string) => enqueueSnackbar(failed ? t('itCouldNotBeEndedTry') : words);
+  if (!signIns) return <Loading what={t('signIns')} />;
+  const tell = (failed: unknown, words: string) => enqueueSnackbar(failed ? t('notSignedOutTryAgainWhen') : words);
   return (
     <>
       <Rows>
         {signIns.map(({ id, device, address, createdAt, seenAt, current }) => (
           <li key={id} className={styles.signIn}>
             <span>
-              <b>{device}</b> {current && t('thisOne')}
+              <b>{device}</b> {current && t('thisDevice')}
             </span>
             <span className="muted">
               {t('addressSinceDateLastUsedDate2', { address, date: longDate(createdAt), date2: longDate(seenAt) })}

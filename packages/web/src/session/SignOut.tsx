@@ -8,7 +8,6 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAppDispatch } from '../base/hooks';
 import { entriesOf } from '../base/outbox/entries';
-import { counted } from '../ui/format';
 import { leave } from './leave';
 
 interface Props {
@@ -43,10 +42,10 @@ export function SignOut({ person, to, variant = 'outlined' }: Props) {
         <DialogContent>{t('theyStayOnThisDeviceAnd')}</DialogContent>
         <DialogActions>
           <Button variant="text" onClick={() => void go()}>
-            {t('signOutAllTheSame')}
+            {t('signOutAnyway')}
           </Button>
           <Button variant="contained" onClick={() => setWaiting(0)}>
-            {t('stay')}
+            {t('keepEditing')}
           </Button>
         </DialogActions>
       </Dialog>

@@ -5,7 +5,7 @@ import { api } from '../base/api';
 import { keepToken, type ApiError } from '../base/client';
 import { arrive, finishLeaving, isLeaving } from './leave';
 
-const signedOut: ApiError = { status: 401, code: 'not-signed-in', message: t('nobodyIsSignedIn') };
+const signedOut: ApiError = { status: 401, code: 'not-signed-in', message: t('youAreSignedOut') };
 const { session: route } = routes;
 
 api.injectEndpoints({

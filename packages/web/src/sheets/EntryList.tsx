@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { useRef, useState } from 'react';
 import { GradeSign } from '../ui/GradeSign';
 import { Rows } from '../ui/Page';

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import { SheetInput, type SheetView } from '@jasperwren/contract/sheets';
 import { judgeSheet, type SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { verdictSentence } from '@jasperwren/core/marking/wording';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { useState } from 'react';
 import { useWatch, useController, type Control } from 'react-hook-form';
 import type { ApiError } from '../base/client';

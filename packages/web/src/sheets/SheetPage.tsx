@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { effective } from '@jasperwren/core/marking/options';
 import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { closeSnackbar, enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';

@@ -7,8 +7,8 @@ describe('codes of a result sheet', () => {
     expect(readCode(tally, 'l').category?.code).toBe('signs');
     expect(readCode(tally, 'll').item?.code).toBe('signs.lights');
     expect(readCode(tally, 'LL2').grade).toBe('serious');
-    expect(readCode(tally, 'ql').problem).toContain('no item with the letter L');
-    expect(readCode(tally, '#').problem).toBe('No category has the letter #.');
+    expect(readCode(tally, 'ql').problem).toContain('no fault with the letter L');
+    expect(readCode(tally, '#').problem).toBe('No area has the letter #.');
     expect(readCode(tally, 'LL9').problem).toBe('Traffic lights has no grade 9.');
   });
 

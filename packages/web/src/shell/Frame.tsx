@@ -1,39 +1,26 @@
 import { t } from '@jasperwren/words/shell';
-import AccountCircleOutlined from '@mui/icons-material/AccountCircleOutlined';
-import BalanceOutlined from '@mui/icons-material/BalanceOutlined';
-import FactCheckOutlined from '@mui/icons-material/FactCheckOutlined';
-import GroupsOutlined from '@mui/icons-material/GroupsOutlined';
-import RouteOutlined from '@mui/icons-material/AddRoadOutlined';
-import WbTwilightOutlined from '@mui/icons-material/WbTwilightOutlined';
-import type { SvgIconComponent } from '@mui/icons-material';
 import Button from '@mui/material/Button';
-import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
-import { Link, Navigate, NavLink, Outlet, useLocation, useMatch } from 'react-router';
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
+import { Link, Navigate, Outlet, useLocation, useMatch } from 'react-router';
 import { api } from '../base/api';
 import { startSending } from './send';
 import { forgetPerson } from '../session/leave';
 import { listenToTabs } from '../drives/log/tabs';
 import { SignedIn } from '../base/signed-in';
 import { Failed, Loading } from '../ui/states';
-import { counted } from '../ui/format';
 import { apiError } from '../base/client';
 import styles from './frame.module.css';
 import { useAppDispatch, useAppSelector } from '../base/hooks';
 import { newVersion } from '../base/offline';
 import { preloadDrivePages } from './preload';
+import { Rail } from './Rail';
+import { useFindKey } from './use-find-key';
 
 const FactorFirst = lazy(() => import('../session/FactorFirst'));
+const QuickFind = lazy(() => import('./QuickFind'));
 
 /** The page that was asked for comes first. */
 const preloadAfterMs = 1500;
-
-const places: readonly (readonly [path: string, name: string, Icon: SvgIconComponent])[] = [
-  ['/', t('today'), WbTwilightOutlined],
-  ['/learners', t('learners'), GroupsOutlined],
-  ['/drive', t('drive'), RouteOutlined],
-  ['/checks', t('checks'), FactCheckOutlined],
-  ['/standards', t('standards'), BalanceOutlined],
-];
 
 /** Sees to it that somebody is signed in; outside the desk, with the rail beside. */
 export function Frame() {
@@ -48,6 +35,8 @@ export function Frame() {
   const accountId = session && !session.factorMissing ? session.account.id : undefined;
   const signedOut = apiError(error)?.status === 401;
   const refused = useAppSelector((state) => state.outbox.refused);
+  const [finding, setFinding] = useState(false);
+  useFindKey(session !== undefined && !onDesk, setFinding);
   useEffect(() => (accountId ? startSending(accountId) : undefined), [accountId]);
   useEffect(() => {
     // Ended elsewhere, or run out: nothing of that person stays on the device.
@@ -101,25 +90,18 @@ export function Frame() {
   return (
     <SignedIn value={session}>
       <div className={styles.frame}>
-        <nav className={styles.rail} aria-label={t('main')}>
-          <span className={styles.wordmark}>{t('jasperwren')}</span>
-          {places.map(([path, name, Icon]) => (
-            <NavLink key={path} to={path} end={path === '/'} className={styles.place!}>
-              <Icon fontSize="small" aria-hidden="true" />
-              {name}
-            </NavLink>
-          ))}
-          <NavLink to="/account" className={`${styles.place} ${styles.foot}`}>
-            <AccountCircleOutlined fontSize="small" aria-hidden="true" />
-            {t('account')}
-          </NavLink>
-        </nav>
+        <Rail onFind={() => setFinding(true)} />
+        {finding && (
+          <Suspense fallback={null}>
+            <QuickFind onClose={() => setFinding(false)} />
+          </Suspense>
+        )}
         <div className={styles.body}>
           {newer && (
             <p className={styles.newer} role="status">
-              {t('aNewerVersionOfJasperwrenIs')}
+              {t('aNewVersionOfJasperwrenIs')}
               <Button variant="text" onClick={newVersion.take}>
-                {t('reloadIntoIt')}
+                {t('reload')}
               </Button>
             </p>
           )}

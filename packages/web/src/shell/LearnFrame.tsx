@@ -15,8 +15,8 @@ import { startSending } from './send';
 import { laneOfOwnReviews } from '../base/device/lanes';
 
 const places = [
-  ['/learn', t('drill'), QuizOutlined],
-  ['/learn/safe', t('whenSafe'), VisibilityOutlined],
+  ['/learn', t('practice'), QuizOutlined],
+  ['/learn/safe', t('safeMoment'), VisibilityOutlined],
   ['/learn/debriefs', t('debriefs'), AssignmentOutlined],
 ] as const;
 
@@ -31,7 +31,7 @@ export function LearnFrame() {
           <Failed error={error} onRetry={() => void refetch()} />
         </main>
       );
-    return <Loading what={t('yourDrill')} />;
+    return <Loading what={t('practice2')} />;
   }
   return <LearnPages key={me.learnerId} me={me} />;
 }
@@ -61,7 +61,7 @@ function LearnPages({ me }: { readonly me: MeView }) {
         ))}
       </nav>
       <div className={frame.body}>
-        {source ? <Outlet context={{ me, source } satisfies Learning} /> : <Loading what={t('yourDrill')} />}
+        {source ? <Outlet context={{ me, source } satisfies Learning} /> : <Loading what={t('practice2')} />}
       </div>
     </div>
   );

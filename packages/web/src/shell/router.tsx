@@ -9,7 +9,7 @@ import '../session/session';
 export const router = createBrowserRouter([
   {
     ErrorBoundary: Broken,
-    HydrateFallback: () => <Loading what={t('thePage')} />,
+    HydrateFallback: () => <Loading what={t('page')} />,
     children: [
       {
         path: '/shared/:token',
@@ -154,9 +154,9 @@ export const router = createBrowserRouter([
 
 function Nowhere() {
   return (
-    <Page title={t('thereIsNoSuchPage')}>
+    <Page title={t('pageNotFound')}>
       <p>
-        {t('theAddressLeadsNowhere')} <Link to="/">{t('goToToday')}</Link>
+        {t('nothingIsAtThisAddress')} <Link to="/">{t('goToToday')}</Link>
       </p>
     </Page>
   );
@@ -165,8 +165,8 @@ function Nowhere() {
 function Broken() {
   const error = useRouteError();
   return (
-    <Page title={t('thisPageBroke')}>
-      <p>{t('whatYouMarkedIsKeptOn')}</p>
+    <Page title={t('somethingWentWrongOnThisPage')}>
+      <p>{t('reloadThePageFaultsRecordedOn')}</p>
       <p className="muted">{error instanceof Error ? error.message : String(error)}</p>
     </Page>
   );

@@ -18,7 +18,7 @@ export default function ChangesPage() {
     <Page
       title={t('whatChangedInVersionVersion', { version: after.data.version })}
       over={<Link to={`/standards/${id}`}>{after.data.name}</Link>}
-      sub={t('comparedWithVersionVersionDrivesMarked', { version: before.data.version })}
+      sub={t('comparedWithVersionVersionMockTests', { version: before.data.version })}
     >
       <Differences before={before.data} after={after.data} />
     </Page>

@@ -38,9 +38,9 @@ export function CopyDialog({
           void submit();
         }}
       >
-        <DialogTitle>{t('aStandardOfYourOwn')}</DialogTitle>
+        <DialogTitle>{t('yourOwnStandard')}</DialogTitle>
         <DialogContent>
-          <p>{t('itBeginsAsADraftWith')}</p>
+          <p>{t('aDraftWithEverythingInThis')}</p>
           <TextField
             label={t('name')}
             value={name}
@@ -57,7 +57,7 @@ export function CopyDialog({
             {t('cancel')}
           </Button>
           <Button type="submit" variant="contained" disabled={isLoading}>
-            {t('beginTheDraft')}
+            {t('createDraft')}
           </Button>
         </DialogActions>
       </form>

@@ -1,14 +1,15 @@
+import { sourcedWords } from '@jasperwren/words/marking/provenance';
 import { t } from '@jasperwren/words/standards';
 import { differencesBetween, type Difference } from '@jasperwren/core/marking/difference';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { capital } from '@jasperwren/core/marking/wording';
+import { capital } from '@jasperwren/words/lists';
 import { Rows } from '../ui/Page';
 import styles from './standards.module.css';
 
 /** What differs between two versions, each place with what it was and what it is. */
 export function Differences({ before, after }: { readonly before: Standard; readonly after: Standard }) {
   const differences = differencesBetween(before, after);
-  if (differences.length === 0) return <p className="muted">{t('nothingDiffers')}</p>;
+  if (differences.length === 0) return <p className="muted">{t('noChanges')}</p>;
   return (
     <Rows>
       {differences.map((difference, i) => (
@@ -21,7 +22,11 @@ export function Differences({ before, after }: { readonly before: Standard; read
   );
 }
 
-function Words({ difference: { kind, before, after } }: { readonly difference: Difference }) {
+const told = (value: Difference['before']) => (typeof value === 'object' ? sourcedWords(value) : value);
+
+function Words({ difference }: { readonly difference: Difference }) {
+  const { kind } = difference;
+  const [before, after] = [told(difference.before), told(difference.after)];
   if (kind === 'moved')
     return (
       <span>

@@ -1,13 +1,15 @@
+import { provenanceWords } from '@jasperwren/words/marking/provenance';
+import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/standards';
 import type { Provenance, Sourced } from '@jasperwren/core/marking/provenance';
-import { unitOf } from '@jasperwren/core/marking/wording';
+import { unitOf } from '@jasperwren/words/marking/names';
 import type { Limit, Standard } from '@jasperwren/core/marking/standard';
 import type { ReactNode } from 'react';
 import styles from './standards.module.css';
 
 /** Where a number comes from. */
-function Origin({ provenance: { kind, source } }: { readonly provenance: Provenance }) {
-  return <small>{source ? `${kind}: ${source}` : kind}</small>;
+function Origin({ provenance }: { readonly provenance: Provenance }) {
+  return <small>{provenanceWords(provenance)}</small>;
 }
 
 interface FigureRow {
@@ -47,17 +49,17 @@ export function FigureTable({
 }
 
 const effects: Readonly<Record<Limit['effect']['kind'], string>> = {
-  'fail-test': t('moreFailsTheTest'),
-  'fail-exercise': t('moreFailsTheExercise'),
-  'fail-attempt': t('moreFailsTheAttempt'),
-  'ask-upgrade': t('moreIsAQuestionToDecide'),
-  upgrade: t('moreCountsAsGraver'),
+  'fail-test': t('overFailsTheTest'),
+  'fail-exercise': t('overFailsTheExercise'),
+  'fail-attempt': t('overFailsTheAttempt'),
+  'ask-upgrade': t('overYouDecide'),
+  upgrade: t('overUpgraded'),
 };
 
 const places: Readonly<Record<Limit['scope']['kind'], string>> = {
   test: '',
-  category: `${t('inEachCategory')} `,
-  item: `${t('forEachItem')} `,
+  category: `${t('inEachArea')} `,
+  item: `${t('forEachFaultType')} `,
   class: `${t('inEachClass')} `,
   exercise: `${t('inEachExercise')} `,
 };
@@ -67,7 +69,7 @@ export function limitsOf({ caps, limits }: Standard): readonly FigureRow[] {
   return [
     ...caps.flatMap(({ name, free, atMost }) => [
       ...(free ? [{ name, sourced: free, unit: 'free' }] : []),
-      ...(atMost ? [{ name, sourced: atMost, unit: t('countedAtMost') }] : []),
+      ...(atMost ? [{ name, sourced: atMost, unit: t('countAtMost') }] : []),
     ]),
     ...limits.map(limitRow),
   ];
@@ -87,11 +89,9 @@ function limitRow(limit: Limit): FigureRow {
 export function timesOf({ length, startScore, retestExtraS, requirements }: Standard): readonly FigureRow[] {
   return [
     { name: t('lengthOfTheTest'), sourced: length.totalMin, unit: 'min' },
-    ...(length.independentMin
-      ? [{ name: t('ofItDrivenIndependently'), sourced: length.independentMin, unit: 'min' }]
-      : []),
-    ...(startScore ? [{ name: t('scoreAtTheStart'), sourced: startScore, unit: 'points' }] : []),
-    ...(retestExtraS ? [{ name: t('extraTimeWhenAnExerciseIs'), sourced: retestExtraS, unit: 's' }] : []),
+    ...(length.independentMin ? [{ name: t('independentDriving'), sourced: length.independentMin, unit: 'min' }] : []),
+    ...(startScore ? [{ name: t('startingScore'), sourced: startScore, unit: 'points' }] : []),
+    ...(retestExtraS ? [{ name: t('extraTimeForARepeatedExercise'), sourced: retestExtraS, unit: 's' }] : []),
     ...requirements.flatMap((requirement) =>
       requirement.kind === 'exercise'
         ? []
@@ -99,8 +99,8 @@ export function timesOf({ length, startScore, retestExtraS, requirements }: Stan
             {
               name:
                 requirement.kind === 'driving-time'
-                  ? t('neededForAVerdict')
-                  : t('neededOfSectionDriving', { section: requirement.section }),
+                  ? t('minimumForAResult')
+                  : t('minimumSection', { section: sectionName(requirement.section).toLowerCase() }),
               sourced: requirement.atLeastMin,
               unit: 'min',
             },

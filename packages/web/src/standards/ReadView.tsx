@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/standards';
 import { bandWords } from '@jasperwren/core/marking/measured';
 import { effective } from '@jasperwren/core/marking/options';
-import { whatFails } from '@jasperwren/core/marking/read-out';
+import { whatFails } from '@jasperwren/words/marking/read-out';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Item, Standard } from '@jasperwren/core/marking/standard';
 import { useMemo } from 'react';
@@ -15,7 +15,7 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
   const standard = useMemo(() => effective(raw), [raw]);
   return (
     <>
-      <Section title={t('whatFailsYou')}>
+      <Section title={t('whatFailsTheTest')}>
         <ol className={styles.fails}>
           {whatFails(standard).map((line) => (
             <li key={line}>{line}</li>
@@ -24,14 +24,14 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
       </Section>
       <div className={styles.columns}>
         <div>
-          <Section title={t('howErrorsAreGraded')}>
+          <Section title={t('grades')}>
             <Rows>
               {standard.grades.map(({ code, name, meaning, sign, points }) => (
                 <li key={code} className={styles.line}>
                   <GradeSign sign={sign} />
                   <b>
                     {name}
-                    {points && `, ${points.value} ${points.value === 1 ? 'point' : 'points'}`}
+                    {points && t('pointsEach', { count: points.value })}
                   </b>
                   <span>{meaning}</span>
                 </li>
@@ -67,7 +67,7 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
               <li key={code} className={styles.plain}>
                 <b>{name}</b>
                 {task && <span>{task}</span>}
-                {clockStarts && <span className="muted">{t('itsClockStartsClockStarts', { clockStarts })}</span>}
+                {clockStarts && <span className="muted">{t('timedFromClockStarts', { clockStarts })}</span>}
               </li>
             ))}
           </Rows>
@@ -81,7 +81,7 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
           />
         </Section>
       )}
-      <Section title={t('whatIsWatched')}>
+      <Section title={t('whatIsObserved')}>
         <div className={styles.areas}>
           {standard.categories.map(({ code, name, items }) => (
             <div key={code} className={styles.area}>
@@ -120,7 +120,7 @@ function ItemDetail({ standard, item }: { readonly standard: Standard; readonly 
       (band) =>
         `${bandWords(band, item.measured!.unit)}: ${standard.grades.find(({ code }) => code === band.grade)?.name}`,
     ) ?? []),
-    item.measured?.counts === 'grade' && t('theGradeGivenCountsWhereIt'),
+    item.measured?.counts === 'grade' && t('yourGradeCountsWhereTheyDiffer'),
     grades.length < standard.grades.length &&
       points.length === 0 &&
       t('mapOnly', { map: grades.map(({ name }) => name).join(' or ') }),

@@ -28,7 +28,7 @@ export default function StandardPage() {
   const error = view.error ?? older.error;
   if (error) return <Failed error={error} onRetry={() => void view.refetch()} />;
   const standard = asked === undefined || asked === latest ? view.data?.standard : older.data;
-  if (!view.data || !standard) return <Loading what={t('theStandard')} />;
+  if (!view.data || !standard) return <Loading what={t('standard')} />;
   const { trafficSide, units, basedOn } = standard;
   return (
     <Page
@@ -63,7 +63,7 @@ export default function StandardPage() {
       <Section title={t('versions')}>
         <Versions view={view.data} shown={standard.version} />
       </Section>
-      <p className={`muted ${styles.caution}`}>{t('authoritiesChangeTheirRulesBeforeYou')}</p>
+      <p className={`muted ${styles.caution}`}>{t('testAuthoritiesChangeTheirRulesCompare')}</p>
     </Page>
   );
 }
@@ -105,26 +105,26 @@ function Actions({ view, version }: { readonly view: StandardView; readonly vers
       error
         ? (apiError(error)?.message ?? '')
         : retired
-          ? t('nameIsInUseAgain', { name })
-          : t('nameIsRetiredDrivesMarkedUnder', { name }),
+          ? t('nameRestored', { name })
+          : t('nameRetiredMockTestsMarkedUnder', { name }),
     );
   };
   return (
     <>
       <Button variant="text" component="a" href={addressFor('standardFile', { id, version })} download>
-        {t('saveAsAFile')}
+        {t('export')}
       </Button>
       {account.role === 'lead' && (
         <>
           <Button variant="text" onClick={() => void setRetired()}>
-            {retired ? t('useAgain') : t('retire')}
+            {retired ? t('restore') : t('retire')}
           </Button>
           <Button variant={view.template ? 'contained' : 'outlined'} onClick={() => setCopying(true)}>
-            {t('makeYourOwnFromIt')}
+            {t('copyAndEdit')}
           </Button>
           {!view.template && (
             <Button variant="contained" component={Link} to={`/standards/${id}/edit`}>
-              {view.hasDraft ? t('goOnWithTheDraft') : t('edit')}
+              {view.hasDraft ? t('continueDraft') : t('edit')}
             </Button>
           )}
         </>

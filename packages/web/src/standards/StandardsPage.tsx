@@ -2,13 +2,13 @@ import { t } from '@jasperwren/words/standards';
 import Button from '@mui/material/Button';
 import type { StandardSummary } from '@jasperwren/contract/standards';
 import { fileText } from '@jasperwren/core/formats/file-text';
-import { capital } from '@jasperwren/core/marking/wording';
+import { capital } from '@jasperwren/words/lists';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api } from '../base/api';
 import { apiError, type ApiError } from '../base/client';
 import { useSignedIn } from '../base/signed-in';
-import { counted, shortDate } from '../ui/format';
+import { shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import styles from './standards.module.css';
@@ -19,18 +19,18 @@ export default function StandardsPage() {
   const [failure, setFailure] = useState<ImportFailure>();
   const { data: library, error, refetch } = api.useLibraryQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!library) return <Loading what={t('theStandards')} />;
+  if (!library) return <Loading what={t('standards')} />;
   const own = library.filter(({ template }) => !template);
   return (
     <Page
       title={t('markingStandards')}
-      sub={t('whatIsWatchedHowItIs')}
+      sub={t('whatIsObservedHowItIs')}
       actions={account.role === 'lead' && <Import onFailure={setFailure} />}
     >
       {failure && <FailedImport {...failure} />}
-      <Section title={t('yourSchoolsOwn')}>
+      <Section title={t('yourSchoolsStandards')}>
         {own.length === 0 ? (
-          <Empty>{t('noneYetOpenOneOfThose')}</Empty>
+          <Empty>{t('noneYetCopyAndEditThe')}</Empty>
         ) : (
           <Rows>
             {own.map((standard) => (
@@ -39,7 +39,7 @@ export default function StandardsPage() {
           </Rows>
         )}
       </Section>
-      <Section title={t('nineSchoolsOfMarkingToStart')}>
+      <Section title={t('readyMadeStandards')}>
         <Rows>
           {library
             .filter(({ template }) => template)
@@ -69,7 +69,7 @@ function StandardRow({ standard }: { readonly standard: StandardSummary }) {
           <Link to={`/standards/${id}/edit`}>{t('draftOfDate', { date: shortDate(draftSavedAt) })}</Link>
         )}
       </div>
-      <span className="muted">{drives === 0 ? t('noDrives') : t('drives', { count: drives })}</span>
+      <span className="muted">{drives === 0 ? t('noMockTests') : t('mockTests', { count: drives })}</span>
     </li>
   );
 }
@@ -103,7 +103,7 @@ function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | u
         type="file"
         accept="application/json,.json"
         hidden
-        aria-label={t('fileOfAMarkingStandard')}
+        aria-label={t('markingStandardFile')}
         onChange={(event) => {
           const file = event.target.files?.[0];
           if (file) void read(file);
@@ -111,7 +111,7 @@ function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | u
         }}
       />
       <Button variant="outlined" disabled={isLoading} onClick={() => input.current?.click()}>
-        {t('bringInAFile')}
+        {t('importFile')}
       </Button>
     </>
   );
@@ -127,7 +127,7 @@ function FailedImport({ file, error }: ImportFailure) {
       <ul>
         {error.problems?.map(({ field, message }, i) => (
           <li key={i}>
-            <code>{field || t('theFile')}</code> {message}
+            <code>{field || t('file')}</code> {message}
           </li>
         ))}
       </ul>

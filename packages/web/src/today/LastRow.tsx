@@ -20,7 +20,7 @@ export function LastRow({ drive }: { readonly drive: DriveSummary }) {
             <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
           </>
         ) : (
-          t('underWay')
+          t('inProgress')
         )}
       </span>
     </li>

@@ -1,10 +1,12 @@
+import { nextWords } from '@jasperwren/words/readiness-items';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import { Link } from 'react-router';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
-import { fromToday, shortDate } from '../ui/format';
+import { Link } from 'react-router';
 import { JudgementWord } from '../readiness/public';
+import { fromToday, shortDate } from '../ui/format';
 import styles from './today.module.css';
 
+/** A driving test to come, with the readiness of the learner in one line. */
 export function TestRow({
   learner,
   ready,
@@ -14,22 +16,20 @@ export function TestRow({
 }) {
   return (
     <li className={styles.test}>
-      <span>{shortDate(learner.testDate!)}</span>
-      <span>
+      <span className={styles.testHead}>
         <Link to={`/learners/${learner.id}`}>{learner.name}</Link>
-        <br />
-        <span className="muted">{learner.testCentre}</span>
-        {ready && (
-          <>
-            <br />
-            <Link to={`/learners/${learner.id}/readiness`}>
-              <JudgementWord word={ready.word} />
-            </Link>
-            : {ready.next}
-          </>
-        )}
+        <span>
+          {shortDate(learner.testDate!)}, <span className="muted">{fromToday(learner.testDate!)}</span>
+        </span>
       </span>
-      <span className="muted">{fromToday(learner.testDate!)}</span>
+      {ready && (
+        <span>
+          <Link to={`/learners/${learner.id}/readiness`} className={styles.word}>
+            <JudgementWord word={ready.word} />
+          </Link>{' '}
+          <span className="muted">{nextWords(ready.next)}</span>
+        </span>
+      )}
     </li>
   );
 }

@@ -78,13 +78,13 @@ export function Conflict<F extends string>({ what, clashes, onMerge, onClose }: 
   };
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="conflict">
-      <DialogTitle id="conflict">{t('somebodyElseHasChangedWhatMeanwhile', { what })}</DialogTitle>
+      <DialogTitle id="conflict">{t('whatWasChangedBySomeoneElse', { what })}</DialogTitle>
       <DialogContent>
         {clashes.length === 0 ? (
-          <p>{t('theyHaveWrittenTheSameAs')}</p>
+          <p>{t('theyMadeTheSameChangeSave')}</p>
         ) : (
           <>
-            <p>{t('nothingIsSavedYetChooseWhat')}</p>
+            <p>{t('nothingIsSavedYetChooseWhich')}</p>
             <table className={styles.table}>
               <thead>
                 <tr>
@@ -105,9 +105,13 @@ export function Conflict<F extends string>({ what, clashes, onMerge, onClose }: 
                             name={field}
                             checked={theirs.has(field) === (i === 1)}
                             onChange={() => choose(field, i === 1)}
-                            slotProps={{ input: { 'aria-label': `${label}: ${i === 1 ? 'theirs' : 'yours'}` } }}
+                            slotProps={{
+                              input: {
+                                'aria-label': t('labelWhose', { label, whose: i === 1 ? t('theirs2') : t('yours2') }),
+                              },
+                            }}
                           />
-                          <span>{words || 'nothing'}</span>
+                          <span>{words || t('nothing')}</span>
                         </label>
                       </td>
                     ))}
@@ -120,10 +124,10 @@ export function Conflict<F extends string>({ what, clashes, onMerge, onClose }: 
       </DialogContent>
       <DialogActions>
         <Button variant="text" onClick={onClose}>
-          {t('goOnTyping')}
+          {t('keepEditing')}
         </Button>
         <Button variant="contained" onClick={() => onMerge(theirs)}>
-          {t('saveThis')}
+          {t('save')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -2,7 +2,7 @@ import { t } from '@jasperwren/words/common';
 import type { Drive, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { GradeSign as GradeSignName, EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { memo, useCallback, useMemo, useState, type RefCallback } from 'react';
 import { clockTime } from './format';
 import { GradeSign } from './GradeSign';
@@ -31,7 +31,7 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
   const left = (ms: number) => `${Math.min(100, (100 * ms) / lengthMs)}%`;
   const ticks = Array.from({ length: Math.floor(lengthMs / minuteMs / tickMin) + 1 }, (_, i) => i * tickMin);
   return (
-    <div className={styles.ribbon} role="group" aria-label={t('theDriveSoFar')}>
+    <div className={styles.ribbon} role="group" aria-label={t('theMockTestSoFar')}>
       <Tokens standard={standard} drive={drive} lengthMs={lengthMs} onMark={onMark} onPin={onPin} chosen={chosen} />
       <div className={styles.line} aria-hidden="true">
         {drive.spans.map((span) => {
@@ -122,7 +122,7 @@ function tokensOf(
     .map((pin) => ({
       id: pin.id,
       atMs: pin.atMs,
-      label: t('pinAtTimeNotSettled', { time: clockTime(pin.atMs) }),
+      label: t('pinAtTimeNotNamed', { time: clockTime(pin.atMs) }),
       sign: 'pin' as const,
       faded: false,
       onChoose: onPin,
@@ -132,7 +132,7 @@ function tokensOf(
 
 function markLabel(standard: EffectiveStandard, mark: Mark): string {
   const grade = standard.grades.find(({ code }) => code === mark.grade)?.name ?? mark.grade;
-  return `${itemName(standard, mark.item)}, ${grade}, ${clockTime(mark.atMs)}${mark.struck ? t('struck') : ''}`;
+  return `${itemName(standard, mark.item)}, ${grade}, ${clockTime(mark.atMs)}${mark.struck ? t('removed') : ''}`;
 }
 
 /** The width of an element as it changes, in pixels. */

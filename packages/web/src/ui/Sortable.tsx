@@ -24,7 +24,7 @@ export function Sortable({ rows, onMove, children }: PropsWithChildren<Props>) {
       collisionDetection={closestCenter}
       accessibility={{
         screenReaderInstructions: {
-          draggable: t('pressSpaceToPickItUp'),
+          draggable: t('pressSpaceToPickUpArrow'),
         },
         announcements: {
           onDragStart: ({ active }) => t('namePickedUp', { name: name(active.id) }),

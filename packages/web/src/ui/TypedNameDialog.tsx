@@ -33,7 +33,7 @@ export function TypedNameDialog({ title, name, children, keep, go, busy, error, 
       <DialogContent>
         {children}
         <TextField
-          label={t('writeTheNameName', { name })}
+          label={t('typeTheNameName', { name })}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           error={error !== undefined}

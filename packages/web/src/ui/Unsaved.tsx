@@ -10,10 +10,10 @@ export function Unsaved({ blocker, what }: { readonly blocker: Blocker; readonly
     <div role="alert" className={form.actions}>
       <span>{t('whatYouWhatIsNotSaved', { what })}</span>
       <Button variant="text" onClick={() => blocker.proceed()}>
-        {t('leaveIt')}
+        {t('discardChanges')}
       </Button>
       <Button variant="outlined" onClick={() => blocker.reset()}>
-        {t('stay')}
+        {t('keepEditing')}
       </Button>
     </div>
   );

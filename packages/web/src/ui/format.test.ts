@@ -1,14 +1,4 @@
-import {
-  clockTime,
-  counted,
-  firstName,
-  fromToday,
-  helpGiven,
-  longDate,
-  shortDate,
-  times,
-  wholeMinutes,
-} from './format';
+import { clockTime, firstName, fromToday, helpGiven, longDate, shortDate, times, wholeMinutes } from './format';
 
 describe('times and dates in words', () => {
   beforeEach(() => jest.useFakeTimers({ now: new Date(2026, 10, 23, 18, 30) }));
@@ -54,15 +44,13 @@ describe('times and dates in words', () => {
 
 describe('counts in words', () => {
   it('tell one from many', () => {
-    expect(counted(1, 'drive', 'drives')).toBe('1 drive');
-    expect(counted(0, 'drive', 'drives')).toBe('0 drives');
     expect([times(1), times(2), times(3)]).toEqual(['once', 'twice', '3 times']);
   });
 
   it('say what the learner was helped with', () => {
     expect(helpGiven({ prompts: 0, interventions: 0 })).toBe('');
-    expect(helpGiven({ prompts: 2, interventions: 0 })).toBe('You spoke twice.');
-    expect(helpGiven({ prompts: 1, interventions: 3 })).toBe('You spoke once and took control 3 times.');
+    expect(helpGiven({ prompts: 2, interventions: 0 })).toBe('2 prompts.');
+    expect(helpGiven({ prompts: 1, interventions: 3 })).toBe('1 prompt. Took control 3 times.');
   });
 
   it('call people by their first name', () => {

@@ -23,18 +23,33 @@ export function shortDate(date: string): string {
   return day.format(day.isSame(dayjs(), 'year') ? 'D MMMM' : 'D MMMM YYYY');
 }
 
+/** The day and hour of a lesson, such as Friday 27 November, 09:00. */
+export function lessonTime(start: string): string {
+  return dayjs(start).format('dddd D MMMM, HH:mm');
+}
+
+/** The same in little room: Fri 27 Nov, 09:00. */
+export function shortLessonTime(start: string): string {
+  return dayjs(start).format('ddd D MMM, HH:mm');
+}
+
+/** The hour of a lesson: 09:00. */
+export function timeOfDay(start: string): string {
+  return dayjs(start).format('HH:mm');
+}
+
+/** A moment with its date: 26 November 2026, 14:05. */
+export function dayAndTime(at: string): string {
+  return dayjs(at).format('D MMMM YYYY, HH:mm');
+}
+
 /** How far a day lies from today: "today", "in 16 days", "3 days ago". */
 export function fromToday(date: string): string {
   const days = dayjs(date).startOf('day').diff(dayjs().startOf('day'), 'day');
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
-  if (days === -1) return 'yesterday';
+  if (days === 0) return t('today');
+  if (days === 1) return t('tomorrow');
+  if (days === -1) return t('yesterday');
   return days > 0 ? t('inDaysDays', { days }) : t('valueDaysAgo', { value: -days });
-}
-
-/** "1 drive", "2 drives". */
-export function counted(n: number, one: string, many: string): string {
-  return `${n} ${n === 1 ? one : many}`;
 }
 
 /** The part of a name to call somebody by. */
@@ -42,7 +57,7 @@ export function firstName(name: string): string {
   return name.split(/\s+/)[0] ?? name;
 }
 
-/** What the learner was helped with, in a sentence; empty where there was nothing. */
+/** How the learner was helped, in sentences; empty where there was no help. */
 export function helpGiven({
   prompts,
   interventions,
@@ -50,14 +65,13 @@ export function helpGiven({
   readonly prompts: number;
   readonly interventions: number;
 }): string {
-  const parts = [
-    prompts > 0 && t('spokeTimes', { times: times(prompts) }),
-    interventions > 0 && t('tookControlTimes', { times: times(interventions) }),
-  ].filter(Boolean);
-  return parts.length > 0 ? t('youParts', { parts: parts.join(' and ') }) : '';
+  return [
+    ...(prompts > 0 ? [t('prompts', { count: prompts })] : []),
+    ...(interventions > 0 ? [t('tookControlTimes', { times: times(interventions) })] : []),
+  ].join(' ');
 }
 
 /** "once", "twice", "3 times". */
 export function times(n: number): string {
-  return n === 1 ? 'once' : n === 2 ? 'twice' : t('nTimes', { n });
+  return n === 1 ? t('once') : n === 2 ? t('twice') : t('nTimes', { n });
 }

@@ -31,8 +31,8 @@ describe('the ribbon of a drive', () => {
   it('names what happened in order, struck marks as such, undone ones not at all', () => {
     expect(labels(markup)).toEqual([
       'Signs and lights: traffic lights, driving fault, 5:00',
-      'Pin at 8:00, not settled',
-      'Speed: over the limit, serious fault, 20:00, struck',
+      'Pin at 8:00, not named',
+      'Speed: over the limit, serious fault, 20:00, removed',
     ]);
   });
 

@@ -10,7 +10,7 @@ export function Loading({ what }: { readonly what: string }) {
   return (
     <div className={styles.state} role="status">
       <CircularProgress size={24} color="inherit" aria-label={t('loadingWhat', { what })} />
-      <span className="muted">{t('loadingWhat2', { what })}</span>
+      <span className="muted">{t('loadingWhat', { what })}</span>
     </div>
   );
 }

@@ -89,12 +89,12 @@ const categories: readonly Category[] = [
 /** An inspection, then exercises with a number of attempts; touching a line or an obstacle ends the test. */
 export const attemptsYard: Standard = {
   id: 'attempts-yard',
-  version: 3,
+  version: 4,
   name: 'Attempts yard',
   summary: 'An inspection outside and inside, then six exercises with set attempts; a touched line ends the test.',
   trafficSide: 'left',
   units: 'metric',
-  length: { totalMin: houseDefault(30, 'A usual length; no clock runs in this school.') },
+  length: { totalMin: houseDefault(30, 'A usual length; this standard has no time limit.') },
   grades: [
     {
       code: 'penalty',

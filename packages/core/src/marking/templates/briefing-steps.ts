@@ -16,7 +16,7 @@ export const documents: BriefingStep = {
 export const riders: BriefingStep = {
   kind: 'confirm',
   code: 'riders',
-  name: 'Who rides along',
+  name: 'Passengers',
   task: 'Say who sits in the back and agree who hears the result.',
 };
 
@@ -43,8 +43,8 @@ const parts = (names: readonly string[]): readonly BriefingPart[] => names.map((
 export const outsideCheck: BriefingStep = {
   kind: 'checklist',
   code: 'outside',
-  name: 'Round the car',
-  task: 'Walk round and look at each; touch what is missing or broken.',
+  name: 'Walk-round',
+  task: 'Walk round and check each; tap what is missing or broken.',
   parts: parts([
     'Plates and insurance valid',
     'Indicators, front and rear',
@@ -99,8 +99,8 @@ export function cockpitDrill(categories: readonly Category[], first: keyof typeo
   return {
     kind: 'checklist',
     code: 'cockpit',
-    name: 'In the driving seat',
-    task: 'Each in its order; touch what was left out.',
+    name: 'Cockpit drill',
+    task: 'In order; tap anything missed.',
     parts: orders[first].map((part): BriefingPart => {
       const [name, item] = drill[part];
       return codes.has(item) ? { name, item } : { name };
@@ -111,7 +111,7 @@ export function cockpitDrill(categories: readonly Category[], first: keyof typeo
 
 /** Questions that are answered before the car moves. */
 export function askedAtRest(items: readonly string[], task: string): BriefingStep {
-  return { kind: 'questions', code: 'questions', name: 'Questions at rest', task, items };
+  return { kind: 'questions', code: 'questions', name: 'Tell questions', task, items };
 }
 
 const ending = (

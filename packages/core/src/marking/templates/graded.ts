@@ -54,7 +54,7 @@ const categories: readonly Category[] = [
 /** Three grades: noted, counted against four limits, and outright; with an oral part before the drive. */
 export const graded: Standard = {
   id: 'graded',
-  version: 2,
+  version: 3,
   name: 'Graded marks',
   summary: 'Errors are graded 1 to 3; grade 2 adds up in all, by area and by item, a single grade 3 fails.',
   trafficSide: 'left',

@@ -58,7 +58,7 @@ const categories: readonly Category[] = [
 /** Minors add up, every repeat again; one major fails. Strong on setting up the car. */
 export const minorMajor: Standard = {
   id: 'minor-major',
-  version: 2,
+  version: 3,
   name: 'Minor and major',
   summary: 'Every minor counts each time it happens; thirteen of them, or a single major, fail.',
   trafficSide: 'right',
@@ -122,11 +122,11 @@ export const minorMajor: Standard = {
   briefing: [documents, riders, outsideCheck, cockpitDrill(categories, 'seat')],
   endings: usualEndings,
   options: [
-    settled('signal-need', 'always', 'A signal belongs to every move of this school.'),
+    settled('signal-need', 'always', 'This standard requires a signal for every move.'),
     settled('stop-hold', 'count-3', 'A count makes sure the wheels have stopped and leaves time to look.'),
     settled('reverse-look', 'look-back', 'Body turned, eyes on the road behind.'),
     settled('control-form', 'ignored', 'Noise and order of gears change nothing for anybody on the road.'),
     settled('handbrake-stops', 'helps', 'Advice only: it proves the stop, no more.'),
-    settled('horn', 'violation', 'Needless noise is a violation in this school.'),
+    settled('horn', 'violation', 'Unnecessary noise is a violation in this standard.'),
   ],
 };

@@ -109,7 +109,7 @@ const categories: readonly Category[] = [
 /** Counts down from 100; some errors disqualify at once. */
 export const pointsOff: Standard = {
   id: 'points-off',
-  version: 2,
+  version: 3,
   name: 'Points off',
   summary: 'Everybody starts at 100 points, each error takes some away, and a few disqualify at once.',
   trafficSide: 'right',
@@ -170,7 +170,7 @@ export const pointsOff: Standard = {
   briefing: [documents, outsideCheck, cockpitDrill(categories, 'doors')],
   endings: usualEndings,
   options: [
-    settled('signal-need', 'always', 'A missed signal has its price in this school, whoever is about.'),
+    settled('signal-need', 'always', 'This standard deducts for a missed signal, whoever is about.'),
     settled('stop-hold', 'full-stop', 'The wheels standing still is what the rule asks for.'),
     settled('reverse-look', 'look-back', 'Reversing without turning to look disqualifies.'),
     settled('control-form', 'ignored', 'Noise and order of gears change nothing for anybody on the road.'),

@@ -67,12 +67,12 @@ const categories: readonly Category[] = [
 /** Reversing a trailer or a large vehicle through markers into a bay. */
 export const reversingArea: Standard = {
   id: 'reversing-area',
-  version: 2,
+  version: 3,
   name: 'Reversing area',
   summary: 'One reverse with a trailer or a large vehicle, with two pull-forwards and one look from outside.',
   trafficSide: 'left',
   units: 'metric',
-  length: { totalMin: houseDefault(20, 'No time limit in this school; long enough for coupling and reversing.') },
+  length: { totalMin: houseDefault(20, 'This standard has no time limit; long enough for coupling and reversing.') },
   grades: [
     {
       code: 'noted',

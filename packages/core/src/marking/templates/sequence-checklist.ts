@@ -60,7 +60,7 @@ const categories = [
 /** Every turn and lane change as a checked sequence. */
 export const sequenceChecklist: Standard = {
   id: 'sequence-checklist',
-  version: 2,
+  version: 3,
   name: 'Sequence checklist',
   summary: 'A list of competences, each shown in its sequence or not yet; a few may be left to practise.',
   trafficSide: 'right',

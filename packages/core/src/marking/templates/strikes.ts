@@ -76,7 +76,7 @@ const categories: readonly Category[] = [
 /** Each class of error has an allowance of its own; one strike more fails. */
 export const strikes: Standard = {
   id: 'strikes',
-  version: 2,
+  version: 3,
   name: 'Strikes',
   summary: 'Errors are sorted into classes, each with its own allowance; one strike beyond any of them fails.',
   trafficSide: 'right',
@@ -130,7 +130,7 @@ export const strikes: Standard = {
   briefing: [documents, eyesight, outsideCheck, cockpitDrill(categories, 'seat')],
   endings: usualEndings,
   options: [
-    settled('signal-need', 'always', 'Every move is signalled in this school.'),
+    settled('signal-need', 'always', 'This standard requires a signal for every move.'),
     settled('stop-hold', 'full-stop', 'The wheels standing still is what the rule asks for.'),
     settled('reverse-look', 'look-back', 'A reverse without turning round counts as a missed check.'),
     settled('control-form', 'ignored', 'Noise and order of gears change nothing for anybody on the road.'),

@@ -53,7 +53,7 @@ const categories: readonly Category[] = [
 /** Driving faults are counted, serious and dangerous ones fail at once. */
 export const tally: Standard = {
   id: 'tally',
-  version: 2,
+  version: 3,
   name: 'Tally',
   summary: 'Driving faults are added up; a single serious or dangerous fault ends the chance of a pass.',
   trafficSide: 'left',
@@ -161,14 +161,14 @@ export const tally: Standard = {
   questions: [
     {
       kind: 'tell',
-      name: 'A safety check explained at rest',
+      name: 'Tell question',
       item: 'checks.tell',
       perTest: published(1, carTest),
       tries: commonPractice(2),
     },
     {
       kind: 'show',
-      name: 'A control worked on the move',
+      name: 'Show question',
       item: 'checks.show',
       perTest: published(1, carTest),
       tries: commonPractice(2),

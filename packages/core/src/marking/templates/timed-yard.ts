@@ -148,7 +148,7 @@ const categories: readonly Category[] = [
 /** Five exercises, each on a clock and on demerits. */
 export const timedYard: Standard = {
   id: 'timed-yard',
-  version: 2,
+  version: 3,
   name: 'Timed yard',
   summary: 'Five exercises in a closed yard, each with a clock and its demerits, and a clock over all of them.',
   trafficSide: 'right',

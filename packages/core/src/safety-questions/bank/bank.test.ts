@@ -17,7 +17,7 @@ describe('the questions that ship', () => {
   });
 
   it('of the moving car say what to do by itself as well, and nothing more is kept with them', () => {
-    expect(of('show').map(({ ask }) => ask)).toEqual(showTasks.map((task) => `When it is safe to, ${task}.`));
+    expect(of('show').map(({ ask }) => ask)).toEqual(showTasks.map((task) => `When it is safe, ${task}.`));
     for (const question of of('show')) expect(question).not.toHaveProperty('task');
   });
 
@@ -82,7 +82,7 @@ describe('a school’s own questions', () => {
 
   it('are refused with a reason where nothing could make an answer wrong', () => {
     const points = shipped.points.map((point) => ({ ...point, critical: false }));
-    expect(problemsOf({ ...shipped, points }).join()).toContain('critical');
+    expect(problemsOf({ ...shipped, points }).join()).toContain('required');
     expect(problemsOf({ ...shipped, points: [], ask: ' ', topic: '' })).toHaveLength(3);
   });
 });

@@ -36,7 +36,7 @@ const show = (
     version: 1,
     kind: 'show',
     topic,
-    ask: `When it is safe to, ${task}.`,
+    ask: `When it is safe, ${task}.`,
     points: around(code, backWords),
     controls: [code],
     steps: ['ahead', 'mirrors', 'work', 'back'],

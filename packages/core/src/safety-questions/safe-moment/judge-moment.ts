@@ -31,11 +31,11 @@ export interface MomentVerdict {
 const sentences: Readonly<Record<HazardKind, string>> = {
   'limit-change': 'the limit was just changing, and the speed needed you',
   bend: 'a bend needed both hands and both eyes',
-  junction: 'a junction was too near, somebody could have pulled out',
-  crossing: 'a crossing was too near, somebody could have stepped out',
+  junction: 'a junction was too near, someone could have pulled out',
+  crossing: 'a crossing was too near, someone could have stepped out',
   'large-vehicle': 'a large vehicle was coming up and took its room',
   cyclist: 'you were about to pass a cyclist',
-  overtaker: 'somebody was overtaking you',
+  overtaker: 'someone was overtaking you',
 };
 
 /** Whether a hazard needs the whole attention at this moment, from where everybody is then. */
@@ -70,7 +70,7 @@ export function judgeMoment(scenario: Scenario, { looksS, actAtS }: Moment): Mom
     return {
       outcome: 'never',
       hazards: [],
-      sentence: 'You let every moment go by. On a test you would be asked again; a safe one is worth taking.',
+      sentence: 'You let every safe moment pass. In a test you would be asked again.',
       ...later,
     };
   const inTheWay = [...hazardsAt(scenario, actAtS)].sort(
@@ -79,19 +79,19 @@ export function judgeMoment(scenario: Scenario, { looksS, actAtS }: Moment): Mom
   const hazards = [...new Set(inTheWay.map(({ kind }) => kind))];
   if (hazards.length > 0) {
     const why = hazards.map((kind) => sentences[kind]).join('; ');
-    return { outcome: 'unsafe', hazards, sentence: `Not the moment: ${why}.`, ...later };
+    return { outcome: 'unsafe', hazards, sentence: `Not a safe moment: ${why}.`, ...later };
   }
   if (!looksS.some((atS) => atS <= actAtS && actAtS - atS <= lookS))
     return {
       outcome: 'not-looked',
       hazards,
-      sentence: `Nothing was in the way, but you did not look in the mirror in the ${lookS} s before.`,
+      sentence: `The road was clear, but you did not check the mirror in the ${lookS} s before.`,
       ...later,
     };
   return {
     outcome: 'good',
     hazards,
-    sentence: 'A good moment: clear ahead, clear behind, and you had looked.',
+    sentence: 'Good moment: clear ahead, clear behind, mirror checked.',
     ...later,
   };
 }

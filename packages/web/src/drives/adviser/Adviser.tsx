@@ -1,3 +1,4 @@
+import { proposalSentence } from '@jasperwren/words/marking/proposal';
 import { t } from '@jasperwren/words/adviser';
 import Button from '@mui/material/Button';
 import { propose, type Answers } from '@jasperwren/core/adviser/advise';
@@ -6,7 +7,7 @@ import type { Mark } from '@jasperwren/core/drive/drive';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './adviser.module.css';
 
@@ -32,10 +33,10 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
     onAnswers({ type: 'advice', target: mark.id, answers: next, proposed });
   };
   return (
-    <section className={styles.adviser} aria-label={t('howBadWasItFault', { fault: itemName(standard, mark.item) })}>
+    <section className={styles.adviser} aria-label={t('suggestGradeFault', { fault: itemName(standard, mark.item) })}>
       <div className={styles.proposal}>
         {mark.advice && proposal.grade && <GradeSign sign={proposal.grade.sign} size={24} />}
-        <p role="status">{mark.advice ? proposal.sentence : t('tapWhatYouKnowOfIt')}</p>
+        <p role="status">{mark.advice ? proposalSentence(proposal) : t('answerWhatYouCanToGet')}</p>
         {mark.advice && proposal.grade && proposal.grade.code !== mark.grade && (
           <Button
             variant="outlined"
@@ -43,7 +44,7 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
               onRegrade(proposal.grade!.code, t('onAdviceBecause', { because: proposal.because.join('; ') }))
             }
           >
-            {t('makeItAGrade', { grade: proposal.grade.name })}
+            {t('changeToGrade', { grade: proposal.grade.name })}
           </Button>
         )}
       </div>
@@ -64,7 +65,7 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
           </fieldset>
         ))}
       </div>
-      <p className="muted">{t('aProposalFromWhatYouTapped')}</p>
+      <p className="muted">{t('aSuggestionFromYourAnswersYou')}</p>
     </section>
   );
 }

@@ -1,10 +1,9 @@
 import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
-import { openingWords } from '@jasperwren/core/marking/script';
+import { openingWords } from '@jasperwren/words/marking/script';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { counted } from '../../ui/format';
 import { ReasonForm } from '../desk/ReasonForm';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './briefing.module.css';
@@ -46,11 +45,11 @@ export function Briefing({ meta, drive }: Props) {
               version: standard.version,
             })}
           </p>
-          <h1>{t('beforeYouMove')}</h1>
+          <h1>{t('briefing')}</h1>
         </div>
         <div className={styles.actions}>
           <Button variant="text" onClick={() => void navigate('/')}>
-            {t('leaveItForNow')}
+            {t('exitBriefing')}
           </Button>
           <Button variant="outlined" onClick={() => actions.undo()}>
             {t('undo')}
@@ -62,22 +61,22 @@ export function Briefing({ meta, drive }: Props) {
       </header>
       <p role="status" className={styles.status}>
         {open.length === 0
-          ? t('everyStepIsDoneTheClock')
-          : t('countedOpenTheClockHasNot', { counted: t('stepsAre', { count: open.length }) })}
+          ? t('allStepsDoneTheTimerStarts')
+          : t('countedToDoTheTimerHas', { counted: t('steps', { count: open.length }) })}
       </p>
       {failedEyesight && (
         <section className={styles.stop} aria-label={t('eyesight')}>
-          <p>{t('withoutTheEyesightTheTestEnds', { learnerName: meta.learnerName })}</p>
+          <p>{t('eyesightNotPassedTheTestEnds', { learnerName: meta.learnerName })}</p>
           <Button variant="contained" onClick={() => void endHere()}>
             {t('endTheTest')}
           </Button>
         </section>
       )}
       {leaving && open.length > 0 && (
-        <section className={styles.stop} aria-label={t('whyAreStepsLeftOut')}>
-          <p>{t('mapLeftOutWhy', { map: open.map(({ name }) => name).join(', ') })}</p>
+        <section className={styles.stop} aria-label={t('whyAreYouSkippingSteps')}>
+          <p>{t('mapWhySkipped', { map: open.map(({ name }) => name).join(', ') })}</p>
           <ReasonForm
-            reasons={[t('doneOnAnEarlierDrive'), t('notNeededToday'), t('noTime')]}
+            reasons={[t('doneInAnEarlierLesson'), t('notNeededToday'), t('noTime')]}
             action={t('moveOff')}
             onGiven={(reason) => void actions.skipAll(open, reason).then(() => actions.moveOff())}
           />

@@ -29,14 +29,14 @@ export function CallsStep({ step, actions }: { readonly step: Step<'calls'>; rea
       </p>
       <div className={styles.actions}>
         <Button variant="outlined" onClick={() => answer(true)}>
-          {t('itCame')}
+          {t('correct')}
         </Button>
         <Button variant="outlined" onClick={() => answer(false)}>
-          {t('nothingOrTheWrongOne')}
+          {t('wrongOrMissing')}
         </Button>
         {answers.length > 0 && (
           <Button variant="text" onClick={() => setAnswers(answers.slice(0, -1))}>
-            {t('backOneCall')}
+            {t('previousCall')}
           </Button>
         )}
       </div>

@@ -35,7 +35,7 @@ export function ChecklistStep({
       <div className={styles.actions}>
         <Button
           variant="outlined"
-          aria-label={`${step.name}: ${missed.length === 0 ? t('allRight') : 'done'}`}
+          aria-label={t('stepState', { step: step.name, state: missed.length === 0 ? t('allRight') : t('doneHere') })}
           onClick={() =>
             void actions.finish(
               step,
@@ -47,7 +47,7 @@ export function ChecklistStep({
         </Button>
         {step.otherOrder && (
           <Button variant="text" onClick={() => setOther(!other)}>
-            {other ? t('inTheFirstOrder') : t('inAnotherOrder')}
+            {other ? t('inTheUsualOrder') : t('inAnotherOrder')}
           </Button>
         )}
       </div>

@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
-import { distanceWords } from '@jasperwren/core/marking/script';
+import { distanceWords } from '@jasperwren/words/marking/script';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import styles from './briefing.module.css';
 import type { BriefingActions } from './use-briefing';
@@ -27,10 +27,10 @@ export function EyesightStep({
       </p>
       <div className={styles.actions}>
         <Button variant="outlined" onClick={() => void actions.say(step, 'done')}>
-          {t('readIt')}
+          {t('couldReadIt')}
         </Button>
         <Button variant="outlined" onClick={() => void actions.say(step, 'done', { detail: t('withGlassesOrLenses') })}>
-          {t('readItWithGlasses')}
+          {t('couldReadItWithGlasses')}
         </Button>
         <Button variant="outlined" onClick={() => void actions.say(step, 'failed')}>
           {t('couldNotReadIt')}

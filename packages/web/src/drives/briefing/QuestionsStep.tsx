@@ -38,7 +38,7 @@ export function QuestionsStep({
                 {one.left === 0
                   ? t('rightRightWrongWrong', { right: one.right, wrong: one.wrong })
                   : one.nextTry > 1
-                    ? t('wrongOnceOneMoreTry')
+                    ? t('wrongOnce1MoreTry')
                     : one.rule.perTest.value > 1
                       ? t('answeredOfPerTestAskedWrongWrong', {
                           answered: one.answered,

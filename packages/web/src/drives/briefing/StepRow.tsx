@@ -43,20 +43,16 @@ export function StepRow({ step, standard, drive, actions }: Props) {
                 {t('done')}
               </Button>
             )}
-            <Button
-              variant="text"
-              aria-label={t('leaveOutStep', { step: step.name })}
-              onClick={() => setSkipping(true)}
-            >
-              {t('leaveOut')}
+            <Button variant="text" aria-label={t('skipStep', { step: step.name })} onClick={() => setSkipping(true)}>
+              {t('skip')}
             </Button>
           </div>
         )}
       </div>
       {!check && skipping && (
         <ReasonForm
-          reasons={[t('doneOnAnEarlierDrive'), t('notNeededToday'), t('noTime')]}
-          action={t('leaveItOut')}
+          reasons={[t('doneInAnEarlierLesson'), t('notNeededToday'), t('noTime')]}
+          action={t('skipStep2')}
           onGiven={(reason) => {
             setSkipping(false);
             void actions.say(step, 'skipped', { reason });
@@ -90,6 +86,6 @@ function resultWords({ result, reason, detail }: BriefingResult): string {
     case 'failed':
       return t('notPassedPart', { part: reason ? `: ${reason}` : '' });
     case 'skipped':
-      return t('leftOutReason', { reason: reason ?? t('noReasonGiven') });
+      return t('skippedReason', { reason: reason ?? t('noReasonGiven') });
   }
 }

@@ -3,7 +3,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
-import { isNotJudged, verdictDetail, verdictSentence } from '@jasperwren/core/marking/wording';
+import { isNotJudged } from '@jasperwren/core/marking/verdict';
+import { verdictDetail, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
@@ -24,7 +25,7 @@ export default function ComparePage() {
   const { data: standards, error, refetch } = api.useStandardsQuery();
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (opening.state === 'loading' || !standards) return <Loading what={t('theDriveAndTheStandards')} />;
+  if (opening.state === 'loading' || !standards) return <Loading what={t('theMockTestAndTheStandards')} />;
   return <Compare log={opening.log} standards={standards} />;
 }
 
@@ -41,7 +42,7 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
   const other = all.find(({ standard }, i) => i > 0 && standard.id === asked) ?? all[1];
   return (
     <Page
-      title={t('theSameDriveMarkedElsewhere')}
+      title={t('compareStandards')}
       over={
         <>
           <Link to={`/drive/${meta.id}`}>
@@ -50,15 +51,15 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
           {t('markedUnderOwnVVersion', { own: own.name, version: own.version })}
         </>
       }
-      sub={t('marksAreTakenOverByWhat')}
+      sub={t('faultsAreMatchedByWhatWas')}
     >
       {!other ? (
-        <Empty>{t('thereIsNoOtherStandardTo')}</Empty>
+        <Empty>{t('noOtherStandardToCompareWith')}</Empty>
       ) : (
         <>
           <TextField
             select
-            label={t('judgeItUnder')}
+            label={t('compareWith')}
             value={other.standard.id}
             onChange={(event) => setSearch({ with: event.target.value }, { replace: true })}
             sx={{ width: '20rem' }}
@@ -73,7 +74,7 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
             <Side compared={all[0]!} />
             <Side compared={other} />
           </div>
-          <Section title={t('howEachMarkReadsThere')}>
+          <Section title={t('eachFaultInTheOtherStandard')}>
             <Translations from={own} compared={other} />
           </Section>
           <Section title={t('underEveryStandard')}>
@@ -99,7 +100,7 @@ function Everywhere({ all }: { readonly all: readonly Compared[] }) {
             </span>
           )}
           <span className="muted">
-            {t('countOfCount2MarksJudged', {
+            {t('countOfCount2FaultsJudged', {
               count: translations.filter((entry) => 'grade' in entry).length,
               count2: translations.length,
             })}

@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/compare';
 import type { Compared } from '@jasperwren/core/marking/translate';
-import { crossingWords, missingWords, reasonSentence, verdictSentence } from '@jasperwren/core/marking/wording';
-import { counted } from '../../ui/format';
+import { crossingWords, reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
+import { missingWords } from '@jasperwren/words/marking/missing';
 import styles from './compare.module.css';
 
 export function Side({ compared: { standard, verdict, grades, translations } }: { readonly compared: Compared }) {
@@ -16,26 +16,24 @@ export function Side({ compared: { standard, verdict, grades, translations } }: 
           <li key={`${reason.limit.code} ${reason.scope}`}>
             {reasonSentence(standard, reason)}{' '}
             <span className="muted">
-              {t('decidedByCrossingWords', { crossingWords: crossingWords(standard, reason) })}
+              {t('failedOnCrossingWords', { crossingWords: crossingWords(standard, reason) })}
             </span>
           </li>
         ))}
         {verdict.outcome === 'fail' &&
-          missingWords(verdict.missing).map((missing) => (
-            <li key={missing}>{t('missingBesidesMissing', { missing })}</li>
-          ))}
+          missingWords(verdict.missing).map((missing) => <li key={missing}>{t('alsoMissingMissing', { missing })}</li>)}
         {read.map(({ from, to, marks }) => (
           <li key={from.code}>
             {t('countedOfFromPart', {
-              counted: t('marks', { count: marks }),
+              counted: t('faults', { count: marks }),
               from: from.name,
-              part: to === 'none' ? t('countForNothingHere') : t('readAsTo', { to: to.name }),
+              part: to === 'none' ? t('doNotCountHere') : t('readAsTo', { to: to.name }),
             })}
           </li>
         ))}
         {without > 0 && (
           <li>
-            <strong>{t('withoutOfCountMarksHaveNo', { without, count: translations.length })}</strong>
+            <strong>{t('withoutOfCountFaultsDoNot', { without, count: translations.length })}</strong>
           </li>
         )}
       </ul>

@@ -2,7 +2,7 @@ import { t } from '@jasperwren/words/compare';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { whyNot, type Compared, type Translation } from '@jasperwren/core/marking/translate';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Rows } from '../../ui/Page';
@@ -12,13 +12,13 @@ import styles from './compare.module.css';
 const hows: Readonly<Record<Extract<Translation, { readonly how: unknown }>['how'], string>> = {
   itself: '',
   'same-severity': '',
-  'nearest-severity': t('nearestGradeThisItemHas'),
-  measured: t('gradedAnewByWhatWasMeasured'),
+  'nearest-severity': t('nearestGradeHere'),
+  measured: t('gradedByTheMeasurement'),
 };
 
 export function Translations({ from, compared }: { readonly from: EffectiveStandard; readonly compared: Compared }) {
   const { grades } = rulesOf(from);
-  if (compared.translations.length === 0) return <Empty>{t('nothingWasMarkedOnThisDrive')}</Empty>;
+  if (compared.translations.length === 0) return <Empty>{t('noFaultsRecorded')}</Empty>;
   return (
     <Rows>
       {compared.translations.map((entry) => {
@@ -39,11 +39,11 @@ export function Translations({ from, compared }: { readonly from: EffectiveStand
                 <span>
                   {entry.category.name}: {entry.item.name.toLowerCase()}, {entry.grade.name}
                   {hows[entry.how] && <span className="muted"> ({hows[entry.how]})</span>}
-                  {entry.fits > 1 && <span className="muted"> {t('oneOfFitsItemsItFits', { fits: entry.fits })}</span>}
+                  {entry.fits > 1 && <span className="muted"> {t('oneOfFitsFaultTypesIt', { fits: entry.fits })}</span>}
                 </span>
               </span>
             ) : (
-              <em>{t('noPlaceWhyNot', { whyNot: whyNot(compared.standard, entry.why) })}</em>
+              <em>{t('doesNotExistHereWhyNot', { whyNot: whyNot(compared.standard, entry.why) })}</em>
             )}
           </li>
         );

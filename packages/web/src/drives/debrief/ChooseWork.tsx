@@ -1,10 +1,10 @@
 import { t } from '@jasperwren/words/debrief';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { workOnWords } from '@jasperwren/core/debrief/words';
+import { workOnWords } from '@jasperwren/words/debrief-points';
 import type { WorkOn } from '@jasperwren/core/debrief/work-on';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { Rows } from '../../ui/Page';
 import styles from './debrief.module.css';
 

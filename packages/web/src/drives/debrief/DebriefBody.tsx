@@ -1,10 +1,11 @@
 import { t } from '@jasperwren/words/debrief';
 import type { Debrief } from '@jasperwren/core/debrief/debrief';
-import { comparedWords, goodThingWords, patternWords, workOnWords } from '@jasperwren/core/debrief/words';
+import { comparedWords, goodThingWords, patternWords, workOnWords } from '@jasperwren/words/debrief-points';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { describeMissing, describeStop, itemName } from '@jasperwren/core/marking/wording';
+import { describeMissing, describeStop } from '@jasperwren/words/marking/missing';
+import { itemName } from '@jasperwren/words/marking/names';
 import { useState, type ReactNode } from 'react';
 import { clockTime } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';
@@ -16,13 +17,12 @@ interface Props {
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly debrief: Debrief;
-  readonly name: string;
   /** What stands under "Work on next" in place of the plain list. */
   readonly choose?: ReactNode;
 }
 
 /** The talk-through on one screen, the learner looking on; the same for the printed sheet and the link. */
-export function DebriefBody({ standard, drive, debrief, name, choose }: Props) {
+export function DebriefBody({ standard, drive, debrief, choose }: Props) {
   const [chosen, setChosen] = useState<string>();
   const { verdict, marks, well, patterns, compared, workOn } = debrief;
   const stops = verdict.stops.map(describeStop);
@@ -37,12 +37,12 @@ export function DebriefBody({ standard, drive, debrief, name, choose }: Props) {
       <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choosing} chosen={chosen} />
       <div className={styles.columns}>
         <div className={styles.marks} data-many={marks.length > 14}>
-          <Section title={marks.length === 0 ? t('marks') : t('whatWasMarkedInOrder')}>
+          <Section title={marks.length === 0 ? t('faults') : t('faultsInOrder')}>
             {[...stops, ...missing].map((words) => (
               <p key={words}>{words.charAt(0).toUpperCase() + words.slice(1)}.</p>
             ))}
             {marks.length === 0 ? (
-              <p className="muted">{t('noneNameDroveWithoutAMark', { name })}</p>
+              <p className="muted">{t('noFaults')}</p>
             ) : (
               <Rows>
                 {marks.map((told) => (
@@ -62,7 +62,7 @@ export function DebriefBody({ standard, drive, debrief, name, choose }: Props) {
           <Section title={t('workOnNext')}>
             {choose ??
               (workOn.length === 0 ? (
-                <p className="muted">{t('nothingStandsOutKeepDrivingOn', { name })}</p>
+                <p className="muted">{t('nothingStandsOutKeepDrivingOn')}</p>
               ) : (
                 <Rows>
                   {workOn.map((one) => (
@@ -75,10 +75,10 @@ export function DebriefBody({ standard, drive, debrief, name, choose }: Props) {
               ))}
           </Section>
           <Lines title={t('whatWentWell')} lines={well.map((good) => goodThingWords(standard, good))} />
-          <Lines title={t('whatTheMarksShare')} lines={patterns.map((pattern) => patternWords(standard, pattern))} />
-          <Lines title={t('besideTheLastDrives')} lines={comparedWords(standard, compared)} />
+          <Lines title={t('patterns')} lines={patterns.map((pattern) => patternWords(standard, pattern))} />
+          <Lines title={t('comparedWithEarlierMockTests')} lines={comparedWords(standard, compared)} />
           <Lines title={t('notes')} lines={notes.map(({ atMs, text }) => `${clockTime(atMs)}: ${text}`)} />
-          <p className={styles.caution}>{t('oneDriveSaysLittleAboutThe')}</p>
+          <p className={styles.caution}>{t('oneMockTestIsNotA')}</p>
         </div>
       </div>
     </>

@@ -1,3 +1,5 @@
+import { otherwiseSentence } from '@jasperwren/words/debrief-points';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { t } from '@jasperwren/words/debrief';
 import Button from '@mui/material/Button';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
@@ -18,7 +20,7 @@ import { ShareLinks } from './ShareLinks';
 export default function DebriefPage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
-  if (opening.state === 'loading') return <Loading what={t('theDrive')} />;
+  if (opening.state === 'loading') return <Loading what={t('mockTest')} />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   return <DebriefView log={opening.log} />;
 }
@@ -39,24 +41,27 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
   const workOn = picked ?? debrief.workOn.map(({ item }) => item);
   return (
     <Page
-      title={debrief.sentence}
+      title={verdictSentence(standard, debrief.verdict)}
       over={
         <>
           <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>
-          {meta.number > 0 && t('driveNumber', { number: meta.number })}, {drive.startedAt && longDate(drive.startedAt)}
+          {meta.number > 0 && t('mockTestNumber', { number: meta.number })},{' '}
+          {drive.startedAt && longDate(drive.startedAt)}
           {t('standardVVersion', { standard: standard.name, version: standard.version })}
         </>
       }
       sub={
         <>
-          {debrief.otherwise ?? t('timeDriven', { time: wholeMinutes(drivenMs(drive, drive.lastMs)) })}{' '}
-          {!final && <strong>{t('notFinalSomethingIsStillTo')}</strong>}
+          {debrief.otherwise
+            ? otherwiseSentence(standard, debrief.otherwise)
+            : t('timeDriven', { time: wholeMinutes(drivenMs(drive, drive.lastMs)) })}{' '}
+          {!final && <strong>{t('resultNotFinalFaultsOrPins')}</strong>}
         </>
       }
       actions={
         <>
           <Button variant="text" component={Link} to={`/drive/${meta.id}`}>
-            {final ? t('backToTheMarks') : t('settleWhatIsOpen')}
+            {final ? t('backToTheResult') : t('sortOutPins')}
           </Button>
           <Button variant="outlined" onClick={() => window.print()}>
             {t('print')}
@@ -72,7 +77,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
               setPicked(undefined);
             }}
           >
-            {drive.debriefed ? t('talkedThrough') : t('markAsTalkedThrough')}
+            {drive.debriefed ? t('debriefed') : t('markAsDebriefed')}
           </Button>
         </>
       }
@@ -82,7 +87,6 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
         standard={standard}
         drive={drive}
         debrief={debrief}
-        name={name}
         {...(debrief.worth.length > 0 && {
           choose: <ChooseWork standard={standard} worth={debrief.worth} chosen={workOn} onChosen={setPicked} />,
         })}

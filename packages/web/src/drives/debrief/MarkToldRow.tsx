@@ -1,3 +1,4 @@
+import { proposalSentence } from '@jasperwren/words/marking/proposal';
 import { t } from '@jasperwren/words/debrief';
 import type { MarkTold } from '@jasperwren/core/debrief/marks-told';
 import type { Grade } from '@jasperwren/core/marking/standard';
@@ -15,7 +16,7 @@ interface Props {
 /** One mark as it is told: what, how bad, why, and what is wrongly believed about it. */
 export function MarkToldRow({ told, grade, name, chosen }: Props) {
   const { mark, decided, circumstances, spoke, tookControl, advice, notes, myth } = told;
-  const help = tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorSpoke') : '';
+  const help = tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorPrompted') : '';
   return (
     <li
       id={`told-${mark.id}`}
@@ -30,7 +31,7 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
         <span className="muted">
           {' '}
           {grade?.name ?? mark.grade}
-          {decided && t('itDecidedTheDrive')}
+          {decided && t('thisFaultFailedTheTest')}
         </span>
         {notes.map((note) => (
           <p key={note}>{note}</p>
@@ -40,7 +41,7 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
             {circumstances.map(({ question, answer }) => `${question} ${answer}.`).join(' ')} {help}
           </p>
         )}
-        {advice && <p className={`${styles.more} muted`}>{advice}</p>}
+        {advice && <p className={`${styles.more} muted`}>{proposalSentence(advice)}</p>}
         {myth && (
           <p className={`${styles.more} muted`}>
             “{myth.belief}” {myth.instead}

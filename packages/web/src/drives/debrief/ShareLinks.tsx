@@ -28,12 +28,12 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
   const address = adding.data && `${window.location.origin}${adding.data.path}`;
   return (
     <div className={styles.sharing}>
-      <Section title={t('aLinkForName', { name })}>
-        <p className="muted">{t('whoeverHasTheLinkCanRead')}</p>
+      <Section title={t('shareLinkForName', { name })}>
+        <p className="muted">{t('anyoneWithTheLinkCanRead')}</p>
         <div className={styles.form}>
           <TextField
             select
-            label={t('holdsFor')}
+            label={t('expiresAfter')}
             value={days}
             onChange={(event) => setDays(Number(event.target.value))}
             sx={{ minWidth: 140 }}
@@ -49,9 +49,9 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
             disabled={waiting || adding.isLoading}
             onClick={() => void add({ driveId, body: { days } })}
           >
-            {t('makeALink')}
+            {t('createLink')}
           </Button>
-          {waiting && <span role="status">{t('theDriveIsStillBeingSent')}</span>}
+          {waiting && <span role="status">{t('theMockTestIsStillBeing')}</span>}
         </div>
         {adding.error && <p role="alert">{apiError(adding.error)?.message}</p>}
         {address && (
@@ -68,8 +68,8 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
           />
         )}
         {error && <Failed error={error} onRetry={() => void refetch()} />}
-        {!error && !shares && <Loading what={t('theLinks')} />}
-        {shares?.length === 0 && <Empty>{t('noLinkHasBeenMadeYet')}</Empty>}
+        {!error && !shares && <Loading what={t('shareLinks')} />}
+        {shares?.length === 0 && <Empty>{t('noShareLinks')}</Empty>}
         {shares && shares.length > 0 && (
           <Rows>
             {shares.map((share) => (
@@ -88,16 +88,16 @@ function LinkRow({ share, driveId }: { readonly share: ShareView; readonly drive
   return (
     <li className={styles.link}>
       <span>
-        {t('madeDatePart', {
+        {t('createdDatePart', {
           date: longDate(share.createdAt),
           part: share.revokedAt
-            ? t('takenBackDate', { date: longDate(share.revokedAt) })
-            : `${over ? t('ranOut') : t('holdsUntil')} ${longDate(share.expiresAt)}`,
+            ? t('revokedDate', { date: longDate(share.revokedAt) })
+            : `${over ? t('expired') : t('expires')} ${longDate(share.expiresAt)}`,
         })}
       </span>
       {!over && (
         <Button variant="text" disabled={isLoading} onClick={() => void revoke({ driveId, shareId: share.id })}>
-          {t('takeItBack')}
+          {t('revokeLink')}
         </Button>
       )}
     </li>

@@ -12,11 +12,11 @@ export default function SharedPage() {
   const { data, error, refetch } = api.useSharedDebriefQuery({ token });
   if (apiError(error)?.status === 404) {
     return (
-      <Page title={t('thisLinkDoesNotLeadAnywhere')}>
+      <Page title={t('thisLinkHasExpiredAskYour')}>
         <p>{apiError(error)?.message}</p>
       </Page>
     );
   }
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  return data ? <SharedView shared={data} /> : <Loading what={t('theDebrief')} />;
+  return data ? <SharedView shared={data} /> : <Loading what={t('debrief')} />;
 }

@@ -1,3 +1,5 @@
+import { otherwiseSentence } from '@jasperwren/words/debrief-points';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { t } from '@jasperwren/words/debrief';
 import Button from '@mui/material/Button';
 import type { SharedDebrief } from '@jasperwren/contract/shares';
@@ -14,21 +16,25 @@ export function SharedView({ shared }: { readonly shared: SharedDebrief }) {
   return (
     <div className={styles.shared}>
       <Page
-        title={debrief.sentence}
+        title={verdictSentence(standard, debrief.verdict)}
         over={t('firstNameDateStandardWithSchool', {
           firstName: shared.firstName,
           date: longDate(shared.startedAt),
           standard: standard.name,
           school: shared.school,
         })}
-        sub={debrief.otherwise ?? t('thisPageCanBeReadUntil', { date: longDate(shared.expiresAt) })}
+        sub={
+          debrief.otherwise
+            ? otherwiseSentence(standard, debrief.otherwise)
+            : t('thisPageCanBeReadUntil', { date: longDate(shared.expiresAt) })
+        }
         actions={
           <Button variant="outlined" onClick={() => window.print()}>
             {t('print')}
           </Button>
         }
       >
-        <DebriefBody standard={standard} drive={shared.drive} debrief={debrief} name={shared.firstName} />
+        <DebriefBody standard={standard} drive={shared.drive} debrief={debrief} />
       </Page>
     </div>
   );

@@ -1,11 +1,12 @@
+import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
 import { currentSpan, drivenMs, exerciseRuns, sectionMs } from '@jasperwren/core/drive/clock';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { secondsWords } from '@jasperwren/core/marking/wording';
+import { secondsWords } from '@jasperwren/words/marking/names';
 import { memo } from 'react';
 import { useAppSelector } from '../../base/hooks';
-import { clockTime, counted } from '../../ui/format';
+import { clockTime } from '../../ui/format';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './header.module.css';
 import { limitOf } from './ExercisePanel';
@@ -32,7 +33,7 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
       <div className={styles.who}>
         <h1>{meta.learnerName}</h1>
         <span className="muted">
-          {meta.number > 0 && `${t('driveNumber', { number: meta.number })} `}
+          {meta.number > 0 && `${t('mockTestNumber', { number: meta.number })} `}
           {standardLabel(meta.standard)}
         </span>
       </div>
@@ -48,10 +49,10 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
           className={styles.section}
           onClick={actions.switchSection}
           disabled={!actions.running}
-          aria-label={t('sectionSectionSwitch', { section })}
+          aria-label={t('switchSectionNowSection', { section: sectionName(section) })}
         >
           <span>
-            <span className="muted">{section}</span> <Key>/</Key>
+            <span className="muted">{sectionName(section)}</span> <Key>/</Key>
           </span>
           <b>
             {clockTime(sectionMs(drive, section, nowMs))}
@@ -64,7 +65,7 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
       <div className={styles.saving}>
         <Saving driveId={meta.id} />
         <button type="button" className={styles.pins} onClick={actions.openTray} disabled={waiting === 0}>
-          {waiting === 0 ? t('noPinsOpen') : trayWords(pins, drive.doubles.length)} <Key>;</Key>
+          {waiting === 0 ? t('noPins') : trayWords(pins, drive.doubles.length)} <Key>;</Key>
         </button>
       </div>
       <div className={styles.headerActions}>
@@ -77,7 +78,7 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
           onClick={() => void actions.switchPause()}
           disabled={!actions.running}
         >
-          {drive.phase === 'paused' ? t('goOn') : t('pause')} <Key>0</Key>
+          {drive.phase === 'paused' ? t('continue') : t('pause2')} <Key>0</Key>
         </button>
         <button type="button" className={styles.headerButton} onClick={actions.askToEnd} disabled={!actions.running}>
           {t('end')} <Key>{t('end')}</Key>
@@ -88,8 +89,8 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
 });
 
 function trayWords(pins: number, doubles: number): string {
-  if (doubles === 0) return t('countedToSettle', { counted: t('pins', { count: pins }) });
-  return t('countedToSettle', { counted: t('things', { count: pins + doubles }) });
+  if (doubles === 0) return t('countedToSortOut', { counted: t('pins', { count: pins }) });
+  return t('countedToSortOut', { counted: t('things', { count: pins + doubles }) });
 }
 
 /** The exercise under way, with the time it has taken and may take. */
@@ -133,17 +134,14 @@ function Saving({ driveId }: { readonly driveId: string }) {
   if (storageFailed) {
     return (
       <strong role="alert">
-        {t('notKeptOnThisDevicePart', {
-          part: waiting > 0 ? t('waitingToSendLeaveThePage', { waiting }) : t('butSent'),
+        {t('notSavedOnThisDevicePart', {
+          part: waiting > 0 ? t('keepThisPageOpenWaitingTo', { waiting }) : t('everythingIsSent'),
         })}
       </strong>
     );
   }
-  if (leftMB !== undefined) return <strong role="alert">{t('leftMBMBLeftHereFreeSome', { leftMB })}</strong>;
+  if (leftMB !== undefined) return <strong role="alert">{t('storageNearlyFullLeftMBMBLeft', { leftMB })}</strong>;
   if (reason !== undefined) return <strong role="alert">{reason}</strong>;
-  if (waiting > 0)
-    return (
-      <span>{unreachable ? t('savedHereWaitingWaitingToSend', { waiting }) : t('sendingWaiting', { waiting })}</span>
-    );
+  if (waiting > 0) return <span>{unreachable ? t('savedHereWaitingNotSent', { waiting }) : t('saving')}</span>;
   return <span>{t('allSaved')}</span>;
 }

@@ -34,7 +34,7 @@ const lingerMs = 700;
 export default function DeskPage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
-  if (opening.state === 'loading') return <Loading what={t('theDrive')} />;
+  if (opening.state === 'loading') return <Loading what={t('mockTest')} />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   return <Desk meta={opening.log.meta} events={opening.log.events} />;
 }
@@ -125,10 +125,10 @@ const Receipt = memo(function Receipt({ meta, drive }: PartProps) {
   return (
     <p className={styles.receipt} role="status">
       {drive.phase === 'paused' ? `${t('paused')} ` : ''}
-      {receipt || (drive.ended ? '' : t('marksAppearHere'))}
+      {receipt || (drive.ended ? '' : t('faultsShowHere'))}
       <Counting meta={meta} />
       {!drive.ended && <IndependentWarning meta={meta} drive={drive} />}
-      {drive.ended && <Link to={`/drive/${meta.id}`}>{t('theDriveHasEndedSeeThe')}</Link>}
+      {drive.ended && <Link to={`/drive/${meta.id}`}>{t('theMockTestHasEndedSee')}</Link>}
     </p>
   );
 });

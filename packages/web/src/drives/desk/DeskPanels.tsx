@@ -49,10 +49,10 @@ export function DeskPanelView({ panel, driveId, standard, drive, verdict, action
       return <AdvisePanel markId={panel.markId} standard={standard} drive={drive} actions={actions} />;
     case 'drop-pin':
       return (
-        <Panel title={t('thisPinWasNothing')}>
+        <Panel title={t('discardThisPin')}>
           <ReasonForm
-            reasons={[t('nothingAfterAll'), t('markedAlready'), t('notTheLearnersDoing')]}
-            action={t('dropThePin')}
+            reasons={[t('noFaultAfterAll'), t('alreadyRecorded'), t('notTheLearnersFault')]}
+            action={t('discardPin')}
             onGiven={(reason) => actions.dropPin(panel.pinId, reason)}
           />
         </Panel>

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EndingCause } from '@jasperwren/core/drive/event';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
-import { describeMissing, inWords } from '@jasperwren/core/marking/wording';
+import { describeMissing } from '@jasperwren/words/marking/missing';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { RoadsChoice } from '../RoadsChoice';
@@ -20,9 +20,9 @@ interface Props {
 }
 
 const causes: readonly (readonly [cause: EndingCause, words: string, reasons: readonly string[]])[] = [
-  ['safety', t('iStopItForSafety'), [t('tooMuchHelpNeeded'), t('aDangerToOthers'), t('notFitToDriveToday')]],
-  ['learner', t('theLearnerDoesNotWantTo'), [t('nerves'), t('notWell'), t('noTime')]],
-  ['car', t('theCar'), [t('breakdown'), t('puncture'), t('warningLamp')]],
+  ['safety', t('iStoppedItForSafety'), [t('tooMuchHelpNeeded'), t('dangerToOthers'), t('notFitToDriveToday')]],
+  ['learner', t('learnerWantsToStop'), [t('nerves'), t('notWell'), t('noTime')]],
+  ['car', t('problemWithTheCar'), [t('breakdown'), t('puncture'), t('warningLight')]],
   ['conditions', t('weatherOrRoad'), [t('unsafeWeather'), t('roadClosed'), t('accidentAhead')]],
 ];
 
@@ -40,10 +40,10 @@ export function EndPanel({ driveId, drive, verdict, actions }: Props) {
   const chosen = causes.find(([code]) => code === cause);
   if (chosen) {
     return (
-      <Panel title={t('chosenWhatWasIt', { chosen: chosen[1] })}>
+      <Panel title={t('chosenWhatHappened', { chosen: chosen[1] })}>
         <ReasonForm
           reasons={chosen[2]}
-          action={t('breakOff')}
+          action={t('stopEarly')}
           onGiven={(reason) => void end('abandoned', { cause: chosen[0], reason })}
         />
       </Panel>
@@ -51,7 +51,7 @@ export function EndPanel({ driveId, drive, verdict, actions }: Props) {
   }
   if (breaking) {
     return (
-      <Panel title={t('whyIsTheDriveBrokenOff')}>
+      <Panel title={t('whyAreYouStoppingEarly')}>
         <div className={styles.reasons}>
           {causes.map(([code, words]) => (
             <Button key={code} variant="outlined" onClick={() => setCause(code)}>
@@ -63,27 +63,27 @@ export function EndPanel({ driveId, drive, verdict, actions }: Props) {
     );
   }
   return (
-    <Panel title={t('endTheDrive')}>
-      <p>{t('parkedEngineOffTheVerdictComes')}</p>
+    <Panel title={t('endTheMockTest')}>
+      <p>{t('parkedEngineOffNextTheResult')}</p>
       {missing.length > 0 && verdict.outcome !== 'fail' && (
-        <p>{t('itWillStayWithoutAVerdict', { map: missing.map(describeMissing).join('; ') })}</p>
+        <p>{t('noResultYetMap', { map: missing.map(describeMissing).join('; ') })}</p>
       )}
       {pins > 0 && (
         <p>
-          {t('partStillToBeSettledOr', {
-            part: pins === 1 ? t('onePinIs') : t('inWordsPinsAre', { inWords: inWords(pins) }),
+          {t('partStillToNameOrDiscard', {
+            part: t('pins2', { count: pins }),
           })}
         </p>
       )}
       <div>
-        <p className="muted">{t('howWellWereTheRoadsKnown')}</p>
+        <p className="muted">{t('howWellDidTheLearnerKnow')}</p>
         <RoadsChoice familiarity={drive.familiarity} onChoose={actions.sayRoads} />
       </div>
       <Button variant="contained" onClick={() => void end('completed')}>
-        {t('endAndSeeTheVerdict')}
+        {t('endAndSeeResult')}
       </Button>
       <Button variant="outlined" onClick={() => setBreaking(true)}>
-        {t('breakItOff')}
+        {t('stopEarly')}
       </Button>
     </Panel>
   );

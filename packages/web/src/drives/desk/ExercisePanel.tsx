@@ -10,9 +10,11 @@ import { coversExercise, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Exercise, Limit, LimitMeasure, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
 import { limitsAttempts, type Verdict } from '@jasperwren/core/marking/verdict';
-import { capital, reasonSentence, secondsWords } from '@jasperwren/core/marking/wording';
+import { capital } from '@jasperwren/words/lists';
+import { reasonSentence } from '@jasperwren/words/marking/verdict';
+import { secondsWords } from '@jasperwren/words/marking/names';
 import { useState } from 'react';
-import { clockTime, counted, times } from '../../ui/format';
+import { clockTime, times } from '../../ui/format';
 import styles from './panel.module.css';
 import type { DeskActions } from './desk-actions';
 import { useNow } from './use-now';
@@ -36,7 +38,7 @@ export function ExercisePanel({ driveId, standard, drive, verdict, actions }: Pr
   if (standard.exercises.length === 0) return null;
   return (
     <>
-      <h3>{t('setExercises')}</h3>
+      <h3>{t('exercises')}</h3>
       {running && exercise && (
         <Running
           run={running}
@@ -56,9 +58,9 @@ export function ExercisePanel({ driveId, standard, drive, verdict, actions }: Pr
           const attempts = limitOf(standard, code, 'attempts');
           const facts = [
             time &&
-              `${secondsWords(time.allowed.value)}${clockStarts ? t('theClockStartsClockStarts', { clockStarts }) : ''}`,
+              `${secondsWords(time.allowed.value)}${clockStarts ? t('timedFromClockStarts', { clockStarts }) : ''}`,
             attempts && t('attempts', { count: attempts.allowed.value }),
-            begun > 0 && t('begunTimes', { times: times(begun) }),
+            begun > 0 && t('startedTimes', { times: times(begun) }),
           ].filter(Boolean);
           return (
             <button
@@ -77,7 +79,7 @@ export function ExercisePanel({ driveId, standard, drive, verdict, actions }: Pr
       {standard.retestExtraS && (
         <FormControlLabel
           control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
-          label={t('aRepeatOfOneFailedBefore', { time: secondsWords(standard.retestExtraS.value) })}
+          label={t('repeatOfAFailedAttemptWith', { time: secondsWords(standard.retestExtraS.value) })}
         />
       )}
     </>
@@ -106,7 +108,7 @@ function Running({
   const failed = failedBy
     ? reasonSentence(standard, failedBy)
     : run.failedAtMs !== undefined
-      ? t('youSaidSo')
+      ? t('recordedByYou')
       : undefined;
   return (
     <div className={styles.running}>
@@ -143,7 +145,7 @@ function Running({
           </Button>
         )}
         <Button variant="contained" onClick={() => actions.finishExercise(exercise.name)}>
-          {t('finishIt')}
+          {t('endExercise')}
         </Button>
       </div>
     </div>
@@ -158,8 +160,8 @@ function bringsWords(standard: EffectiveStandard, exercise: string): string {
   const names = itemsOfExercise(standard, exercise).flatMap((code) => items.get(code)?.item.name.toLowerCase() ?? []);
   const named = names.slice(0, mostNamed).join(', ');
   return names.length > mostNamed
-    ? t('watchNamedAndCountMore', { named, count: names.length - mostNamed })
-    : t('watchNamed', { named });
+    ? t('watchForNamedAndCountMore', { named, count: names.length - mostNamed })
+    : t('watchForNamed', { named });
 }
 
 /** The limit of this kind over an exercise, its own before one over all. */

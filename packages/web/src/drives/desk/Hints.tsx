@@ -28,7 +28,7 @@ export function Counting({ meta: { id, standard } }: { readonly meta: DriveMeta 
   const words =
     counter.kind === 'mirrors'
       ? reached
-        ? t('mirrorsNow')
+        ? t('checkMirrorsNow')
         : t('mirrorsInCeilS', { ceil: Math.ceil(targetS - seconds) })
       : t('kindSecondsOfTargetSS', { kind: counter.kind, seconds: seconds.toFixed(1), targetS });
   return (
@@ -48,7 +48,7 @@ export function IndependentWarning({ meta, drive }: { readonly meta: DriveMeta; 
     <span className={styles.warning}>
       {part.state === 'soon'
         ? t('startIndependentDrivingNowToReach', { enough })
-        : t('theTestWillEndWithLess', { enough })}
+        : t('notEnoughTimeLeftForEnough', { enough })}
     </span>
   );
 }

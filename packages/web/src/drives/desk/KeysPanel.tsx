@@ -5,23 +5,23 @@ import { Panel } from './Panel';
 import { commandKeys } from './desk-keys';
 
 const keyWords: readonly (readonly [keyof typeof commandKeys, string])[] = [
-  ['pin', t('dropAPin')],
-  ['spoke', t('iSpoke')],
-  ['tookControl', t('iTookControl')],
+  ['pin', t('pin2')],
+  ['spoke', t('prompt2')],
+  ['tookControl', t('tookControl2')],
   ['undo', t('undo')],
-  ['settle', t('settleTheNextPin')],
-  ['advise', t('howBadWasTheLastMark')],
-  ['section', t('guidedOrIndependent')],
+  ['settle', t('nameNextPin')],
+  ['advise', t('suggestGradeForLastFault')],
+  ['section', t('withDirectionsOrIndependent')],
   ['more', t('exercisesAndMore')],
   ['questions', t('questions')],
-  ['note', t('note')],
+  ['note', t('note2')],
   ['stopCount', t('countAStop')],
   ['signalCount', t('countASignal')],
   ['mirrors', t('mirrorInterval')],
   ['pulledUp', t('pulledUp')],
   ['movedOff', t('movedOff')],
-  ['pause', t('pauseOrGoOn')],
-  ['end', t('endTheDrive2')],
+  ['pause', t('pauseOrResume')],
+  ['end', t('endMockTest')],
   ['back', t('back')],
 ];
 
@@ -29,7 +29,7 @@ const keyWords: readonly (readonly [keyof typeof commandKeys, string])[] = [
 export function KeysPanel() {
   return (
     <Panel title={t('keys')}>
-      <p>{t('aLetterForTheCategoryA')}</p>
+      <p>{t('aLetterForTheAreaA')}</p>
       <dl className={styles.keyList}>
         {keyWords.map(([command, words]) => (
           <div key={command}>

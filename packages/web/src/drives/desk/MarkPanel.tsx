@@ -4,7 +4,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { useState } from 'react';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
@@ -28,7 +28,7 @@ export function AdvisePanel({ markId, standard, drive, actions }: Props) {
   if (!mark || mark.struck) return null;
   return (
     <Panel
-      title={t('howBadWasItFaultAt', {
+      title={t('suggestGradeFaultTime', {
         fault: itemName(standard, mark.item).toLowerCase(),
         time: clockTime(mark.atMs),
       })}
@@ -55,9 +55,9 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
   if (mark.struck) {
     return (
       <Panel title={title}>
-        <p>{t('struckReason', { reason: mark.struck.reason })}</p>
+        <p>{t('removedReason', { reason: mark.struck.reason })}</p>
         <Button variant="contained" onClick={() => actions.putBack(mark.id)}>
-          {t('putItBack')}
+          {t('restore')}
         </Button>
       </Panel>
     );
@@ -66,8 +66,8 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
     <Panel title={title}>
       {striking ? (
         <ReasonForm
-          reasons={[t('wrongCell'), t('seenWrongly'), t('notTheLearnersDoing'), t('tooHard')]}
-          action={t('strikeTheMark')}
+          reasons={[t('tappedTheWrongBox'), t('iMisreadIt'), t('notTheLearnersFault'), t('gradedTooHarshly')]}
+          action={t('removeFault')}
           onGiven={(reason) => actions.strike(mark.id, reason)}
         />
       ) : (
@@ -93,13 +93,13 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
           />
           {mark.firstGrade && (
             <p className="muted">
-              {t('firstMarkedAsFind', {
+              {t('firstRecordedAsFind', {
                 find: standard.grades.find(({ code }) => code === mark.firstGrade)?.name ?? mark.firstGrade,
               })}
             </p>
           )}
           <Button variant="outlined" onClick={() => actions.advise(mark.id)}>
-            {t('howBadWasIt')}
+            {t('suggestGrade')}
           </Button>
           {drive.notes
             .filter(({ target }) => target === mark.id)
@@ -107,10 +107,10 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
               <p key={id}>{text}</p>
             ))}
           <Button variant="outlined" onClick={() => actions.openNote(mark.id)}>
-            {t('noteOnIt')}
+            {t('addNote')}
           </Button>
           <Button variant="outlined" onClick={() => setStriking(true)}>
-            {t('strikeWithAReason')}
+            {t('removeFault')}
           </Button>
         </>
       )}

@@ -34,13 +34,13 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
     : likely.flatMap(({ item: code, inLastDrive }) => {
         const found = items.get(code);
         if (!found) return [];
-        const under = `${found.category.name}${inLastDrive > 0 ? t('timesInTheLastDrive', { times: times(inLastDrive) }) : ''}`;
+        const under = `${found.category.name}${inLastDrive > 0 ? t('timesInTheLastMockTest', { times: times(inLastDrive) }) : ''}`;
         return [{ item: found.item, under, keys: found.category.letter + found.item.letter }];
       });
   return (
     <section
       className={styles.matrix}
-      aria-label={category ? category.name : t('likelyNow')}
+      aria-label={category ? category.name : t('likelyFaults')}
       style={{ ['--columns' as string]: standard.grades.length }}
     >
       <div className={styles.matrixHead}>
@@ -52,17 +52,17 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
           )}
           {settling ? (
             <strong>
-              {t('pinAtTimeWhatWasIt', { time: clockTime(settling.atMs) })}{' '}
+              {t('pinAtTimeWhichFault', { time: clockTime(settling.atMs) })}{' '}
               <button
                 type="button"
                 className={styles.inlineAction}
                 onClick={() => dispatch(panelOpened({ kind: 'drop-pin', pinId: settling.id }))}
               >
-                {t('nothing')}
+                {t('discardPin')}
               </button>
             </strong>
           ) : (
-            <h2>{category ? category.name : t('likelyNow')}</h2>
+            <h2>{category ? category.name : t('likelyFaults')}</h2>
           )}
         </div>
         {standard.grades.map((grade, i) => (

@@ -49,7 +49,7 @@ export function MoreTiles({ standard, drive, actions }: Props) {
         </button>
       )}
       <button type="button" onClick={() => actions.openNote()}>
-        {t('note')} <Key>{commandKeys.note.word}</Key>
+        {t('note2')} <Key>{commandKeys.note.word}</Key>
       </button>
       {counters.map(([kind, words, { word }]) => (
         <button key={kind} type="button" aria-pressed={counting === kind} onClick={() => actions.switchCounter(kind)}>

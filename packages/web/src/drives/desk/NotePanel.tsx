@@ -10,7 +10,7 @@ import type { DeskActions } from './desk-actions';
 export function NotePanel({ target, actions }: { readonly target: string | undefined; readonly actions: DeskActions }) {
   const [text, setText] = useState('');
   return (
-    <Panel title={target ? t('aNoteOnThisMark') : t('aNote')}>
+    <Panel title={target ? t('noteOnThisFault') : t('note2')}>
       <form
         className={styles.ownReason}
         onSubmit={(event) => {
@@ -19,16 +19,16 @@ export function NotePanel({ target, actions }: { readonly target: string | undef
         }}
       >
         <TextField
-          label={t('note')}
+          label={t('note2')}
           value={text}
           onChange={(event) => setText(event.target.value)}
-          helperText={t('theLearnerMayReadItIn')}
+          helperText={t('yourLearnerSeesThisInThe')}
           slotProps={{ htmlInput: { maxLength: 2000 } }}
           autoFocus
           fullWidth
         />
         <Button type="submit" variant="contained" disabled={!text.trim()}>
-          {t('keepIt')}
+          {t('save')}
         </Button>
       </form>
     </Panel>

@@ -59,12 +59,12 @@ export function QuestionsPanel({ standard, drive, actions }: Props) {
             <span>
               <b>{one.rule.name}</b>
               <small>{stateWords(standard, one)}</small>
-              {one.rule.kind === 'show' && one.left > 0 && <small>{t('askOnlyWhereItIsSafe')}</small>}
+              {one.rule.kind === 'show' && one.left > 0 && <small>{t('askOnlyWhenItIsSafe')}</small>}
             </span>
             <span className={styles.steps}>
               {one.left > 0 && (
-                <Button variant="text" aria-label={t('drawRule', { rule: one.rule.name })} onClick={() => draw(one)}>
-                  {t('drawOne')}
+                <Button variant="text" aria-label={t('pickRule', { rule: one.rule.name })} onClick={() => draw(one)}>
+                  {t('pickAQuestion')}
                 </Button>
               )}
               <AnswerButtons asked={one} onAnswer={(right) => void actions.answer(one, right)} />
@@ -73,10 +73,10 @@ export function QuestionsPanel({ standard, drive, actions }: Props) {
         ))}
       </Rows>
       {drive.answers.length === 0 ? (
-        <p className="muted">{t('nothingHasBeenAskedYet')}</p>
+        <p className="muted">{t('nothingAskedYet')}</p>
       ) : (
         <Button variant="outlined" onClick={() => actions.undo()}>
-          {t('undoTheLast')}
+          {t('undoLast')}
         </Button>
       )}
     </Panel>
@@ -91,6 +91,6 @@ function stateWords(standard: EffectiveStandard, asked: Asked): string {
     rule.perTest.value > 1
       ? `${t('answeredOfPerTestAskedWrongWrong', { answered, perTest: rule.perTest.value, wrong })} `
       : '';
-  if (nextTry > 1) return t('countWrongOnceOneMoreTry', { soFar: count, grade: grade?.name ?? 'mark' });
-  return `${count}${isLastTry(asked) ? t('aWrongAnswerIsAGrade', { grade: grade?.name ?? 'mark' }) : t('aWrongAnswerMayBeTried')}`;
+  if (nextTry > 1) return t('soFarWrongOnce1MoreTry', { soFar: count, grade: grade?.name ?? 'mark' });
+  return `${count}${isLastTry(asked) ? t('wrong1GradeUnlessCapped', { grade: grade?.name ?? 'mark' }) : t('aWrongAnswerMayBeTried')}`;
 }

@@ -30,7 +30,7 @@ export function ReasonForm({
       ))}
       <div className={styles.ownReason}>
         <TextField
-          label={t('anotherReason')}
+          label={t('otherReason')}
           value={own}
           onChange={(event) => setOwn(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 2000 } }}

@@ -2,7 +2,7 @@ import { t } from '@jasperwren/words/desk';
 import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
-import { testHeadroom } from '@jasperwren/core/marking/wording';
+import { testHeadroom } from '@jasperwren/core/marking/verdict';
 import { memo } from 'react';
 import styles from './side.module.css';
 import { Key } from './Key';
@@ -19,14 +19,14 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
   // Time runs in the header.
   const rooms = testHeadroom(verdict).filter(({ limit }) => limit.measure.kind !== 'time');
   return (
-    <aside className={styles.side} aria-label={t('roomLeftAndQuickMarks')}>
+    <aside className={styles.side} aria-label={t('limitsAndQuickButtons')}>
       <div className={styles.rooms}>
         {rooms.map(({ limit, used, allowed, left }) => (
           <div key={limit.code} className={styles.room} data-crossed={left < 0}>
             <span>{limit.name}</span>
             <b>
               {left < 0
-                ? t('pastTheLimit')
+                ? t('overTheLimit')
                 : allowed === 0
                   ? t('noneAllowed')
                   : t('leftOfAllowedLeft', { left, allowed })}
@@ -43,27 +43,27 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
         ))}
         {verdict.questions.length > 0 && (
           <p className={styles.habit}>
-            {t('partComingBackToBeDecided', {
+            {t('partComingBackDecideAfterThe', {
               part: verdict.questions.length === 1 ? t('oneFaultKeeps') : t('someFaultsKeep'),
             })}
           </p>
         )}
       </div>
       <button type="button" className={styles.pin} onClick={actions.pin} disabled={!actions.running}>
-        <span>{t('pin')}</span>
+        <span>{t('pin2')}</span>
         <small>
-          {t('nameItAtTheNextStop')} <Key>{t('space')}</Key>
+          {t('nameItWhenParked')} <Key>{t('space')}</Key>
         </small>
       </button>
       <div className={styles.quick}>
         <button type="button" onClick={actions.spoke} disabled={!actions.running}>
-          {t('iSpoke')} <Key>,</Key>
+          {t('prompt2')} <Key>,</Key>
         </button>
         <button type="button" onClick={actions.tookControl} disabled={!actions.running}>
-          {t('iTookControl')} <Key>.</Key>
+          {t('tookControl2')} <Key>.</Key>
         </button>
         <button type="button" onClick={() => actions.advise()}>
-          {t('howBad')} <Key>-</Key>
+          {t('suggestGrade')} <Key>-</Key>
         </button>
         <button type="button" onClick={actions.undo}>
           {t('undo')} <Key>⌫</Key>

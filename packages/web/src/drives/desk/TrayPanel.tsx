@@ -1,3 +1,4 @@
+import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
@@ -22,7 +23,7 @@ export function TrayPanel({ standard, drive, actions }: Props) {
   const dispatch = useAppDispatch();
   const pins = unsettledPins(drive);
   return (
-    <Panel title={t('toSettleAtAStop')}>
+    <Panel title={t('sortOutWhenParked')}>
       <Rows>
         {pins.map(({ id, atMs }) => (
           <li key={id} className={styles.exercise}>
@@ -33,17 +34,17 @@ export function TrayPanel({ standard, drive, actions }: Props) {
             <span className={styles.steps}>
               <Button
                 variant="contained"
-                aria-label={t('nameThePinAtTime', { time: clockTime(atMs) })}
+                aria-label={t('namePinAtTime', { time: clockTime(atMs) })}
                 onClick={() => dispatch(settlingChosen(id))}
               >
-                {t('nameIt')}
+                {t('namePin')}
               </Button>
               <Button
                 variant="outlined"
-                aria-label={t('thePinAtTimeWasNothing', { time: clockTime(atMs) })}
+                aria-label={t('discardPinAtTime', { time: clockTime(atMs) })}
                 onClick={() => dispatch(panelOpened({ kind: 'drop-pin', pinId: id }))}
               >
-                {t('nothing')}
+                {t('discardPin')}
               </Button>
             </span>
           </li>
@@ -53,12 +54,12 @@ export function TrayPanel({ standard, drive, actions }: Props) {
             key={double.first.id}
             double={double}
             standard={standard}
-            onStrike={(id) => actions.strike(id, t('oneFaultMarkedTwice'))}
+            onStrike={(id) => actions.strike(id, t('sameFaultTwice'))}
             onKeepBoth={() => actions.keepBoth(double.first.id, double.second.id)}
           />
         ))}
       </Rows>
-      {pins.length === 0 && drive.doubles.length === 0 && <p className="muted">{t('nothingWaits')}</p>}
+      {pins.length === 0 && drive.doubles.length === 0 && <p className="muted">{t('noPinsToName')}</p>}
     </Panel>
   );
 }
@@ -66,7 +67,5 @@ export function TrayPanel({ standard, drive, actions }: Props) {
 function whileWords(standard: EffectiveStandard, drive: Drive, atMs: number): string {
   const span = drive.spans.findLast(({ fromMs }) => fromMs <= atMs);
   const exercise = standard.exercises.find(({ code }) => code === span?.exercise)?.name;
-  return exercise
-    ? t('duringExercise', { exercise: exercise.toLowerCase() })
-    : t('sectionDriving', { section: span?.section ?? 'guided' });
+  return exercise ? t('duringExercise', { exercise: exercise.toLowerCase() }) : sectionName(span?.section ?? 'guided');
 }

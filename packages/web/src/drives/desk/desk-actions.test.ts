@@ -86,7 +86,7 @@ describe('pins', () => {
     actions.pin();
     actions.openTray();
     expect(state().settling).toBe('e1');
-    expect(told.at(-1)).toBe('Settling the pin at 1:00: choose what it was.');
+    expect(told.at(-1)).toBe('Pin at 1:00: choose the fault.');
     nowMs = 120_000;
     actions.pin();
     actions.settleNext();
@@ -101,7 +101,7 @@ describe('pins', () => {
     const { actions, written, state } = desk();
     actions.dropPin('p', 'Nothing after all');
     expect(written()).toEqual([{ type: 'strike', target: 'p', reason: 'Nothing after all' }]);
-    expect(state().receipt).toBe('Pin dropped without a mark.');
+    expect(state().receipt).toBe('Pin discarded');
   });
 });
 
@@ -111,7 +111,7 @@ describe('taking back', () => {
     actions.undo();
     const empty = desk();
     empty.actions.undo();
-    expect([told, empty.told]).toEqual([['Undone: the last pin.'], ['There is nothing to undo.']]);
+    expect([told, empty.told]).toEqual([['Undone: pin'], ['Nothing to undo']]);
   });
 
   it('strikes the strike of a mark that is put back', () => {
@@ -121,7 +121,7 @@ describe('taking back', () => {
     actions.putBack('e1');
     expect(written().slice(1)).toEqual([
       { type: 'strike', target: 'e1', reason: 'It was green' },
-      { type: 'strike', target: 'e2', reason: 'Put back' },
+      { type: 'strike', target: 'e2', reason: 'Restored' },
     ]);
     actions.putBack('e1');
     expect(written()).toHaveLength(3);
@@ -132,12 +132,12 @@ describe('the rest of the desk', () => {
   it('weighs the latest standing mark, and says where there is none', () => {
     const { actions, state, told } = desk();
     actions.advise();
-    expect(told).toEqual(['There is no mark to weigh yet.']);
+    expect(told).toEqual(['No fault to grade yet.']);
     actions.mark('signs.lights', 'driving');
     actions.advise();
     expect(state().panel).toEqual({ kind: 'advise', markId: 'e1' });
     actions.regrade('e1', 'serious', { reason: 'Seen again' });
-    expect(state().receipt).toBe('Regraded: serious fault.');
+    expect(state().receipt).toBe('Grade changed: serious fault');
   });
 
   it('switches between guided and independent driving', () => {
@@ -156,6 +156,6 @@ describe('the rest of the desk', () => {
     const { actions, written, state } = desk();
     await actions.end('abandoned', { cause: 'car', reason: 'Flat tyre' });
     expect(written()).toEqual([{ type: 'ended', ending: 'abandoned', cause: 'car', reason: 'Flat tyre' }]);
-    expect(state().receipt).toBe('The drive has ended.');
+    expect(state().receipt).toBe('The mock test has ended.');
   });
 });

@@ -1,3 +1,4 @@
+import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
 import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
@@ -5,7 +6,7 @@ import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/cor
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import type { AppDispatch } from '../../base/store';
 import { store } from '../../base/store';
 import { clockTime } from '../../ui/format';
@@ -14,26 +15,26 @@ import { done, panelOpened, settlingChosen } from './desk-slice';
 import { taskActions } from './task-actions';
 
 const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
-  started: t('theStart'),
+  started: t('start'),
   'moved-off': t('movingOff'),
-  check: t('theLastStepOfTheBriefing'),
-  answer: t('theLastAnswer'),
-  note: t('theLastNote'),
-  distinct: t('theLastTwoFaults'),
-  debriefed: t('theTalkThrough'),
-  roads: t('howTheRoadsWereKnown'),
-  mark: t('theLastMark'),
-  pin: t('theLastPin'),
-  strike: t('theLastStrike'),
-  regrade: t('theLastRegrade'),
-  advice: t('theLastAdvice'),
-  step: t('theLastCount'),
-  attempt: t('theFailedAttempt'),
-  prompt: t('theLastISpoke'),
-  intervention: t('theLastITookControl'),
-  section: t('theLastChangeOfSection'),
-  pause: t('theLastPause'),
-  ended: t('theEnd'),
+  check: t('briefingStep'),
+  answer: t('answer'),
+  note: t('note'),
+  distinct: t('keepBoth'),
+  debriefed: t('debriefed'),
+  roads: t('familiarityOfTheRoads'),
+  mark: t('fault'),
+  pin: t('pin'),
+  strike: t('removal'),
+  regrade: t('changeOfGrade'),
+  advice: t('suggestedGrade'),
+  step: t('count'),
+  attempt: t('failedAttempt'),
+  prompt: t('prompt'),
+  intervention: t('tookControl'),
+  section: t('changeOfSection'),
+  pause: t('pause'),
+  ended: t('endOfTheTest'),
 };
 
 interface Means {
@@ -62,7 +63,7 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
     const next = pins[now + 1] ?? pins[0];
     dispatch(settlingChosen(next?.id));
-    if (next) tell(t('settlingThePinAtTimeChoose', { time: clockTime(next.atMs) }));
+    if (next) tell(t('pinAtTimeChooseTheFault', { time: clockTime(next.atMs) }));
   }
 
   return {
@@ -80,27 +81,27 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     pin(): void {
       if (!running) return;
       void write({ type: 'pin' });
-      tell(t('pinDroppedAtAt', { at: at() }));
+      tell(t('pinAtAt', { at: at() }));
     },
     spoke(): void {
       if (!running) return;
       void write({ type: 'prompt' });
-      tell(t('notedYouSpokeAtAt', { at: at() }));
+      tell(t('promptAtAt', { at: at() }));
     },
     tookControl(): void {
       if (!running) return;
       void write({ type: 'intervention' });
-      tell(t('notedYouTookControlAtAt', { at: at() }));
+      tell(t('tookControlAtAtPullUp', { at: at() }));
     },
     undo(): void {
       const target = undoLast();
-      tell(target ? t('undoneUndoWords', { undoWords: undoWords[target.type] }) : t('thereIsNothingToUndo'), 'undone');
+      tell(target ? t('undoneUndoWords', { undoWords: undoWords[target.type] }) : t('nothingToUndo'), 'undone');
     },
     switchSection(): void {
       if (!running) return;
       const section = currentSpan(driveNow())?.section === 'independent' ? 'guided' : 'independent';
       void write({ type: 'section', section });
-      tell(t('fromHereSectionDriving', { section }));
+      tell(t('sectionStarted', { section: sectionName(section) }));
     },
     settleNext,
     /** One pin is settled at once; where there is more to settle, the tray comes first. */
@@ -112,41 +113,41 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     },
     keepBoth(target: string, other: string): void {
       void write({ type: 'distinct', target, other });
-      tell(t('keptAsTwoFaults'));
+      tell(t('bothFaultsKept'));
     },
     dropPin(pinId: string, reason: string): void {
       void write({ type: 'strike', target: pinId, reason });
-      dispatch(done(t('pinDroppedWithoutAMark')));
+      dispatch(done(t('pinDiscarded')));
     },
     strike(markId: string, reason: string): void {
       void write({ type: 'strike', target: markId, reason });
-      dispatch(done(t('markStruck')));
+      dispatch(done(t('faultRemoved')));
     },
     putBack(markId: string): void {
       const strike = driveNow().marks.find((mark) => mark.id === markId)?.struck;
-      if (strike) void write({ type: 'strike', target: strike.strikeId, reason: t('putBack') });
-      dispatch(done(t('markPutBack')));
+      if (strike) void write({ type: 'strike', target: strike.strikeId, reason: t('restored') });
+      dispatch(done(t('faultRestored')));
     },
     /** Opens the severity adviser for a mark, the latest standing one where none is named. */
     advise(markId?: string): void {
       const latest = standingMarks(driveNow()).at(-1)?.id;
       const target = markId ?? latest;
       if (target) dispatch(panelOpened({ kind: 'advise', markId: target }));
-      else tell(t('thereIsNoMarkToWeigh'));
+      else tell(t('noFaultToGradeYet'));
     },
     keepAdvice(body: EventBody): void {
       void write(body);
     },
     regrade(markId: string, grade: string, why: { reason?: string; measured?: number } = {}): void {
       void write({ type: 'regrade', target: markId, grade, ...why });
-      dispatch(done(t('regradedGet', { get: rulesOf(standard).grades.get(grade)?.name ?? grade })));
+      dispatch(done(t('gradeChangedGet', { get: rulesOf(standard).grades.get(grade)?.name ?? grade })));
     },
     askToEnd(): void {
       if (running) dispatch(panelOpened({ kind: 'end' }));
     },
     async end(ending: Ending, why: { cause?: EndingCause; reason?: string } = {}): Promise<void> {
       await write({ type: 'ended', ending, ...why });
-      dispatch(done(t('theDriveHasEnded')));
+      dispatch(done(t('theMockTestHasEnded')));
     },
   };
 }

@@ -52,7 +52,7 @@ describe('marking by keyboard', () => {
   it('says what a key does not lead to, and marks nothing', () => {
     const first = desk();
     first.press(['1']);
-    expect(first.said()).toBe('Choose category and item first.');
+    expect(first.said()).toBe('Choose an area and a fault first.');
     first.press(['j', '#', 'q']);
     expect(first.said()).toBe('No Q in Junctions.');
     first.press(['o', '9']);

@@ -106,7 +106,7 @@ export function deskKeys(
     const category = standard.categories.find((candidate) => candidate.code === code);
     const item = category?.items.find((candidate) => candidate.code === itemCode);
     const grade = standard.grades[digit - 1];
-    if (!item) dispatch(said(t('chooseCategoryAndItemFirst')));
+    if (!item) dispatch(said(t('chooseAnAreaAndAFault')));
     else if (!grade || !gradesOf(standard, item).includes(grade))
       dispatch(said(t('itemHasNoGradeDigit', { item: item.name, digit })));
     else actions.mark(item.code, grade.code);

@@ -59,7 +59,7 @@ describe('an exercise on the desk', () => {
     nowMs = 120_000;
     actions.startExercise('bay', 'Bay park', false);
     expect(exerciseRuns(driveNow(), nowMs).map(({ failedAtMs }) => failedAtMs)).toEqual([90_000, undefined]);
-    expect(told).toContain('Bay park: attempt failed, 1:30.');
+    expect(told).toContain('Bay park: attempt failed at 1:30');
   });
 
   it('begins, counts what belongs to it, and leads back to the section it came from', () => {
@@ -72,7 +72,7 @@ describe('an exercise on the desk', () => {
     actions.finishExercise('Bay park');
     expect(driveNow().spans.map(({ section, exercise }) => exercise ?? section)).toEqual(['guided', 'bay', 'guided']);
     expect(driveNow().steps.map(({ step }) => step)).toEqual(['shunt']);
-    expect(told).toEqual(['Bay park has begun, 1:00.', 'One shunt, 1:30.', 'Bay park is finished, 2:00.']);
+    expect(told).toEqual(['Bay park started at 1:00', 'Shunt at 1:30', 'Bay park ended at 2:00']);
   });
 
   it('goes back to independent driving where it came from there', async () => {
@@ -118,7 +118,7 @@ describe('a question on the desk', () => {
     expect(written().map(({ type }) => type)).toEqual([...Array.from({ length: tries.value }, () => 'answer'), 'mark']);
     expect(written().at(-1)).toMatchObject({ item, grade: 'driving' });
     expect(told.at(-1)).toMatch(/: wrong, driving fault\.$/);
-    if (tries.value > 1) expect(told[0]).toMatch(/one more try\.$/);
+    if (tries.value > 1) expect(told[0]).toMatch(/1 more try\.$/);
   });
 
   it('answered right brings no mark', async () => {
@@ -151,7 +151,7 @@ describe('a pause', () => {
     expect(driveNow().phase).toBe('running');
     expect(driveNow().pauses).toEqual([{ fromMs: 60_000, toMs: 120_000 }]);
     expect(panel()).toBeUndefined();
-    expect(told).toEqual(['Paused: the clock stands still.', 'Going on.']);
+    expect(told).toEqual(['Paused. The timer has stopped.', 'Resumed']);
   });
 
   it('does not take away what was begun while it was being written', async () => {
@@ -205,7 +205,7 @@ describe('words', () => {
       ['Rain', undefined, 61_000],
       ['It was the sun', 'e1', 61_000],
     ]);
-    expect(store.getState().desk.receipt).toBe('Noted at 1:01.');
+    expect(store.getState().desk.receipt).toBe('Note saved at 1:01');
   });
 
   it('about the roads hold the last that was said', () => {

@@ -28,10 +28,10 @@ const counterNames: Readonly<Record<CounterKind, string>> = {
 };
 
 const stepWords: Readonly<Record<StepKind, string>> = {
-  movement: t('oneMovement'),
-  shunt: t('oneShunt'),
-  correction: t('oneCorrection'),
-  look: t('oneLookFromOutside'),
+  movement: t('movement'),
+  shunt: t('shunt'),
+  correction: t('correction'),
+  look: t('lookFromOutside'),
   'pull-up': t('pulledUp'),
   'move-off': t('movedOff'),
 };
@@ -43,7 +43,7 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
   function count(step: StepKind): void {
     if (!running) return;
     void write({ type: 'step', step });
-    tell(`${stepWords[step]}, ${at()}.`);
+    tell(t('stepAt', { step: stepWords[step], at: at() }));
   }
 
   return {
@@ -60,7 +60,7 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
     },
     note(text: string, target?: string): void {
       void write({ type: 'note', text, ...(target && { target }) });
-      dispatch(done(t('notedAtAt', { at: at() })));
+      dispatch(done(t('noteSavedAtAt', { at: at() })));
     },
     sayRoads(familiarity: Familiarity): void {
       void write({ type: 'roads', familiarity });
@@ -73,7 +73,7 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       await write({ type: 'answer', item, right, ...(question && { question }) });
       if (!right && last && grade) await write({ type: 'mark', item, grade: grade.code });
       tell(
-        `${name}: ${right ? 'right' : last ? t('wrongGrade', { grade: grade?.name ?? t('notMarked') }) : t('wrongOneMoreTry')}.`,
+        `${name}: ${right ? 'right' : last ? t('wrongGrade', { grade: grade?.name ?? t('noFault') }) : t('wrong1MoreTry')}.`,
       );
     },
     /** Counts a step where an exercise is under way, and says whether one is. */
@@ -107,20 +107,20 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       if (!running) return;
       void write({ type: 'section', section: 'exercise', exercise, ...(retest && { retest }) });
       dispatch(stepBack());
-      tell(t('nameHasBegunAt', { name, at: at() }));
+      tell(t('nameStartedAtAt', { name, at: at() }));
     },
     /** Says that the attempt under way failed; what follows from that, the standard says. */
     failAttempt(name: string): void {
       if (!running) return;
       void write({ type: 'attempt', result: 'failed' });
-      tell(t('nameAttemptFailedAt', { name, at: at() }));
+      tell(t('nameAttemptFailedAtAt', { name, at: at() }));
     },
     finishExercise(name: string): void {
       if (!running) return;
       const before = driveNow().spans.findLast(({ exercise }) => exercise === undefined)?.section ?? 'guided';
       void write({ type: 'section', section: before });
       dispatch(stepBack());
-      tell(t('nameIsFinishedAt', { name, at: at() }));
+      tell(t('nameEndedAtAt', { name, at: at() }));
     },
     /** Stops the clock at once and asks why afterwards, or lets it go on. */
     async switchPause(): Promise<void> {
@@ -129,10 +129,10 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
         const { panel } = store.getState().desk;
         if (panel?.kind === 'pause') dispatch(stepBack());
         void write({ type: 'pause', state: 'resumed' });
-        tell(t('goingOn'));
+        tell(t('resumed'));
         return;
       }
-      tell(t('pausedTheClockStandsStill'));
+      tell(t('pausedTheTimerHasStopped'));
       const before = store.getState().desk;
       const sameAs = ({ panel, category, settling }: typeof before) =>
         panel === before.panel && category === before.category && settling === before.settling;

@@ -1,4 +1,5 @@
-import { compareEvents, type DriveEvent } from '@jasperwren/core/drive/event';
+import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { compareEvents } from '@jasperwren/core/drive/event-order';
 
 /** A drive's own clock: it runs on the page's monotonic clock, so a changed wall clock does not touch durations. */
 interface DriveClock {

@@ -31,7 +31,10 @@ const server = pretendServer(({ path }) => {
   if (path.startsWith('/api/drives/d/news'))
     return { body: path.endsWith(`=${known.length}`) ? null : { events: known } };
   if (path === '/api/learners/l/drives') return { body: earlier };
-  return { status: 404, body: { error: { code: 'no-drive', message: 'Your school has no such drive.' } } };
+  return {
+    status: 404,
+    body: { error: { code: 'no-drive', message: 'Mock test not found. It may have been removed.' } },
+  };
 });
 afterAll(() => {
   store.dispatch(api.util.resetApiState());

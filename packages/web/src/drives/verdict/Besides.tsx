@@ -1,10 +1,11 @@
+import { durationWords, stepsWords } from '@jasperwren/words/marking/names';
 import { t } from '@jasperwren/words/result';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { exerciseRuns } from '@jasperwren/core/drive/clock';
 import { exerciseStepKinds } from '@jasperwren/core/drive/event-kinds';
 import { askedOn } from '@jasperwren/core/marking/asked';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { clockTime, counted } from '../../ui/format';
+import { clockTime, wholeMinutes } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';
 import styles from './verdict.module.css';
 
@@ -18,15 +19,15 @@ export function Besides({ standard, drive }: { readonly standard: EffectiveStand
     ...exerciseRuns(drive, drive.lastMs).map(({ exercise, timeMs, steps, failedAtMs }) => {
       const name = standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
       const counts = exerciseStepKinds.flatMap((kind) =>
-        steps[kind].length > 0 ? [counted(steps[kind].length, kind, `${kind}s`)] : [],
+        steps[kind].length > 0 ? [stepsWords(kind, steps[kind].length)] : [],
       );
-      return `${[t('nameTimeMin', { name, time: clockTime(timeMs) }), ...counts, ...(failedAtMs === undefined ? [] : [t('attemptFailed')])].join(', ')}.`;
+      return `${[t('nameTime', { name, time: durationWords(timeMs) }), ...counts, ...(failedAtMs === undefined ? [] : [t('attemptFailed')])].join(', ')}.`;
     }),
     ...roadLines(drive),
     ...drive.pauses.map(({ fromMs, toMs, reason }) =>
       t('pausedAtTimePartPart2', {
-        time: clockTime(fromMs),
-        part: toMs === undefined ? '' : ` ${t('forTimeMin', { time: clockTime(toMs - fromMs) })}`,
+        time: wholeMinutes(fromMs),
+        part: toMs === undefined ? '' : ` ${t('forTime', { time: durationWords(toMs - fromMs) })}`,
         part2: reason ? `: ${reason.toLowerCase()}` : '',
       }),
     ),
@@ -36,7 +37,7 @@ export function Besides({ standard, drive }: { readonly standard: EffectiveStand
   ];
   if (lines.length === 0) return null;
   return (
-    <Section title={t('besidesTheMarks')}>
+    <Section title={t('alsoRecorded')}>
       <Rows>
         {lines.map((line, i) => (
           <li key={i} className={styles.line}>
@@ -52,10 +53,10 @@ function briefingLines({ briefing = [] }: EffectiveStandard, { checks }: Drive):
   const nameOf = (code: string) => briefing.find((step) => step.code === code)?.name ?? code;
   const done = checks.filter(({ result }) => result === 'done').length;
   return [
-    ...(done > 0 ? [t('doneOfCountStepsOfThe', { done, count: briefing.length })] : []),
+    ...(done > 0 ? [t('briefingDoneOfCountStepsDone', { done, count: briefing.length })] : []),
     ...checks.flatMap(({ check, result, reason, detail }) => {
       if (result === 'skipped')
-        return [t('nameOfLeftOutReason', { nameOf: nameOf(check), reason: reason ?? t('noReasonGiven') })];
+        return [t('nameOfSkippedReason', { nameOf: nameOf(check), reason: reason ?? t('noReasonGiven') })];
       if (result === 'failed') return [t('nameOfNotPassed', { nameOf: nameOf(check) })];
       return detail ? [`${nameOf(check)}: ${detail}.`] : [];
     }),

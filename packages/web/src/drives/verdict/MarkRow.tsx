@@ -1,3 +1,4 @@
+import { proposalSentence } from '@jasperwren/words/marking/proposal';
 import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
@@ -7,7 +8,7 @@ import type { Mark } from '@jasperwren/core/drive/drive';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/core/marking/wording';
+import { itemName } from '@jasperwren/words/marking/names';
 import { useState } from 'react';
 import { useSignedIn } from '../../base/signed-in';
 import { clockTime } from '../../ui/format';
@@ -50,9 +51,9 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
       <div>
         <b className={mark.struck ? styles.struck! : ''}>{name}</b>
         <div className="muted">
-          {mark.struck ? t('struckReason', { reason: mark.struck.reason }) : grade?.name}
-          {first && !mark.struck && t('firstMarkedAsFirst', { first })}
-          {capped && t('overTheCapAndNotCounted')}
+          {mark.struck ? t('removedReason', { reason: mark.struck.reason }) : grade?.name}
+          {first && !mark.struck && t('firstRecordedAsFirst', { first })}
+          {capped && t('overTheCapNotCounted')}
           {mark.by !== account.id && t('byNameOf', { nameOf: nameOf(mark.by) })}
         </div>
         {!mark.struck && (
@@ -67,7 +68,7 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
         {mark.note && <div>{mark.note}</div>}
         {mark.advice && !weighing && (
           <div className="muted">
-            {t('adviceSentence', { sentence: propose(standard, mark.item, mark.advice.answers).sentence })}
+            {t('suggestedSentence', { sentence: proposalSentence(propose(standard, mark.item, mark.advice.answers)) })}
           </div>
         )}
         {striking && (
@@ -81,10 +82,10 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
       {mark.struck ? (
         <Button
           variant="text"
-          aria-label={t('putBackNameAtTime', { name, time: clockTime(mark.atMs) })}
-          onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, reason: t('putBack') })}
+          aria-label={t('restoreNameAtTime', { name, time: clockTime(mark.atMs) })}
+          onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, reason: t('restored') })}
         >
-          {t('putBack')}
+          {t('restored')}
         </Button>
       ) : (
         !striking && (
@@ -109,18 +110,18 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
               <Button
                 variant="text"
                 aria-expanded={weighing}
-                aria-label={t('howBadWasNameAtTime', { name, time: clockTime(mark.atMs) })}
+                aria-label={t('suggestGradeForNameAtTime', { name, time: clockTime(mark.atMs) })}
                 onClick={() => setWeighing(!weighing)}
               >
-                {weighing ? t('close') : t('howBad')}
+                {weighing ? t('close') : t('suggestGrade')}
               </Button>
             )}
             <Button
               variant="text"
-              aria-label={t('strikeNameAtTime', { name, time: clockTime(mark.atMs) })}
+              aria-label={t('removeNameAtTime', { name, time: clockTime(mark.atMs) })}
               onClick={() => setStriking(true)}
             >
-              {t('strike')}
+              {t('remove')}
             </Button>
           </div>
         )
@@ -153,7 +154,7 @@ function StrikeForm({
   return (
     <form
       className={styles.strike}
-      aria-label={t('strikeName', { name })}
+      aria-label={t('removeName', { name })}
       onSubmit={(event) => {
         event.preventDefault();
         if (reason.trim()) onStrike(reason.trim());
@@ -169,10 +170,10 @@ function StrikeForm({
         slotProps={{ htmlInput: { maxLength: 2000 } }}
       />
       <Button type="submit" variant="contained" disabled={!reason.trim()}>
-        {t('strikeIt')}
+        {t('removeFault')}
       </Button>
       <Button variant="text" onClick={onCancel}>
-        {t('keepIt')}
+        {t('save')}
       </Button>
     </form>
   );

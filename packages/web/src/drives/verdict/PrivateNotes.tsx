@@ -29,10 +29,10 @@ export function PrivateNotes({ notes, write }: Props) {
               </span>
               <Button
                 variant="text"
-                aria-label={t('takeBackNote', { note: note.text })}
-                onClick={() => void write({ type: 'strike', target: note.id, reason: t('takenBack') })}
+                aria-label={t('removeNoteNote', { note: note.text })}
+                onClick={() => void write({ type: 'strike', target: note.id, reason: t('removed') })}
               >
-                {t('takeBack')}
+                {t('remove')}
               </Button>
             </li>
           ))}
@@ -47,7 +47,7 @@ export function PrivateNotes({ notes, write }: Props) {
         }}
       >
         <TextField
-          label={t('forInstructorsOnly')}
+          label={t('privateNoteInstructorsOnly')}
           size="small"
           value={text}
           onChange={(event) => setText(event.target.value)}
@@ -56,7 +56,7 @@ export function PrivateNotes({ notes, write }: Props) {
           fullWidth
         />
         <Button type="submit" variant="outlined" disabled={!text.trim()}>
-          {t('keep')}
+          {t('saveNote')}
         </Button>
       </form>
     </Section>

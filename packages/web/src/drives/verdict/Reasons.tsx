@@ -3,17 +3,11 @@ import Button from '@mui/material/Button';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { nearLimits, type Verdict } from '@jasperwren/core/marking/verdict';
-import {
-  capital,
-  conflictSentence,
-  crossingWords,
-  describeMissing,
-  describeStop,
-  limitName,
-  reasonSentence,
-  scopeName,
-} from '@jasperwren/core/marking/wording';
-import { clockTime } from '../../ui/format';
+import { capital } from '@jasperwren/words/lists';
+import { conflictSentence, crossingWords, reasonSentence } from '@jasperwren/words/marking/verdict';
+import { describeMissing, describeStop } from '@jasperwren/words/marking/missing';
+import { limitName, scopeName } from '@jasperwren/words/marking/names';
+import { wholeMinutes } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';
 import styles from './verdict.module.css';
 
@@ -29,7 +23,7 @@ export function Reasons({ standard, verdict, write }: Props) {
   return (
     <>
       {verdict.reasons.length + verdict.stops.length > 0 && (
-        <Section title={t('whyItIsAFail')}>
+        <Section title={t('whyItFailed')}>
           <Rows>
             {verdict.stops.map((stop) => (
               <li key={stop.kind} className={styles.line}>
@@ -40,8 +34,8 @@ export function Reasons({ standard, verdict, write }: Props) {
               <li key={`${reason.limit.code} ${reason.scope}`} className={styles.line}>
                 <span>{reasonSentence(standard, reason)}</span>
                 <span className="muted">
-                  {t('decidedAtTimeByCrossingWords', {
-                    time: clockTime(reason.crossedAtMs),
+                  {t('atTimeCrossingWords', {
+                    time: wholeMinutes(reason.crossedAtMs),
                     crossingWords: crossingWords(standard, reason),
                   })}
                 </span>
@@ -51,7 +45,7 @@ export function Reasons({ standard, verdict, write }: Props) {
         </Section>
       )}
       {verdict.missing.length > 0 && (
-        <Section title={verdict.outcome === 'incomplete' ? t('whatAVerdictStillNeeds') : t('missingBesides')}>
+        <Section title={verdict.outcome === 'incomplete' ? t('stillNeededForAResult') : t('alsoMissing')}>
           <Rows>
             {verdict.missing.map((missing) => (
               <li key={describeMissing(missing)} className={styles.line}>
@@ -72,7 +66,7 @@ export function Reasons({ standard, verdict, write }: Props) {
               return (
                 <li key={question.scope} className={styles.question}>
                   <span>
-                    {t('scopeNameUsedTimesOnOneDrive', {
+                    {t('scopeNameUsedTimesInOneTest', {
                       scopeName: scopeName(standard, question),
                       used: question.used,
                     })}
@@ -89,7 +83,7 @@ export function Reasons({ standard, verdict, write }: Props) {
                         })
                       }
                     >
-                      {t('makeTheLastOneAGrade', { grade: grade.name })}
+                      {t('changeLastOneToGrade', { grade: grade.name })}
                     </Button>
                   )}
                 </li>
@@ -117,7 +111,7 @@ export function Reasons({ standard, verdict, write }: Props) {
                 <span>
                   {scopeName(standard, reason)}: {reasonSentence(standard, reason)}
                 </span>
-                <span className="muted">{t('atTime', { time: clockTime(reason.crossedAtMs) })}</span>
+                <span className="muted">{t('atTime', { time: wholeMinutes(reason.crossedAtMs) })}</span>
               </li>
             ))}
           </Rows>
@@ -135,11 +129,11 @@ export function Reasons({ standard, verdict, write }: Props) {
         </Section>
       )}
       {near.length > 0 && (
-        <Section title={t('closeToALimit')}>
+        <Section title={t('nearALimit')}>
           <Rows>
             {near.map((room) => (
               <li key={`${room.limit.code} ${room.scope}`} className={styles.line}>
-                {t('limitNameUsedOfAllowedUsed', {
+                {t('limitNameUsedOfAllowed', {
                   limitName: limitName(standard, room),
                   used: room.used,
                   allowed: room.allowed,

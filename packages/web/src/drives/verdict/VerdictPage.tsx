@@ -7,11 +7,11 @@ import { mythsFor } from '@jasperwren/core/adviser/myths';
 import { marksByArea } from '@jasperwren/core/marking/areas';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import { verdictSentence } from '@jasperwren/core/marking/wording';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { addressFor } from '../../base/api';
-import { counted, firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
+import { firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Ribbon } from '../../ui/Ribbon';
 import { Empty, Failed, Loading } from '../../ui/states';
@@ -29,7 +29,7 @@ import styles from './verdict.module.css';
 export default function VerdictPage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
-  if (opening.state === 'loading') return <Loading what={t('theDrive')} />;
+  if (opening.state === 'loading') return <Loading what={t('mockTest')} />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   return <VerdictView log={opening.log} />;
 }
@@ -61,42 +61,40 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       }
       sub={
         <>
-          {t('timeDrivenTime2OfThemIndependent', {
+          {t('timeDrivenTime2IndependentHelpGiven', {
             time: wholeMinutes(drivenMs(drive, drive.lastMs)),
             time2: wholeMinutes(sectionMs(drive, 'independent', drive.lastMs)),
             helpGiven: helpGiven({ prompts: drive.prompts.length, interventions: drive.interventions.length }),
           })}{' '}
-          {drive.ended.reason && `${t('brokenOffReason', { reason: drive.ended.reason })} `}
+          {drive.ended.reason && `${t('stoppedEarlyReason', { reason: drive.ended.reason })} `}
           {log.unsent.length > 0 && (
-            <span role="status">
-              {t('countedToBeSent', { counted: t('entriesWait', { count: log.unsent.length }) })}
-            </span>
+            <span role="status">{t('countedNotSentYet', { counted: t('changes', { count: log.unsent.length }) })}</span>
           )}
         </>
       }
       actions={
         <>
           <Button variant="text" component={Link} to={`/drive/${meta.id}/compare`}>
-            {t('underAnotherStandard')}
+            {t('compareStandards')}
           </Button>
           {log.unsent.length === 0 && (
             <>
               <Button variant="text" component="a" href={addressFor('driveTable', { driveId: meta.id })} download>
-                {t('saveAsCSV')}
+                {t('downloadCSV')}
               </Button>
               <Button variant="text" component="a" href={addressFor('driveRecord', { driveId: meta.id })} download>
-                {t('saveTheRecord')}
+                {t('downloadRecord')}
               </Button>
             </>
           )}
           {isFinal(drive) && (
             <Button variant="contained" component={Link} to={`/drive/${meta.id}/debrief`}>
-              {t('talkItThrough')}
+              {t('debrief')}
             </Button>
           )}
           {pins > 0 && (
             <Button variant="contained" component={Link} to={`/drive/${meta.id}/desk`}>
-              {pins === 1 ? t('settleThePin') : t('settlePinsPins', { pins })}
+              {pins === 1 ? t('namePin') : t('namePinsPins', { pins })}
             </Button>
           )}
         </>
@@ -110,14 +108,14 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
         <div>
           <Reasons standard={standard} verdict={verdict} write={write} />
           {drive.doubles.length > 0 && (
-            <Section title={t('markedTwice')}>
+            <Section title={t('possibleDuplicates')}>
               <Rows>
                 {drive.doubles.map((double) => (
                   <DoubleRow
                     key={double.first.id}
                     double={double}
                     standard={standard}
-                    onStrike={(id) => void write({ type: 'strike', target: id, reason: t('oneFaultMarkedTwice') })}
+                    onStrike={(id) => void write({ type: 'strike', target: id, reason: t('sameFaultTwice') })}
                     onKeepBoth={() =>
                       void write({ type: 'distinct', target: double.first.id, other: double.second.id })
                     }
@@ -126,9 +124,9 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
               </Rows>
             </Section>
           )}
-          <Section title={t('marksInOrder')}>
+          <Section title={t('faultsInOrder')}>
             {drive.marks.length === 0 ? (
-              <Empty>{t('nothingWasMarkedOnThisDrive')}</Empty>
+              <Empty>{t('noFaultsRecorded')}</Empty>
             ) : (
               <Rows>
                 {drive.marks
@@ -149,17 +147,17 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           </Section>
         </div>
         <div>
-          <Section title={t('marksByArea')}>
+          <Section title={t('faultsByArea')}>
             {standingMarks(drive).length === 0 ? (
-              <p className="muted">{t('noneNameDroveWithoutAMark', { name })}</p>
+              <p className="muted">{t('noFaults')}</p>
             ) : (
               <AreaTable areas={marksByArea(standard, drive)} grades={[...rulesOf(standard).grades.values()]} />
             )}
-            <p className={styles.caution}>{t('oneDriveSaysLittleAboutThe')}</p>
+            <p className={styles.caution}>{t('oneMockTestIsNotA')}</p>
           </Section>
           <Besides standard={standard} drive={drive} />
           <Section title={t('roads')}>
-            <p className="muted">{t('howWellDidNameKnowThem', { name })}</p>
+            <p className="muted">{t('didNameKnowTheseRoadsFamiliar', { name })}</p>
             <RoadsChoice
               familiarity={drive.familiarity}
               onChoose={(familiarity) => void write({ type: 'roads', familiarity })}
@@ -167,7 +165,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           </Section>
           <PrivateNotes notes={drive.notes} write={write} />
           {myths.length > 0 && (
-            <Section title={t('worthPuttingRight')}>
+            <Section title={t('commonMisunderstandings')}>
               <Rows>
                 {myths.map(({ code, belief, instead }) => (
                   <li key={code} className={styles.line}>

@@ -23,7 +23,7 @@ describe('the reasons of a result', () => {
     const shown = words(timedYard, [rolled]);
     expect(shown).toContain('Measurement and grade differ');
     expect(shown).toContain(
-      '40 cm is a failing error by this standard, but it was graded demerit. The measurement counts.',
+      '40 cm means failing error in this standard, but you gave demerit. The measurement counts.',
     );
     expect(words(timedYard, [{ ...rolled, measured: 20 }])).not.toContain('Measurement and grade differ');
   });
@@ -39,7 +39,7 @@ describe('the reasons of a result', () => {
 
   it('say of a drive that is not judged what was not found, and nothing else', () => {
     const shown = words(timedYard, [{ type: 'mark', item: 'moon', grade: 'fail' }]);
-    expect(shown).toContain('Not judged: this standard has no item');
+    expect(shown).toContain('Not judged: this standard has no fault type');
     expect(shown).not.toMatch(/Why it is a fail|Exercises failed|Close to a limit/);
   });
 });

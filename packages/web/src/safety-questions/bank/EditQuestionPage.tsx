@@ -38,13 +38,13 @@ export default function EditQuestionPage() {
   const { questionId } = useParams();
   const { data, error, refetch } = api.useChecksQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!data) return <Loading what={t('theQuestion')} />;
+  if (!data) return <Loading what={t('question2')} />;
   const own = data.questions.find((one) => one.question.id === questionId)?.question;
   const question = questionId === undefined ? blank : (own ?? bankOf([]).find(({ id }) => id === questionId));
   return question ? (
     <Editor question={question} isNew={questionId === undefined} />
   ) : (
-    <p>{t('thereIsNoSuchQuestion')}</p>
+    <p>{t('questionNotFoundItMayHave')}</p>
   );
 }
 
@@ -82,9 +82,9 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
   };
   return (
     <Page
-      title={isNew ? t('aNewQuestion') : t('editTheQuestion')}
+      title={isNew ? t('newQuestion') : t('editQuestion')}
       over={<Link to="/checks/questions">{t('questions')}</Link>}
-      sub={t('theQuestionIsReadOutAs')}
+      sub={t('youReadTheQuestionOutAs')}
     >
       <Unsaved blocker={blocker} what={t('wrote')} />
       <div className={styles.form}>
@@ -129,8 +129,8 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
                 />
                 <TextField
                   size="small"
-                  label={t('waysOfSayingItOneA')}
-                  helperText={t('allWordsOfALineMust')}
+                  label={t('acceptedWordingsOnePerLine')}
+                  helperText={t('everyWordOfALineIs')}
                   value={point.says.join('\n')}
                   onChange={(event) => setPoint(i, { says: event.target.value.split('\n') })}
                   multiline
@@ -138,7 +138,7 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
               </div>
               <FormControlLabel
                 control={<Checkbox checked={point.critical} onChange={(_, critical) => setPoint(i, { critical })} />}
-                label={t('mustBeThere2')}
+                label={t('required2')}
               />
               <Button
                 variant="text"
@@ -160,14 +160,14 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
             })
           }
         >
-          {t('addAKeyPoint')}
+          {t('addKeyPoint')}
         </Button>
       </Section>
       <SaveBar
         problems={tried ? problems : []}
         error={error}
         busy={isLoading}
-        action={isNew ? t('addTheQuestion') : t('saveAsANewVersion')}
+        action={isNew ? t('addQuestion') : t('saveAsNewVersion')}
         onSave={() => void save()}
       />
     </Page>

@@ -1,12 +1,12 @@
+import { dayAndTime } from '../../ui/format';
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { bankOf, shippedQuestions } from '@jasperwren/core/safety-questions/bank/bank';
 import { signs } from '@jasperwren/core/safety-questions/bank/signs';
 import { standardsAsking } from '@jasperwren/core/safety-questions/question';
 import { inCar } from '@jasperwren/core/safety-questions/vehicle';
-import dayjs from 'dayjs';
 import { Link, useParams } from 'react-router';
-import { joinWords } from '@jasperwren/core/marking/wording';
+import { joinWords } from '@jasperwren/words/lists';
 import { api } from '../../base/api';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
@@ -25,11 +25,13 @@ export default function QuestionPage() {
   const [retire] = api.useRetireQuestionMutation();
   const [takeBack] = api.useUnretireQuestionMutation();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!data) return <Loading what={t('theQuestion')} />;
+  if (!data) return <Loading what={t('question2')} />;
   const own = data.questions.find((one) => one.question.id === questionId);
   const question = own?.question ?? bankOf([]).find(({ id }) => id === questionId);
   if (!question)
-    return <Empty action={<Link to="/checks/questions">{t('allQuestions')}</Link>}>{t('thereIsNoSuchQuestion')}</Empty>;
+    return (
+      <Empty action={<Link to="/checks/questions">{t('allQuestions')}</Link>}>{t('questionNotFoundItMayHave')}</Empty>
+    );
   const retired = own?.retired ?? false;
   const sign = signs.find(({ code }) => code === question.sign);
   const asking = standardsAsking(question.kind, standards ?? []);
@@ -44,15 +46,15 @@ export default function QuestionPage() {
       }
       sub={
         retired
-          ? t('outOfUseNobodyIsAsked')
+          ? t('retiredNotAskedAnyMore')
           : asking.length > 0
             ? t('askedByJoinWords', { joinWords: joinWords(asking) })
-            : t('noStandardOfYoursAsksThis')
+            : t('noneOfYourStandardsAsksThis')
       }
       actions={
         <>
           <Button variant="text" onClick={() => void (retired ? takeBack : retire)({ questionId })}>
-            {retired ? t('putItBack') : t('takeItOutOfUse')}
+            {retired ? t('restore') : t('retire')}
           </Button>
           <Button variant="contained" component={Link} to={`/checks/questions/${questionId}/edit`}>
             {t('edit')}
@@ -67,7 +69,7 @@ export default function QuestionPage() {
           {question.points.map(({ code, text, critical }) => (
             <li key={code} className={styles.point}>
               <span>{inCar(text, undefined)}</span>
-              <span className="muted">{critical ? t('mustBeThere') : ''}</span>
+              <span className="muted">{critical ? t('required') : ''}</span>
             </li>
           ))}
         </Rows>
@@ -96,9 +98,9 @@ export default function QuestionPage() {
             <li key={value.version} className={styles.question}>
               <span>{t('versionVersion', { version: value.version })}</span>
               <span>
-                {out ? t('takenOutOfUse') : value.ask} <small>{t('byBy', { by })}</small>
+                {out ? t('retired2') : value.ask} <small>{t('byBy', { by })}</small>
               </span>
-              <small>{dayjs(at).format('D MMMM YYYY, HH:mm')}</small>
+              <small>{dayAndTime(at)}</small>
             </li>
           ))}
           {shipped && (

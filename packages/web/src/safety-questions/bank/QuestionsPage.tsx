@@ -14,8 +14,8 @@ import styles from '../safety-questions.module.css';
 import { SignPicture } from '../drawings/SignPicture';
 
 export const kindNames: Readonly<Record<QuestionKind, string>> = {
-  tell: t('toTellAtRest'),
-  show: t('toShowOnTheMove'),
+  tell: t('tellQuestions'),
+  show: t('showQuestions'),
   bonnet: t('bonnet'),
   'hand-signal': t('handSignals'),
   rules: t('rulesAndSigns'),
@@ -36,11 +36,11 @@ export default function QuestionsPage() {
   return (
     <Page
       title={t('questions')}
-      over={<Link to="/checks">{t('checks')}</Link>}
-      sub={bank && t('countQuestionsTheAnswersAreJudged', { count: bank.length })}
+      over={<Link to="/checks">{t('questions')}</Link>}
+      sub={bank && t('countQuestionsAnswersAreJudgedOn', { count: bank.length })}
       actions={
         <Button variant="contained" component={Link} to="/checks/questions/new">
-          {t('writeAQuestion')}
+          {t('addQuestion')}
         </Button>
       }
     >
@@ -69,7 +69,7 @@ export default function QuestionsPage() {
       </div>
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !shown && <Loading what={t('theQuestions')} />}
-      {shown?.length === 0 && <Empty>{t('noQuestionHoldsSearch', { search })}</Empty>}
+      {shown?.length === 0 && <Empty>{t('noQuestionContainsSearch', { search })}</Empty>}
       {shown && shown.length > 0 && (
         <Rows>
           {shown.map((question) => (
@@ -79,7 +79,7 @@ export default function QuestionsPage() {
       )}
       {retired.length > 0 && (
         <p className={styles.tools}>
-          <span className="muted">{t('outOfUse')}</span>
+          <span className="muted">{t('retired')}</span>
           {retired.map(({ question }) => (
             <Link key={question.id} to={`/checks/questions/${question.id}`}>
               {question.topic}

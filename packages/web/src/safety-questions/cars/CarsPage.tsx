@@ -22,16 +22,16 @@ export default function CarsPage() {
   return (
     <Page
       title={t('cars')}
-      over={<Link to="/checks">{t('checks')}</Link>}
+      over={<Link to="/checks">{t('questions')}</Link>}
       sub={t('whereEachControlIsAndHow')}
       actions={
         <Button variant="contained" component={Link} to="/checks/cars/new">
-          {t('addACar')}
+          {t('addCar')}
         </Button>
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('theCars')} />}
+      {!error && !data && <Loading what={t('cars2')} />}
       {data && (
         <div className={styles.cars}>
           {vehiclesOf(data).map((vehicle) => (

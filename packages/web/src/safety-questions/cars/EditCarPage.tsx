@@ -31,12 +31,12 @@ export default function EditCarPage() {
   const { vehicleId } = useParams();
   const { data, error, refetch } = api.useChecksQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!data) return <Loading what={t('theCar')} />;
+  if (!data) return <Loading what={t('car2')} />;
   const vehicle =
     vehicleId === undefined
       ? { ...shippedVehicles[0]!, id: '', name: '' }
       : vehiclesOf(data).find(({ id }) => id === vehicleId);
-  return vehicle ? <Editor vehicle={vehicle} isNew={vehicleId === undefined} /> : <p>{t('thereIsNoSuchCar')}</p>;
+  return vehicle ? <Editor vehicle={vehicle} isNew={vehicleId === undefined} /> : <p>{t('carNotFoundItMayHave')}</p>;
 }
 
 /** A car, control by control; the picture shows where the one being edited is. */
@@ -70,9 +70,9 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
   };
   return (
     <Page
-      title={isNew ? t('aNewCar') : t('editInitial', { initial: initial.name })}
+      title={isNew ? t('newCar') : t('editInitial', { initial: initial.name })}
       over={<Link to="/checks/cars">{t('cars')}</Link>}
-      sub={t('sitInItAndGoThrough')}
+      sub={t('sitInTheCarAndGo')}
     >
       <Unsaved blocker={blocker} what={t('wrote')} />
       <div className={styles.two}>
@@ -105,7 +105,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
           </div>
         </div>
         <div>
-          <p className="muted">{t('touchThePlaceOfTheControlNames', { controlNames: controlNames[at] })}</p>
+          <p className="muted">{t('tapWhereTheControlNamesIs', { controlNames: controlNames[at] })}</p>
           <Schematic
             wheelSide={vehicle.wheelSide}
             shown={[vehicle.controls[at].place]}
@@ -153,7 +153,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
               />
               <TextField
                 size="small"
-                label={t('offAgain')}
+                label={t('howToSwitchOff')}
                 value={vehicle.controls[code].back ?? ''}
                 onChange={(event) => setControl(code, { back: event.target.value })}
                 slotProps={{ htmlInput: { maxLength: 160 } }}
@@ -166,7 +166,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
         problems={tried ? problems : []}
         error={error}
         busy={isLoading}
-        action={isNew ? t('addTheCar') : t('saveAsANewVersion')}
+        action={isNew ? t('addCar') : t('saveAsNewVersion')}
         onSave={() => void save()}
       />
     </Page>

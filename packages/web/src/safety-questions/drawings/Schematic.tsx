@@ -41,7 +41,7 @@ export function Schematic({ wheelSide, shown = [], wrong, onPlace }: Props) {
       {controlPlaces.map((place) => {
         const { x, y } = schematicPoint(place, wheelSide);
         const at = { left: `${x / 10}%`, top: `${y / 5.2}%` };
-        const state = place === wrong ? 'wrong' : shown.includes(place) ? 'shown' : 'plain';
+        const state = stateOf(place, wrong, shown);
         if (!onPlace)
           return state === 'plain' ? null : (
             <span
@@ -68,4 +68,9 @@ export function Schematic({ wheelSide, shown = [], wrong, onPlace }: Props) {
       })}
     </div>
   );
+}
+
+function stateOf(place: ControlPlace, wrong: ControlPlace | undefined, shown: readonly ControlPlace[]) {
+  if (place === wrong) return 'wrong';
+  return shown.includes(place) ? 'shown' : 'plain';
 }

@@ -1,3 +1,4 @@
+import { choiceState } from './choice-state';
 import { t } from '@jasperwren/words/questions';
 import styles from './drill.module.css';
 
@@ -13,7 +14,7 @@ export function ChoiceList({ options, right, chosen, onChoose }: Props) {
   return (
     <ul className={styles.choices}>
       {options.map((option) => {
-        const state = chosen === undefined ? 'open' : option === right ? 'right' : option === chosen ? 'wrong' : 'open';
+        const state = choiceState(option, right, chosen);
         return (
           <li key={option}>
             <button type="button" disabled={chosen !== undefined} data-state={state} onClick={() => onChoose(option)}>

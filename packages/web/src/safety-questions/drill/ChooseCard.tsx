@@ -1,3 +1,4 @@
+import { choiceState } from './choice-state';
 import { t } from '@jasperwren/words/questions';
 import { signs } from '@jasperwren/core/safety-questions/bank/signs';
 import { choices } from '@jasperwren/core/safety-questions/drill';
@@ -39,8 +40,7 @@ export function ChooseHand({ card, seed, onDone }: CardProps) {
     <>
       <ul className={styles.pictures}>
         {mixed.map((signal) => {
-          const state =
-            chosen === undefined ? 'open' : signal === right ? 'right' : signal === chosen ? 'wrong' : 'open';
+          const state = choiceState(signal, right, chosen);
           return (
             <li key={signal}>
               <button

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { sessionCards, type DrillCard } from '@jasperwren/core/safety-questions/drill';
 import { useEffect, useState } from 'react';
-import { clockTime, counted } from '../../ui/format';
+import { clockTime } from '../../ui/format';
 import { CardBody } from './CardBody';
 import type { CardResult } from './card-result';
 import styles from './drill.module.css';
@@ -40,7 +40,7 @@ export function DrillSession({ source, onDone }: Props) {
   if (cards.length === 0)
     return (
       <div className={styles.end}>
-        <p>{t('nothingIsDueNowWhatYou')}</p>
+        <p>{t('nothingDueComeBackTomorrowOr')}</p>
         <Button variant="contained" onClick={onDone}>
           {t('back')}
         </Button>
@@ -49,8 +49,8 @@ export function DrillSession({ source, onDone }: Props) {
   if (!card)
     return (
       <div className={styles.end} role="status">
-        <h2>{t('rightOfCountedKnown', { right, counted: t('answers', { count: place }) })}</h2>
-        <p>{t('timeMinWhatWasForgottenComes', { time: clockTime(tookMs) })}</p>
+        <h2>{t('rightOfCountedRight', { right, counted: t('answers', { count: place }) })}</h2>
+        <p>{t('timeMinQuestionsYouMissedCome', { time: clockTime(tookMs) })}</p>
         <Button variant="contained" onClick={onDone}>
           {t('done')}
         </Button>
@@ -67,7 +67,7 @@ export function DrillSession({ source, onDone }: Props) {
         />
         <span className="muted">{t('placeOfCount', { place: place + 1, count: cards.length })}</span>
         <Button variant="text" onClick={onDone}>
-          {t('stopHere')}
+          {t('stop')}
         </Button>
       </div>
       <CardBody key={place} card={card} source={source} seed={seed + place} onDone={done} />

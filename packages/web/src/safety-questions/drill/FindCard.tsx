@@ -33,8 +33,8 @@ export function FindCard({ card, source, seed, onDone }: CardProps) {
       {place && (
         <>
           <p role="status">
-            {t('partPlaceNamesWhatDoYouDo', {
-              part: found ? `${t('thereItIs')} ` : `${t('notThereItIsHere')} `,
+            {t('partPlaceNamesHowDoYouUse', {
+              part: found ? `${t('yesHere')} ` : `${t('noItIsHere')} `,
               placeNames: placeNames[control.place],
             })}
           </p>

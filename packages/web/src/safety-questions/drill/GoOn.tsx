@@ -21,7 +21,7 @@ export function GoOn({ shown, right, onDone }: Props) {
         autoFocus
         onClick={() => onDone({ rating: right ? 'good' : 'again', missed: [] })}
       >
-        {t('goOn')}
+        {t('continue')}
       </Button>
     </div>
   );

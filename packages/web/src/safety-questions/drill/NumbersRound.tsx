@@ -1,3 +1,4 @@
+import { provenanceWords } from '@jasperwren/words/marking/provenance';
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { choices } from '@jasperwren/core/safety-questions/drill';
@@ -19,7 +20,7 @@ export function NumbersRound({ onDone }: { readonly onDone: () => void }) {
     return (
       <div className={styles.end} role="status">
         <h2>{t('rightOfCountRight', { right, count: numbers.length })}</h2>
-        <p>{t('figuresForStoppingHoldOnA')}</p>
+        <p>{t('stoppingDistancesDryRoadGoodTyres')}</p>
         <Button variant="contained" onClick={onDone}>
           {t('done')}
         </Button>
@@ -32,7 +33,7 @@ export function NumbersRound({ onDone }: { readonly onDone: () => void }) {
       <div className={styles.progress}>
         <span className="muted">{t('placeOfCountRightRight', { place: place + 1, count: numbers.length, right })}</span>
         <Button variant="text" onClick={onDone}>
-          {t('stopHere')}
+          {t('stop')}
         </Button>
       </div>
       <article className={styles.card} aria-label={t('numbers')}>
@@ -49,8 +50,7 @@ export function NumbersRound({ onDone }: { readonly onDone: () => void }) {
         {chosen !== undefined && (
           <>
             <p className="muted">
-              {answer}: {provenance.kind}
-              {provenance.source && `, ${provenance.source}`}.
+              {answer}: {provenanceWords(provenance)}
             </p>
             <div className={styles.thumb}>
               <Button
@@ -62,7 +62,7 @@ export function NumbersRound({ onDone }: { readonly onDone: () => void }) {
                   setPlace(place + 1);
                 }}
               >
-                {t('goOn')}
+                {t('continue')}
               </Button>
             </div>
           </>

@@ -19,7 +19,7 @@ export function OrderCard({ card, source, seed, onDone }: CardProps) {
   const right = complete && orderRight(steps, given);
   return (
     <>
-      <p className="muted">{t('touchThemInTheirOrder')}</p>
+      <p className="muted">{t('tapThemInOrder')}</p>
       <ol className={styles.choices}>
         {mixed.map((code) => {
           const place = given.indexOf(code);
@@ -35,7 +35,7 @@ export function OrderCard({ card, source, seed, onDone }: CardProps) {
       </ol>
       {complete && (
         <div role="status">
-          <p>{right ? t('thatIsTheOrder') : t('anotherOrderIsRight')}</p>
+          <p>{right ? t('correctOrder') : t('theCorrectOrder')}</p>
           {!right && (
             <ol className={styles.answer}>
               {steps.map((code) => (
@@ -48,7 +48,7 @@ export function OrderCard({ card, source, seed, onDone }: CardProps) {
       {given.length > 0 && !complete && (
         <div className={styles.thumb}>
           <Button variant="text" onClick={() => setGiven(given.slice(0, -1))}>
-            {t('oneBack')}
+            {t('undo')}
           </Button>
         </div>
       )}

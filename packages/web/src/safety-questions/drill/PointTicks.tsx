@@ -41,7 +41,7 @@ export function PointTicks({ question, vehicle, heard, onHeard }: Props) {
 function PointText({ text, critical }: { readonly text: string; readonly critical: boolean }) {
   return (
     <span>
-      {text} {critical && <small className={styles.critical}>{t('mustBeThere')}</small>}
+      {text} {critical && <small className={styles.critical}>{t('required')}</small>}
     </span>
   );
 }

@@ -33,11 +33,11 @@ export function RevealCard({ card, source, onDone }: CardProps) {
       <div className={styles.thumb}>
         {heard.length < all.length && (
           <Button variant="outlined" size="large" onClick={() => onDone(byPoints(card, all))}>
-            {t('iSaidEverything')}
+            {t('iSaidAllOfIt')}
           </Button>
         )}
         <Button variant="contained" size="large" onClick={() => onDone(byPoints(card, heard))}>
-          {heard.length === 0 ? t('iDidNotKnowIt') : t('goOn')}
+          {heard.length === 0 ? t('iDidNotKnow') : t('continue')}
         </Button>
       </div>
     </>

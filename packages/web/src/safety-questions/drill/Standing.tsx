@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/questions';
 import { outlook, testMoment } from '@jasperwren/core/safety-questions/aim';
 import { chanceOnTest } from '@jasperwren/core/safety-questions/chance';
-import { percent } from '@jasperwren/core/marking/wording';
+import { percent } from '@jasperwren/words/lists';
 import { shortDate } from '../../ui/format';
 import styles from './standing.module.css';
 import type { DrillSource } from './source';
@@ -23,18 +23,18 @@ export function Standing({ source }: { readonly source: DrillSource }) {
         <dd>{due}</dd>
       </div>
       <div>
-        <dt>{t('notSeenYet')}</dt>
+        <dt>{t('notSeen')}</dt>
         <dd>
           {unseen} <small>{t('ofSeen', { seen: seen + unseen })}</small>
         </dd>
       </div>
       <div>
-        <dt>{t('knownDayOnAverage', { day })}</dt>
+        <dt>{t('averageScoreDay', { day })}</dt>
         <dd>{percent(recall)}</dd>
       </div>
       {chance !== undefined && (
         <div>
-          <dt>{t('chanceOfBothQuestionsRightDay', { day })}</dt>
+          <dt>{t('chanceOfBothRightDay', { day })}</dt>
           <dd>{percent(chance)}</dd>
         </div>
       )}

@@ -16,12 +16,12 @@ export function TypeCard({ card, source, onDone }: CardProps) {
   if (found)
     return (
       <>
-        <p role="status">{found.right ? t('everyCriticalPointIsThere') : t('somethingThatMustBeThereWas')}</p>
+        <p role="status">{found.right ? t('allRequiredPointsFound') : t('aRequiredPointWasNotFound')}</p>
         <PointTicks question={card.question} vehicle={source.vehicle} heard={heard} onHeard={setHeard} />
         <p className={styles.said}>{words}</p>
         <div className={styles.thumb}>
           <Button variant="contained" size="large" onClick={() => onDone(byPoints(card, heard))} autoFocus>
-            {t('goOn')}
+            {t('continue')}
           </Button>
         </div>
       </>
@@ -54,7 +54,7 @@ export function TypeCard({ card, source, onDone }: CardProps) {
       />
       <div className={styles.thumb}>
         <Button variant="contained" size="large" type="submit">
-          {t('lookItUp')}
+          {t('checkAnswer')}
         </Button>
       </div>
     </form>

@@ -61,7 +61,7 @@ export function OralMarking({ question, vehicle, allowed, before = 0, onTry }: P
             {hint ? t('hintGiven') : t('iGaveAHint')}
           </Button>
           <Button variant="contained" onClick={settle}>
-            {tries.length + 1 < allowed ? t('thatWasTheAnswer') : t('thatWasTheLastAnswer')}
+            {tries.length + 1 < allowed ? t('markAnswer') : t('markLastAnswer')}
           </Button>
         </div>
       )}

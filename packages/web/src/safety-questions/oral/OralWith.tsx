@@ -57,7 +57,7 @@ export function OralWith({ source }: { readonly source: DrillSource }) {
           variant="outlined"
           onClick={() => ask(drawQuestion(bank, standard, rule, asked.slice(-1), Math.random)?.id)}
         >
-          {t('drawOne')}
+          {t('pickAQuestion')}
         </Button>
       </div>
       {question && (

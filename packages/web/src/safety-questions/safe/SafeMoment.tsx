@@ -73,9 +73,9 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
             level: scenario.level,
           })}
         </p>
-        <h2>{t('whenItIsSafeToTask', { task })}</h2>
+        <h2>{t('whenItIsSafeTask', { task })}</h2>
         <p className={styles.mirror} data-looking={looking}>
-          {looking ? mirrorWords(scenario, atS) : t('mirrorTouchToLook')}
+          {looking ? mirrorWords(scenario, atS) : t('mirrorTapToLook')}
         </p>
         <p className="visually-hidden" role="status">
           {state === 'playing' ? inSight(scenario, Math.floor(atS), looking) : ''}
@@ -83,7 +83,7 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
         {state === 'ready' && !verdict && (
           <div className={styles.buttons}>
             <Button variant="contained" size="large" autoFocus onClick={() => setState('playing')}>
-              {t('driveOff')}
+              {t('start')}
             </Button>
             <Button variant="text" onClick={onStop}>
               {t('back')}
@@ -106,14 +106,14 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
               <b>{outcomeWords[verdict.outcome]}</b> {verdict.sentence}
             </p>
             {verdict.outcome !== 'good' && verdict.safeAtS !== undefined && (
-              <p className="muted">{t('theFirstSafeMomentCameAfter', { safeAtS: verdict.safeAtS.toFixed(1) })}</p>
+              <p className="muted">{t('theFirstSafeMomentWasAt', { safeAtS: verdict.safeAtS.toFixed(1) })}</p>
             )}
             <div className={styles.buttons}>
               <Button variant="contained" size="large" autoFocus onClick={onNext}>
-                {t('nextStretch')}
+                {t('nextRoad')}
               </Button>
               <Button variant="text" onClick={onStop}>
-                {t('enough')}
+                {t('stop')}
               </Button>
             </div>
           </div>
@@ -137,5 +137,5 @@ function mirrorWords(scenario: Scenario, atS: number): string {
     .filter((gapM) => gapM < 0 && gapM > -120);
   return behind.length > 0
     ? t('mirrorACarAboutValueM', { value: Math.round(-Math.max(...behind) / 10) * 10 })
-    : t('mirrorNobodyBehind');
+    : t('mirrorClearBehind');
 }

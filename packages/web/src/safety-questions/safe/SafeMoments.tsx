@@ -10,7 +10,7 @@ import { Rows, Section } from '../../ui/Page';
 import styles from './safe.module.css';
 import { SafeMoment } from './SafeMoment';
 
-const levelWords = { 1: t('allInSight'), 2: t('behindOnlyInTheMirror'), 3: t('severalThingsAtOnce') } as const;
+const levelWords = { 1: t('everythingInView'), 2: t('behindOnlyInTheMirror'), 3: t('severalThingsAtOnce') } as const;
 const levels = [1, 2, 3] as const;
 
 /** Stretches to choose from: written ones, and new ones without end. */
@@ -50,7 +50,7 @@ export function SafeMoments() {
     );
   return (
     <>
-      <Section title={t('aNewStretchEachTime')}>
+      <Section title={t('aNewRoadEachTime')}>
         <div className={styles.buttons}>
           {levels.map((level) => (
             <Button key={level} variant={level === 1 ? 'contained' : 'outlined'} onClick={() => fresh(level)}>
@@ -59,7 +59,7 @@ export function SafeMoments() {
           ))}
         </div>
       </Section>
-      <Section title={t('stretchesToLearnFrom')}>
+      <Section title={t('roadsToLearnFrom')}>
         <Rows>
           {writtenScenarios.map((scenario) => (
             <li key={scenario.id} className={styles.stretch}>
@@ -72,13 +72,13 @@ export function SafeMoments() {
                 aria-label={t('driveTitle', { title: scenario.title })}
                 onClick={() => setUnder(scenario)}
               >
-                {t('driveIt')}
+                {t('start')}
               </Button>
             </li>
           ))}
         </Rows>
       </Section>
-      <p className={styles.caution}>{t('aPictureNotTheRoadOn')}</p>
+      <p className={styles.caution}>{t('thisIsAPictureOnThe')}</p>
     </>
   );
 }

@@ -26,5 +26,5 @@ export function inSight(scenario: Scenario, atS: number, looking: boolean): stri
       ? [t('wordsValueMBehind', { words: words[hazard.kind], value: Math.round(-gapM / 10) * 10 })]
       : [];
   });
-  return seen.length > 0 ? t('inSightSeen', { seen: seen.join('; ') }) : t('nothingInSight');
+  return seen.length > 0 ? t('aheadSeen', { seen: seen.join('; ') }) : t('clearAhead');
 }

@@ -26,7 +26,7 @@ export function CategoryFields({ standard, change }: EditProps) {
         </Rows>
       </Sortable>
       <Button variant="outlined" onClick={() => change(withNewCategory)}>
-        {t('addACategory')}
+        {t('addArea')}
       </Button>
     </>
   );
@@ -58,9 +58,9 @@ function CategoryRow({ category, standard, change }: EditProps & { readonly cate
           <DragIndicator />
         </button>
         <LetterEdit label={t('letter')} value={letter} onChange={(value) => set({ letter: value })} />
-        <TextEdit label={t('category')} value={name} onChange={(value) => set({ name: value })} width="18rem" />
+        <TextEdit label={t('area')} value={name} onChange={(value) => set({ name: value })} width="18rem" />
         <Button variant="text" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? t('close') : t('countItemsOfName', { count: items.length, name })}
+          {open ? t('close') : t('countFaultTypesOfName', { count: items.length, name })}
         </Button>
         {open && (
           <Button
@@ -70,7 +70,7 @@ function CategoryRow({ category, standard, change }: EditProps & { readonly cate
               change((is) => ({ ...is, categories: is.categories.filter((c) => c.code !== code) }));
             }}
           >
-            {t('removeTheCategory')}
+            {t('removeArea')}
           </Button>
         )}
       </div>

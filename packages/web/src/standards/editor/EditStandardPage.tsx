@@ -11,7 +11,6 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link, useBlocker, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
-import { counted } from '../../ui/format';
 import { Page, Section } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
@@ -29,7 +28,7 @@ export default function EditStandardPage() {
   const { standardId = '' } = useParams();
   const { data, error, refetch } = api.useDraftQuery({ id: standardId });
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!data) return <Loading what={t('theDraft')} />;
+  if (!data) return <Loading what={t('draft')} />;
   return <Editor key={standardId} id={standardId} opened={data} />;
 }
 
@@ -52,7 +51,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
     setFailure(apiError(error));
     if (!data) return false;
     setKept({ ...data, standard: draft });
-    enqueueSnackbar(t('theDraftIsSaved'));
+    enqueueSnackbar(t('draftSaved'));
     return true;
   };
   const goPublic = async () => {
@@ -61,7 +60,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
     setPublishing(false);
     setFailure(apiError(error));
     if (!data) return;
-    enqueueSnackbar(t('versionVersionIsPublishedNewDrives', { version: data.version }));
+    enqueueSnackbar(t('versionVersionPublishedNewMockTests', { version: data.version }));
     void navigate(`/standards/${id}`);
   };
   const forget = async () => {
@@ -78,21 +77,21 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
           {t('draftOfVersionVersion', { version: draft.version })}
         </>
       }
-      sub={t('nothingHereTouchesADriveUntil')}
+      sub={t('nothingChangesUntilYouPublishPublished')}
     >
       <div className={styles.bar}>
         <span role="status">
           {problems.length > 0
-            ? t('countedInTheWayOfPublishing', { counted: t('contradictionsStand', { count: problems.length }) })
+            ? t('countedToPublish', { counted: t('fixProblems', { count: problems.length }) })
             : dirty
               ? t('notSavedYet')
-              : t('nothingContradictsItself')}
+              : t('readyToPublish')}
         </span>
         <Button variant="text" onClick={() => void forget()}>
-          {t('dropTheDraft')}
+          {t('deleteDraft')}
         </Button>
         <Button variant="outlined" disabled={saving.isLoading || !dirty} onClick={() => void keep()}>
-          {t('saveTheDraft')}
+          {t('saveDraft')}
         </Button>
         <Button
           variant="contained"
@@ -141,21 +140,21 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
       <Section title={t('grades')}>
         <GradeFields standard={draft} change={change} />
       </Section>
-      <Section title={t('categoriesAndItems')}>
+      <Section title={t('areasAndFaultTypes')}>
         <CategoryFields standard={draft} change={change} />
       </Section>
       <Dialog open={publishing} onClose={() => setPublishing(false)} fullWidth maxWidth="md">
         <DialogTitle>{t('publishVersionVersion', { version: draft.version })}</DialogTitle>
         <DialogContent>
-          <p>{t('newDrivesAreMarkedUnderIt')}</p>
+          <p>{t('newMockTestsUseItEarlier')}</p>
           <Changes draft={draft} />
         </DialogContent>
         <DialogActions>
           <Button variant="text" onClick={() => setPublishing(false)}>
-            {t('notYet')}
+            {t('cancel')}
           </Button>
           <Button variant="contained" onClick={() => void goPublic()} disabled={publication.isLoading}>
-            {t('publishIt')}
+            {t('publish')}
           </Button>
         </DialogActions>
       </Dialog>
@@ -169,7 +168,7 @@ function Changes({ draft }: { readonly draft: DraftView['standard'] }) {
   const { data, error } = api.useStandardVersionQuery(from ?? { id: '', version: 0 }, { skip: !from });
   if (!from) return null;
   if (error) return <Failed error={error} />;
-  if (!data) return <Loading what={t('theVersionBefore')} />;
+  if (!data) return <Loading what={t('previousVersion')} />;
   return (
     <>
       <h3>{t('againstDataVersionVersion', { data: data.name, version: data.version })}</h3>

@@ -4,6 +4,8 @@ import { inList, type EditProps } from './change';
 import styles from './editor.module.css';
 import { NumberEdit, TextEdit } from './fields';
 
+const questionNumbers = ['perTest', 'tries'] as const;
+
 /** The words of the exercises, and how many questions are asked. Clocks and attempts are limits. */
 export function ExerciseFields({ standard, change }: EditProps) {
   return (
@@ -26,7 +28,7 @@ export function ExerciseFields({ standard, change }: EditProps) {
           </div>
           {clockStarts !== undefined && (
             <TextEdit
-              label={t('itsClockStarts')}
+              label={t('timedFrom')}
               value={clockStarts}
               onChange={(value) => change(inList('exercises', code, { clockStarts: value }))}
               width="14rem"
@@ -37,11 +39,11 @@ export function ExerciseFields({ standard, change }: EditProps) {
       {standard.questions.map((question, i) => (
         <li key={`${question.item} ${i}`} className={styles.fields}>
           <span className={styles.wide}>{question.name}</span>
-          {(['perTest', 'tries'] as const).map((field) => (
+          {questionNumbers.map((field) => (
             <NumberEdit
               key={field}
               label={field === 'perTest' ? t('inATest') : t('each')}
-              unit={field === 'perTest' ? 'questions' : 'tries'}
+              unit={field === 'perTest' ? t('questionsUnit') : t('triesUnit')}
               value={question[field]}
               onChange={(value) =>
                 change((is) => ({

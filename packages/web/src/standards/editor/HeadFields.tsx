@@ -1,3 +1,4 @@
+import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/editor';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import type { EditProps } from './change';
@@ -71,8 +72,8 @@ export function HeadFields({ standard, change }: EditProps) {
               key={i}
               label={
                 requirement.kind === 'driving-time'
-                  ? t('neededForAVerdict')
-                  : t('neededOfSectionDriving', { section: requirement.section })
+                  ? t('minimumForAResult')
+                  : t('minimumSection', { section: sectionName(requirement.section).toLowerCase() })
               }
               unit="min"
               value={requirement.atLeastMin}

@@ -8,7 +8,8 @@ import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Sourced } from '@jasperwren/core/marking/provenance';
 import type { Category, Item, Measured } from '@jasperwren/core/marking/standard';
 import { memo } from 'react';
-import { inCategory, inItem, setBySchool, withoutItem, type EditProps } from './change';
+import { setBySchool } from '@jasperwren/core/marking/provenance';
+import { inCategory, inItem, withoutItem, type EditProps } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, LetterEdit, NumberEdit, TextEdit } from './fields';
 
@@ -19,8 +20,8 @@ const bounds = [
 ] as const;
 
 const whatCounts = [
-  ['value', t('theMeasurementCounts')],
-  ['grade', t('theGradeGivenCounts')],
+  ['value', t('measurementCounts')],
+  ['grade', t('gradeGivenCounts')],
 ] as const;
 
 function withBound(measured: Measured, at: number, bound: (typeof bounds)[number][0], next: Sourced): Measured {
@@ -41,7 +42,7 @@ export const ItemRow = memo(function ItemRow({
   return (
     <div className={styles.item} role="group" aria-label={item.name}>
       <LetterEdit label={t('letter')} value={item.letter} onChange={(letter) => set({ letter })} />
-      <TextEdit label={t('item')} value={item.name} onChange={(name) => set({ name })} width="20rem" />
+      <TextEdit label={t('faultType')} value={item.name} onChange={(name) => set({ name })} width="20rem" />
       <TextField
         select
         size="small"
@@ -122,7 +123,7 @@ export function AddItem({ category, standard, change }: EditProps & { readonly c
         const item: Item = { code: behaviour.code, behaviour: behaviour.code, name: behaviour.name, letter };
         change(inCategory(category.code, (is) => ({ ...is, items: [...is.items, item] })));
       }}
-      renderInput={(params) => <TextField {...params} label={t('addFromTheCatalogue')} />}
+      renderInput={(params) => <TextField {...params} label={t('addFromCatalogue')} />}
       sx={{ maxWidth: '36rem' }}
     />
   );

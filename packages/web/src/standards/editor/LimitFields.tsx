@@ -5,9 +5,10 @@ import TextField from '@mui/material/TextField';
 import { settingsOf } from '@jasperwren/core/marking/options';
 import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Limit, LimitEffect, LimitScope, Standard } from '@jasperwren/core/marking/standard';
-import { unitOf } from '@jasperwren/core/marking/wording';
+import { unitOf } from '@jasperwren/words/marking/names';
 import { Rows } from '../../ui/Page';
-import { inList, setBySchool, without, type EditProps } from './change';
+import { setBySchool } from '@jasperwren/core/marking/provenance';
+import { inList, without, type EditProps } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
 
@@ -55,7 +56,7 @@ export function LimitFields({ standard, change }: EditProps) {
             )}
             {cap.atMost && (
               <NumberEdit
-                label={t('countAtMost')}
+                label={t('mostThatCount')}
                 unit="marks"
                 value={cap.atMost}
                 onChange={(atMost) => change(inList('caps', cap.code, { atMost }))}
@@ -68,25 +69,25 @@ export function LimitFields({ standard, change }: EditProps) {
         ))}
       </Rows>
       <Button variant="outlined" onClick={add}>
-        {t('addALimit')}
+        {t('addLimit')}
       </Button>
     </>
   );
 }
 
 const scopes: readonly (readonly [LimitScope['kind'], string])[] = [
-  ['test', t('theWholeTest')],
-  ['category', t('eachCategory')],
-  ['item', t('eachItem')],
-  ['class', t('eachClassOfError')],
+  ['test', t('wholeTest')],
+  ['category', t('eachArea')],
+  ['item', t('eachFaultType')],
+  ['class', t('eachClassOfFault')],
   ['exercise', t('eachExercise')],
 ];
 
 const effects: readonly (readonly [LimitEffect['kind'], string])[] = [
   ['fail-test', t('failsTheTest')],
   ['fail-exercise', t('failsTheExercise')],
-  ['ask-upgrade', t('asksAboutAGraverMark')],
-  ['upgrade', t('makesTheMarkGraver')],
+  ['ask-upgrade', t('asksWhetherToUpgrade')],
+  ['upgrade', t('upgradesTheFault')],
 ];
 
 function LimitRow({
@@ -102,10 +103,10 @@ function LimitRow({
     <>
       <TextEdit label={t('limit')} value={limit.name} onChange={(name) => set({ name })} width="13rem" />
       {governed ? (
-        <span className="muted">{t('itsNumberIsSetByAn')}</span>
+        <span className="muted">{t('setByAnOptionBelow')}</span>
       ) : (
         <NumberEdit
-          label={t('allowed')}
+          label={t('limit')}
           unit={unitOf(measure, 2)}
           value={limit.allowed}
           onChange={(allowed) => set({ allowed })}
@@ -116,7 +117,7 @@ function LimitRow({
         <TextField
           select
           size="small"
-          label={t('counting')}
+          label={t('gradesCounted')}
           value={measure.grades}
           onChange={(event) => set({ measure: { ...measure, grades: event.target.value as unknown as string[] } })}
           slotProps={{ select: { multiple: true } }}
@@ -131,7 +132,7 @@ function LimitRow({
       )}
       {countsMarks(measure) && !single && (
         <ChoiceEdit
-          label={t('over')}
+          label={t('appliesTo')}
           value={scope.kind}
           choices={scopes}
           onChange={(kind) => set({ scope: { kind } })}
@@ -140,7 +141,7 @@ function LimitRow({
       )}
       {countsMarks(measure) && (
         <ChoiceEdit
-          label={t('oneMore')}
+          label={t('whenExceeded')}
           value={effect.kind}
           choices={effects}
           onChange={(kind) => set({ effect: effectOf(kind, standard) })}

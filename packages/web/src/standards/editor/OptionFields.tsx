@@ -4,6 +4,8 @@ import { inList, type EditProps } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
 
+const gradeWords = ['name', 'plural', 'short'] as const;
+
 /** What practitioners disagree on: one choice each, with the school's reason. */
 export function OptionFields({ standard, change }: EditProps) {
   return (
@@ -19,7 +21,7 @@ export function OptionFields({ standard, change }: EditProps) {
           />
           <div className={styles.wide}>
             <TextEdit
-              label={t('because')}
+              label={t('why')}
               value={reason}
               onChange={(value) => change(inList('options', code, { reason: value }))}
               multiline
@@ -37,10 +39,10 @@ export function GradeFields({ standard, change }: EditProps) {
     <Rows>
       {standard.grades.map((grade) => (
         <li key={grade.code} className={styles.fields}>
-          {(['name', 'plural', 'short'] as const).map((field) => (
+          {gradeWords.map((field) => (
             <TextEdit
               key={field}
-              label={{ name: t('one'), plural: t('several'), short: t('headOfItsColumn') }[field]}
+              label={{ name: t('one'), plural: t('several'), short: t('columnHeading') }[field]}
               value={grade[field]}
               onChange={(value) => change(inList('grades', grade.code, { [field]: value }))}
               width="12rem"

@@ -1,6 +1,7 @@
 import { lintStandard } from '@jasperwren/core/marking/lint';
 import { tally } from '@jasperwren/core/marking/testing-standards';
-import { inItem, inList, moveCategory, setBySchool, without, withoutItem } from './change';
+import { setBySchool } from '@jasperwren/core/marking/provenance';
+import { inItem, inList, moveCategory, without, withoutItem } from './change';
 
 const codes = ({ categories }: Pick<typeof tally, 'categories'>) => categories.map(({ code }) => code);
 
@@ -9,7 +10,7 @@ describe('changes of a standard', () => {
     const changed = inList('limits', 'driving-faults', { allowed: setBySchool(12) })(tally);
     expect(changed.limits[0]?.allowed).toEqual({
       value: 12,
-      provenance: { kind: 'house default', source: 'Set by the school.' },
+      provenance: { kind: 'set by the school' },
     });
     expect(changed.limits.slice(1)).toEqual(tally.limits.slice(1));
   });

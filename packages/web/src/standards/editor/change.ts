@@ -1,12 +1,8 @@
 import { t } from '@jasperwren/words/editor';
-import { houseDefault, type Sourced } from '@jasperwren/core/marking/provenance';
 import type { Category, Item, Standard } from '@jasperwren/core/marking/standard';
 
 /** A change of a standard, as a function from what it was to what it is to be. */
 export type Change = (standard: Standard) => Standard;
-
-/** A number that the school has set itself: its provenance says so. */
-export const setBySchool = (value: number): Sourced => houseDefault(value, t('setByTheSchool'));
 
 type List = 'grades' | 'limits' | 'caps' | 'options' | 'exercises';
 
@@ -68,7 +64,7 @@ export const withNewCategory: Change = (standard) => {
   while (codes.has(`own-${n}`)) n += 1;
   return {
     ...standard,
-    categories: [...standard.categories, { code: `own-${n}`, name: t('newCategory'), letter, items: [] }],
+    categories: [...standard.categories, { code: `own-${n}`, name: t('newArea'), letter, items: [] }],
   };
 };
 

@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Sourced } from '@jasperwren/core/marking/provenance';
 import { useState } from 'react';
-import { setBySchool } from './change';
+import { setBySchool } from '@jasperwren/core/marking/provenance';
 
 interface TextProps {
   readonly label: string;

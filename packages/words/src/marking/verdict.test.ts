@@ -1,26 +1,18 @@
-import type { EventBody } from '../drive/event';
-import { foldDrive } from '../drive/fold';
-import { fullTest, logOf, start } from '../drive/testing';
-import { judgeDrive } from './judge';
-import { houseDefault } from './provenance';
-import type { Limit, EffectiveStandard } from './standard';
-import { pointsOff, tally, templates, timedYard } from './testing-standards';
-import { findTemplate } from './templates/templates';
-import { fromCatalogue } from './templates/from-catalogue';
-import { gradesOf, rulesOf } from './rules';
-import {
-  countMarks,
-  crossingWords,
-  describeMissing,
-  inWords,
-  joinWords,
-  limitName,
-  missingWords,
-  reasonSentence,
-  scopeName,
-  secondsWords,
-  verdictSentence,
-} from './wording';
+import type { EventBody } from '@jasperwren/core/drive/event';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { fullTest, logOf, start } from '@jasperwren/core/drive/testing';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
+import { houseDefault } from '@jasperwren/core/marking/provenance';
+import type { Limit, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { pointsOff, tally, templates, timedYard } from '@jasperwren/core/marking/testing-standards';
+import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import { fromCatalogue } from '@jasperwren/core/marking/templates/from-catalogue';
+import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
+
+import { joinWords } from '../lists';
+import { describeMissing, missingWords } from './missing';
+import { countMarks, limitName, scopeName, secondsWords } from './names';
+import { crossingWords, reasonSentence, verdictSentence } from './verdict';
 
 const mark = (item: string, grade: string) => ({ type: 'mark', item, grade }) as const;
 const twoOf = (scope: Limit['scope']): EffectiveStandard => ({
@@ -38,11 +30,7 @@ const twoOf = (scope: Limit['scope']): EffectiveStandard => ({
 });
 const looks = [mark('junctions.observation', 'driving'), mark('junctions.observation', 'driving')];
 
-describe('numbers and lists in words', () => {
-  it('write small numbers out', () => {
-    expect([0, 1, 12, 13, 100].map(inWords)).toEqual(['no', 'one', 'twelve', '13', '100']);
-  });
-
+describe('lists and counts', () => {
   it('join with commas and one "and"', () => {
     expect(joinWords([])).toBe('');
     expect(joinWords(['a'])).toBe('a');
@@ -52,15 +40,15 @@ describe('numbers and lists in words', () => {
 
   it('count marks gravest first', () => {
     const { marks } = foldDrive(fullTest([...looks, mark('signs.lights', 'dangerous')]));
-    expect(countMarks(tally, marks)).toBe('one dangerous fault and two driving faults');
+    expect(countMarks(tally, marks)).toBe('1 dangerous fault and 2 driving faults');
   });
 });
 
 describe('a reason', () => {
   it.each([
-    [{ kind: 'test' } as const, 'Two driving faults, where one is allowed.'],
-    [{ kind: 'category' } as const, 'Two driving faults (Few faults, Junctions), where one is allowed.'],
-    [{ kind: 'item' } as const, 'Two driving faults (Few faults, Junctions: looking), where one is allowed.'],
+    [{ kind: 'test' } as const, '2 driving faults. 1 allowed.'],
+    [{ kind: 'category' } as const, '2 driving faults (Few faults, Junctions). 1 allowed.'],
+    [{ kind: 'item' } as const, '2 driving faults (Few faults, Junctions: observation). 1 allowed.'],
   ])('names its scope (%#)', (scope, sentence) => {
     const standard = twoOf(scope);
     const [reason] = judgeDrive(standard, foldDrive(fullTest(looks))).reasons;
@@ -86,11 +74,13 @@ describe('what is missing', () => {
     );
     const verdict = judgeDrive(tally, drive);
     expect(verdict.missing.map(describeMissing)).toEqual([
-      'two pins are not settled',
-      '10 min driven, 30 min needed',
-      '0 min of independent driving, 10 min needed',
+      '2 pins to name',
+      '10 of 30 minutes driven',
+      '0 of 10 minutes of independent driving',
     ]);
-    expect(verdictSentence(tally, verdict)).toMatch(/^No verdict yet: two pins are not settled, 10 min .* and 0 min /);
+    expect(verdictSentence(tally, verdict)).toMatch(
+      /^No result yet: 2 pins to name, 10 of 30 minutes driven and 0 of /,
+    );
   });
 });
 
@@ -123,8 +113,8 @@ describe('words for what is not a mark', () => {
 
   it('name seconds, and what ran out', () => {
     const reason = yard(95).failedExercises[0]!;
-    expect(reasonSentence(timedYard, reason)).toBe('95 s (Time of the slope), where 90 s are allowed.');
-    expect(crossingWords(timedYard, reason)).toBe('time of the slope running out');
+    expect(reasonSentence(timedYard, reason)).toBe('95 s (Time of the slope). 90 s allowed.');
+    expect(crossingWords(timedYard, reason)).toBe('Time of the slope');
     expect(scopeName(timedYard, reason)).toBe('Slope');
   });
 
@@ -133,18 +123,16 @@ describe('words for what is not a mark', () => {
       80,
       Array.from({ length: 6 }, () => ({ type: 'mark', item: 'slope.look', grade: 'demerit' }) as const),
     ).failedExercises[0]!;
-    expect(reasonSentence(timedYard, reason)).toBe(
-      '6 points (Demerits in one exercise, Slope), where five are allowed.',
-    );
+    expect(reasonSentence(timedYard, reason)).toBe('6 points (Demerits in one exercise, Slope). 5 allowed.');
     expect(crossingWords(timedYard, reason)).toBe('Slope: shoulder not checked');
   });
 
   it('put missing exercises into one sentence', () => {
     expect(missingWords(yard(80).missing)).toEqual([
-      'four exercises were not driven (emergency brake, angle bay at 60 degrees, garage bay at 90 degrees, parallel bay)',
+      '4 exercises not driven (emergency brake, angle bay at 60 degrees, garage bay at 90 degrees, parallel bay)',
     ]);
     const one = yard(80).missing.slice(0, 1);
-    expect(missingWords(one)).toEqual(['emergency brake was not driven']);
+    expect(missingWords(one)).toEqual(['emergency brake not driven']);
   });
 
   it('tell long times in minutes', () => {
@@ -153,7 +141,7 @@ describe('words for what is not a mark', () => {
 
   it('say what is left of a score that counts down', () => {
     const drive = foldDrive(fullTest([{ type: 'mark', item: 'signals.missed', grade: 'error' }], 'points-off'));
-    expect(verdictSentence(pointsOff, judgeDrive(pointsOff, drive))).toBe('Pass with 96 of 100 points, 80 needed.');
+    expect(verdictSentence(pointsOff, judgeDrive(pointsOff, drive))).toBe('Pass: 96 of 100 points (80 needed).');
   });
 
   it('have a sentence for the verdict of every school on every outright mark', () => {
@@ -163,7 +151,7 @@ describe('words for what is not a mark', () => {
           const body: EventBody = { type: 'mark', item: item.code, grade: grade.code };
           const verdict = judgeDrive(standard, foldDrive(fullTest([body], standard.id)));
           expect(verdict.missing.map(({ kind }) => kind)).not.toContain('not-judged');
-          expect(verdictSentence(standard, verdict)).toMatch(/^(Pass|Fail|No verdict yet)[:, ].+\.$/);
+          expect(verdictSentence(standard, verdict)).toMatch(/^(Pass|Fail|No result yet): .+\.$/);
           for (const reason of verdict.reasons)
             expect(reasonSentence(standard, reason)).toMatch(/^[A-Z0-9].+ allowed\.$/);
         }

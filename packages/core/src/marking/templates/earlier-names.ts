@@ -1,0 +1,43 @@
+import type { Standard } from '../standard';
+
+/** What fault types and steps were called before, by what they are called since. */
+const earlierNames: Readonly<Record<string, string>> = {
+  Observation: 'Looking',
+  'Observation and giving way': 'Looking and giving way',
+  'Cutting corners or swinging wide': 'Cutting or running wide',
+  'All-round observation': 'Looking round',
+  'Observation while reversing': 'Looking all round',
+  'Moving off into traffic': 'Into a gap',
+  'Mirrors while driving': 'Rolling check',
+  'Unnecessary signal': 'Needless',
+  'Too fast for conditions': 'Too fast for the place',
+  'Cyclists and pedestrians': 'Cyclists and walkers',
+  'Giving priority': 'Giving precedence',
+  'Keeping the crossing clear': 'Keeping it clear',
+  'Police and traffic wardens': 'People in control',
+  'All-way stop order': 'Order of arrival',
+  'Looking through the rear window': 'Turning to look back',
+  'Wipers and demister': 'Wipers, demister',
+  'Misleading signal': 'Misleading',
+  'Signal not cancelled': 'Cancelling',
+  'No signal': 'Signal missed',
+  'Blind spot before changing lanes': 'Blind spot before a side move',
+  'Crossing the path of traffic': 'Crossing their path',
+  'Too many movements': 'Movement too many',
+  'Over time': 'Time used up',
+  Passengers: 'Who rides along',
+  'Walk-round': 'Round the car',
+  'Cockpit drill': 'In the driving seat',
+  'In order; tap anything missed.': 'Each in its order; touch what was left out.',
+  'Walk round and check each; tap what is missing or broken.':
+    'Walk round and look at each; touch what is missing or broken.',
+  'Tell questions': 'Questions at rest',
+};
+
+/** A standard with the names that its texts had before they were changed, as the version before. */
+export function inEarlierNames(standard: Standard): Standard {
+  const named = JSON.parse(JSON.stringify(standard), (_, value: unknown) =>
+    typeof value === 'string' ? (earlierNames[value] ?? value) : value,
+  ) as Standard;
+  return { ...named, version: standard.version - 1 };
+}

@@ -1,0 +1,17 @@
+import type { Proposal } from '@jasperwren/core/adviser/advise';
+import { capital } from '../lists';
+import { wordsOf } from '../words';
+
+export const resource = {
+  suggested: '{{grade}}: {{because}}.',
+  orElse: '{{suggested}} Or {{grade}}.',
+  noFault: 'no fault',
+} as const;
+
+const t = wordsOf('proposal', resource);
+
+/** A suggested grade with its reasons: "Serious fault: you had to take control. Or driving fault." */
+export function proposalSentence({ grade, orGrade, because }: Proposal): string {
+  const suggested = t('suggested', { grade: capital(grade?.name ?? t('noFault')), because: because.join('; ') });
+  return orGrade ? t('orElse', { suggested, grade: orGrade.name }) : suggested;
+}
