@@ -44,12 +44,12 @@ test('two devices mark one drive: both logs merge, who marked what is kept, and 
 
   await press(page, 'l', 'l', '1');
   await press(back, 'l', 'l', '2', 'c', 'p', '1');
-  await expect(page.getByRole('button', { name: desk('countedToSortOut', { counted: '1 thing' }) })).toBeVisible();
+  await expect(page.getByRole('button', { name: desk('toSortOut', { n: 1 }) })).toBeVisible();
   // One fault seen by two, the graver for the time being, and one seen by the observer alone.
   await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
   await expect(page.getByText(desk('overTheLimit'))).toBeVisible();
   await press(page, ';');
-  await page.getByRole('button', { name: desk('countedToSortOut', { counted: '1 thing' }) }).click();
+  await page.getByRole('button', { name: desk('toSortOut', { n: 1 }) }).click();
   const double = page.getByRole('listitem').filter({ hasText: 'same fault recorded twice?' });
   await expect(double).toContainText('by you');
   await expect(double).toContainText(`by ${observer}`);

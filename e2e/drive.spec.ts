@@ -39,7 +39,7 @@ test('a whole drive by keyboard alone', async ({ page, school }) => {
   await minutes(page, 5);
   await press(page, 'j', 'o', '1');
   await expect(
-    page.getByRole('status').filter({ hasText: /Junctions: observation: driving fault, 5:0\d/ }),
+    page.getByRole('status').filter({ hasText: /Driving fault: junctions, observation, at 5:0\d/ }),
   ).toBeVisible();
   await press(page, 'j', 'o', '2');
   await press(page, 'Backspace');
@@ -47,7 +47,7 @@ test('a whole drive by keyboard alone', async ({ page, school }) => {
   await press(page, 'j', 'z');
   await expect(page.getByText('No Z in Junctions.')).toBeVisible();
   await press(page, 'Escape', ' ');
-  await expect(page.getByRole('button', { name: desk('countedToSortOut', { counted: '1 pin' }) })).toBeVisible();
+  await expect(page.getByRole('button', { name: desk('namePins', { count: 1 }) })).toBeVisible();
   await press(page, ',', '.', '/');
   await expect(
     page.getByRole('button', { name: desk('switchSectionNowSection', { section: 'Independent driving' }) }),
@@ -85,7 +85,7 @@ test.describe('on a tablet', () => {
     await page.getByRole('button', { name: /^Prompt/ }).tap();
     await page.getByRole('button', { name: desk('switchSectionNowSection', { section: 'With directions' }) }).tap();
     await minutes(page, 12);
-    await page.getByRole('button', { name: desk('countedToSortOut', { counted: '1 pin' }) }).tap();
+    await page.getByRole('button', { name: desk('namePins', { count: 1 }) }).tap();
     await page.getByRole('button', { name: desk('discardPin'), exact: true }).tap();
     await page.getByRole('button', { name: desk('noFaultAfterAll') }).tap();
     await page.getByRole('button', { name: desk('switchSectionNowSection', { section: 'Independent driving' }) }).tap();

@@ -1,6 +1,7 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  gradeAreaFaultAt: '{{grade}}: {{area}}, {{fault}}, at {{at}}',
   stepAt: '{{step}} at {{at}}',
   otherReason: 'Other reason',
   categories: 'Categories',
@@ -93,11 +94,9 @@ export const resource = {
   continue: 'Continue',
   pause2: 'Pause',
   end: 'End',
-  pins_one: '{{count}} pin',
-  pins_other: '{{count}} pins',
-  countedToSortOut: '{{counted}} to sort out',
-  things_one: '{{count}} thing',
-  things_other: '{{count}} things',
+  namePins_one: 'Name {{count}} pin',
+  namePins_other: 'Name {{count}} pins',
+  toSortOut: '{{n}} to sort out',
   exerciseName: 'Exercise: {{name}}',
   ofTime: 'of {{time}}',
   keepThisPageOpenWaitingTo: 'Keep this page open: {{waiting}} to send.',

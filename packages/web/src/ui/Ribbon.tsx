@@ -1,3 +1,4 @@
+import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/common';
 import type { Drive, Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
@@ -42,7 +43,7 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
               className={`${styles.span} ${styles[span.section]}`}
               style={{ left: left(span.fromMs), width: `${(100 * (toMs - span.fromMs)) / lengthMs}%` }}
             >
-              {span.section !== 'guided' && <span>{span.exercise ?? span.section}</span>}
+              {span.section !== 'guided' && <span>{span.exercise ?? sectionName(span.section)}</span>}
             </div>
           );
         })}

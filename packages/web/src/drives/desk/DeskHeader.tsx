@@ -89,8 +89,7 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
 });
 
 function trayWords(pins: number, doubles: number): string {
-  if (doubles === 0) return t('countedToSortOut', { counted: t('pins', { count: pins }) });
-  return t('countedToSortOut', { counted: t('things', { count: pins + doubles }) });
+  return doubles === 0 ? t('namePins', { count: pins }) : t('toSortOut', { n: pins + doubles });
 }
 
 /** The exercise under way, with the time it has taken and may take. */

@@ -52,7 +52,7 @@ describe('a mark', () => {
     nowMs = 83_000;
     actions.mark('signs.lights', 'driving');
     expect(written()).toEqual([{ type: 'mark', item: 'signs.lights', grade: 'driving' }]);
-    expect(state().receipt).toBe('Signs and lights: traffic lights: driving fault, 1:23.');
+    expect(state().receipt).toBe('Driving fault: signs and lights, traffic lights, at 1:23');
     expect(receipts).toEqual(['taken']);
   });
 

@@ -1,3 +1,4 @@
+import { capital } from '@jasperwren/words/lists';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
 import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
@@ -6,7 +7,6 @@ import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/cor
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/words/marking/names';
 import type { AppDispatch } from '../../base/store';
 import { store } from '../../base/store';
 import { clockTime } from '../../ui/format';
@@ -74,8 +74,18 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
       const pin = store.getState().desk.settling;
       if (!running && !pin) return;
       void write({ type: 'mark', item, grade, ...(pin && { pin }) });
-      const word = rulesOf(standard).grades.get(grade)?.name ?? grade;
-      dispatch(done(`${itemName(standard, item)}: ${word}, ${at()}.`));
+      const { grades, items } = rulesOf(standard);
+      const placed = items.get(item);
+      dispatch(
+        done(
+          t('gradeAreaFaultAt', {
+            grade: capital(grades.get(grade)?.name ?? grade),
+            area: placed?.category.name.toLowerCase() ?? '',
+            fault: placed?.item.name.toLowerCase() ?? item,
+            at: at(),
+          }),
+        ),
+      );
       receipt();
     },
     pin(): void {
