@@ -1,3 +1,4 @@
+import { t as testResults } from '@jasperwren/words/test-results';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as editor } from '@jasperwren/words/editor';
 import { t as standards } from '@jasperwren/words/standards';
@@ -38,6 +39,38 @@ test('a category and an item of the catalogue are added, and marked on the desk'
   await endDrive(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 major.');
   await expect(page.getByRole('listitem', { name: /^Planning: planning ahead, major/ })).toBeVisible();
+});
+
+test('a standard is made from nothing, and a trial test shows the result as the numbers change', async ({
+  page,
+  school,
+}) => {
+  await signIn(page, school);
+  await page.goto('/standards');
+  await page.getByRole('button', { name: standards('newStandard') }).click();
+  await page.getByLabel(standards('name')).fill('Bridge test');
+  await page.getByRole('button', { name: standards('createDraft') }).click();
+  await page.getByRole('button', { name: editor('addArea') }).click();
+  await page
+    .getByRole('textbox', { name: editor('area') })
+    .last()
+    .fill('Crossroads');
+  await page.getByRole('button', { name: editor('countFaultTypesOfName', { count: 0, name: 'Crossroads' }) }).click();
+  await page.getByLabel(editor('addFromCatalogue')).fill('Giving way');
+  await page
+    .getByRole('option', { name: /^Giving way:/ })
+    .first()
+    .click();
+  const trial = page.getByRole('region', { name: testResults('faults') });
+  await trial.getByLabel(testResults('areaFaultAndGrade')).fill('bg1');
+  await expect(page.getByText('Pass: 1 of 15 minor faults.')).toBeVisible();
+  await page.getByRole('listitem', { name: 'Limit Minor faults' }).getByLabel('Limit, faults').fill('0');
+  await expect(page.getByText('Fail: 1 minor fault.')).toBeVisible();
+  await page.getByRole('button', { name: editor('addGrade') }).click();
+  await expect(page.getByRole('listitem', { name: editor('gradeName', { name: 'new grade' }) })).toBeVisible();
+  await page.getByRole('button', { name: editor('removeName', { name: 'new grade' }) }).click();
+  await publishStandard(page);
+  await expect(page.getByRole('heading', { level: 1, name: 'Bridge test' })).toBeVisible();
 });
 
 test('a choice where opinions differ sets the number it stands for', async ({ page, school }) => {

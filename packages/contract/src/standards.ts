@@ -47,8 +47,10 @@ export interface DraftView {
 
 /** Begins a standard of the school's own from a version of another. */
 export class NewStandard {
-  @IsString() @MinLength(1) @MaxLength(60) fromId!: string;
-  @IsInt() @Min(1) fromVersion!: number;
+  /** The standard to copy; missing for one that begins from nothing. */
+  @MayBeMissing() @IsString() @MinLength(1) @MaxLength(60) fromId?: string;
+  /** The version to copy; the first where it is missing. */
+  @MayBeMissing() @IsInt() @Min(1) fromVersion?: number;
 
   @Trimmed()
   @IsString()

@@ -1,6 +1,9 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  newStandard: 'New standard',
+  aDraftWithTwoGrades:
+    'A draft with two grades and their limits, to build from nothing. It is not used until you publish it.',
   pointsEach_one: ', {{count}} point',
   pointsEach_other: ', {{count}} points',
   standards: 'standards',

@@ -1,6 +1,7 @@
 import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/standards';
 import type { FormatProblem } from '@jasperwren/core/formats/parsed';
 import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/formats/standard-file';
+import { blankStandard } from '@jasperwren/core/marking/blank';
 import { lintStandard } from '@jasperwren/core/marking/lint';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
@@ -12,8 +13,9 @@ const longestId = 60;
 
 /** Begins a standard of the school's own as a draft. */
 export async function beginStandard(call: InSchool, input: NewStandard): Promise<DraftView> {
-  const from = await getStandard(call, input.fromId, input.fromVersion);
   const id = await freeId(call, input.name);
+  if (input.fromId === undefined) return keep(call, blankStandard(id, input.name));
+  const from = await getStandard(call, input.fromId, input.fromVersion ?? 1);
   const basedOn = { id: from.id, version: from.version };
   return keep(call, { ...from, id, version: 1, name: input.name, basedOn });
 }

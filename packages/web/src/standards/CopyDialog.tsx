@@ -18,7 +18,8 @@ export function CopyDialog({
 }: {
   readonly open: boolean;
   readonly onClose: () => void;
-  readonly from: { readonly id: string; readonly version: number };
+  /** The standard to copy; missing for one from nothing. */
+  readonly from?: { readonly id: string; readonly version: number };
   readonly suggested: string;
 }) {
   const navigate = useNavigate();
@@ -26,7 +27,9 @@ export function CopyDialog({
   const [problem, setProblem] = useState<string>();
   const [begin, { isLoading }] = api.useBeginStandardMutation();
   const submit = async () => {
-    const { data, error } = await begin({ body: { fromId: from.id, fromVersion: from.version, name } });
+    const { data, error } = await begin({
+      body: { name, ...(from && { fromId: from.id, fromVersion: from.version }) },
+    });
     if (data) void navigate(`/standards/${data.standard.id}/edit`);
     else setProblem(apiError(error)?.problems?.[0]?.message ?? apiError(error)?.message);
   };
@@ -40,7 +43,7 @@ export function CopyDialog({
       >
         <DialogTitle>{t('yourOwnStandard')}</DialogTitle>
         <DialogContent>
-          <p>{t('aDraftWithEverythingInThis')}</p>
+          <p>{from ? t('aDraftWithEverythingInThis') : t('aDraftWithTwoGrades')}</p>
           <TextField
             label={t('name')}
             value={name}

@@ -11,12 +11,14 @@ import { useSignedIn } from '../base/signed-in';
 import { shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
+import { CopyDialog } from './CopyDialog';
 import styles from './standards.module.css';
 
 /** The library: what the school made itself, and what comes with the product. */
 export default function StandardsPage() {
   const { account } = useSignedIn();
   const [failure, setFailure] = useState<ImportFailure>();
+  const [starting, setStarting] = useState(false);
   const { data: library, error, refetch } = api.useLibraryQuery();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!library) return <Loading what={t('standards')} />;
@@ -25,8 +27,18 @@ export default function StandardsPage() {
     <Page
       title={t('markingStandards')}
       sub={t('whatIsObservedHowItIs')}
-      actions={account.role === 'lead' && <Import onFailure={setFailure} />}
+      actions={
+        account.role === 'lead' && (
+          <>
+            <Import onFailure={setFailure} />
+            <Button variant="outlined" onClick={() => setStarting(true)}>
+              {t('newStandard')}
+            </Button>
+          </>
+        )
+      }
     >
+      <CopyDialog open={starting} onClose={() => setStarting(false)} suggested="" />
       {failure && <FailedImport {...failure} />}
       <Section title={t('yourSchoolsStandards')}>
         {own.length === 0 ? (

@@ -21,7 +21,9 @@ import styles from './editor.module.css';
 import { ExerciseFields } from './ExerciseFields';
 import { HeadFields } from './HeadFields';
 import { LimitFields } from './LimitFields';
-import { GradeFields, OptionFields } from './OptionFields';
+import { GradeFields } from './GradeFields';
+import { OptionFields } from './OptionFields';
+import { Trial } from './Trial';
 
 /** The draft of a standard of the school's own. */
 export default function EditStandardPage() {
@@ -126,17 +128,20 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
       <Section title={t('nameAndTimes')}>
         <HeadFields standard={draft} change={change} />
       </Section>
+      <Section title={t('trialTest')}>
+        <Trial draft={draft} />
+      </Section>
       <Section title={t('limits')}>
         <LimitFields standard={draft} change={change} />
       </Section>
-      <Section title={t('whereOpinionsDiffer')}>
-        <OptionFields standard={draft} change={change} />
-      </Section>
-      {draft.exercises.length + draft.questions.length > 0 && (
-        <Section title={t('exercisesAndQuestions')}>
-          <ExerciseFields standard={draft} change={change} />
+      {draft.options.length > 0 && (
+        <Section title={t('whereOpinionsDiffer')}>
+          <OptionFields standard={draft} change={change} />
         </Section>
       )}
+      <Section title={t('exercisesAndQuestions')}>
+        <ExerciseFields standard={draft} change={change} />
+      </Section>
       <Section title={t('grades')}>
         <GradeFields standard={draft} change={change} />
       </Section>

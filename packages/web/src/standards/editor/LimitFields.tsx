@@ -8,7 +8,8 @@ import type { Limit, LimitEffect, LimitScope, Standard } from '@jasperwren/core/
 import { unitOf } from '@jasperwren/words/marking/names';
 import { Rows } from '../../ui/Page';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
-import { inList, without, type EditProps } from './change';
+import { CapRow } from './CapRow';
+import { freeCode, inList, withNewCap, without, type EditProps } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
 
@@ -18,11 +19,9 @@ export function LimitFields({ standard, change }: EditProps) {
     settingsOf(standard).flatMap((setting) => (setting.kind === 'limit' ? [setting.limit] : [])),
   );
   const add = () => {
-    const taken = new Set(standard.limits.map(({ code }) => code));
-    const n = [...Array(99).keys()].find((i) => !taken.has(`own-${i + 1}`))! + 1;
     const limit: Limit = {
-      code: `own-${n}`,
-      name: t('newLimitN', { n }),
+      code: freeCode(standard.limits),
+      name: t('newLimitN', { n: standard.limits.length + 1 }),
       scope: { kind: 'category' },
       measure: { kind: 'count', grades: standard.grades.slice(0, 1).map(({ code }) => code) },
       allowed: setBySchool(3),
@@ -39,38 +38,17 @@ export function LimitFields({ standard, change }: EditProps) {
           </li>
         ))}
         {standard.caps.map((cap) => (
-          <li key={cap.code} className={styles.fields} aria-label={t('capCap', { cap: cap.name })}>
-            <TextEdit
-              label={t('cap')}
-              value={cap.name}
-              onChange={(name) => change(inList('caps', cap.code, { name }))}
-              width="20rem"
-            />
-            {cap.free && (
-              <NumberEdit
-                label={t('free')}
-                unit="marks"
-                value={cap.free}
-                onChange={(free) => change(inList('caps', cap.code, { free }))}
-              />
-            )}
-            {cap.atMost && (
-              <NumberEdit
-                label={t('mostThatCount')}
-                unit="marks"
-                value={cap.atMost}
-                onChange={(atMost) => change(inList('caps', cap.code, { atMost }))}
-              />
-            )}
-            <Button variant="text" onClick={() => change(without('caps', cap.code))}>
-              {t('remove')}
-            </Button>
-          </li>
+          <CapRow key={cap.code} cap={cap} standard={standard} change={change} />
         ))}
       </Rows>
       <Button variant="outlined" onClick={add}>
         {t('addLimit')}
-      </Button>
+      </Button>{' '}
+      {standard.categories.some(({ items }) => items.length > 0) && (
+        <Button variant="outlined" onClick={() => change(withNewCap)}>
+          {t('addCap')}
+        </Button>
+      )}
     </>
   );
 }

@@ -1,4 +1,6 @@
 import { t } from '@jasperwren/words/editor';
+import { setBySchool } from '@jasperwren/core/marking/provenance';
+import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Category, Item, Standard } from '@jasperwren/core/marking/standard';
 
 /** A change of a standard, as a function from what it was to what it is to be. */
@@ -59,13 +61,91 @@ export function moveCategory(from: string, to: string): Change {
 export const withNewCategory: Change = (standard) => {
   const letters = new Set(standard.categories.map(({ letter }) => letter));
   const letter = [...'BDHUWZABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((candidate) => !letters.has(candidate)) ?? 'A';
-  const codes = new Set(standard.categories.map(({ code }) => code));
+  const code = freeCode(standard.categories);
+  return { ...standard, categories: [...standard.categories, { code, name: t('newArea'), letter, items: [] }] };
+};
+
+/** A code that none of these has: own-1, own-2, … */
+export function freeCode(entries: readonly { readonly code: string }[]): string {
+  const taken = new Set(entries.map(({ code }) => code));
   let n = 1;
-  while (codes.has(`own-${n}`)) n += 1;
-  return {
-    ...standard,
-    categories: [...standard.categories, { code: `own-${n}`, name: t('newArea'), letter, items: [] }],
+  while (taken.has(`own-${n}`)) n += 1;
+  return `own-${n}`;
+}
+
+/** Adds a grade as the most serious one. */
+export const withNewGrade: Change = (standard) => ({
+  ...standard,
+  grades: [
+    ...standard.grades,
+    {
+      code: freeCode(standard.grades),
+      name: t('newGrade'),
+      plural: t('newGrades'),
+      short: t('new'),
+      sign: 'counted',
+      meaning: t('whatItMeans'),
+    },
+  ],
+});
+
+/** Takes a grade out, and out of every limit, cap and fault type that names it; what is left without a grade goes. */
+export function withoutGrade(code: string): Change {
+  return (standard) => {
+    const others = (grades: readonly string[]) => grades.filter((grade) => grade !== code);
+    return {
+      ...without('grades', code)(standard),
+      categories: standard.categories.map((category) => ({
+        ...category,
+        items: category.items.map((item) => {
+          const { grades, ...rest } = item;
+          return grades ? { ...rest, grades: others(grades) } : item;
+        }),
+      })),
+      limits: standard.limits.flatMap((limit) => {
+        const { measure, effect } = limit;
+        if ('grade' in effect && effect.grade === code) return [];
+        if (!countsMarks(measure)) return [limit];
+        const grades = others(measure.grades);
+        return grades.length > 0 ? [{ ...limit, measure: { ...measure, grades } }] : [];
+      }),
+      caps: standard.caps
+        .map((cap) => ({ ...cap, grades: others(cap.grades) }))
+        .filter(({ grades }) => grades.length > 0),
+    };
   };
+}
+
+/** Adds an exercise. */
+export const withNewExercise: Change = (standard) => ({
+  ...standard,
+  exercises: [
+    ...standard.exercises,
+    { code: freeCode(standard.exercises), name: t('newExercise'), task: t('whatToDo') },
+  ],
+});
+
+/** Takes an exercise out, and what holds for it alone: its limits, its fault types and what needs it. */
+export function withoutExercise(code: string): Change {
+  return (standard) => ({
+    ...without('exercises', code)(standard),
+    limits: standard.limits.filter(({ scope }) => scope.kind !== 'exercise' || scope.exercise !== code),
+    requirements: standard.requirements.filter((one) => one.kind !== 'exercise' || one.exercise !== code),
+    categories: standard.categories.flatMap((category) => {
+      const items = category.items.filter((item) => item.exercise !== code);
+      // An area of this exercise alone goes with it.
+      return items.length === 0 && category.items.length > 0 ? [] : [{ ...category, items }];
+    }),
+  });
+}
+
+/** Adds a cap over the first fault type: of its faults one counts. */
+export const withNewCap: Change = (standard) => {
+  const item = standard.categories.flatMap(({ items }) => items)[0];
+  const grade = standard.grades[0];
+  if (!item || !grade) return standard;
+  const cap = { code: freeCode(standard.caps), name: t('newCap'), items: [item.code], grades: [grade.code] };
+  return { ...standard, caps: [...standard.caps, { ...cap, over: 'together', atMost: setBySchool(1) }] };
 };
 
 /** What the fields of a part of the editor work with. */

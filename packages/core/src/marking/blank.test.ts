@@ -1,0 +1,18 @@
+import { parseStandardFile, standardFile } from '../formats/standard-file';
+import { blankStandard } from './blank';
+import { lintStandard } from './lint';
+import { fromCatalogue } from './templates/from-catalogue';
+
+describe('a standard from nothing', () => {
+  const blank = blankStandard('ours', 'Ours');
+
+  it('lacks areas, and says so', () => {
+    expect(lintStandard(blank).length).toBeGreaterThan(0);
+  });
+
+  it('is sound with the first area, and a file of it is read again', () => {
+    const first = { ...blank, categories: [fromCatalogue('junctions', ['approach', 'observation'])] };
+    expect(lintStandard(first)).toEqual([]);
+    expect(parseStandardFile(JSON.stringify(standardFile(first)))).toMatchObject({ ok: true });
+  });
+});

@@ -1,0 +1,2 @@
+/** What the other features see of test results. */
+export { Entries } from './EntryList';
