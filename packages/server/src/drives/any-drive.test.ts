@@ -129,7 +129,10 @@ describe('any drive, sent in any order', () => {
       event.type === 'started' ? { ...event, learnerId } : event,
     );
     const { summary } = await get<DriveView>(`/api/drives/${await sendAll([log], false)}`);
-    expect(summary).toMatchObject({ outcome: 'incomplete', detail: expect.stringContaining('no fault type “moon.landing”') });
+    expect(summary).toMatchObject({
+      outcome: 'incomplete',
+      detail: expect.stringContaining('no fault type “moon.landing”'),
+    });
     expect(summary.evidence).toBeUndefined();
   });
 

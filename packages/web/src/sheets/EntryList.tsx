@@ -31,17 +31,17 @@ export function Entries({ standard, entries, onChange }: Props) {
     if (!read.item || read.grade === undefined) return;
     onChange(counting(entries, read.item.code, read.grade, 1));
     setLast(
-      t('faultOneGetMore', { fault: itemName(standard, read.item.code), get: String(grades.get(read.grade)?.name) }),
+      t('addedFaultGet', { fault: itemName(standard, read.item.code), get: String(grades.get(read.grade)?.name) }),
     );
     setCode('');
   };
   const order = [...items.keys()];
   const sorted = [...entries].sort((a, b) => order.indexOf(a.item) - order.indexOf(b.item));
   return (
-    <section className={styles.entries} aria-label={t('counts')}>
-      <h2>{t('counts')}</h2>
+    <section className={styles.entries} aria-label={t('faults')}>
+      <h2>{t('faults')}</h2>
       <TextField
-        label={t('categoryItemAndGrade')}
+        label={t('areaFaultAndGrade')}
         value={code}
         onChange={(event) => type(event.target.value)}
         inputRef={field}
@@ -70,7 +70,7 @@ export function Entries({ standard, entries, onChange }: Props) {
                 </span>
                 <Button
                   variant="text"
-                  aria-label={t('oneWordLessName', { word, name })}
+                  aria-label={t('oneWordFewerName', { word, name })}
                   onClick={() => onChange(counting(entries, item, grade, -1))}
                 >
                   −

@@ -15,19 +15,19 @@ export default function NewSheetPage() {
   const [add] = api.useAddSheetMutation();
   const error = learner.error ?? standards.error;
   if (error) return <Failed error={error} onRetry={() => void learner.refetch()} />;
-  if (!learner.data || !standards.data) return <Loading what={t('theLearner')} />;
+  if (!learner.data || !standards.data) return <Loading what={t('learner')} />;
   const { name, standardId, testCentre } = learner.data;
   const back = `/learners/${learnerId}`;
   const onSaved = (sheet: SheetView) => {
-    enqueueSnackbar(sheet.agrees ? t('theSheetIsOnRecord') : t('theSheetIsOnRecordWith'));
+    enqueueSnackbar(sheet.agrees ? t('testResultSaved') : t('savedItDiffersFromTheOfficial'));
     void navigate(back);
   };
   return (
-    <Page title={t('theSheetOfARealTest')} over={<Link to={back}>{name}</Link>}>
+    <Page title={t('testResult')} over={<Link to={back}>{name}</Link>}>
       <SheetForm
         standards={standards.data}
         initial={{ standardId, ...(testCentre && { centre: testCentre }) }}
-        action={t('putItOnRecord')}
+        action={t('saveResult')}
         onSave={(input) => add({ learnerId, body: input })}
         onSaved={onSaved}
         onCancel={() => void navigate(back)}

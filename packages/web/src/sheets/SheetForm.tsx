@@ -50,7 +50,7 @@ export function SheetForm({ standards, initial, action, onSave, onSaved, onCance
   const setEntries = (next: readonly SheetEntry[]) =>
     checked.setValue('entries', [...next] as SheetInput['entries'], { shouldDirty: true });
   return (
-    <form className={styles.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('resultSheet')}>
+    <form className={styles.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('testResult')}>
       <div className={form.form}>
         <div className={form.pair}>
           <DateField control={control} name="date" label={t('dateOfTheTest')} />
@@ -130,10 +130,10 @@ function Recomputed({
   const { verdict, agrees } = judgeSheet(standard, entries, official ?? 'pass');
   return (
     <p role="status" className={styles.recomputed} data-differs={official !== undefined && !agrees}>
-      <b>{t('byTheseCountsVerdictSentence', { verdictSentence: verdictSentence(standard, verdict) })}</b>
+      <b>{t('byTheseFaultsVerdictSentence', { verdictSentence: verdictSentence(standard, verdict) })}</b>
       {official && (
         <span>
-          {agrees ? ` ${t('theOfficialResultSaysTheSame')}` : ` ${t('theOfficialResultIsAOfficial', { official })}`}
+          {agrees ? ` ${t('theOfficialResultAgrees')}` : ` ${t('theOfficialResultIsAOfficial', { official })}`}
         </span>
       )}
     </p>

@@ -19,7 +19,7 @@ export default function SheetPage() {
   const { sheetId = '' } = useParams();
   const { data: sheet, error, refetch } = api.useSheetQuery({ sheetId });
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  if (!sheet) return <Loading what={t('theSheet')} />;
+  if (!sheet) return <Loading what={t('testResult2')} />;
   return <Sheet sheet={sheet} />;
 }
 
@@ -35,7 +35,7 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   const [drop] = api.useDropSheetMutation();
   const [add] = api.useAddSheetMutation();
   if (error) return <Failed error={error} />;
-  if (!standard) return <Loading what={t('itsStandard')} />;
+  if (!standard) return <Loading what={t('standard')} />;
   const back = `/learners/${sheet.learnerId}`;
   const initial = inputOf(sheet);
   const save = async (input: SheetInput, version: number) => {
@@ -52,11 +52,11 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   const remove = async () => {
     const failed = (await drop({ sheetId: sheet.id })).error;
     if (failed) {
-      enqueueSnackbar(t('itCouldNotBeTakenOff'));
+      enqueueSnackbar(t('notDeletedTryAgainWhenYou'));
       return;
     }
     void navigate(back);
-    enqueueSnackbar(t('theSheetIsOffTheRecord'), {
+    enqueueSnackbar(t('testResultDeleted'), {
       action: (key) => (
         <Button
           color="inherit"
@@ -72,25 +72,25 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   };
   return (
     <Page
-      title={t('realTestOfDate', { date: longDate(sheet.date) })}
-      over={<Link to={back}>{learner.data?.name ?? t('theLearner2')}</Link>}
+      title={t('drivingTestOfDate', { date: longDate(sheet.date) })}
+      over={<Link to={back}>{learner.data?.name ?? t('learner2')}</Link>}
       actions={
         <Button variant="text" onClick={() => void remove()}>
-          {t('takeItOffTheRecord')}
+          {t('deleteResult')}
         </Button>
       }
     >
       <SheetForm
         standards={[standard]}
         initial={initial}
-        action={t('saveTheCorrection')}
+        action={t('saveChanges')}
         onSave={(input) => save(input, version)}
         onSaved={() => void navigate(back)}
         onCancel={() => void navigate(back)}
       />
       {clash && (
         <Conflict
-          what={t('thisSheet')}
+          what={t('thisTestResult')}
           clashes={clashesOf<keyof typeof labels, Partial<SheetInput>>(
             labels,
             begun,
@@ -110,7 +110,7 @@ const labels = {
   date: t('dateOfTheTest'),
   centre: t('testCentre'),
   official: t('officialResult'),
-  entries: t('counts'),
+  entries: t('faults'),
   notes: t('notes'),
 } as const;
 

@@ -17,10 +17,10 @@ export function readCode(standard: EffectiveStandard, code: string): Typed {
   const [first, second, third] = code.toUpperCase();
   if (first === undefined) return {};
   const category = standard.categories.find(({ letter }) => letter === first);
-  if (!category) return { problem: t('noCategoryHasTheLetterFirst', { first }) };
+  if (!category) return { problem: t('noAreaHasTheLetterFirst', { first }) };
   if (second === undefined) return { category };
   const item = category.items.find(({ letter }) => letter === second);
-  if (!item) return { category, problem: t('categoryHasNoItemWithThe', { category: category.name, second }) };
+  if (!item) return { category, problem: t('categoryHasNoFaultWithThe', { category: category.name, second }) };
   const allowed = gradesOf(standard, item);
   if (third === undefined) return { category, item, grade: allowed.length === 1 ? allowed[0]!.code : undefined };
   const grade = standard.grades[Number(third) - 1];
