@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { Review } from '@jasperwren/core/safety-questions/memory';
-import { houseDefault } from '@jasperwren/core/marking/provenance';
+import { setBySchool } from '@jasperwren/core/marking/provenance';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { callNow } from '@jasperwren/server/call';
@@ -110,7 +110,7 @@ async function addStandard(lead: Client, { from, name, summary, versions }: Demo
       const value = allowed[limit.code];
       return value === undefined || value === limit.allowed.value
         ? limit
-        : { ...limit, allowed: houseDefault(value, 'The board asks for it.') };
+        : { ...limit, allowed: setBySchool(value) };
     });
     draft = await lead.call('saveDraft', {
       id,
