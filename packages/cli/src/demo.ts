@@ -108,9 +108,7 @@ async function addStandard(lead: Client, { from, name, summary, versions }: Demo
   for (const allowed of versions) {
     const limits = draft.standard.limits.map((limit) => {
       const value = allowed[limit.code];
-      return value === undefined || value === limit.allowed.value
-        ? limit
-        : { ...limit, allowed: setBySchool(value) };
+      return value === undefined || value === limit.allowed.value ? limit : { ...limit, allowed: setBySchool(value) };
     });
     draft = await lead.call('saveDraft', {
       id,
