@@ -84,9 +84,13 @@ export async function signIn(page: Page, { email }: Account): Promise<void> {
   await page.getByRole('navigation', { name: shell('main') }).waitFor();
 }
 
-export async function addLearner(page: Page, name: string): Promise<void> {
+export async function addLearner(page: Page, name: string, testDate?: string): Promise<void> {
   await page.goto('/learners/new');
   await page.getByLabel(editor('name')).fill(name);
+  if (testDate !== undefined) {
+    await page.getByRole('spinbutton', { name: account('day') }).click();
+    await page.keyboard.type(testDate);
+  }
   await page.getByRole('button', { name: learners('addLearner') }).click();
   await page.getByRole('heading', { level: 1, name }).waitFor();
 }

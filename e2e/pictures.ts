@@ -66,16 +66,14 @@ async function readiness(page: Page): Promise<void> {
   await page.getByRole('heading', { name: readinessWords('allLearners') }).waitFor();
   await take(page, 'who-is-ready');
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
-  await page
-    .getByText(briefing('fromDistanceWords', { distanceWords: '6 of 20' }))
-    .or(page.getByText(/^From \d+ of 20 on/))
-    .first()
-    .waitFor();
+  await page.getByText(/^From \d+ of 20 on/).waitFor();
   await take(page, 'readiness');
   await page.getByRole('link', { name: readinessWords('lessonPlan') }).click();
   await page.getByRole('button', { name: readinessWords('suggestLessons') }).click();
   await page.getByText(/^(Keep the date|Move the test)\.$/).waitFor();
   await take(page, 'plan');
+  await page.getByRole('button', { name: readinessWords('saveLessons') }).click();
+  await page.getByRole('link', { name: readinessWords('calendarFile') }).waitFor();
 }
 
 async function checks(page: Page): Promise<void> {
@@ -121,13 +119,16 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
   await take(page, 'today');
   await page.getByRole('link', { name: learners('learners') }).click();
+  await page.getByRole('heading', { level: 1, name: learners('learners') }).waitFor();
   await page.getByRole('link', { name: 'Tavi Ormsund' }).waitFor();
   await take(page, 'learners');
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
   await page.getByText('Most faults:').waitFor();
   await take(page, 'learner');
-  await page.getByRole('link', { name: learners('startMockTest') }).click();
-  await page.getByRole('button', { name: drives('startWithBriefing') }).click();
+  await page.goto('/drive');
+  await page.getByRole('heading', { name: drives('recentResults') }).waitFor();
+  await take(page, 'mock-test');
+  await page.getByRole('button', { name: drives('startMockTestWithName', { name: 'Tavi' }) }).click();
   await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
   await take(page, 'briefing');
   await page.getByRole('button', { name: briefing('moveOff') }).click();
@@ -148,10 +149,6 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.clock.fastForward(60_000);
   await page.keyboard.press('j');
   await take(page, 'desk');
-  await page.keyboard.press('-');
-  await page.getByRole('button', { name: 'Nearby, not close' }).click();
-  await take(page, 'adviser');
-  await page.keyboard.press('Escape');
   await page.setViewportSize({ width: 1024, height: 768 });
   await page.emulateMedia({ colorScheme: 'dark' });
   await page.keyboard.press('Escape');
@@ -172,6 +169,7 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.getByRole('heading', { name: compare('underEveryStandard') }).waitFor();
   await page.getByRole('link', { name: 'Graded marks' }).click();
   await page.getByRole('region', { name: 'Graded marks' }).waitFor();
+  await page.evaluate(() => window.scrollTo(0, 0));
   await take(page, 'comparison');
   await page.goto('/learners');
   await page.getByRole('link', { name: 'Yselle Quarrick' }).click();

@@ -123,6 +123,13 @@ test.describe('with the demo school', () => {
     const events = new ICAL.Component(ICAL.parse(text) as []).getAllSubcomponents('vevent');
     expect(events).toHaveLength(proposed + 1);
     expect(events.filter((event) => event.getFirstPropertyValue('status') === 'CANCELLED')).toHaveLength(1);
+    // What was planned shows on Today, with the learner and where a mock test is begun.
+    const aim = page.getByRole('listitem').filter({ hasText: 'Tavi Ormsund' });
+    await page.getByRole('link', { name: shell('today') }).click();
+    await expect(page.getByRole('heading', { name: /^(Next lesson|Lessons today)$/ })).toBeVisible();
+    await expect(aim.first()).toContainText('60 min');
+    await aim.first().getByRole('link', { name: 'Tavi Ormsund' }).click();
+    await expect(page.getByRole('complementary', { name: learners('nextSteps') })).toContainText('60 min');
   });
 });
 

@@ -1,6 +1,7 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  addLearner: 'Add learner',
   labelWhose: '{{label}}: {{whose}}',
   theirs2: 'theirs',
   yours2: 'yours',

@@ -2,8 +2,6 @@ import { wordsOf } from './words';
 
 export const resource = {
   startMockTest: 'Start mock test',
-  readinessUnavailable: 'Readiness unavailable.',
-  tryAgain: 'Try again',
   fromMockTests_one: 'from {{count}} mock test',
   fromMockTests_other: 'from {{count}} mock tests',
   wouldPassOf20: 'Would pass {{days}} of 20 tests.',

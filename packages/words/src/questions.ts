@@ -97,7 +97,6 @@ export const resource = {
   safeMoment: 'Safe moment',
   cars: 'Cars',
   questions2: 'questions',
-  addLearner: 'Add learner',
   noLearnersYetAddOneTo: 'No learners yet. Add one to start practice.',
   learners: 'Learners',
   missedMost: 'Missed most',

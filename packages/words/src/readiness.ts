@@ -1,6 +1,8 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  readinessUnavailable: 'Readiness unavailable.',
+  tryAgain: 'Try again',
   sureOfDays: '{{sure}} of {{days}}',
   sureToMaybeOfDays: '{{sure}} to {{maybe}} of {{days}}',
   wouldPassWordsTests: 'Would pass {{words}} tests',

@@ -44,7 +44,7 @@ function checkOutright(standard: EffectiveStandard, add: Add): void {
   const fails = (item: Item, grade: string) =>
     cellAt(rules, item.code, grade)?.draws.some(
       ({ limit, amount, slot }) =>
-        !(slot instanceof Map) &&
+        slot !== undefined &&
         amount > limit.allowed.value &&
         (limit.effect.kind === 'fail-test' || limit.effect.kind === 'fail-exercise'),
     );
@@ -69,8 +69,8 @@ function checkCappedPoints(standard: EffectiveStandard, add: Add): void {
     const { cap } = group;
     const ofGroup = worth.get(group) ?? new Map<Slot, number>();
     worth.set(group, ofGroup);
-    for (const { slot, limit, amount } of draws)
-      for (const place of slot instanceof Map ? (slot as ReadonlyMap<string, Slot>).values() : [slot as Slot]) {
+    for (const { slot, byExercise, limit, amount } of draws)
+      for (const place of slot ? [slot] : (byExercise?.values() ?? [])) {
         const before = ofGroup.get(place) ?? amount;
         ofGroup.set(place, before);
         if (before === amount || told.has(cap)) continue;

@@ -16,8 +16,10 @@ export interface CapGroup {
 
 /** A limit that a mark of some item and grade draws on. */
 export interface Draw {
-  /** Where it adds up, or, where the exercise of the mark decides, one slot for each exercise. */
-  readonly slot: Slot | ReadonlyMap<string, Slot>;
+  /** Where it adds up; missing where the exercise of the mark decides. */
+  readonly slot?: Slot;
+  /** Where it adds up in each exercise that a mark may be made in. */
+  readonly byExercise?: ReadonlyMap<string, Slot>;
   readonly limit: Limit;
   readonly amount: number;
 }
@@ -165,13 +167,12 @@ function drawOn(limit: Limit, category: Category, item: Item, grade: Grade, slot
     case 'class':
       return within(item.class, scope.class);
     case 'exercise':
-      if (item.exercise === undefined) return [{ slot: slots.byExercise(limit), limit, amount }];
+      if (item.exercise === undefined) return [{ byExercise: slots.byExercise(limit), limit, amount }];
       return within(item.exercise, scope.exercise);
   }
 }
 
 /** Where a draw adds up, with the exercise that a mark was made in; undefined where it adds up nowhere. */
-export function slotFor({ slot }: Draw, exercise: string | undefined): Slot | undefined {
-  if (!(slot instanceof Map)) return slot as Slot;
-  return exercise === undefined ? undefined : (slot as ReadonlyMap<string, Slot>).get(exercise);
+export function slotFor({ slot, byExercise }: Draw, exercise: string | undefined): Slot | undefined {
+  return slot ?? (exercise === undefined ? undefined : byExercise?.get(exercise));
 }

@@ -47,21 +47,20 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
   const draws: CompiledDraw[][] = all.map(({ item, grade, cap, draws: ofCell }) =>
     ofCell.flatMap(({ slot, limit, amount }) => {
       // What only asks a person decides no simulated test; what an exercise decides, none without exercises.
-      if (limit.effect.kind === 'ask-upgrade' || slot instanceof Map) return [];
-      const own = slot as Slot;
+      if (limit.effect.kind === 'ask-upgrade' || !slot) return [];
       const { effect, allowed } = limit;
-      const known = uses.get(own);
-      const exercise = known?.exercise ?? exercises.get(own.scope) ?? exercises.size;
-      if (effect.kind === 'fail-exercise') exercises.set(own.scope, exercise);
+      const known = uses.get(slot);
+      const exercise = known?.exercise ?? exercises.get(slot.scope) ?? exercises.size;
+      if (effect.kind === 'fail-exercise') exercises.set(slot.scope, exercise);
       const upgrade = effect.kind === 'upgrade' && isGraver(rules, effect.grade, grade) ? effect.grade : undefined;
       const effectNumber = effectNumbers[effect.kind] ?? nothing;
       const use = known ?? { index: uses.size, allowed: allowed.value, effect: effectNumber, exercise };
-      uses.set(own, use);
+      uses.set(slot, use);
       return [
         {
           use: use.index,
           amount,
-          ...capAt(cap, own, capPlaces),
+          ...capAt(cap, slot, capPlaces),
           graver: upgrade === undefined ? -1 : (numberOf(item, upgrade) ?? -1),
         },
       ];

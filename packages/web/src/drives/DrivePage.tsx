@@ -1,9 +1,9 @@
 import { t } from '@jasperwren/words/drives';
-import Button from '@mui/material/Button';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { api } from '../base/api';
+import { NoLearners } from '../ui/NoLearners';
 import { Page, Rows, Section } from '../ui/Page';
-import { Empty, Failed, Loading } from '../ui/states';
+import { Failed, Loading } from '../ui/states';
 import { ChooseDrive } from './ChooseDrive';
 import { useUnfinishedHere } from './log/use-unfinished';
 import { nextUp } from './next-up';
@@ -51,17 +51,7 @@ export default function DrivePage() {
         />
       )}
       {!failed && (!learners || !standards) && <Loading what={t('learnersAndStandards')} />}
-      {learners?.length === 0 && (
-        <Empty
-          action={
-            <Button variant="contained" component={Link} to="/learners/new">
-              {t('addLearner')}
-            </Button>
-          }
-        >
-          {t('aMockTestNeedsALearner')}
-        </Empty>
-      )}
+      {learners?.length === 0 && <NoLearners>{t('aMockTestNeedsALearner')}</NoLearners>}
       {standards && next.length > 0 && (
         <Section title={t('whoIsNext')}>
           <Rows>

@@ -3,7 +3,7 @@ import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { Link } from 'react-router';
 import { shortDate } from '../ui/format';
-import { OutcomeWord } from '../ui/OutcomeWord';
+import { OutcomeWord, outcomeWord } from '../ui/OutcomeWord';
 import { Section } from '../ui/Page';
 import styles from './drive-page.module.css';
 
@@ -22,7 +22,7 @@ export function RecentResults({ drives }: { readonly drives: readonly DriveSumma
           const own = ended.filter((drive) => drive.outcome === outcome);
           if (own.length === 0) return null;
           return (
-            <section key={outcome} aria-label={t(outcome)}>
+            <section key={outcome} aria-label={outcomeWord(outcome)}>
               <h3>
                 <OutcomeWord outcome={outcome} />{' '}
                 <span className="muted">{t('nOfLast', { n: own.length, of: ended.length })}</span>

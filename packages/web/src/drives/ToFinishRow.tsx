@@ -8,7 +8,7 @@ import type { ToFinish } from './to-finish';
 
 /** One thing to finish, with the button that leads to it. */
 export function ToFinishRow({ item, named = true }: { readonly item: ToFinish; readonly named?: boolean }) {
-  const words = wordsOf(item);
+  const words = stateOf(item);
   const line = named ? t('nameWhat', { name: item.learnerName, what: words }) : capital(words);
   const action = actionOf(item);
   return (
@@ -31,7 +31,7 @@ function actionOf({ kind }: ToFinish): string {
   return kind === 'debrief' ? t('debrief') : t('namePin');
 }
 
-function wordsOf(item: ToFinish): string {
+function stateOf(item: ToFinish): string {
   switch (item.kind) {
     case 'continue': {
       const state = item.hereOnly ? t('savedOnThisDeviceOnly') : t('mockTestInProgress');

@@ -6,11 +6,11 @@ import type { UnfinishedHere } from './log/unfinished';
 const forgottenAfterDays = 14;
 
 /** Something about a mock test that is still to be done. */
-export type ToFinish = Pick<DriveSummary, 'id' | 'learnerName' | 'startedAt'> &
+export type ToFinish = Pick<DriveSummary, 'id' | 'learnerName'> &
   (
     | { readonly kind: 'continue'; readonly unsent: number; readonly hereOnly: boolean }
-    | { readonly kind: 'name-pins'; readonly pins: number; readonly duplicates: number }
-    | { readonly kind: 'debrief' }
+    | { readonly kind: 'name-pins'; readonly startedAt: string; readonly pins: number; readonly duplicates: number }
+    | { readonly kind: 'debrief'; readonly startedAt: string }
   );
 
 /**
@@ -24,7 +24,8 @@ export function toFinishOf(
 ): readonly ToFinish[] {
   const unsent = new Map(here.map(({ id, unsent: n }) => [id, n]));
   const known = new Set(drives.map(({ id }) => id));
-  const of = ({ id, learnerName, startedAt }: ToFinish | DriveSummary) => ({ id, learnerName, startedAt });
+  const of = ({ id, learnerName }: DriveSummary) => ({ id, learnerName });
+  const dated = ({ id, learnerName, startedAt }: DriveSummary) => ({ id, learnerName, startedAt });
   return [
     ...drives
       .filter(({ phase }) => phase !== 'ended')
@@ -34,14 +35,13 @@ export function toFinishOf(
     ...here
       .filter(({ id }) => !known.has(id))
       .map(
-        ({ id, learnerName, unsent: n }) =>
-          ({ id, learnerName, startedAt: now.toISOString(), kind: 'continue', unsent: n, hereOnly: true }) as const,
+        ({ id, learnerName, unsent: n }) => ({ id, learnerName, kind: 'continue', unsent: n, hereOnly: true }) as const,
       ),
     ...drives
       .filter((drive) => drive.phase === 'ended' && toName(drive) > 0)
       .map((drive) => {
         const { unsettledPins: pins, unsettledDoubles: duplicates } = drive;
-        return { ...of(drive), kind: 'name-pins', pins, duplicates } as const;
+        return { ...dated(drive), kind: 'name-pins', pins, duplicates } as const;
       }),
     ...drives
       .filter(
@@ -51,7 +51,7 @@ export function toFinishOf(
           toName(drive) === 0 &&
           now.diff(drive.startedAt, 'day') < forgottenAfterDays,
       )
-      .map((drive) => ({ ...of(drive), kind: 'debrief' }) as const),
+      .map((drive) => ({ ...dated(drive), kind: 'debrief' }) as const),
   ];
 }
 

@@ -1,23 +1,14 @@
 import { t } from '@jasperwren/words/learners';
 import { nextWords, testDays } from '@jasperwren/words/readiness-items';
-import Button from '@mui/material/Button';
 import { Link } from 'react-router';
-import { JudgementWord, Perches, useSchoolReadiness } from '../readiness/public';
+import { JudgementWord, Perches, ReadinessUnavailable, useSchoolReadiness } from '../readiness/public';
 import styles from './learner.module.css';
 
 /** How ready the learner is, what that rests on, and the next step. */
 export function LearnerReadiness({ learnerId }: { readonly learnerId: string }) {
   const { data, error, refetch } = useSchoolReadiness();
   const row = data?.rows.find((one) => one.learnerId === learnerId);
-  if (error)
-    return (
-      <p className="muted">
-        {t('readinessUnavailable')}{' '}
-        <Button variant="text" onClick={() => void refetch()}>
-          {t('tryAgain')}
-        </Button>
-      </p>
-    );
+  if (error) return <ReadinessUnavailable onRetry={refetch} />;
   // Nothing to say yet: of somebody archived, or before the first estimate.
   if (!row) return null;
   return (
@@ -31,9 +22,7 @@ export function LearnerReadiness({ learnerId }: { readonly learnerId: string }) 
       <div>
         {row.word !== 'cannot-say' && (
           <>
-            <div className={styles.perches}>
-              <Perches mean={row.mean} from={row.from} to={row.to} small />
-            </div>
+            <Perches {...row} size="medium" silent />
             <p>{t('wouldPassOf20', { days: testDays(row) })}</p>
           </>
         )}

@@ -9,9 +9,10 @@ import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { api } from '../base/api';
 import { fromToday, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
+import { NoLearners } from '../ui/NoLearners';
 import { Page, Rows } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import { JudgementWord, useSchoolReadiness } from '../readiness/public';
+import { JudgementWord, ReadinessUnavailable, useSchoolReadiness } from '../readiness/public';
 import styles from './learners.module.css';
 
 const searchFrom = 6;
@@ -20,7 +21,7 @@ export default function LearnersPage() {
   const [params] = useSearchParams();
   const archived = params.get('archived') === '1';
   const { data: learners, error, refetch } = api.useLearnersQuery(archived ? { archived: '1' } : {});
-  const { data: ready } = useSchoolReadiness();
+  const { data: ready, error: readinessError, refetch: refetchReadiness } = useSchoolReadiness();
   const [search, setSearch] = useState('');
   const shown = useMemo(
     () => learners?.filter(({ name }) => name.toLowerCase().includes(search.trim().toLowerCase())),
@@ -53,6 +54,7 @@ export default function LearnersPage() {
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
+      {readinessError && !archived && <ReadinessUnavailable onRetry={refetchReadiness} />}
       {!error && !shown && <Loading what={t('learners2')} />}
       {learners && (learners.length >= searchFrom || search) && (
         <TextField
@@ -64,19 +66,7 @@ export default function LearnersPage() {
         />
       )}
       {learners?.length === 0 &&
-        (archived ? (
-          <Empty>{t('noArchivedLearners')}</Empty>
-        ) : (
-          <Empty
-            action={
-              <Button variant="contained" component={Link} to="/learners/new">
-                {t('addLearner')}
-              </Button>
-            }
-          >
-            {t('noLearnersYetAddOneTo')}
-          </Empty>
-        ))}
+        (archived ? <Empty>{t('noArchivedLearners')}</Empty> : <NoLearners>{t('noLearnersYetAddOneTo')}</NoLearners>)}
       {learners && learners.length > 0 && shown?.length === 0 && <Empty>{t('noLearnerNamedSearch', { search })}</Empty>}
       {shown && shown.length > 0 && (
         <Rows>

@@ -1,5 +1,4 @@
 import { lessonTime, shortLessonTime } from '../ui/format';
-import { goalName, goalSeek } from '@jasperwren/words/lesson-goals';
 import { t } from '@jasperwren/words/readiness';
 import DragIndicatorRounded from '@mui/icons-material/DragIndicatorRounded';
 import Button from '@mui/material/Button';
@@ -9,6 +8,7 @@ import { arrayMove, useSortable } from '@dnd-kit/sortable';
 import { overlaps } from '@jasperwren/core/readiness/booking';
 import type { LessonGoal } from '@jasperwren/core/readiness/lesson-goal';
 import { Sortable } from '../ui/Sortable';
+import { LessonAim } from './LessonAim';
 import styles from './plan.module.css';
 
 /** A lesson of the plan on the screen; `key` stays with its goals while they are dragged. */
@@ -39,7 +39,7 @@ export function LessonList({ lessons, slots, onChange }: Props) {
     );
   };
   return (
-    <Sortable rows={lessons.map(({ key, start }) => ({ key, name: when(start) }))} onMove={swap}>
+    <Sortable rows={lessons.map(({ key, start }) => ({ key, name: lessonTime(start) }))} onMove={swap}>
       <ol className={styles.lessons}>
         {lessons.map((lesson) => (
           <Lesson
@@ -72,8 +72,6 @@ interface LessonProps {
   readonly onRemove: () => void;
 }
 
-const when = lessonTime;
-
 function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: lesson.key });
   const { start, minutes, goals } = lesson;
@@ -82,13 +80,13 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
       ref={setNodeRef}
       className={styles.lesson}
       data-dragging={isDragging}
-      aria-label={when(start)}
+      aria-label={lessonTime(start)}
       style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
     >
       <button
         type="button"
         className={styles.handle}
-        aria-label={t('moveTheAimOfWhen', { when: when(start) })}
+        aria-label={t('moveTheAimOfWhen', { when: lessonTime(start) })}
         {...attributes}
         {...listeners}
       >
@@ -101,7 +99,7 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
           fullWidth
           value={start}
           onChange={(event) => onMove(event.target.value)}
-          slotProps={{ select: { 'aria-label': t('timeOfWhen', { when: when(start) }) } }}
+          slotProps={{ select: { 'aria-label': t('timeOfWhen', { when: lessonTime(start) }) } }}
         >
           {(slots.includes(start) ? slots : [start, ...slots]).map((slot) => (
             <MenuItem key={slot} value={slot}>
@@ -111,14 +109,8 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
         </TextField>
         <p className="muted">{t('minutesMin', { minutes })}</p>
       </div>
-      <ul>
-        {goals.map((goal) => (
-          <li key={`${goal.kind} ${goal.code}`}>
-            <b>{goalName(goal)}:</b> <span className="muted">{goalSeek(goal)}</span>
-          </li>
-        ))}
-      </ul>
-      <Button variant="text" aria-label={t('cancelWhen', { when: when(start) })} onClick={onRemove}>
+      <LessonAim goals={goals} />
+      <Button variant="text" aria-label={t('cancelWhen', { when: lessonTime(start) })} onClick={onRemove}>
         {t('cancel')}
       </Button>
     </li>

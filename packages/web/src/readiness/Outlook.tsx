@@ -31,7 +31,7 @@ export function Outlook({ worked, today, until, ahead, name }: Props) {
   return (
     <>
       <p>{t('today')}</p>
-      <Perches {...readiness.chance} small />
+      <Perches {...readiness.chance} size="small" />
       {onDay && (
         <>
           <p>
@@ -39,7 +39,7 @@ export function Outlook({ worked, today, until, ahead, name }: Props) {
               part: ahead ? t('onTestDayDate', { date: shortDate(until) }) : t('onDate', { date: shortDate(until) }),
             })}
           </p>
-          <Perches {...onDay.chance} small />
+          <Perches {...onDay.chance} size="small" />
         </>
       )}
       {ready !== undefined && (

@@ -9,19 +9,21 @@ interface Props {
   readonly mean: number;
   readonly from: number;
   readonly to: number;
-  readonly small?: boolean;
+  readonly size?: 'large' | 'medium' | 'small';
+  /** Without the words beside, where a sentence says the same. */
+  readonly silent?: boolean;
 }
 
 /** Twenty test days as perches in a row: taken ones pass, empty ones do not, hatched ones are uncertain. */
-export function Perches({ from, to, small = false }: Props) {
+export function Perches({ from, to, size = 'large', silent = false }: Props) {
   const [sure, maybe] = [Math.round(days * from), Math.round(days * to)];
   const words = sure === maybe ? t('sureOfDays', { sure, days }) : t('sureToMaybeOfDays', { sure, maybe, days });
   return (
-    <div className={styles.row} data-small={small} role="img" aria-label={t('wouldPassWordsTests', { words })}>
+    <div className={styles.row} data-size={size} role="img" aria-label={t('wouldPassWordsTests', { words })}>
       {Array.from({ length: days }, (_, i) => (
         <Perch key={i} state={i < sure ? 'pass' : i < maybe ? 'maybe' : 'fail'} />
       ))}
-      <b>{words}</b>
+      {!silent && <b>{words}</b>}
     </div>
   );
 }

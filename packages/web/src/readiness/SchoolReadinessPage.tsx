@@ -141,7 +141,7 @@ function Row({ row }: { readonly row: ReadinessRow }) {
           <span className="muted">{t('countedSoFar', { counted: t('mockTests', { count: row.drives }) })}</span>
         ) : (
           <>
-            <Perches {...row} small />
+            <Perches {...row} size="small" />
             <small>{t('fromCounted', { counted: t('mockTests', { count: row.drives }) })}</small>
           </>
         )}

@@ -2,4 +2,5 @@
 export { JudgementWord } from './JudgementWord';
 export { LessonAim } from './LessonAim';
 export { Perches } from './Perches';
+export { ReadinessUnavailable } from './ReadinessUnavailable';
 export { useSchoolReadiness } from './use-school-readiness';

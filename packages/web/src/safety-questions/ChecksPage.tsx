@@ -6,8 +6,9 @@ import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { api } from '../base/api';
 import { fromToday, shortDate } from '../ui/format';
+import { NoLearners } from '../ui/NoLearners';
 import { Page, Rows, Section } from '../ui/Page';
-import { Empty, Failed, Loading } from '../ui/states';
+import { Failed, Loading } from '../ui/states';
 import styles from './safety-questions.module.css';
 
 const ForgottenChart = lazy(() => import('./ForgottenChart'));
@@ -41,18 +42,7 @@ export default function ChecksPage() {
 }
 
 function Board({ board: { learners, forgotten } }: { readonly board: BoardView }) {
-  if (learners.length === 0)
-    return (
-      <Empty
-        action={
-          <Button variant="contained" component={Link} to="/learners/new">
-            {t('addLearner')}
-          </Button>
-        }
-      >
-        {t('noLearnersYetAddOneTo')}
-      </Empty>
-    );
+  if (learners.length === 0) return <NoLearners>{t('noLearnersYetAddOneTo')}</NoLearners>;
   return (
     <div className={styles.two}>
       <Section title={t('learners')}>

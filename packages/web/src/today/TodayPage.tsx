@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { api } from '../base/api';
 import { toFinishOf, ToFinishRow, useUnfinishedHere } from '../drives/public';
 import { fromToday } from '../ui/format';
+import { NoLearners } from '../ui/NoLearners';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import { LastRow } from './LastRow';
@@ -51,15 +52,7 @@ export default function TodayPage() {
   if (learners.length === 0) {
     return (
       <Page title={title}>
-        <Empty
-          action={
-            <Button variant="contained" component={Link} to="/learners/new">
-              {t('addLearner')}
-            </Button>
-          }
-        >
-          {t('noLearnersYetAddYourFirst')}
-        </Empty>
+        <NoLearners>{t('noLearnersYetAddYourFirst')}</NoLearners>
       </Page>
     );
   }

@@ -1,7 +1,5 @@
-import { t } from '@jasperwren/words/today';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import Button from '@mui/material/Button';
-import { useSchoolReadiness } from '../readiness/public';
+import { ReadinessUnavailable, useSchoolReadiness } from '../readiness/public';
 import { Rows } from '../ui/Page';
 import { TestRow } from './TestRow';
 
@@ -10,14 +8,7 @@ export default function UpcomingTests({ learners }: { readonly learners: readonl
   const { data, error, refetch } = useSchoolReadiness();
   return (
     <>
-      {error && (
-        <p className="muted">
-          {t('readinessUnavailable')}{' '}
-          <Button variant="text" onClick={() => void refetch()}>
-            {t('tryAgain')}
-          </Button>
-        </p>
-      )}
+      {error && <ReadinessUnavailable onRetry={refetch} />}
       <Rows>
         {learners.map((learner) => (
           <TestRow key={learner.id} learner={learner} ready={data?.rows.find((row) => row.learnerId === learner.id)} />

@@ -70,9 +70,7 @@ export function countMarks(standard: EffectiveStandard, marks: readonly Mark[]):
 
 /** "95 s", and from ten minutes on "20 min" or "21 min 5 s". */
 export function secondsWords(seconds: number): string {
-  if (seconds < 600) return t('seconds', { seconds });
-  const [minutes, rest] = [Math.floor(seconds / 60), seconds % 60];
-  return rest > 0 ? t('minutesAndSeconds', { minutes, seconds: rest }) : t('minutes', { minutes });
+  return seconds < 600 ? t('seconds', { seconds }) : durationWords(seconds * 1000);
 }
 
 /** A duration in minutes and seconds: "2 min 30 s". */

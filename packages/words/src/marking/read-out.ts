@@ -1,6 +1,6 @@
 import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Cap, EffectiveStandard, Limit, Requirement } from '@jasperwren/core/marking/standard';
-import { joinWords } from '../lists';
+import { capital, joinWords } from '../lists';
 import { wordsOf } from '../words';
 import { amountOf, countOfGrade } from './names';
 
@@ -43,7 +43,7 @@ const t = wordsOf('read-out', resource);
 export function whatFails(standard: EffectiveStandard): readonly string[] {
   const ofEffect = (kind: Limit['effect']['kind']) => standard.limits.filter(({ effect }) => effect.kind === kind);
   const upgraded = (key: 'mayUpgrade' | 'upgrade', limit: Limit) =>
-    sentence(t(key, { what: limitWords(standard, limit), grade: gradeName(standard, limit) }));
+    capital(t(key, { what: limitWords(standard, limit), grade: gradeName(standard, limit) }));
   return [
     ...ofEffect('fail-test').map((limit) => t('failTest', { what: limitWords(standard, limit) })),
     ...grouped(standard, 'failExercise', ofEffect('fail-exercise')),
@@ -54,8 +54,6 @@ export function whatFails(standard: EffectiveStandard): readonly string[] {
     ...requirementWords(standard, standard.requirements),
   ];
 }
-
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function gradeName(standard: EffectiveStandard, { effect }: Limit): string {
   if (!('grade' in effect)) return '';
