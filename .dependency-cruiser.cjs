@@ -1,4 +1,4 @@
-/** The arrows of the house run one way: core <- contract, words <- server, web, cli. */
+/** The arrows of the house run one way: roads <- core <- contract, words <- server, web, cli. */
 const only = (name, comment, from, allowed) => ({
   name,
   comment,
@@ -10,40 +10,46 @@ const only = (name, comment, from, allowed) => ({
 module.exports = {
   forbidden: [
     only(
+      'roads-stand-alone',
+      'roads import nothing of the rest',
+      '^packages/roads/src',
+      '^packages/roads/src|node_modules/(fast-xml-parser|flatbush|flatqueue|geographiclib-geodesic|pure-rand|saxes)',
+    ),
+    only(
       'core-stands-alone',
-      'core imports nothing but itself and small libraries of computation',
+      'core imports roads, itself and small libraries of computation',
       '^packages/core/src',
-      '^packages/core/src|node_modules/(ajv|damerau-levenshtein|dayjs|ajv-formats|json-schema-to-ts|jsonc-parser|ts-fsrs|@stdlib)',
+      '^packages/(core|roads)/src|node_modules/(ajv|damerau-levenshtein|dayjs|ajv-formats|json-schema-to-ts|jsonc-parser|ts-fsrs|@stdlib)',
     ),
     only(
       'contract-on-core',
       'contract imports core and its validators',
       '^packages/contract/src',
-      '^packages/(core|contract)/src|node_modules/(class-|reflect-)',
+      '^packages/(roads|core|contract)/src|node_modules/(class-|reflect-)',
     ),
     only(
       'words-on-core',
       'words import core, and what knows plurals and languages',
       '^packages/words/src',
-      '^packages/(core|words)/src|node_modules/i18next',
+      '^packages/(roads|core|words)/src|node_modules/i18next',
     ),
     only(
       'server-below-web',
       'server imports contract, core and words',
       '^packages/server/src',
-      '^packages/(core|contract|words|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|zlib|worker_threads|timers/promises)$',
+      '^packages/(roads|core|contract|words|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|zlib|worker_threads|timers/promises)$',
     ),
     only(
       'web-on-contract',
       'web imports contract, core and words, and nothing of Node',
       '^packages/web/src',
-      '^packages/(core|contract|words|web)/src|node_modules|^virtual:pwa-register$',
+      '^packages/(roads|core|contract|words|web)/src|node_modules|^virtual:pwa-register$',
     ),
     { name: 'cli-not-on-web', severity: 'error', from: { path: '^packages/cli/src' }, to: { path: '^packages/web' } },
     {
       name: 'nothing-on-cli',
       severity: 'error',
-      from: { path: '^packages/(core|contract|words|server|web)' },
+      from: { path: '^packages/(roads|core|contract|words|server|web)' },
       to: { path: '^packages/cli' },
     },
     {

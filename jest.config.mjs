@@ -6,7 +6,7 @@ export default {
   maxWorkers: 2,
   testTimeout: 60_000,
   transform: {
-    '\\.tsx?$': [
+    '\\.[jt]sx?$': [
       '@swc/jest',
       {
         jsc: {
@@ -18,6 +18,8 @@ export default {
       },
     ],
   },
+  // These come as ES modules only.
+  transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|pure-rand)/)'],
   moduleNameMapper: { '\\.css$': '<rootDir>/packages/web/testing/css-modules.cjs' },
   modulePathIgnorePatterns: ['<rootDir>/packages/.*/dist'],
 };

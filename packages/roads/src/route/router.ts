@@ -1,0 +1,225 @@
+import FlatQueue from 'flatqueue';
+import { degreeMetres, metresBetween } from '../geometry';
+import { banAutomaton } from '../graph/bans';
+import { edgeNodes, wayOf, type RoadGraph } from '../graph/graph';
+import { bansOf } from '../graph/restrictions';
+import type { Snapped } from '../graph/snap';
+import type { Weights } from './time-model';
+
+/** A way over the roads: its edges in order, from a place on the first to a place on the last. */
+export interface Path {
+  readonly edges: readonly number[];
+  /** Metres from the beginning of the first edge to the start, and of the last edge to the end. */
+  readonly start: number;
+  readonly end: number;
+  readonly metres: number;
+  /** By the weights it was sought with. */
+  readonly cost: number;
+}
+
+export interface Router {
+  /**
+   * The way of least cost between two places that breaks no restriction, turns round at dead ends only and crosses no road
+   * that is open to those with an end there; nothing where there is none.
+   */
+  readonly find: (from: Snapped, to: Snapped, options?: Search) => Path | undefined;
+  /** Which edges may follow a row of edges. */
+  readonly follow: (edges: readonly number[]) => readonly number[];
+  /** Whether a row of edges may be driven one after the other. */
+  readonly isLegal: (edges: readonly number[]) => boolean;
+}
+
+export interface Search {
+  /** Factors on the cost of edges, at least 1. */
+  readonly factors?: Float64Array;
+  /** Edges one may start on; both directions of the start's stretch otherwise. */
+  readonly startEdge?: number;
+}
+
+/** A router over a graph. It keeps its working arrays: one router serves one search at a time. */
+export function makeRouter(graph: RoadGraph, weights: Weights): Router {
+  const { edgeCount, edgeTo, edgeBack, out, outStart, edgeStretch, metres } = graph;
+  const automaton = banAutomaton(graph, bansOf(graph).words);
+  const { stateCount, stateEdge } = automaton;
+  const local = Uint8Array.from({ length: edgeCount }, (_, e) => Number(wayOf(graph, e).access === 'destination'));
+  // Where some roads are for those with an end there, states stand twice: before and after the last of the open roads.
+  const layered = local.includes(1);
+  const size = layered ? 2 * stateCount : stateCount;
+  const cost = new Float64Array(size);
+  const previous = new Int32Array(size);
+  const stamp = new Int32Array(size);
+  const settled = new Int32Array(size);
+  const queue = new FlatQueue<number>();
+  const estimate = leastCost(graph, weights);
+  let now = 0;
+
+  /** The edges that may follow a state, with the states they lead to; turning round only where nothing else is left. */
+  function eachNext(state: number, visit: (edge: number, next: number) => void): void {
+    const edge = stateEdge[state]!;
+    const vertex = edgeTo[edge]!;
+    const back = edgeBack[edge]!;
+    const [first, last] = [outStart[vertex]!, outStart[vertex + 1]!];
+    for (let i = first; i < last; i++) {
+      const to = out[i]!;
+      if (to === back && last - first > 1) continue;
+      const next = automaton.next(state, to);
+      if (next >= 0) visit(to, next);
+    }
+  }
+
+  function find(from: Snapped, to: Snapped, { factors, startEdge }: Search = {}): Path | undefined {
+    now++;
+    queue.clear();
+    const least = estimate(to);
+    const weightOf = (edge: number) => weights.edge[edge]! * (factors?.[edge] ?? 1);
+    const shareAt = (edge: number, at: Snapped) => {
+      const length = metres[edgeStretch[edge]!]!;
+      const share = length === 0 ? 0 : at.offset / length;
+      return graph.edgeAlong[edge] ? share : 1 - share;
+    };
+    const edgesOf = ({ stretch }: Snapped) => edgesOfStretch(graph, stretch);
+    const targets = edgesOf(to);
+    let best = Infinity;
+    let bestLast = -1;
+    let bestBefore = -1;
+    const reach = (state: number, value: number, before: number) => {
+      if (stamp[state] === now && cost[state]! <= value) return;
+      stamp[state] = now;
+      cost[state] = value;
+      previous[state] = before;
+      const rest = value + least(edgeTo[stateEdge[layered ? state >> 1 : state]!]!);
+      if (rest < best) queue.push(state, rest);
+    };
+    for (const edge of startEdge === undefined ? edgesOf(from) : [startEdge]) {
+      const share = shareAt(edge, from);
+      if (targets.includes(edge) && shareAt(edge, to) >= share) {
+        const direct = (shareAt(edge, to) - share) * weightOf(edge);
+        if (direct < best) {
+          best = direct;
+          bestLast = edge;
+          bestBefore = -1;
+        }
+      }
+      reach(layered ? edge * 2 : edge, (1 - share) * weightOf(edge), -1);
+    }
+    while (queue.length > 0) {
+      if (queue.peekValue()! >= best) break;
+      const at = queue.pop()!;
+      if (settled[at] === now) continue;
+      settled[at] = now;
+      const state = layered ? at >> 1 : at;
+      const arriving = layered ? at & 1 : 0;
+      const edge = stateEdge[state]!;
+      const value = cost[at]!;
+      eachNext(state, (next, nextState) => {
+        let layer = arriving;
+        if (layered) {
+          if (arriving && !local[next]) return;
+          if (!local[edge] && local[next]) layer = 1;
+        }
+        const turned = value + weights.turn(edge, next);
+        if (targets.includes(next)) {
+          const whole = turned + shareAt(next, to) * weightOf(next);
+          if (whole < best) {
+            best = whole;
+            bestLast = next;
+            bestBefore = at;
+          }
+        }
+        reach(layered ? nextState * 2 + layer : nextState, turned + weightOf(next), at);
+      });
+    }
+    if (bestLast < 0) return undefined;
+    const edges = [bestLast];
+    for (let at = bestBefore; at >= 0; at = previous[at]!) edges.push(stateEdge[layered ? at >> 1 : at]!);
+    edges.reverse();
+    const lengthOf = (edge: number) => metres[edgeStretch[edge]!]!;
+    const start = shareAt(edges[0]!, from) * lengthOf(edges[0]!);
+    const end = shareAt(bestLast, to) * lengthOf(bestLast);
+    const whole = edges.reduce((sum, edge) => sum + lengthOf(edge), 0);
+    return { edges, start, end, metres: whole - start - (lengthOf(bestLast) - end), cost: best };
+  }
+
+  function walk(edges: readonly number[]): number {
+    let state = edges[0] ?? -1;
+    for (const edge of edges.slice(1)) {
+      let next = -1;
+      eachNext(state, (to, then) => {
+        if (to === edge) next = then;
+      });
+      if (next < 0) return -1;
+      state = next;
+    }
+    return state;
+  }
+
+  return {
+    find,
+    isLegal: (edges) => edges.length === 0 || walk(edges) >= 0,
+    follow: (edges) => {
+      const state = walk(edges);
+      const next: number[] = [];
+      if (state >= 0) eachNext(state, (edge) => next.push(edge));
+      return next;
+    },
+  };
+}
+
+/** The edges of a stretch: one, or two where both directions are open. */
+export function edgesOfStretch({ edgeStretch, edgeCount }: RoadGraph, stretch: number): readonly number[] {
+  // Edges stand in the order of their stretches.
+  let low = 0;
+  let high = edgeCount;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (edgeStretch[middle]! < stretch) low = middle + 1;
+    else high = middle;
+  }
+  const found: number[] = [];
+  for (let e = low; e < edgeCount && edgeStretch[e] === stretch; e++) found.push(e);
+  return found;
+}
+
+/** A cost that no way from a vertex to a place can be below: the straight line at the least cost of a metre. */
+function leastCost({ source, vertexNode }: RoadGraph, { leastPerMetre }: Weights) {
+  let highest = 0;
+  let lowest = 90;
+  for (const lat of source.lat) {
+    highest = Math.max(highest, Math.abs(lat));
+    lowest = Math.min(lowest, Math.abs(lat));
+  }
+  // A degree of longitude is shortest far from the equator, one of latitude near it; a thousandth for the flat triangle.
+  const x = degreeMetres(highest).lon * 0.999 * leastPerMetre;
+  const y = degreeMetres(lowest).lat * 0.999 * leastPerMetre;
+  return (to: Snapped) => (vertex: number) => {
+    const node = vertexNode[vertex]!;
+    return Math.hypot((source.lon[node]! - to.lon) * x, (source.lat[node]! - to.lat) * y);
+  };
+}
+
+/** The places a path passes, from its start to its end. */
+export function lineOf(
+  graph: RoadGraph,
+  path: Path,
+  from: Snapped,
+  to: Snapped,
+): readonly (readonly [lat: number, lon: number])[] {
+  const { lat, lon } = graph.source;
+  const line: (readonly [number, number])[] = [[from.lat, from.lon]];
+  path.edges.forEach((edge, i) => {
+    const nodes = edgeNodes(graph, edge);
+    const first = i === 0;
+    const last = i === path.edges.length - 1;
+    let metres = 0;
+    nodes.forEach((node, k) => {
+      if (k > 0) metres += metresBetween(lat[nodes[k - 1]!]!, lon[nodes[k - 1]!]!, lat[node]!, lon[node]!);
+      if (first && metres <= path.start) return;
+      if (last && metres >= path.end) return;
+      // The end of one edge is the beginning of the next.
+      if (!first && k === 0) return;
+      line.push([lat[node]!, lon[node]!]);
+    });
+  });
+  line.push([to.lat, to.lon]);
+  return line;
+}
