@@ -16,7 +16,7 @@ export interface RoadGraph {
   readonly nodeVertex: Int32Array;
   /** How many stretches end at each vertex: one is a dead end, two a mere joint, three and more a junction. */
   readonly arms: Uint8Array;
-  /** Ends of closed roads (private, barred) at each vertex: seen there, never driven. */
+  /** Ends of closed roads (private, agricultural) at each node: seen there, never driven. */
   readonly closedArms: Uint8Array;
   /** The nodes of each stretch: `stretchNodes` from `stretchStart[s]` up to `stretchStart[s + 1]`. */
   readonly stretchStart: Int32Array;
@@ -134,7 +134,7 @@ export function buildGraph(source: RoadSource): RoadGraph {
     vertexNode,
     nodeVertex,
     arms,
-    closedArms: closedArmsOf(source, nodeVertex, vertexCount),
+    closedArms: closedArmsOf(source),
     stretchStart: Int32Array.from(stretchStart),
     stretchNodes: Int32Array.from(stretchNodes),
     stretchWay: Int32Array.from(stretchWay),
@@ -175,13 +175,12 @@ function findVertices({ ids, signs: bits }: RoadSource, ways: readonly RoadWay[]
   return vertex;
 }
 
-function closedArmsOf({ ways }: RoadSource, nodeVertex: Int32Array, vertexCount: number): Uint8Array {
-  const closed = new Uint8Array(vertexCount);
+function closedArmsOf({ ways, ids }: RoadSource): Uint8Array {
+  const closed = new Uint8Array(ids.length);
   for (const way of ways) {
     if (isDrivable(way)) continue;
     way.nodes.forEach((node, i) => {
-      const vertex = nodeVertex[node]!;
-      if (vertex >= 0) closed[vertex]! += i === 0 || i === way.nodes.length - 1 ? 1 : 2;
+      closed[node]! += i === 0 || i === way.nodes.length - 1 ? 1 : 2;
     });
   }
   return closed;

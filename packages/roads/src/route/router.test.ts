@@ -217,12 +217,7 @@ describe('restrictions', () => {
     ],
     ['over a way between', { 1: ['no_left_turn', 'from 1, via 2, to 6'] }, [100, 50], 50 + 100 + 100 + 50],
     ['another way onto the way between', { 1: ['no_left_turn', 'from 4, via 2, to 6'] }, [100, 50], 50 + 100 + 50],
-    [
-      'only over a way between',
-      { 1: ['only_straight_on', 'from 1, via 2, to 5'] },
-      [100, 50],
-      50 + 100 + 100 + 50,
-    ],
+    ['only over a way between', { 1: ['only_straight_on', 'from 1, via 2, to 5'] }, [100, 50], 50 + 100 + 100 + 50],
   ])('%s', async (_, restrictions, to, metres) => {
     const { path } = await row(cross(restrictions), west, to);
     expect(path!.metres).toBeCloseTo(metres, 0);
