@@ -43,6 +43,8 @@ export interface Road {
   readonly unpaved?: true;
   readonly bridge?: true;
   readonly tunnel?: true;
+  /** A slope of 8 % or more. */
+  readonly steep?: true;
   /** Metres of width where it is given. */
   readonly width?: number;
   /** Drivers use the left here (`driving_side`), where the way says so. */
@@ -119,6 +121,7 @@ export function roadOf(tags: Tags): Road | undefined {
     ...(unpaved.has(tags['surface'] ?? '') && { unpaved: true }),
     ...(isYes(tags['bridge']) && { bridge: true }),
     ...(isYes(tags['tunnel']) && { tunnel: true }),
+    ...(isSteep(tags['incline']) && { steep: true }),
     ...(width > 0 && width < 50 && { width }),
     ...((tags['driving_side'] === 'left' || tags['driving_side'] === 'right') && { side: tags['driving_side'] }),
   };
@@ -126,6 +129,7 @@ export function roadOf(tags: Tags): Road | undefined {
 
 const isRoadClass = (value: string): value is RoadClass => (roadClasses as readonly string[]).includes(value);
 const isYes = (value: string | undefined) => value !== undefined && value !== 'no';
+const isSteep = (incline = '') => Math.abs(Number(/^(-?\d+(?:\.\d+)?) ?%$/.exec(incline)?.[1] ?? 0)) >= 8;
 const isRound = ({ junction }: Tags) => junction === 'roundabout' || junction === 'circular';
 
 function accessOf(said: string): Access {

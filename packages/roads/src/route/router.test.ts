@@ -112,7 +112,7 @@ describe('the shortest way', () => {
           other.addLink(graph.edgeFrom[e]!, graph.edgeTo[e]!, edgeMetres(graph, e));
         const [from, to] = [a % graph.edgeCount, b % graph.edgeCount];
         fc.pre(from !== to && from !== graph.edgeBack[to]);
-        const path = routerOf(graph).find(middleOf(graph, from), middleOf(graph, to), { startEdge: from });
+        const path = routerOf(graph).find(middleOf(graph, from), middleOf(graph, to), { after: [from] });
         // Ours ends in the middle of an edge, from either side; theirs runs between vertices.
         const links = aStar(other, { oriented: true, distance: (_, __, link) => link.data! });
         const metres = [to, graph.edgeBack[to]!]
@@ -150,7 +150,7 @@ describe('the shortest way', () => {
         const [from, to] = [a % graph.edgeCount, b % graph.edgeCount];
         fc.pre(graph.edgeStretch[from] !== graph.edgeStretch[to]);
         const router = routerOf(graph);
-        const path = router.find(middleOf(graph, from), middleOf(graph, to), { startEdge: from });
+        const path = router.find(middleOf(graph, from), middleOf(graph, to), { after: [from] });
         const limit = 2500;
         const whole =
           Math.min(
@@ -175,7 +175,7 @@ describe('the shortest way', () => {
 function turnsBack(graph: RoadGraph, from: number, to: number, theirs: number): boolean {
   const back = graph.edgeBack[from]!;
   if (back < 0) return false;
-  const path = routerOf(graph).find(middleOf(graph, back), middleOf(graph, to), { startEdge: back });
+  const path = routerOf(graph).find(middleOf(graph, back), middleOf(graph, to), { after: [back] });
   return path !== undefined && path.metres + 2 * (edgeMetres(graph, from) / 2) <= theirs + 1e-6;
 }
 

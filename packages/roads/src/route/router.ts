@@ -1,5 +1,5 @@
 import FlatQueue from 'flatqueue';
-import { degreeMetres, metresBetween } from '../geometry';
+import { degreeMetres, metresBetween, type Place } from '../geometry';
 import { banAutomaton } from '../graph/bans';
 import { edgeNodes, wayOf, type RoadGraph } from '../graph/graph';
 import { bansOf } from '../graph/restrictions';
@@ -17,12 +17,24 @@ export interface Path {
   readonly cost: number;
 }
 
+/** A vertex as the start or the end of a way. */
+export interface AtVertex {
+  readonly vertex: number;
+  readonly lat: number;
+  readonly lon: number;
+}
+
+/** Where a way begins or ends: a place on a road, or a vertex, reached and left by whichever road suits. */
+export type End = Snapped | AtVertex;
+
 export interface Router {
   /**
    * The way of least cost between two places that breaks no restriction, turns round at dead ends only and crosses no road
    * that is open to those with an end there; nothing where there is none.
    */
-  readonly find: (from: Snapped, to: Snapped, options?: Search) => Path | undefined;
+  readonly find: (from: End, to: End, options?: Search) => Path | undefined;
+  /** Least cost to the end of every edge from a place, `Infinity` where one does not get. */
+  readonly spread: (from: End) => Float64Array;
   /** Which edges may follow a row of edges. */
   readonly follow: (edges: readonly number[]) => readonly number[];
   /** Whether a row of edges may be driven one after the other. */
@@ -32,8 +44,8 @@ export interface Router {
 export interface Search {
   /** Factors on the cost of edges, at least 1. */
   readonly factors?: Float64Array;
-  /** Edges one may start on; both directions of the start's stretch otherwise. */
-  readonly startEdge?: number;
+  /** What was driven before, its last edge the one the start lies on (or ends at): the way goes on from there. */
+  readonly after?: readonly number[];
 }
 
 /** A router over a graph. It keeps its working arrays: one router serves one search at a time. */
@@ -67,40 +79,46 @@ export function makeRouter(graph: RoadGraph, weights: Weights): Router {
     }
   }
 
-  function find(from: Snapped, to: Snapped, { factors, startEdge }: Search = {}): Path | undefined {
+  const lengthOf = (edge: number) => metres[edgeStretch[edge]!]!;
+  /** Share of an edge that lies before a place on its stretch. */
+  const shareAt = (edge: number, at: Snapped) => {
+    const length = lengthOf(edge);
+    const share = length === 0 ? 0 : at.offset / length;
+    return graph.edgeAlong[edge] ? share : 1 - share;
+  };
+
+  function find(from: End, to: End, { factors, after }: Search = {}): Path | undefined {
     now++;
     queue.clear();
     const least = estimate(to);
     const weightOf = (edge: number) => weights.edge[edge]! * (factors?.[edge] ?? 1);
-    const shareAt = (edge: number, at: Snapped) => {
-      const length = metres[edgeStretch[edge]!]!;
-      const share = length === 0 ? 0 : at.offset / length;
-      return graph.edgeAlong[edge] ? share : 1 - share;
-    };
-    const edgesOf = ({ stretch }: Snapped) => edgesOfStretch(graph, stretch);
-    const targets = edgesOf(to);
+    const goal = 'vertex' in to ? to.vertex : -1;
+    const targets = 'vertex' in to ? [] : edgesOfStretch(graph, to.stretch);
     let best = Infinity;
+    /** The edge a way ends within, or -1 where it ends with the state before. */
     let bestLast = -1;
     let bestBefore = -1;
-    const reach = (state: number, value: number, before: number) => {
-      if (stamp[state] === now && cost[state]! <= value) return;
-      stamp[state] = now;
-      cost[state] = value;
-      previous[state] = before;
-      const rest = value + least(edgeTo[stateEdge[layered ? state >> 1 : state]!]!);
-      if (rest < best) queue.push(state, rest);
+    const reach = (at: number, value: number, before: number) => {
+      if (stamp[at] === now && cost[at]! <= value) return;
+      stamp[at] = now;
+      cost[at] = value;
+      previous[at] = before;
+      const rest = value + least(edgeTo[stateEdge[layered ? at >> 1 : at]!]!);
+      if (rest < best) queue.push(at, rest);
     };
-    for (const edge of startEdge === undefined ? edgesOf(from) : [startEdge]) {
-      const share = shareAt(edge, from);
-      if (targets.includes(edge) && shareAt(edge, to) >= share) {
-        const direct = (shareAt(edge, to) - share) * weightOf(edge);
+    for (const { state, share } of starts(from, after)) {
+      const edge = stateEdge[state]!;
+      if (
+        'vertex' in to ? share === 1 && edgeTo[edge] === goal : targets.includes(edge) && shareAt(edge, to) >= share
+      ) {
+        const direct = 'vertex' in to ? 0 : (shareAt(edge, to) - share) * weightOf(edge);
         if (direct < best) {
           best = direct;
           bestLast = edge;
           bestBefore = -1;
         }
       }
-      reach(layered ? edge * 2 : edge, (1 - share) * weightOf(edge), -1);
+      reach(layered ? state * 2 : state, (1 - share) * weightOf(edge), -1);
     }
     while (queue.length > 0) {
       if (queue.peekValue()! >= best) break;
@@ -111,6 +129,12 @@ export function makeRouter(graph: RoadGraph, weights: Weights): Router {
       const arriving = layered ? at & 1 : 0;
       const edge = stateEdge[state]!;
       const value = cost[at]!;
+      if (edgeTo[edge] === goal) {
+        best = value;
+        bestLast = -1;
+        bestBefore = at;
+        break;
+      }
       eachNext(state, (next, nextState) => {
         let layer = arriving;
         if (layered) {
@@ -118,7 +142,7 @@ export function makeRouter(graph: RoadGraph, weights: Weights): Router {
           if (!local[edge] && local[next]) layer = 1;
         }
         const turned = value + weights.turn(edge, next);
-        if (targets.includes(next)) {
+        if ('stretch' in to && targets.includes(next)) {
           const whole = turned + shareAt(next, to) * weightOf(next);
           if (whole < best) {
             best = whole;
@@ -129,15 +153,54 @@ export function makeRouter(graph: RoadGraph, weights: Weights): Router {
         reach(layered ? nextState * 2 + layer : nextState, turned + weightOf(next), at);
       });
     }
-    if (bestLast < 0) return undefined;
-    const edges = [bestLast];
+    if (best === Infinity) return undefined;
+    const edges = bestLast < 0 ? [] : [bestLast];
     for (let at = bestBefore; at >= 0; at = previous[at]!) edges.push(stateEdge[layered ? at >> 1 : at]!);
     edges.reverse();
-    const lengthOf = (edge: number) => metres[edgeStretch[edge]!]!;
-    const start = shareAt(edges[0]!, from) * lengthOf(edges[0]!);
-    const end = shareAt(bestLast, to) * lengthOf(bestLast);
+    const [first, last] = [edges[0]!, edges.at(-1)!];
+    const start = 'vertex' in from ? (after ? lengthOf(first) : 0) : shareAt(first, from) * lengthOf(first);
+    const end = 'vertex' in to ? lengthOf(last) : shareAt(last, to) * lengthOf(last);
     const whole = edges.reduce((sum, edge) => sum + lengthOf(edge), 0);
-    return { edges, start, end, metres: whole - start - (lengthOf(bestLast) - end), cost: best };
+    return { edges, start, end, metres: whole - start - (lengthOf(last) - end), cost: best };
+  }
+
+  /** The states a way may begin in, with the share of their edge that lies behind. */
+  function starts(
+    from: End,
+    after: readonly number[] | undefined,
+  ): readonly { readonly state: number; readonly share: number }[] {
+    if (after) {
+      const state = walk(after);
+      return state < 0 ? [] : [{ state, share: 'vertex' in from ? 1 : shareAt(after.at(-1)!, from) }];
+    }
+    if ('vertex' in from)
+      return [...out.subarray(outStart[from.vertex], outStart[from.vertex + 1])].map((state) => ({ state, share: 0 }));
+    return edgesOfStretch(graph, from.stretch).map((state) => ({ state, share: shareAt(state, from) }));
+  }
+
+  function spread(from: End): Float64Array {
+    now++;
+    queue.clear();
+    const least = new Float64Array(edgeCount).fill(Infinity);
+    const reach = (state: number, value: number) => {
+      if (stamp[state] === now && cost[state]! <= value) return;
+      stamp[state] = now;
+      cost[state] = value;
+      queue.push(state, value);
+    };
+    for (const { state, share } of starts(from, undefined))
+      reach(state, (1 - share) * weights.edge[stateEdge[state]!]!);
+    while (queue.length > 0) {
+      const state = queue.pop()!;
+      if (settled[state] === now) continue;
+      settled[state] = now;
+      const edge = stateEdge[state]!;
+      least[edge] = Math.min(least[edge]!, cost[state]!);
+      eachNext(state, (next, nextState) =>
+        reach(nextState, cost[state]! + weights.turn(edge, next) + weights.edge[next]!),
+      );
+    }
+    return least;
   }
 
   function walk(edges: readonly number[]): number {
@@ -155,6 +218,7 @@ export function makeRouter(graph: RoadGraph, weights: Weights): Router {
 
   return {
     find,
+    spread,
     isLegal: (edges) => edges.length === 0 || walk(edges) >= 0,
     follow: (edges) => {
       const state = walk(edges);
@@ -191,7 +255,7 @@ function leastCost({ source, vertexNode }: RoadGraph, { leastPerMetre }: Weights
   // A degree of longitude is shortest far from the equator, one of latitude near it; a thousandth for the flat triangle.
   const x = degreeMetres(highest).lon * 0.999 * leastPerMetre;
   const y = degreeMetres(lowest).lat * 0.999 * leastPerMetre;
-  return (to: Snapped) => (vertex: number) => {
+  return (to: End) => (vertex: number) => {
     const node = vertexNode[vertex]!;
     return Math.hypot((source.lon[node]! - to.lon) * x, (source.lat[node]! - to.lat) * y);
   };

@@ -1,4 +1,4 @@
-import { turnBetween } from '../geometry';
+import { metresBetween, turnBetween } from '../geometry';
 import { edgeLimit, edgeMetres, isAlong, isJunction, wayOf, type RoadGraph } from '../graph/graph';
 import type { Side } from '../graph/side';
 import { signs, type RoadClass } from '../road-tags';
@@ -90,14 +90,20 @@ export function paceOf(graph: RoadGraph, edge: number, model: TimeModel = timeMo
 export const isNarrow = (way: { readonly flow: string; readonly lanes?: number; readonly width?: number }): boolean =>
   way.flow === 'both' && (way.lanes === 1 || (way.width !== undefined && way.width < 4));
 
-/** The signs one meets on an edge, without those at its beginning. */
-export function signsMet({ source, stretchNodes, stretchStart, edgeStretch }: RoadGraph, edge: number, along: boolean) {
+/** The signs one meets on an edge, with their metres from its beginning, without those that stand there. */
+export function signsMet(graph: RoadGraph, edge: number, along: boolean) {
+  const { source, stretchNodes, stretchStart, edgeStretch } = graph;
   const s = edgeStretch[edge]!;
   const [first, last] = [stretchStart[s]!, stretchStart[s + 1]! - 1];
-  const met: { readonly node: number; readonly bits: number }[] = [];
-  for (let i = along ? first + 1 : last - 1; along ? i <= last : i >= first; i += along ? 1 : -1) {
-    const bits = source.signs[stretchNodes[i]!]!;
-    if (bits && !facesAway(bits, along)) met.push({ node: stretchNodes[i]!, bits });
+  const met: { readonly node: number; readonly bits: number; readonly metres: number }[] = [];
+  let metres = 0;
+  const step = along ? 1 : -1;
+  for (let i = along ? first + 1 : last - 1; along ? i <= last : i >= first; i += step) {
+    const node = stretchNodes[i]!;
+    const before = stretchNodes[i - step]!;
+    metres += metresBetween(source.lat[before]!, source.lon[before]!, source.lat[node]!, source.lon[node]!);
+    const bits = source.signs[node]!;
+    if (bits && !facesAway(bits, along)) met.push({ node, bits, metres });
   }
   return met;
 }

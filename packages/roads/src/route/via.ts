@@ -1,0 +1,111 @@
+import type { RoadGraph } from '../graph/graph';
+import type { Finder } from '../graph/snap';
+import { degreeMetres, type Place } from '../geometry';
+import { RoadsError } from '../problem';
+import type { End, Path, Router } from './router';
+import type { Weights } from './time-model';
+
+/** A place this near a junction means the junction. */
+const junctionReach = 22;
+
+/**
+ * The end of a way that a place stands for: the junction it lies at, or the nearest place on a road. Throws a `RoadsError`
+ * (`notOnRoads`) where no road is within `within` metres.
+ */
+export function endAt(
+  graph: RoadGraph,
+  finder: Finder,
+  place: Place,
+  within = 400,
+  which: 'from' | 'to' | 'via' = 'via',
+): End {
+  const [snapped] = finder.near(place, within);
+  if (!snapped) throw new RoadsError({ code: 'notOnRoads', end: which, metres: within });
+  const { source, stretchStart, stretchNodes, nodeVertex } = graph;
+  const ends = [stretchNodes[stretchStart[snapped.stretch]!]!, stretchNodes[stretchStart[snapped.stretch + 1]! - 1]!];
+  const degree = degreeMetres(place.lat);
+  for (const node of ends) {
+    const [lat, lon] = [source.lat[node]!, source.lon[node]!];
+    const away = Math.hypot((lat - place.lat) * degree.lat, (lon - place.lon) * degree.lon);
+    if (away <= junctionReach) return { vertex: nodeVertex[node]!, lat, lon };
+  }
+  return snapped;
+}
+
+/**
+ * The way through ends in order, each leg the way of least cost on from the last. Throws a `RoadsError` (`noWay`) where a leg
+ * cannot be driven.
+ */
+export function pathThrough(
+  router: Router,
+  ends: readonly End[],
+  factors?: (sofar: readonly number[]) => Float64Array,
+): Path {
+  let whole: Path | undefined;
+  for (let i = 0; i + 1 < ends.length; i++) {
+    const leg = router.find(ends[i]!, ends[i + 1]!, {
+      ...(whole && { after: whole.edges }),
+      ...(factors && { factors: factors(whole?.edges ?? []) }),
+    });
+    if (!leg) throw new RoadsError({ code: 'noWay' });
+    whole = whole
+      ? {
+          edges: [...whole.edges, ...leg.edges.slice(1)],
+          start: whole.start,
+          end: leg.end,
+          metres: whole.metres + leg.metres,
+          cost: whole.cost + leg.cost,
+        }
+      : leg;
+  }
+  if (!whole) throw new RoadsError({ code: 'noWay' });
+  return whole;
+}
+
+/** Cost of a path by other weights than it was sought with. */
+export function pathCost(
+  { metres, edgeStretch }: RoadGraph,
+  { edge: weights, turn }: Weights,
+  { edges, start, end }: Path,
+): number {
+  let cost = 0;
+  edges.forEach((edge, i) => {
+    const length = metres[edgeStretch[edge]!]!;
+    const share = length === 0 ? 1 : ((i === edges.length - 1 ? end : length) - (i === 0 ? start : 0)) / length;
+    cost += weights[edge]! * share;
+    if (i > 0) cost += turn(edges[i - 1]!, edge);
+  });
+  return cost;
+}
+
+/** Share of a path's metres that lie on stretches it has driven before, from 0 to 1. */
+export function repeatedShare({ metres, edgeStretch }: RoadGraph, { edges }: Path): number {
+  const seen = new Set<number>();
+  let again = 0;
+  let all = 0;
+  edges.forEach((edge, i) => {
+    const stretch = edgeStretch[edge]!;
+    const length = metres[stretch]!;
+    all += length;
+    // A way that ends on the stretch it began on closes its loop.
+    if (seen.has(stretch) && i < edges.length - 1) again += length;
+    seen.add(stretch);
+  });
+  return all === 0 ? 0 : again / all;
+}
+
+/** Share of a path's metres on stretches of a set, from 0 to 1. */
+export function sharedWith(
+  { metres, edgeStretch }: RoadGraph,
+  { edges }: Path,
+  stretches: ReadonlySet<number>,
+): number {
+  let shared = 0;
+  let all = 0;
+  for (const edge of edges) {
+    const length = metres[edgeStretch[edge]!]!;
+    all += length;
+    if (stretches.has(edgeStretch[edge]!)) shared += length;
+  }
+  return all === 0 ? 0 : shared / all;
+}
