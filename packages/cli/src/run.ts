@@ -6,6 +6,7 @@ type Command = (args: readonly string[], io: Io) => number | Promise<number>;
 const commands: ReadonlyMap<string, () => Promise<Command>> = new Map<string, () => Promise<Command>>([
   ['judge', async () => (await import('./judge')).judge],
   ['readiness', async () => (await import('./readiness')).readinessCommand],
+  ['roads', async () => (await import('./roads')).roadsCommand],
   ['backup', async () => (await import('./keep')).backupCommand],
   ['restore', async () => (await import('./keep')).restoreCommand],
   ['recover', async () => (await import('./keep')).recoverCommand],
@@ -17,6 +18,11 @@ const usage = `jasperwren judge FILE [--standard ID] [--json]   verdict, reasons
 jasperwren judge FILE --standard all             the verdicts under every standard, as a table
 jasperwren readiness FILE [--standard ID] [--on DATE] [--seed N] [--json]
                                                  how ready a learner was, from the drives in the file
+jasperwren roads summary FILE [--json]           what a file of roads holds (.osm, .osm.gz, .geojson)
+jasperwren roads route FILE --from LAT,LON --to LAT,LON [--by distance|time] [--style instructor|device] [--json]
+                                                 the way between two places, with its directions
+jasperwren roads plan FILE --from LAT,LON --minutes N [--want KIND=N] [--loops N] [--seed N] [--json]
+                                                 loops for a mock test
 jasperwren backup FILE                           copies the database
 jasperwren restore FILE                          puts a copy in its place
 jasperwren school NAME --lead NAME --email ADDR  makes a school, password in JASPERWREN_PASSWORD

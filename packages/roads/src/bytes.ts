@@ -53,11 +53,11 @@ async function* unpacked(chunks: Chunks): AsyncGenerator<Uint8Array> {
     return;
   }
   const feed = again();
-  const packed = new ReadableStream<BufferSource>({
+  const packed = new ReadableStream<Uint8Array<ArrayBuffer>>({
     pull: async (controller) => {
       const next = await feed.next();
       if (next.done) controller.close();
-      else controller.enqueue(next.value as BufferSource);
+      else controller.enqueue(next.value as Uint8Array<ArrayBuffer>);
     },
   });
   const reader = packed.pipeThrough(new DecompressionStream('gzip')).getReader();

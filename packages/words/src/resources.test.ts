@@ -3,7 +3,7 @@ import path from 'node:path';
 import ts from 'typescript';
 
 const here = path.join(process.cwd(), 'packages/words/src');
-const files = ['', 'marking'].flatMap((folder) =>
+const files = ['', 'marking', 'roads'].flatMap((folder) =>
   readdirSync(path.join(here, folder))
     .filter((name) => name.endsWith('.ts') && !name.endsWith('.test.ts'))
     .map((name) => path.join(here, folder, name)),

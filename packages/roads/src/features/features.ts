@@ -59,6 +59,7 @@ export function featuresOf(graph: RoadGraph, path: Path, side: Side): readonly F
   const runs = new Runs(found);
   let metres = -path.start;
   let limit: number | undefined;
+  let end = 0;
   path.edges.forEach((edge, i) => {
     const way = wayOf(graph, edge);
     const length = edgeMetres(graph, edge);
@@ -90,9 +91,10 @@ export function featuresOf(graph: RoadGraph, path: Path, side: Side): readonly F
     runs.see('school', nearSchool(graph, edge), from);
     runs.see('steep', way.steep === true, from);
     if (!last && crossesStraight(graph, path, i)) found.push({ kind: 'crossroads', metres: to });
+    end = to;
     metres += length;
   });
-  runs.end(metres);
+  runs.end(end);
   return [...found, ...staggered(graph, path)].sort((a, b) => a.metres - b.metres);
 }
 

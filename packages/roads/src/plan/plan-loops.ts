@@ -59,8 +59,10 @@ const timeSlack = 0.05;
 const repeatSlack = 0.06;
 /** Loops share at most about this much with one before. */
 const shareSlack = 0.45;
-/** Trials for each loop. */
-const trials = 220;
+/** Trials for each loop; on a small net, where each is quick, more. */
+const trialsOn = ({ edgeCount }: RoadGraph) => (edgeCount < 500 ? 2400 : 220);
+/** After so many trials the search begins anew. */
+const restart = 220;
 /** Roads that were driven cost so many times more. */
 const again = 3;
 const before = 1.6;
@@ -88,6 +90,7 @@ export function planLoops(
   const below = (count: number) => uniformInt(random, 0, count - 1);
   const chance = () => below(1_000_000) / 1_000_000;
   const seconds = minutes * 60;
+  const trials = trialsOn(graph);
   const reach = router.spread(from);
   const { part } = stronglyConnected(graph);
   const home = homePart(graph, from, part);
@@ -98,7 +101,7 @@ export function planLoops(
   for (const [kind, edges] of sitesOf(graph)) {
     sites.set(
       kind,
-      edges.filter((edge) => usable(edge, seconds * 0.42)),
+      edges.filter((edge) => usable(edge, seconds * 0.5)),
     );
     nearest.set(
       kind,
@@ -108,7 +111,7 @@ export function planLoops(
       ),
     );
   }
-  const anywhere = Array.from({ length: graph.edgeCount }, (_, e) => e).filter((e) => usable(e, seconds * 0.42));
+  const anywhere = Array.from({ length: graph.edgeCount }, (_, e) => e).filter((e) => usable(e, seconds * 0.5));
   if (anywhere.length === 0) throw new RoadsError({ code: 'noWay' });
   const wished = [...(Object.keys(wants) as FeatureKind[]), ...prefers].filter(
     (kind) => (sites.get(kind)?.length ?? 0) > 0,
@@ -158,10 +161,12 @@ export function planLoops(
         0.2 * repeated;
       return { stops, loop: { path, through, seconds: taken, counts, repeated, shared }, loss };
     };
-    const round = (stops: readonly End[]) => byAngle(from, stops);
+    const round = (stops: readonly End[]) =>
+      chance() < 0.5 ? byAngle(from, stops) : byAngle(from, stops).toReversed();
     let now: Candidate | undefined;
     let best: Candidate | undefined;
     for (let t = 0; t < trials; t++) {
+      if (t % restart === 0) now = undefined;
       if (shouldStop?.()) break;
       onProgress?.((k + t / trials) / loops);
       const stops = now
@@ -169,7 +174,7 @@ export function planLoops(
         : round(Array.from({ length: 2 + below(4) }, pick));
       const next = judge(chance() < 0.5 ? round(stops) : stops);
       if (!next) continue;
-      const warmth = 0.6 * (1 - t / trials) ** 2;
+      const warmth = 0.6 * (1 - (t % restart) / restart) ** 2;
       if (!now || next.loss <= now.loss || chance() < Math.exp((now.loss - next.loss) / Math.max(warmth, 1e-6)))
         now = next;
       if (!best || next.loss < best.loss) best = next;

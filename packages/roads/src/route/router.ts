@@ -265,8 +265,8 @@ function leastCost({ source, vertexNode }: RoadGraph, { leastPerMetre }: Weights
 export function lineOf(
   graph: RoadGraph,
   path: Path,
-  from: Snapped,
-  to: Snapped,
+  from: Place,
+  to: Place,
 ): readonly (readonly [lat: number, lon: number])[] {
   const { lat, lon } = graph.source;
   const line: (readonly [number, number])[] = [[from.lat, from.lon]];

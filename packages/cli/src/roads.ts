@@ -1,0 +1,198 @@
+import { createReadStream } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { callsOf, deviceStyle, instructorStyle } from '@jasperwren/roads/directions/calls';
+import { featureKinds, type FeatureKind } from '@jasperwren/roads/features/features';
+import type { Place } from '@jasperwren/roads/geometry';
+import { buildGraph } from '@jasperwren/roads/graph/graph';
+import { bansOf } from '@jasperwren/roads/graph/restrictions';
+import { trafficSide, type Side } from '@jasperwren/roads/graph/side';
+import { finder } from '@jasperwren/roads/graph/snap';
+import { summarise } from '@jasperwren/roads/graph/summary';
+import { planLoops, type Loop } from '@jasperwren/roads/plan/plan-loops';
+import { RoadsError } from '@jasperwren/roads/problem';
+import { readRoads } from '@jasperwren/roads/read-roads';
+import { lineOf, makeRouter } from '@jasperwren/roads/route/router';
+import { byDistance, byTime } from '@jasperwren/roads/route/time-model';
+import { endAt, pathCost } from '@jasperwren/roads/route/via';
+import { aheadWords, lengthWords } from '@jasperwren/words/roads/distances';
+import { callSentence } from '@jasperwren/words/roads/directions';
+import { featureName } from '@jasperwren/words/roads/features';
+import { restrictionProblem, roadsProblem } from '@jasperwren/words/roads/problems';
+import { exitCodes, printJson, UsageError, type Io } from './io';
+
+const options = {
+  json: { type: 'boolean', default: false },
+  from: { type: 'string' },
+  to: { type: 'string' },
+  by: { type: 'string', default: 'time' },
+  side: { type: 'string' },
+  style: { type: 'string', default: 'instructor' },
+  units: { type: 'string', default: 'miles' },
+  minutes: { type: 'string' },
+  seed: { type: 'string', default: '1' },
+  loops: { type: 'string', default: '3' },
+  want: { type: 'string', multiple: true },
+} as const;
+
+type Values = ReturnType<typeof parse>['values'];
+
+const parse = (args: readonly string[]) => parseArgs({ args: [...args], options, allowPositionals: true });
+
+/** `roads summary|route|plan FILE`: what a file of roads holds, the way between two places, loops for a mock test. */
+export async function roadsCommand([what = '', ...args]: readonly string[], io: Io): Promise<number> {
+  const command = { summary, route, plan }[what];
+  if (!command) throw new UsageError('Say what to do: jasperwren roads summary|route|plan FILE');
+  const { values, positionals } = parse(args);
+  const [file, ...more] = positionals;
+  if (file === undefined || more.length > 0) throw new UsageError(`Name one file: jasperwren roads ${what} FILE`);
+  try {
+    return await command(file, values, io);
+  } catch (error) {
+    if (!(error instanceof RoadsError)) throw error;
+    io.err(`${file}: ${roadsProblem(error.problem)}`);
+    return exitCodes.unusable;
+  }
+}
+
+const read = (file: string) => readRoads(file, createReadStream(file));
+
+async function summary(file: string, { json }: Values, io: Io): Promise<number> {
+  const graph = buildGraph(await read(file));
+  const found = summarise(graph, bansOf(graph));
+  if (json) {
+    printJson(io, found);
+    return exitCodes.pass;
+  }
+  io.out(`${found.ways} ways with ${found.junctions} junctions, ${found.km} km, of which ${found.oneWayKm} km one-way`);
+  for (const [highway, km] of Object.entries(found.kmByClass)) io.out(`  ${highway}: ${km} km`);
+  io.out(
+    `Roundabouts: ${found.roundabouts}; mini roundabouts: ${found.miniRoundabouts}; traffic lights: ${found.signals}`,
+  );
+  io.out(
+    `Stop lines: ${found.stops}; give way lines: ${found.giveWays}; crossings: ${found.crossings}; schools: ${found.schools}`,
+  );
+  io.out(`Turn restrictions: ${found.restrictions.kept}`);
+  for (const { id, reason } of found.restrictions.dropped) io.out(`  ${id} left out: ${restrictionProblem(reason)}`);
+  const [, ...islands] = found.components;
+  if (islands.length > 0) io.out(`Parts one cannot reach from the largest or not come back from: ${islands.length}`);
+  if (found.missingNodes > 0) io.out(`Places of roads that are not in the file: ${found.missingNodes}`);
+  return exitCodes.pass;
+}
+
+async function route(file: string, values: Values, io: Io): Promise<number> {
+  const from = placeOf(values.from, 'from');
+  const to = placeOf(values.to, 'to');
+  const by = oneOf(values.by, ['distance', 'time'], '--by');
+  const style = oneOf(values.style, ['instructor', 'device'], '--style') === 'device' ? deviceStyle : instructorStyle;
+  const units = oneOf(values.units, ['miles', 'metric'], '--units');
+  const graph = buildGraph(await read(file));
+  const side = sideOf(values.side) ?? trafficSide(graph.source);
+  const time = byTime(graph, side);
+  const [start, end] = nearest(graph, [from, to]);
+  const path = makeRouter(graph, by === 'time' ? time : byDistance(graph)).find(start!, end!);
+  if (!path) throw new RoadsError({ code: 'noWay' });
+  const seconds = pathCost(graph, time, path);
+  const calls = callsOf(graph, path, side, style).map((call) => ({
+    at: round(call.at),
+    distance: round(call.distance),
+    say: callSentence(call, style, units),
+  }));
+  if (values.json) {
+    const line = lineOf(graph, path, start!, end!);
+    printJson(io, { metres: round(path.metres), seconds: round(seconds), line, calls });
+    return exitCodes.pass;
+  }
+  io.out(`${lengthWords(path.metres, units)}, about ${Math.round(seconds / 60)} min`);
+  for (const { at, distance, say } of calls)
+    io.out(`  after ${lengthWords(at, units)}, ${aheadWords(distance, units)} before the junction: ${say}`);
+  return exitCodes.pass;
+}
+
+function nearest(graph: ReturnType<typeof buildGraph>, [from, to]: readonly [Place, Place]) {
+  const { near } = finder(graph);
+  return (
+    [
+      ['from', from],
+      ['to', to],
+    ] as const
+  ).map(([end, place]) => {
+    const [snapped] = near(place, reach);
+    if (!snapped) throw new RoadsError({ code: 'notOnRoads', end, metres: reach });
+    return snapped;
+  });
+}
+
+/** A place belongs to a road within this many metres. */
+const reach = 1000;
+
+async function plan(file: string, values: Values, io: Io): Promise<number> {
+  const from = placeOf(values.from, 'from');
+  const minutes = numberOf(values.minutes, '--minutes', 2, 240);
+  const loops = numberOf(values.loops, '--loops', 1, 10);
+  const seed = numberOf(values.seed, '--seed', 0, 2 ** 31);
+  const wants = Object.fromEntries((values.want ?? []).map(wantOf));
+  const graph = buildGraph(await read(file));
+  const side = sideOf(values.side) ?? trafficSide(graph.source);
+  const time = byTime(graph, side);
+  const start = endAt(graph, finder(graph), from, reach, 'from');
+  const found = planLoops(graph, makeRouter(graph, time), time, side, { from: start, minutes, wants, loops, seed });
+  if (values.json) {
+    printJson(
+      io,
+      found.map((loop) => ({
+        metres: round(loop.path.metres),
+        seconds: round(loop.seconds),
+        counts: loop.counts,
+        unmet: loop.unmet,
+        repeated: round(loop.repeated, 3),
+        shared: round(loop.shared, 3),
+        line: lineOf(graph, loop.path, start, start),
+      })),
+    );
+    return exitCodes.pass;
+  }
+  found.forEach((loop, i) => printLoop(loop, i, values, io));
+  return exitCodes.pass;
+}
+
+function printLoop({ path, seconds, counts, unmet, repeated, shared }: Loop, i: number, values: Values, io: Io): void {
+  const units = oneOf(values.units, ['miles', 'metric'], '--units');
+  io.out(
+    `Loop ${i + 1}: ${Math.round(seconds / 60)} min, ${lengthWords(path.metres, units)}, ${Math.round(repeated * 100)} % driven twice`,
+  );
+  if (i > 0) io.out(`  ${Math.round(shared * 100)} % shared with a loop before it`);
+  for (const kind of featureKinds) if (counts[kind]) io.out(`  ${featureName(kind)}: ${counts[kind]}`);
+  for (const { kind, wanted, found, nearest: away } of unmet) {
+    const near = away === undefined ? 'none within reach' : `the nearest is ${Math.round(away / 60)} min away`;
+    io.out(`  Missing: ${featureName(kind)}, ${found} of ${wanted}; ${near}`);
+  }
+}
+
+function placeOf(text: string | undefined, name: string): Place {
+  const [lat, lon] = (text ?? '').split(',').map((part) => (part.trim() === '' ? NaN : Number(part)));
+  if (lat === undefined || lon === undefined || !(Math.abs(lat) <= 90 && Math.abs(lon) <= 180))
+    throw new UsageError(`Say the place as degrees: --${name} LAT,LON`);
+  return { lat, lon };
+}
+
+function numberOf(text: string | undefined, name: string, least: number, most: number): number {
+  const value = text === undefined || text.trim() === '' ? NaN : Number(text);
+  if (!(value >= least && value <= most)) throw new UsageError(`${name} is a number from ${least} to ${most}.`);
+  return value;
+}
+
+function oneOf<const T extends string>(text: string, allowed: readonly T[], name: string): T {
+  const found = allowed.find((one) => one === text);
+  if (found === undefined) throw new UsageError(`${name} is one of ${allowed.join(', ')}.`);
+  return found;
+}
+
+const sideOf = (text: string | undefined): Side | undefined =>
+  text === undefined ? undefined : oneOf(text, ['left', 'right'], '--side');
+
+function wantOf(text: string): [FeatureKind, number] {
+  const [name = '', count = '1'] = text.split('=');
+  return [oneOf(name, featureKinds, '--want'), numberOf(count, '--want', 1, 99)];
+}
+
+const round = (value: number, digits = 1) => Number(value.toFixed(digits));
