@@ -14,6 +14,8 @@ import {
 import { QuestionInput } from './safety-questions';
 import { AccessRequest, CodeSignIn } from './access';
 import { ReviewBatch } from './reviews';
+import { RouteEdit, RouteInput } from './driving-routes';
+import { RoadNoteInput } from './roads';
 import { VehicleChoice, VehicleInput } from './vehicles';
 import { EventBatch } from './drives';
 import { LearnerEdit, LearnerInput } from './learners';
@@ -54,6 +56,10 @@ export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } =
   keepLessons: LessonPlan,
   addQuestion: QuestionInput,
   editQuestion: QuestionInput,
+  addRoadNote: RoadNoteInput,
+  editRoadNote: RoadNoteInput,
+  addRoute: RouteInput,
+  editRoute: RouteEdit,
   addVehicle: VehicleInput,
   editVehicle: VehicleInput,
   addReviews: ReviewBatch,

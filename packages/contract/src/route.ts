@@ -11,6 +11,8 @@ export const topics = [
   'lessons',
   'readiness',
   'reviews',
+  'roads',
+  'routes',
   'school',
   'shares',
   'sheets',
@@ -60,6 +62,8 @@ export interface Route<
   readonly status: 200 | 201 | 204;
   /** Whether the answer is sent as a file with a name. */
   readonly file: boolean;
+  /** Whether a file is sent, as bytes, in place of a body. */
+  readonly upload: boolean;
   /** For the type alone. */
   readonly body?: Body;
   /** For the type alone. */
@@ -101,6 +105,7 @@ interface More<Query extends string> {
   readonly changes?: readonly Topic[];
   readonly beforeFactor?: boolean;
   readonly ahead?: boolean;
+  readonly upload?: boolean;
 }
 
 const way =
@@ -108,9 +113,17 @@ const way =
   <const Path extends string, const Who extends Access, const Query extends string = never>(
     path: Path,
     who: Who,
-    { query = [], reads = [], live = false, changes = [], beforeFactor = false, ahead = false }: More<Query> = {},
+    {
+      query = [],
+      reads = [],
+      live = false,
+      changes = [],
+      beforeFactor = false,
+      ahead = false,
+      upload = false,
+    }: More<Query> = {},
   ) => {
-    const ways = { method, path, who, query, reads, live, changes, beforeFactor, ahead };
+    const ways = { method, path, who, query, reads, live, changes, beforeFactor, ahead, upload };
     const ends = <Body>() => ({
       /** Says what is answered. */
       answers: <Answer>(status: 200 | 201 = 200): Route<Verb, Path, Who, Query, Body, Answer> => ({

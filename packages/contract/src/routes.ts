@@ -27,6 +27,9 @@ import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './safety
 import type { MeView, MyDebrief } from './me';
 import type { AccessRequest, CodeSignIn, AccessCode } from './access';
 import type { ReviewBatch } from './reviews';
+import type { RouteEdit, RouteInput, RouteView } from './driving-routes';
+import type { RoadNoteInput, RoadNoteView, RoadsView } from './roads';
+import type { StoredRoads } from '@jasperwren/roads/source';
 import type { VehicleChoice, VehicleInput } from './vehicles';
 import type { EventBatch, DriveNews, DriveSummary, DriveView, EventReceipt } from './drives';
 import type { LearnerEdit, LearnerInput, LearnerView } from './learners';
@@ -265,6 +268,32 @@ export const routes = {
     .answers<LearnerView>(),
   letIn: post('/api/learners/:learnerId/access', 'staff').takes<AccessRequest>().answers<AccessCode>(201),
   endAccess: del('/api/learners/:learnerId/access', 'staff').done(),
+
+  // Roads and the routes drawn on them.
+  roads: get('/api/roads', 'staff', { reads: ['roads'], live: true }).answers<readonly RoadsView[]>(),
+  addRoads: post('/api/roads', 'staff', {
+    query: ['file', 'name'],
+    changes: ['roads'],
+    upload: true,
+  }).answers<RoadsView>(201),
+  dropRoads: del('/api/roads/:roadsId', 'staff', { changes: ['roads'] }).done(),
+  roadsOf: get('/api/roads/:roadsId/ways', 'staff', { reads: ['roads'] }).answers<StoredRoads>(),
+  roadNotes: get('/api/road-notes', 'staff', { reads: ['roads', 'accounts'] }).answers<readonly RoadNoteView[]>(),
+  addRoadNote: post('/api/road-notes', 'staff', { changes: ['roads'] })
+    .takes<RoadNoteInput>()
+    .answers<RoadNoteView>(201),
+  editRoadNote: put('/api/road-notes/:noteId', 'staff', { changes: ['roads'] })
+    .takes<RoadNoteInput>()
+    .answers<RoadNoteView>(),
+  dropRoadNote: del('/api/road-notes/:noteId', 'staff', { changes: ['roads'] }).done(),
+  routes: get('/api/routes', 'staff', { reads: ['routes'] }).answers<readonly RouteView[]>(),
+  addRoute: post('/api/routes', 'staff', { changes: ['routes'] })
+    .takes<RouteInput>()
+    .answers<RouteView>(201),
+  editRoute: put('/api/routes/:routeId', 'staff', { changes: ['routes'] })
+    .takes<RouteEdit>()
+    .answers<RouteView>(),
+  dropRoute: del('/api/routes/:routeId', 'staff', { changes: ['routes'] }).done(),
 
   // What a learner may do. No address names a learner: whose data it is follows from the sign-in alone.
   learnerSignIn: post('/api/me/session', 'anybody').takes<CodeSignIn>().answers<MeView>(),

@@ -13,6 +13,7 @@ import type { Config } from './config';
 import type { Keeper } from './db/keeper';
 import type { Digests } from './drives/digests';
 import { driveHandlers } from './drives/handlers';
+import { routeHandlers } from './driving-routes/handlers';
 import type { Changes } from './http/answers';
 import { refuseForgedRequests } from './http/csrf';
 import { shapeErrors } from './http/errors';
@@ -22,6 +23,7 @@ import { plainBody, smallSignIn } from './http/plain-body';
 import { requireHttps } from './http/require-https';
 import { serveRoutes, type Handlers } from './http/serve-routes';
 import { sessions } from './http/session';
+import { uploads } from './http/upload';
 import type { Runner } from './jobs/runner';
 import type { Workers } from './jobs/threads';
 import { learnerHandlers } from './learners/handlers';
@@ -29,6 +31,7 @@ import { lessonHandlers } from './lessons/handlers';
 import { meHandlers } from './me/handlers';
 import { personalHandlers } from './personal/handlers';
 import { readinessHandlers } from './readiness/handlers';
+import { roadsHandlers } from './roads/handlers';
 import { schoolHandlers } from './school/handlers';
 import { shareHandlers } from './shares/handlers';
 import { sheetHandlers } from './sheets/handlers';
@@ -66,6 +69,7 @@ export function createApp(parts: Parts): Koa {
   app.use(sessions(app, keeper, config));
   app.use(refuseForgedRequests);
   app.use(smallSignIn);
+  app.use(uploads(config.dataDir));
   app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '1mb', onError: badBody }));
   app.use(plainBody);
   app.use(routerOf(parts).routes());
@@ -88,6 +92,8 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...lessonHandlers,
     ...readinessHandlers(jobs),
     ...checkHandlers,
+    ...roadsHandlers(jobs, config.dataDir),
+    ...routeHandlers,
     ...meHandlers(),
   };
   return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs });

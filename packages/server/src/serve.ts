@@ -16,6 +16,7 @@ import { onThisThread, threads } from './jobs/threads';
 import { estimatesWork } from './readiness/estimates-job';
 import { eraseAgain } from './personal/erase';
 import { callNow } from './call';
+import { roadsWork } from './roads/roads-job';
 import { addTemplatesEverywhere } from './standards/store';
 
 export interface Running {
@@ -70,7 +71,10 @@ export async function serve(
   const estimated = (schoolId: string) => changes.note(schoolId, ['readiness']);
   const jobs = runnerOf(
     keeper,
-    { estimates: estimatesWork(keeper, workers, estimated) },
+    {
+      estimates: estimatesWork(keeper, workers, estimated),
+      roads: roadsWork(keeper, workers, config.dataDir, (schoolId) => changes.note(schoolId, ['roads'])),
+    },
     { changed: ({ schoolId }) => estimated(schoolId), failed: failed('a job failed') },
     !estimates,
   );

@@ -1,4 +1,5 @@
 import type { AccountView, PasswordLink, Role, SessionView } from '@jasperwren/contract/accounts';
+import type { RoadsView } from '@jasperwren/contract/roads';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -123,3 +124,30 @@ export function testClient(address: string) {
 /** A value without some of its fields. */
 export const without = <T extends object, K extends keyof T>(whole: T, ...keys: readonly K[]) =>
   Object.fromEntries(Object.entries(whole).filter(([key]) => !keys.includes(key as K))) as Omit<T, K>;
+
+/** Sends a file of two roads and waits until it is read. */
+export async function addRoads(
+  server: { readonly settled: () => Promise<void> },
+  client: TestClient,
+  { file = 'town.osm', text = twoRoads }: { readonly file?: string; readonly text?: string } = {},
+): Promise<RoadsView> {
+  const { status, body } = await client.send<RoadsView>('POST', `/api/roads?file=${encodeURIComponent(file)}`, text);
+  if (status !== 201) throw new Error(`The roads were not taken: ${JSON.stringify(body)}`);
+  await server.settled();
+  return body;
+}
+
+/** Two roads that cross in the middle of an ocean. */
+export const twoRoads = `<osm version="0.6">
+${[
+  [48, -30],
+  [48, -29.999],
+  [48, -29.998],
+  [48.001, -29.999],
+  [47.999, -29.999],
+]
+  .map(([lat, lon], i) => `<node id="${i + 1}" lat="${lat}" lon="${lon}"/>`)
+  .join('\n')}
+<way id="1"><nd ref="1"/><nd ref="2"/><nd ref="3"/><tag k="highway" v="residential"/></way>
+<way id="2"><nd ref="4"/><nd ref="2"/><nd ref="5"/><tag k="highway" v="residential"/></way>
+</osm>`;

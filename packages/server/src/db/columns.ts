@@ -58,6 +58,16 @@ export interface Columns {
     clock_at: string | null;
     digest_version: Generated<number>;
   };
+  driving_routes: {
+    id: string;
+    school_id: string;
+    account_id: string;
+    roads_id: string;
+    name: string;
+    body: string;
+    version: number;
+    changed_at: string;
+  };
   erasures: {
     id: string;
     school_id: string;
@@ -146,6 +156,30 @@ export interface Columns {
     id: string;
     body: string;
     received_at: string;
+  };
+  road_notes: {
+    id: string;
+    school_id: string;
+    account_id: string;
+    lat: number;
+    lon: number;
+    text: string;
+    review_by: string;
+    written_at: string;
+  };
+  roads: {
+    id: string;
+    school_id: string;
+    account_id: string;
+    name: string;
+    file: string;
+    version: number;
+    added_at: string;
+    state: string;
+    progress: number;
+    problem: string | null;
+    summary: string | null;
+    ways: Uint8Array | null;
   };
   school_figures: {
     school_id: string;

@@ -348,4 +348,47 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0010-roads-and-routes': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('roads')
+        .addColumn('id', 'text', (c) => c.primaryKey())
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('name', 'text', (c) => c.notNull())
+        .addColumn('file', 'text', (c) => c.notNull())
+        .addColumn('version', 'integer', (c) => c.notNull())
+        .addColumn('added_at', 'text', (c) => c.notNull())
+        .addColumn('state', 'text', (c) => c.notNull().check(sql`state in ('reading', 'ready', 'failed')`))
+        .addColumn('progress', 'integer', (c) => c.notNull())
+        .addColumn('problem', 'text')
+        .addColumn('summary', 'text')
+        // The ways as JSON, gzipped.
+        .addColumn('ways', 'blob')
+        .addUniqueConstraint('roads_version', ['school_id', 'name', 'version'])
+        .execute();
+      await db.schema
+        .createTable('driving_routes')
+        .addColumn('id', 'text', (c) => c.primaryKey())
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('roads_id', 'text', (c) => c.notNull().references('roads.id'))
+        .addColumn('name', 'text', (c) => c.notNull())
+        .addColumn('body', 'text', (c) => c.notNull())
+        .addColumn('version', 'integer', (c) => c.notNull())
+        .addColumn('changed_at', 'text', (c) => c.notNull())
+        .execute();
+      await db.schema
+        .createTable('road_notes')
+        .addColumn('id', 'text', (c) => c.primaryKey())
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('lat', 'real', (c) => c.notNull())
+        .addColumn('lon', 'real', (c) => c.notNull())
+        .addColumn('text', 'text', (c) => c.notNull())
+        .addColumn('review_by', 'text', (c) => c.notNull())
+        .addColumn('written_at', 'text', (c) => c.notNull())
+        .execute();
+    },
+  },
 };

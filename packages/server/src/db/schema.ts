@@ -11,6 +11,7 @@ interface Narrower {
   audit: { by_learner: 0 | 1 };
   learners: { transmission: Transmission };
   jobs: { kind: JobName; again: Generated<0 | 1> };
+  roads: { state: 'reading' | 'ready' | 'failed' };
   lessons: { cancelled: Generated<0 | 1> };
   check_questions: { retired: 0 | 1 };
   vehicles: { retired: 0 | 1 };

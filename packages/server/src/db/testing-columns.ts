@@ -27,7 +27,7 @@ export async function columnsText(): Promise<string> {
 }
 
 function lineOf({ name, type, notnull, dflt_value: byDefault, pk }: Column): string {
-  const value = { text: 'string', integer: 'number', real: 'number' }[type.toLowerCase()];
+  const value = { text: 'string', integer: 'number', real: 'number', blob: 'Uint8Array' }[type.toLowerCase()];
   if (!value) throw new Error(`There is no type for "${type}".`);
   // SQLite numbers the rows of a table whose key is one whole number by itself.
   const given = byDefault !== null || (pk > 0 && value === 'number' && name === 'id');

@@ -36,6 +36,8 @@ export interface RouteCall<W = unknown> extends Call<W> {
   /** IP address of whoever calls. */
   readonly address: string;
   readonly signIn: SignIn;
+  /** Where the file lies that was sent, on routes that take one. */
+  readonly upload: string | undefined;
   readonly setHeader: (name: string, value: string) => void;
 }
 

@@ -124,6 +124,7 @@ function callOf(
     now,
     address: ctx.ip,
     signIn: signInOf(ctx),
+    upload: ctx.state['upload'] as string | undefined,
     setHeader: (header, value) => ctx.set(header, value),
     async write(work, about = {}) {
       let schoolId: string | undefined;

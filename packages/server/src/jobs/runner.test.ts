@@ -48,6 +48,7 @@ function begin(): Runner {
           held.push({ subject, during, end: (error) => (error ? reject(error) : resolve()) });
           told.forEach((tell) => tell());
         }),
+      roads: () => Promise.resolve(),
     },
     { changed: () => undefined, failed: (error) => failures.push(error) },
   );

@@ -17,7 +17,7 @@ export function threads(worker: string, dataDir: string, execArgv: string[] = []
     run(task, signal) {
       // One thread: the other processor answers requests.
       pool ??= new Piscina({ filename: worker, workerData: { dataDir }, maxThreads: 1, execArgv });
-      const transferList = task.kind === 'refresh' ? [task.news] : [];
+      const transferList = 'news' in task ? [task.news] : [];
       return pool.run(task, { transferList, ...(signal && { signal }) });
     },
     close: async () => void (await pool?.destroy()),

@@ -3,19 +3,25 @@ import type { SheetView } from '@jasperwren/contract/sheets';
 import { callNow } from '../call';
 import type { Db } from '../db/database';
 import { chanceBefore, type BeforeTask } from '../readiness/before';
+import { readRoadsFile, type RoadsTask } from '../roads/read-roads';
 import { refresh, type Refreshed, type RefreshTask } from '../readiness/refresh';
 
 /** What takes longer than a request may: it reads the database by a connection of its own and writes nothing. */
 export type Task =
   | ({ readonly kind: 'refresh' } & RefreshTask & { readonly news: MessagePort })
+  | ({ readonly kind: 'read-roads' } & RoadsTask & { readonly news: MessagePort })
   | ({ readonly kind: 'chance-before' } & BeforeTask);
 
-/** What is told through the port of a task, `done` at the end. */
+/** What is told through the port of a refresh, `done` at the end. */
 export type News = Refreshed | { readonly kind: 'done' };
 
 /** Does a task. What comes of a refresh is told through its port, bit by bit. */
 export async function work(db: Db, task: Task): Promise<SheetView['before']> {
   if (task.kind === 'chance-before') return chanceBefore({ ...callNow(db), who: { schoolId: task.schoolId } }, task);
+  if (task.kind === 'read-roads') {
+    await readRoadsFile(task, task.news);
+    return undefined;
+  }
   const { news, schoolId, learnerId, now } = task;
   const call = { db, who: { schoolId }, now: new Date(now) };
   for await (const bit of refresh(call, learnerId)) news.postMessage(bit satisfies News);
