@@ -24,11 +24,11 @@ export function endAt(
   const { source, stretchStart, stretchNodes, nodeVertex } = graph;
   const ends = [stretchNodes[stretchStart[snapped.stretch]!]!, stretchNodes[stretchStart[snapped.stretch + 1]! - 1]!];
   const degree = degreeMetres(place.lat);
-  for (const node of ends) {
-    const [lat, lon] = [source.lat[node]!, source.lon[node]!];
-    const away = Math.hypot((lat - place.lat) * degree.lat, (lon - place.lon) * degree.lon);
-    if (away <= junctionReach) return { vertex: nodeVertex[node]!, lat, lon };
-  }
+  const away = (node: number) =>
+    Math.hypot((source.lat[node]! - snapped.lat) * degree.lat, (source.lon[node]! - snapped.lon) * degree.lon);
+  const nearest = ends.reduce((a, b) => (away(b) < away(a) ? b : a));
+  if (away(nearest) <= junctionReach)
+    return { vertex: nodeVertex[nearest]!, lat: source.lat[nearest]!, lon: source.lon[nearest]! };
   return snapped;
 }
 
