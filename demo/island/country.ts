@@ -12,12 +12,12 @@ export function addRoad(
   const [a, b] = [plan.at(from), plan.at(to)];
   const length = distance(a, b);
   for (const sway of [0.13, 0.07, 0.03, 0]) {
-    const pieces = Math.max(2, Math.round(length / 160));
+    const pieces = Math.max(2, Math.round(length / 70));
     const phase = random() * 6;
     const line: Point[] = [a];
     for (let i = 1; i < pieces; i++) {
       const share = i / pieces;
-      const swing = Math.sin(share * Math.PI) * (Math.sin(share * 9 + phase) + 0.4 * Math.sin(share * 23 + phase));
+      const swing = Math.sin(share * Math.PI) * (Math.sin(share * 8 + phase) + 0.35 * Math.sin(share * 17 + phase));
       line.push(between(a, b, share, swing * length * sway));
     }
     line.push(b);

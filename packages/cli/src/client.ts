@@ -15,6 +15,11 @@ export async function signedIn(address: string, email: string, password: string)
     .join('; ');
   return {
     accountId: session.account.id,
+    /** Sends a file to a route that takes one. */
+    async upload<N extends RouteName>(name: N, arg: ArgOf<Routes[N]>, file: Uint8Array): Promise<AnswerOf<Routes[N]>> {
+      const headers = { cookie, 'x-csrf-token': session.csrfToken, 'content-type': 'application/octet-stream' };
+      return (await (await request(address, name, arg, headers, file)).json()) as AnswerOf<Routes[N]>;
+    },
     async call<N extends RouteName>(name: N, arg: ArgOf<Routes[N]>): Promise<AnswerOf<Routes[N]>> {
       const answer = await request(address, name, arg, { cookie, 'x-csrf-token': session.csrfToken });
       return (answer.status === 204 ? undefined : await answer.json()) as AnswerOf<Routes[N]>;
@@ -27,6 +32,7 @@ async function request<N extends RouteName>(
   name: N,
   arg: ArgOf<Routes[N]>,
   headers: Record<string, string>,
+  file?: Uint8Array,
 ): Promise<Response> {
   const { method, path, query } = routes[name];
   const { body } = arg as { readonly body?: unknown };
@@ -34,6 +40,7 @@ async function request<N extends RouteName>(
     method,
     headers: { 'content-type': 'application/json', ...headers },
     ...(body !== undefined && { body: JSON.stringify(body) }),
+    ...(file && { body: file as Uint8Array<ArrayBuffer> }),
   });
   if (!response.ok) throw new Error(`"${name}" was refused (${response.status}): ${await response.text()}`);
   return response;

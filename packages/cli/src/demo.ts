@@ -12,6 +12,7 @@ import { serve } from '@jasperwren/server/serve';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
 import { signedIn } from './client';
+import { addDemoRoutes, type DemoRoutes } from './demo-routes';
 import { entriesOfDemoSheet, eventsOfDemoDrive, type DemoDrive } from './demo-drive';
 import { exitCodes, type Io } from './io';
 import { shippedStandard } from './records';
@@ -91,6 +92,12 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
         await signedIn(running.address, email, data.password)
       ).call('setFreeHours', { body: { hours: data.hours, version: 0 } });
     const drives = await addLearners(running.address, data, learners);
+    await addDemoRoutes(
+      lead,
+      readFileSync(join(folder, 'tarnavel.osm'), 'utf8'),
+      read<DemoRoutes>('routes.json'),
+      running.settled,
+    );
     io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
   } finally {
     await running.stop();
@@ -98,7 +105,7 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
   return exitCodes.pass;
 }
 
-type Client = Awaited<ReturnType<typeof signedIn>>;
+export type Client = Awaited<ReturnType<typeof signedIn>>;
 
 /** Makes a standard from a shipped one and publishes its versions one after the other. */
 async function addStandard(lead: Client, { from, name, summary, versions }: DemoSchool['standard']): Promise<void> {

@@ -76,7 +76,7 @@ export async function serve(
       roads: roadsWork(keeper, workers, config.dataDir, (schoolId) => changes.note(schoolId, ['roads'])),
     },
     { changed: ({ schoolId }) => estimated(schoolId), failed: failed('a job failed') },
-    !estimates,
+    estimates ? ['estimates', 'roads'] : ['roads'],
   );
   const digests = digestsOf(keeper, jobs.wake, failed('summary failed'));
   const app = createApp({ keeper, digests, jobs, workers, changes, config, log, webDist, welcome });

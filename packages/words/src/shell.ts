@@ -18,6 +18,7 @@ export const resource = {
   today: 'Today',
   learners: 'Learners',
   mockTest: 'Mock test',
+  routes: 'Routes',
   questions: 'Questions',
   standards: 'Standards',
   yourSignIn: 'your sign-in',

@@ -2,7 +2,7 @@ import { decisionsOf, type Decision } from '../directions/decisions';
 import { degreeMetres, turnBetween } from '../geometry';
 import { edgeLimit, edgeMetres, edgesFrom, isAlong, isJunction, wayOf, type RoadGraph } from '../graph/graph';
 import type { Side } from '../graph/side';
-import { signs } from '../road-tags';
+import { roadClasses, signs } from '../road-tags';
 import type { Path } from '../route/router';
 import { isNarrow, signsMet } from '../route/time-model';
 
@@ -110,7 +110,10 @@ const isLarge = (roadClass: string) => ['motorway', 'trunk', 'primary', 'seconda
 function kindsOf(graph: RoadGraph, { edges }: Path, decision: Decision): readonly FeatureKind[] {
   switch (decision.kind) {
     case 'turn':
-      return [decision.turn === 'left' ? 'left-turn' : 'right-turn'];
+      return [
+        decision.turn === 'left' ? 'left-turn' : 'right-turn',
+        ...(decision.at === 'crossroads' ? (['crossroads'] as const) : []),
+      ];
     case 'mini':
       return ['mini-roundabout'];
     case 'roundabout': {
@@ -181,10 +184,18 @@ function sidesAt(
   return sides;
 }
 
+/** Straight over a road that is no smaller than one's own. */
 function crossesStraight(graph: RoadGraph, { edges }: Path, i: number): boolean {
   const { left, right } = sidesAt(graph, edges, i);
-  return left && right;
+  if (!left || !right) return false;
+  const [edge, next] = [edges[i]!, edges[i + 1]!];
+  const own = rankOf(graph, edge);
+  return edgesFrom(graph, graph.edgeTo[edge]!).some(
+    (out) => out !== next && out !== graph.edgeBack[edge] && rankOf(graph, out) <= own,
+  );
 }
+
+const rankOf = (graph: RoadGraph, edge: number) => roadClasses.indexOf(wayOf(graph, edge).roadClass);
 
 /** A road from one side and shortly after one from the other. */
 function staggered(graph: RoadGraph, path: Path): readonly Feature[] {

@@ -48,8 +48,9 @@ export async function queueJob(db: Db, { schoolId, kind, subject = wholeSchool }
 /**
  * Takes the job that waits longest of those that are due; undefined where none is. Asked for only while none is under
  * way: one that says it is was left so by a stop or a full disk, and is taken again.
+ * @param kinds of what is done here at all
  */
-export async function takeJob(db: Db, now: Date): Promise<Job | undefined> {
+export async function takeJob(db: Db, now: Date, kinds: readonly JobName[]): Promise<Job | undefined> {
   const row = await db
     .updateTable('jobs')
     .set({ started_at: now.toISOString(), again: 0 })
@@ -58,6 +59,7 @@ export async function takeJob(db: Db, now: Date): Promise<Job | undefined> {
         .selectFrom('jobs as next')
         .select('next.id')
         .where('next.due_at', '<=', now.toISOString())
+        .where('next.kind', 'in', kinds)
         .orderBy('next.id')
         .limit(1),
     )
@@ -89,10 +91,14 @@ export async function restJob(db: Db, { id, failures }: Job, error: string, now:
 }
 
 /** When the next job is due that has not failed, and the next of all, while none is under way; undefined where there is none. RFC 3339. */
-export async function nextDue(db: Db): Promise<{ readonly fresh?: string; readonly any?: string }> {
+export async function nextDue(
+  db: Db,
+  kinds: readonly JobName[],
+): Promise<{ readonly fresh?: string; readonly any?: string }> {
   const rows = await db
     .selectFrom('jobs')
     .select((eb) => ['failures', eb.fn.min('due_at').as('due')])
+    .where('kind', 'in', kinds)
     .groupBy('failures')
     .execute();
   const first = (of: readonly { readonly due: string }[]) => of.map(({ due }) => due).sort()[0];

@@ -150,7 +150,7 @@ it('takes no job that is not due yet', async () => {
 
 it('takes again what a disk that was full left under way, once it is woken', async () => {
   await keeper.write((db) => queueJob(db, key('a'), new Date(0)));
-  await keeper.write((db) => takeJob(db, new Date()));
+  await keeper.write((db) => takeJob(db, new Date(), ['estimates']));
   const { wake, settled, pending } = begin();
   wake();
   (await job(1)).end();

@@ -37,13 +37,13 @@ interface Hooks {
 
 /**
  * @param works how each kind of job is done
- * @param asleep leaves everything in the queue to the next start
+ * @param kinds what is done; the rest is left in the queue to the next start
  */
 export function runnerOf(
   { db, write }: Keeper,
   works: Readonly<Record<JobName, JobWork>>,
   { changed, failed }: Hooks,
-  asleep = false,
+  kinds: readonly JobName[] = ['estimates', 'roads'],
 ): Runner {
   const closing = new AbortController();
   let current: { readonly job: Job; readonly cancel: AbortController; left: number } | undefined;
@@ -84,13 +84,13 @@ export function runnerOf(
   /** Does what is due, waits for what is due soon, and ends when nothing is left but what rests. */
   async function work(): Promise<void> {
     while (!closing.signal.aborted) {
-      const job = await write((trx) => takeJob(trx, new Date()));
+      const job = await write((trx) => takeJob(trx, new Date(), kinds));
       if (job) {
         await run(job);
         continue;
       }
       sleeping = new AbortController();
-      const { fresh, any } = await nextDue(db);
+      const { fresh, any } = await nextDue(db, kinds);
       if (fresh === undefined) {
         if (any !== undefined) alarm = setTimeout(wake, Math.max(0, Date.parse(any) - Date.now())).unref();
         return;
@@ -117,7 +117,7 @@ export function runnerOf(
   }
 
   function wake(): void {
-    if (asleep || closing.signal.aborted) return;
+    if (closing.signal.aborted) return;
     clearTimeout(alarm);
     asked = true;
     sleeping.abort();

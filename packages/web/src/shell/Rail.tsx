@@ -5,6 +5,7 @@ import BalanceOutlined from '@mui/icons-material/BalanceOutlined';
 import FactCheckOutlined from '@mui/icons-material/FactCheckOutlined';
 import GroupsOutlined from '@mui/icons-material/GroupsOutlined';
 import MoreHorizRounded from '@mui/icons-material/MoreHorizRounded';
+import RouteOutlined from '@mui/icons-material/RouteOutlined';
 import SearchRounded from '@mui/icons-material/SearchRounded';
 import WbTwilightOutlined from '@mui/icons-material/WbTwilightOutlined';
 import type { SvgIconComponent } from '@mui/icons-material';
@@ -21,6 +22,7 @@ const places: readonly Place[] = [
   ['/', t('today'), WbTwilightOutlined],
   ['/learners', t('learners'), GroupsOutlined],
   ['/drive', t('mockTest'), AddRoadOutlined],
+  ['/routes', t('routes'), RouteOutlined],
   ['/checks', t('questions'), FactCheckOutlined],
   ['/standards', t('standards'), BalanceOutlined],
 ];

@@ -86,6 +86,23 @@ export const router = createBrowserRouter([
             path: 'drive/:driveId/compare',
             lazy: async () => ({ Component: (await import('../drives/compare/ComparePage')).default }),
           },
+          { path: 'routes', lazy: async () => ({ Component: (await import('../roads/list/RoutesPage')).default }) },
+          {
+            path: 'routes/new',
+            lazy: async () => ({ Component: (await import('../roads/editor/RoutePage')).default }),
+          },
+          {
+            path: 'routes/:routeId',
+            lazy: async () => ({ Component: (await import('../roads/editor/RoutePage')).default }),
+          },
+          {
+            path: 'routes/:routeId/directions',
+            lazy: async () => ({ Component: (await import('../roads/directions/DirectionsPage')).default }),
+          },
+          {
+            path: 'routes/:routeId/rehearse',
+            lazy: async () => ({ Component: (await import('../roads/rehearsal/RehearsalPage')).default }),
+          },
           {
             path: 'standards',
             lazy: async () => ({ Component: (await import('../standards/StandardsPage')).default }),

@@ -1,0 +1,123 @@
+import type { RouteView } from '@jasperwren/contract/driving-routes';
+import type { PlaceKind } from '@jasperwren/core/routes/driving-route';
+import type { StoredRoads } from '@jasperwren/roads/source';
+import { placeWords, t } from '@jasperwren/words/routes';
+import { divIcon, type Map as LeafletMap } from 'leaflet';
+import { useReducer, useRef, useState } from 'react';
+import { Marker, useMap, useMapEvents } from 'react-leaflet';
+import { api } from '../../base/api';
+import { RoadPicture } from '../picture/RoadPicture';
+import { useReading } from '../use-route';
+import { isRead } from '../work/use-roads-work';
+import { drawingOf, edited, isClosed } from './edit';
+import styles from './editor.module.css';
+import { EditorSide } from './EditorSide';
+import { EditorTools } from './EditorTools';
+import lines from './lines.module.css';
+import { NoteDialog } from './NoteDialog';
+import { NoteMarks } from './NoteMarks';
+import { RouteLines, StopMarks } from './RouteLines';
+import { RouteRibbon } from './RouteRibbon';
+
+interface Props {
+  readonly stored: StoredRoads;
+  readonly roadsId: string;
+  /** The route as it is saved; undefined for a new one. */
+  readonly route: RouteView | undefined;
+  readonly planFirst: boolean;
+}
+
+/** What a tap on the roads does. */
+export type Tool = 'stop' | 'note' | PlaceKind;
+
+interface At {
+  readonly lat: number;
+  readonly lon: number;
+}
+
+const nothing = { name: t('newRouteName'), stops: [], places: [] };
+
+/** The picture with the route on it, what can be done to it, and what it holds. */
+export function Editor({ stored, roadsId, route, planFirst }: Props) {
+  const [drawing, edit] = useReducer(edited, route ?? nothing, drawingOf);
+  const { now } = drawing;
+  const [tool, setTool] = useState<Tool>('stop');
+  const [noteAt, setNoteAt] = useState<At>();
+  const map = useRef<LeafletMap | null>(null);
+  const { data: notes = [] } = api.useRoadNotesQuery();
+  const [dropNote] = api.useDropRoadNoteMutation();
+  const { reading, failed, again } = useReading(stored, now.stops);
+  const closed = isClosed(now.stops);
+  const use = (at: At) => {
+    if (tool === 'note') setNoteAt(at);
+    else if (tool === 'stop')
+      edit(closed ? { type: 'insert', after: now.stops.length - 2, at } : { type: 'append', at });
+    else edit({ type: 'place', kind: tool, at });
+    if (tool !== 'stop') setTool('stop');
+  };
+  const middle = (): At => {
+    const { lat, lng } = map.current!.getCenter();
+    return { lat, lon: lng };
+  };
+  const shown = isRead(reading) && now.stops.length > 1 ? reading : undefined;
+  return (
+    <main className={styles.editor}>
+      <div className={styles.map}>
+        <RoadPicture stored={stored} show={boundsOf(now.stops)}>
+          <Taps onTap={use} onMap={(one) => (map.current = one)} />
+          {shown && <RouteLines reading={shown} onInsert={(leg, at) => edit({ type: 'insert', after: leg, at })} />}
+          <StopMarks stops={now.stops} closed={closed} onMove={(stop, at) => edit({ type: 'move', stop, at })} />
+          {now.places.map(({ kind, lat, lon }, i) => (
+            <Marker
+              key={`${kind} ${i}`}
+              position={[lat, lon]}
+              alt={placeWords(kind)}
+              title={placeWords(kind)}
+              icon={divIcon({
+                className: lines.place!,
+                html: `<i>${placeWords(kind).charAt(0)}</i>`,
+                iconSize: [28, 28],
+              })}
+            />
+          ))}
+          <NoteMarks notes={notes} onDrop={(noteId) => void dropNote({ noteId })} />
+        </RoadPicture>
+        <EditorTools drawing={drawing} tool={tool} closed={closed} onTool={setTool} onEdit={edit} />
+        <p className={styles.hint}>
+          <span>{hintFor(tool)}</span>
+        </p>
+      </div>
+      <EditorSide
+        {...{ stored, roadsId, route, now, reading, failed, again, closed, planFirst }}
+        onEdit={edit}
+        onHere={() => use(middle())}
+        from={() => now.stops[0] ?? middle()}
+      />
+      {shown && <RouteRibbon reading={shown} />}
+      {noteAt && <NoteDialog at={noteAt} onClose={() => setNoteAt(undefined)} />}
+    </main>
+  );
+}
+
+function hintFor(tool: Tool): string {
+  if (tool === 'stop') return t('tapTheRoads');
+  return tool === 'note' ? t('tapForNote') : t('tapForPlace', { place: placeWords(tool) });
+}
+
+/** Hands on taps on the roads, and the picture itself. */
+function Taps({ onTap, onMap }: { readonly onTap: (at: At) => void; readonly onMap: (map: LeafletMap) => void }) {
+  const map = useMap();
+  onMap(map);
+  useMapEvents({ click: ({ latlng: { lat, lng } }) => onTap({ lat, lon: lng }) });
+  return null;
+}
+
+/** The box of a route with some room around it; nothing where there is none yet. */
+function boundsOf(stops: readonly At[]): [[number, number], [number, number]] | undefined {
+  if (stops.length < 2) return undefined;
+  const [lats, lons] = [stops.map(({ lat }) => lat), stops.map(({ lon }) => lon)];
+  return [
+    [Math.min(...lats) - 0.002, Math.min(...lons) - 0.003],
+    [Math.max(...lats) + 0.002, Math.max(...lons) + 0.003],
+  ];
+}

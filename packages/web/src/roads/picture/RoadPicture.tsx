@@ -1,0 +1,45 @@
+import 'leaflet/dist/leaflet.css';
+import type { StoredRoads } from '@jasperwren/roads/source';
+import { openRoads } from '@jasperwren/roads/source';
+import { t } from '@jasperwren/words/routes';
+import type { LatLngBoundsExpression } from 'leaflet';
+import { useMemo, type ReactNode } from 'react';
+import { MapContainer } from 'react-leaflet';
+import { prepareRoads } from './prepare';
+import styles from './picture.module.css';
+import { RoadLayer } from './RoadLayer';
+
+interface Props {
+  readonly stored: StoredRoads;
+  /** South-west and north-east of what is shown first; all roads where it is left out. */
+  readonly show?: LatLngBoundsExpression | undefined;
+  readonly children?: ReactNode;
+}
+
+/** A picture of roads that can be pulled and zoomed, without any network. */
+export function RoadPicture({ stored, show, children }: Props) {
+  const roads = useMemo(() => prepareRoads(openRoads(stored)), [stored]);
+  const [south, west, north, east] = roads.bounds;
+  return (
+    <div className={styles.picture} role="region" aria-label={t('roadPicture')}>
+      <MapContainer
+        bounds={
+          show ?? [
+            [south, west],
+            [north, east],
+          ]
+        }
+        className={styles.map!}
+        zoomSnap={0.5}
+        wheelPxPerZoomLevel={120}
+        maxZoom={18}
+        minZoom={9}
+        attributionControl={false}
+        preferCanvas
+      >
+        <RoadLayer roads={roads} />
+        {children}
+      </MapContainer>
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+import type { LegMode, RouteStop } from '@jasperwren/core/routes/driving-route';
+import { openGraph, readRoute, stopsOf } from '@jasperwren/core/routes/read-route';
+import type { CallStyle } from '@jasperwren/roads/directions/calls';
+import type { FeatureKind } from '@jasperwren/roads/features/features';
+import { planLoops, type Loop } from '@jasperwren/roads/plan/plan-loops';
+import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
+import { endAt, sharedWith } from '@jasperwren/roads/route/via';
+import { openRoads, type StoredRoads } from '@jasperwren/roads/source';
+import { expose } from 'comlink';
+
+/** What is asked of the planner. */
+export interface PlanQuestion {
+  readonly stored: StoredRoads;
+  readonly from: { readonly lat: number; readonly lon: number };
+  readonly minutes: number;
+  readonly wants: Readonly<Partial<Record<FeatureKind, number>>>;
+  readonly prefers: readonly FeatureKind[];
+  readonly avoids: readonly FeatureKind[];
+  readonly seed: number;
+  readonly mode: LegMode;
+}
+
+/** A loop that was found, with the stops that lead over it. */
+export type PlannedLoop = Omit<Loop, 'path' | 'through'> & {
+  readonly metres: number;
+  readonly stops: readonly RouteStop[];
+};
+
+export type Planned = { readonly loops: readonly PlannedLoop[] } | { readonly problem: RoadsProblem };
+
+/** Work on roads off the main thread. */
+const roadsWork = {
+  /** Reads a route on its roads. */
+  read: (stored: StoredRoads, stops: readonly RouteStop[], style: CallStyle) =>
+    readRoute(openGraph(openRoads(stored)), stops, style),
+  /** Share of a route's length on the roads of others, by their place in the list. */
+  shared(stored: StoredRoads, own: readonly RouteStop[], others: readonly (readonly RouteStop[])[], style: CallStyle) {
+    const roads = openGraph(openRoads(stored));
+    const reading = readRoute(roads, own, style);
+    if (!('stretches' in reading)) return others.map(() => 0);
+    const edges = reading.stretches.map((stretch) => roads.graph.edgeStretch.indexOf(stretch));
+    const path = { edges, start: 0, end: 0, metres: reading.metres, cost: 0 };
+    return others.map((stops) => {
+      const other = readRoute(roads, stops, style);
+      return 'stretches' in other ? sharedWith(roads.graph, path, new Set(other.stretches)) : 0;
+    });
+  },
+  /** Plans loops, telling how far it is. */
+  plan(question: PlanQuestion, tell: (share: number) => void): Planned {
+    const roads = openGraph(openRoads(question.stored));
+    let told = 0;
+    try {
+      const from = endAt(roads.graph, roads.finder, question.from, 400, 'from');
+      const found = planLoops(
+        roads.graph,
+        roads.router,
+        roads.time,
+        roads.side,
+        { ...question, from },
+        {
+          onProgress(share) {
+            if (share < told + 0.02 && share < 1) return;
+            told = share;
+            tell(share);
+          },
+        },
+      );
+      return {
+        loops: found.map(({ path, through: _, ...loop }) => ({
+          ...loop,
+          metres: path.metres,
+          stops: stopsOf(roads, path, from, question.mode),
+        })),
+      };
+    } catch (error) {
+      if (error instanceof RoadsError) return { problem: error.problem };
+      throw error;
+    }
+  },
+};
+export type RoadsWork = typeof roadsWork;
+
+expose(roadsWork);

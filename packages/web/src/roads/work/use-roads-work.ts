@@ -1,0 +1,72 @@
+import type { RouteStop } from '@jasperwren/core/routes/driving-route';
+import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import type { CallStyle } from '@jasperwren/roads/directions/calls';
+import type { StoredRoads } from '@jasperwren/roads/source';
+import { proxy } from 'comlink';
+import type { Steps } from '../../base/work/follow';
+import { useWork } from '../../base/work/use-work';
+import { workersOf } from '../../base/work/workers';
+import type { Planned, PlanQuestion, RoadsWork } from './roads.worker';
+
+/** Routes are read and planned by these. */
+const roadsWorkers = workersOf<RoadsWork>(
+  () => new Worker(new URL('./roads.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** What is asked about some routes on the same roads. */
+export interface ReadQuestion {
+  readonly stored: StoredRoads | undefined;
+  readonly style: CallStyle;
+  /** Each at least two stops, or it is not read. */
+  readonly routes: readonly (readonly RouteStop[])[];
+}
+
+export type AnyReading = RouteReading | { readonly broken: NonNullable<RouteReading['broken']> };
+
+/** Whether a route could be read at all. */
+export const isRead = (reading: AnyReading | undefined): reading is RouteReading =>
+  reading !== undefined && 'line' in reading;
+
+interface ReadParts {
+  readonly readings: readonly (AnyReading | undefined)[];
+}
+
+const readAll: Steps<RoadsWork, ReadQuestion, ReadParts> = async (work, { stored, routes, style }, tell) => {
+  const readings: (AnyReading | undefined)[] = [];
+  for (const stops of routes)
+    readings.push(stored && stops.length > 1 ? await work.read(stored, stops, style) : undefined);
+  tell({ readings });
+};
+
+/** Reads routes beside the page. The question stays the same object while the same is asked. */
+export const useReadings = (question: ReadQuestion) => useWork(roadsWorkers, question, readAll);
+
+interface PlanParts {
+  readonly share: number;
+  readonly planned: Planned;
+}
+
+const planAll: Steps<RoadsWork, PlanQuestion, PlanParts> = async (work, question, tell) => {
+  tell({
+    planned: await work.plan(
+      question,
+      proxy((share: number) => tell({ share })),
+    ),
+  });
+};
+
+/** Plans loops beside the page; what is not wanted any more ends. */
+export const usePlan = (question: PlanQuestion) => useWork(roadsWorkers, question, planAll);
+
+interface SharedParts {
+  readonly shared: readonly number[];
+}
+
+const sharedAll: Steps<RoadsWork, ReadQuestion, SharedParts> = async (work, { stored, routes, style }, tell) => {
+  const [own, ...others] = routes;
+  const shared = stored && own && own.length > 1 ? await work.shared(stored, own, others, style) : [];
+  tell({ shared });
+};
+
+/** How much of the first route lies on each of the others. */
+export const useShared = (question: ReadQuestion) => useWork(roadsWorkers, question, sharedAll);
