@@ -45,15 +45,20 @@ export function ensureInstalled() {
   writeFileSync(stamp, lock);
 }
 
+/** Whether a call of the system's package tool worked. */
+function apt(...args) {
+  if (!existsSync('/usr/bin/apt-get')) return false;
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const [program, ...more] = [...sudo, 'apt-get', ...args];
+  return run(program, more, { DEBIAN_FRONTEND: 'noninteractive' });
+}
+
 /** The path of a Chromium for the end-to-end tests, installed from Debian's packages where that is possible. */
 export function ensureChromium() {
   const found = findChromium();
   if (found) return found;
   console.log('Installing Chromium from the packages of the system …');
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
-  const apt = (...args) =>
-    run([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), { DEBIAN_FRONTEND: 'noninteractive' });
-  if (existsSync('/usr/bin/apt-get') && apt('update', '-qq'))
+  if (apt('update', '-qq'))
     apt('install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell') ||
       apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
   return (
@@ -62,6 +67,16 @@ export function ensureChromium() {
       'The end-to-end tests need Chromium. Type: sudo apt-get install chromium\nOr name one that is there: CHROMIUM_PATH=/path/to/chromium npm test',
     )
   );
+}
+
+/** The program that reads and writes files of position loggers; a unit test has it read ours. */
+export function ensureGpsbabel() {
+  const there = () => run('sh', ['-c', 'command -v gpsbabel > /dev/null']);
+  if (there()) return;
+  console.log('Installing GPSBabel from the packages of the system …');
+  apt('update', '-qq');
+  apt('install', '-y', '-qq', '--no-install-recommends', 'gpsbabel');
+  if (!there()) giveUp('The unit tests need GPSBabel. Type: sudo apt-get install gpsbabel');
 }
 
 function findChromium() {

@@ -2,11 +2,12 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureChromium, ensureInstalled, requireNode, run } from './setup.mjs';
+import { ensureChromium, ensureGpsbabel, ensureInstalled, requireNode, run } from './setup.mjs';
 
 requireNode();
 ensureInstalled();
 const chromium = ensureChromium();
+ensureGpsbabel();
 const reports = mkdtempSync(join(tmpdir(), 'jasperwren-reports-'));
 const jestReport = join(reports, 'jest.json');
 const playwrightReport = join(reports, 'playwright.json');

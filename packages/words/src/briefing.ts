@@ -3,6 +3,7 @@ import { wordsOf } from './words';
 export const resource = {
   stepState: '{{step}}: {{state}}',
   doneHere: 'done',
+  routeNamed: 'Route: {{route}}',
   missedDetail: 'Missed: {{detail}}',
   distanceWordsForAnOlderWiderPlate: ', {{distanceWords}} for an older, wider plate',
   fromDistanceWords: 'From {{distanceWords}}',

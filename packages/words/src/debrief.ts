@@ -36,6 +36,7 @@ export const resource = {
   mockTest: 'mock test',
   mockTestNumber: ', mock test {{number}}',
   standardVVersion: ', {{standard}} v{{version}}',
+  onRoute: ', route: {{route}}',
   timeDriven: '{{time}} driven.',
   resultNotFinalFaultsOrPins: 'Result not final: faults or pins still to sort out.',
   backToTheResult: 'Back to the result',

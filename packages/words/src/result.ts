@@ -57,6 +57,7 @@ export const resource = {
   limitNameUsedOfAllowed: '{{limitName}}: {{used}} of {{allowed}}',
   mockTest: 'mock test',
   standardVVersion: ', {{standard}} v{{version}}',
+  onRoute: ', route: {{route}}',
   timeDrivenTime2IndependentHelpGiven: '{{time}} driven, {{time2}} independent. {{helpGiven}}',
   stoppedEarlyReason: 'Stopped early: {{reason}}.',
   changes_one: '{{count}} change',

@@ -123,6 +123,8 @@ export interface Drive {
   readonly standard?: StandardRef;
   /** Wall clock at the start, RFC 3339. */
   readonly startedAt?: string;
+  /** The planned route it is driven on. */
+  readonly route?: { readonly id: string; readonly name: string };
   /** Every mark in order of its moment, struck ones included. */
   readonly marks: readonly Mark[];
   readonly pins: readonly Pin[];

@@ -67,6 +67,13 @@ export const eventBodies = {
       items: text,
       description: 'Accounts that mark as well, besides whoever started the drive.',
     },
+    route: {
+      type: 'object',
+      description: 'The planned route it is driven on.',
+      required: ['id', 'name'],
+      additionalProperties: false,
+      properties: { id: text, name: text },
+    },
   }),
   check: event('A step of the briefing; the last word on a step holds.', ['check', 'result'], {
     check: { ...text, description: 'Code of a step of the standard’s briefing.' },

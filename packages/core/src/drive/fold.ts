@@ -108,6 +108,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   return {
     phase: phaseOf(started !== undefined, movedOffMs === undefined, ended !== undefined, pauses),
     ...(started && { learnerId: started.learnerId, standard: started.standard, startedAt: started.wall }),
+    ...(started?.route && { route: started.route }),
     marks,
     pins,
     prompts,

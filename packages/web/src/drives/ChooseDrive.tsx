@@ -6,10 +6,12 @@ import TextField from '@mui/material/TextField';
 import type { AccountView } from '@jasperwren/contract/accounts';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { useState } from 'react';
+import type { CarRoute } from '@jasperwren/core/routes/car-route';
+import { Suspense, useState } from 'react';
 import { api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
 import form from '../ui/form.module.css';
+import { RouteChoice } from '../roads/public';
 import { Section } from '../ui/Page';
 import styles from './drive-page.module.css';
 import { useStartDrive } from './use-start-drive';
@@ -33,12 +35,13 @@ export function ChooseDrive({
   const [helpers, setHelpers] = useState<readonly Colleague[]>([]);
   const { data: accounts = [] } = api.useAccountsQuery();
   const colleagues = accounts.filter(({ id }) => id !== account.id);
+  const [route, setRoute] = useState<CarRoute>();
   const [asked, setAsked] = useState(false);
   const standard = standards.find(({ id }) => id === (chosenStandard ?? learner?.standardId)) ?? standards[0]!;
   const briefed = (standard.briefing?.length ?? 0) > 0;
   const begin = (briefing: boolean) => {
     setAsked(true);
-    if (learner) void start({ learner, standard, briefing, helpers: helpers.map(({ id }) => id) });
+    if (learner) void start({ learner, standard, briefing, helpers: helpers.map(({ id }) => id), route });
   };
   return (
     <Section title={t('newMockTest')}>
@@ -72,6 +75,9 @@ export function ChooseDrive({
               </MenuItem>
             ))}
           </TextField>
+          <Suspense fallback={null}>
+            <RouteChoice onChoose={setRoute} />
+          </Suspense>
           {colleagues.length > 0 && (
             <Autocomplete
               multiple

@@ -1,4 +1,5 @@
 import type { LearnerView } from '@jasperwren/contract/learners';
+import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -14,6 +15,7 @@ interface Start {
   readonly briefing: boolean;
   /** Ids of those who mark besides. */
   readonly helpers?: readonly string[];
+  readonly route?: CarRoute | undefined;
 }
 
 /** Starts a mock test and leads to its marking screen. */
@@ -23,7 +25,7 @@ export function useStartDrive(): { readonly start: (of: Start) => Promise<void>;
   const { account, school } = useSignedIn();
   const [fetchDrives] = api.useLazyLearnerDrivesQuery();
   const [starting, setStarting] = useState(false);
-  const start = async ({ learner, standard, briefing, helpers = [] }: Start) => {
+  const start = async ({ learner, standard, briefing, helpers = [], route }: Start) => {
     setStarting(true);
     // What is likely now rests on earlier drives; without a connection the usual faults stand in.
     const past = (await fetchDrives({ learnerId: learner.id }, true)).data ?? [];
@@ -36,6 +38,7 @@ export function useStartDrive(): { readonly start: (of: Start) => Promise<void>;
           number: learner.drives + 1,
           standard,
           past: past.slice(-pastDrives).map(({ byItem }) => byItem),
+          ...(route && { route }),
         },
         account.id,
         briefing,

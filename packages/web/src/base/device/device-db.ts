@@ -1,6 +1,7 @@
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { Review } from '@jasperwren/core/safety-questions/memory';
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
 import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
@@ -20,6 +21,8 @@ export interface DriveMeta {
   readonly standard: EffectiveStandard;
   /** Marks by item in this learner's earlier drives, oldest first. */
   readonly past: readonly ItemCounts[];
+  /** The route it is driven on, where this device started it. */
+  readonly route?: CarRoute;
 }
 
 /** An event as the device keeps it; whether it still has to be sent the outbox says. */

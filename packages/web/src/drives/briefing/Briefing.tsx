@@ -46,6 +46,7 @@ export function Briefing({ meta, drive }: Props) {
             })}
           </p>
           <h1>{t('briefing')}</h1>
+          {drive.route && <p>{t('routeNamed', { route: drive.route.name })}</p>}
         </div>
         <div className={styles.actions}>
           <Button variant="text" onClick={() => void navigate('/')}>

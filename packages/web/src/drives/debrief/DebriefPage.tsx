@@ -48,6 +48,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
           {meta.number > 0 && t('mockTestNumber', { number: meta.number })},{' '}
           {drive.startedAt && longDate(drive.startedAt)}
           {t('standardVVersion', { standard: standard.name, version: standard.version })}
+          {drive.route && t('onRoute', { route: drive.route.name })}
         </>
       }
       sub={

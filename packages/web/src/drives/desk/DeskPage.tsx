@@ -2,11 +2,13 @@ import { t } from '@jasperwren/words/desk';
 import type { Drive, Pin } from '@jasperwren/core/drive/drive';
 import { likelyItems } from '@jasperwren/core/marking/likely';
 import { foldDrive } from '@jasperwren/core/drive/fold';
+import { drivenMs } from '@jasperwren/core/drive/clock';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import { memo, useCallback, useEffect, useMemo } from 'react';
+import { memo, Suspense, useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useSettled } from '../../base/use-settled';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
+import { DirectionBar } from '../../roads/public';
 import { Failed, Loading } from '../../ui/states';
 import { Ribbon } from '../../ui/Ribbon';
 import type { DriveMeta } from '../../base/device/device-db';
@@ -66,9 +68,15 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
       className={styles.desk}
       data-phase={drive.phase}
       data-keys={keys}
+      data-route={meta.route !== undefined}
       data-beat={panel ? 'panel' : atCategory ? 'second' : 'first'}
     >
       <DeskHeader meta={meta} drive={settled} actions={actions} />
+      {meta.route && (
+        <Suspense fallback={<div />}>
+          <Directions meta={meta} drive={settled} />
+        </Suspense>
+      )}
       <CategoryBoard standard={meta.standard} drive={settled} />
       {panel ? (
         <DeskPanelView
@@ -90,6 +98,12 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
     </main>
   );
 });
+
+/** The next direction, by the drive's own clock where the position is simulated. */
+function Directions({ meta, drive }: PartProps) {
+  const nowMs = useNow(meta.id, drive.phase === 'running');
+  return <DirectionBar route={meta.route!} seconds={drivenMs(drive, nowMs) / 1000} />;
+}
 
 /** The pin that the next mark settles; the same object for as long as nothing about it changes. */
 function useSettling(drive: Drive): Pin | undefined {

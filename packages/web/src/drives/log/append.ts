@@ -33,6 +33,7 @@ export function startDrive(
           standard: { id, version },
           ...(briefing && { briefing }),
           ...(helpers.length > 0 && { helpers }),
+          ...(meta.route && { route: { id: meta.route.id, name: meta.route.name } }),
         },
         by,
       ),

@@ -57,6 +57,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>,{' '}
           {drive.startedAt && longDate(drive.startedAt)}
           {t('standardVVersion', { standard: standard.name, version: standard.version })}
+          {drive.route && t('onRoute', { route: drive.route.name })}
         </>
       }
       sub={

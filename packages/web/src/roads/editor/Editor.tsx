@@ -6,6 +6,7 @@ import { divIcon, type Map as LeafletMap } from 'leaflet';
 import { useReducer, useRef, useState } from 'react';
 import { Marker, useMap, useMapEvents } from 'react-leaflet';
 import { api } from '../../base/api';
+import type { FromFile } from '../list/AddFromTrack';
 import { RoadPicture } from '../picture/RoadPicture';
 import { useReading } from '../use-route';
 import { isRead } from '../work/use-roads-work';
@@ -24,6 +25,8 @@ interface Props {
   readonly roadsId: string;
   /** The route as it is saved; undefined for a new one. */
   readonly route: RouteView | undefined;
+  /** What a new route begins with, from a file. */
+  readonly given: FromFile | undefined;
   readonly planFirst: boolean;
 }
 
@@ -35,11 +38,15 @@ interface At {
   readonly lon: number;
 }
 
-const nothing = { name: t('newRouteName'), stops: [], places: [] };
+const begun = (given: FromFile | undefined) => ({
+  name: given?.name ?? t('newRouteName'),
+  stops: given?.stops ?? [],
+  places: [],
+});
 
 /** The picture with the route on it, what can be done to it, and what it holds. */
-export function Editor({ stored, roadsId, route, planFirst }: Props) {
-  const [drawing, edit] = useReducer(edited, route ?? nothing, drawingOf);
+export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
+  const [drawing, edit] = useReducer(edited, route ?? begun(given), drawingOf);
   const { now } = drawing;
   const [tool, setTool] = useState<Tool>('stop');
   const [noteAt, setNoteAt] = useState<At>();
@@ -88,7 +95,7 @@ export function Editor({ stored, roadsId, route, planFirst }: Props) {
         </p>
       </div>
       <EditorSide
-        {...{ stored, roadsId, route, now, reading, failed, again, closed, planFirst }}
+        {...{ stored, roadsId, route, now, reading, failed, again, closed, planFirst, given }}
         onEdit={edit}
         onHere={() => use(middle())}
         from={() => now.stops[0] ?? middle()}

@@ -15,6 +15,9 @@ import { Unsaved } from '../../ui/Unsaved';
 import { useUnsaved } from '../../ui/use-unsaved';
 import { routeWords, unitsOf } from '../format-route';
 import { isRead, useShared, type AnyReading } from '../work/use-roads-work';
+import { lengthWords } from '@jasperwren/words/roads/distances';
+import type { FromFile } from '../list/AddFromTrack';
+import { Downloads } from './Downloads';
 import type { Edit } from './edit';
 import styles from './editor.module.css';
 import { PlanPanel } from './PlanPanel';
@@ -32,6 +35,7 @@ interface Props {
   readonly again: () => void;
   readonly closed: boolean;
   readonly planFirst: boolean;
+  readonly given: FromFile | undefined;
   readonly onEdit: (edit: Edit) => void;
   /** Does with the middle of the picture what a tap does, for the keyboard. */
   readonly onHere: () => void;
@@ -50,6 +54,7 @@ export function EditorSide({
   again,
   closed,
   planFirst,
+  given,
   onEdit,
   onHere,
   from,
@@ -73,6 +78,11 @@ export function EditorSide({
           {t('brokenAt', { leg: reading.broken.leg + 1, problem: roadsProblem(reading.broken.problem) })}
         </p>
       )}
+      {given?.unmatched.map(({ from: start, to }) => (
+        <p key={start} role="alert">
+          {t('trackUnmatched', { from: lengthWords(start, units), to: lengthWords(to, units) })}
+        </p>
+      ))}
       {route && !changed && (
         <div className={styles.buttons}>
           <Button variant="contained" component={Link} to={`/routes/${route.id}/rehearse`}>
@@ -81,6 +91,7 @@ export function EditorSide({
           <Button variant="outlined" component={Link} to={`/routes/${route.id}/directions`}>
             {t('printDirections')}
           </Button>
+          {isRead(reading) && <Downloads route={now} reading={reading} />}
         </div>
       )}
       <TextField

@@ -2,9 +2,10 @@ import type { RouteView } from '@jasperwren/contract/driving-routes';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { t } from '@jasperwren/words/routes';
 import { skipToken } from '@reduxjs/toolkit/query';
-import { useParams, useSearchParams } from 'react-router';
+import { useLocation, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
 import { Empty, Failed, Loading } from '../../ui/states';
+import type { FromFile } from '../list/AddFromTrack';
 import { newestOf, useRoute } from '../use-route';
 import { Editor } from './Editor';
 
@@ -16,6 +17,7 @@ export default function RoutePage() {
 
 function NewRoute() {
   const [search] = useSearchParams();
+  const state = useLocation().state as FromFile | null;
   const { data: roads, error, refetch } = api.useRoadsQuery();
   const chosen =
     roads && (roads.find(({ id, state }) => id === search.get('roads') && state === 'ready') ?? newestOf(roads));
@@ -24,7 +26,15 @@ function NewRoute() {
   if (roads && !chosen) return <Empty>{t('noRoadsYet')}</Empty>;
   if (ways.error) return <Failed error={ways.error} onRetry={() => void ways.refetch()} />;
   if (!chosen || !ways.data) return <Loading what={t('roads2')} />;
-  return <Editor stored={ways.data} roadsId={chosen.id} route={undefined} planFirst={search.has('plan')} />;
+  return (
+    <Editor
+      stored={ways.data}
+      roadsId={chosen.id}
+      route={undefined}
+      given={state ?? undefined}
+      planFirst={search.has('plan')}
+    />
+  );
 }
 
 function SavedRoute({ routeId }: { readonly routeId: string }) {
@@ -36,5 +46,5 @@ function SavedRoute({ routeId }: { readonly routeId: string }) {
 }
 
 const Opened = ({ route, stored }: { readonly route: RouteView; readonly stored: StoredRoads }) => (
-  <Editor stored={stored} roadsId={route.roadsId} route={route} planFirst={false} />
+  <Editor stored={stored} roadsId={route.roadsId} route={route} given={undefined} planFirst={false} />
 );

@@ -13,6 +13,7 @@ import { routeWords, unitsOf } from '../format-route';
 import { newestOf } from '../use-route';
 import { isRead, useReadings, type AnyReading } from '../work/use-roads-work';
 import styles from './list.module.css';
+import { AddFromTrack } from './AddFromTrack';
 import { RoadsFiles } from './RoadsFiles';
 
 /** While a file is read the list is asked for again after so many milliseconds. */
@@ -33,6 +34,7 @@ export default function RoutesPage() {
       actions={
         ready && (
           <>
+            <AddFromTrack roads={newestOf(roads.data ?? [])!} />
             <Button variant="outlined" component={Link} to="/routes/new?plan=1">
               {t('planRoutes')}
             </Button>

@@ -1,7 +1,9 @@
 import type { LegMode, RouteStop } from '@jasperwren/core/routes/driving-route';
+import { stopsFromTrack } from '@jasperwren/core/routes/from-track';
 import { openGraph, readRoute, stopsOf } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
+import type { Place } from '@jasperwren/roads/geometry';
 import { planLoops, type Loop } from '@jasperwren/roads/plan/plan-loops';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
 import { endAt, sharedWith } from '@jasperwren/roads/route/via';
@@ -45,6 +47,8 @@ const roadsWork = {
       return 'stretches' in other ? sharedWith(roads.graph, path, new Set(other.stretches)) : 0;
     });
   },
+  /** Finds the stops that lead along a track. */
+  track: (stored: StoredRoads, places: readonly Place[]) => stopsFromTrack(openGraph(openRoads(stored)), places),
   /** Plans loops, telling how far it is. */
   plan(question: PlanQuestion, tell: (share: number) => void): Planned {
     const roads = openGraph(openRoads(question.stored));

@@ -1,6 +1,8 @@
 import type { RouteStop } from '@jasperwren/core/routes/driving-route';
+import type { FromTrack } from '@jasperwren/core/routes/from-track';
 import type { RouteReading } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
+import type { Place } from '@jasperwren/roads/geometry';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { proxy } from 'comlink';
 import type { Steps } from '../../base/work/follow';
@@ -57,6 +59,23 @@ const planAll: Steps<RoadsWork, PlanQuestion, PlanParts> = async (work, question
 
 /** Plans loops beside the page; what is not wanted any more ends. */
 export const usePlan = (question: PlanQuestion) => useWork(roadsWorkers, question, planAll);
+
+/** A track that is to become a route. */
+export interface TrackQuestion {
+  readonly stored: StoredRoads;
+  readonly places: readonly Place[];
+}
+
+interface TrackParts {
+  readonly found: FromTrack;
+}
+
+const trackAll: Steps<RoadsWork, TrackQuestion, TrackParts> = async (work, { stored, places }, tell) => {
+  tell({ found: await work.track(stored, places) });
+};
+
+/** Finds the stops along a track beside the page. */
+export const useTrack = (question: TrackQuestion) => useWork(roadsWorkers, question, trackAll);
 
 interface SharedParts {
   readonly shared: readonly number[];
