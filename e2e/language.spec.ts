@@ -67,6 +67,8 @@ test('every main screen takes its words from the words package', async ({ browse
     const found: string[] = [];
     for (const path of [
       '/',
+      '/routes',
+      '/routes/new?plan=1',
       '/learners',
       '/learners/ready',
       `/learners/${tavi}`,

@@ -28,7 +28,7 @@ test.describe('on a phone', () => {
     await page.goto('/');
     const bar = page.getByRole('navigation', { name: shell('main') });
     await expect(bar.getByRole('link')).toHaveText(
-      [shell('today'), shell('learners'), shell('mockTest'), shell('questions')],
+      [shell('today'), shell('learners'), shell('mockTest'), shell('routes')],
       { useInnerText: true },
     );
     await bar.getByRole('button', { name: shell('more') }).tap();

@@ -71,6 +71,8 @@ export const resource = {
   sharedWith: '{{share}} of it is on {{name}} too',
   routePicture: 'Route from {{from}}',
   roadPicture: 'Picture of the roads',
+  zoomIn: 'Closer',
+  zoomOut: 'Farther',
   ribbon: 'Route by minutes',
   minute: '{{minute}} min',
   printDirections: 'Directions',

@@ -7,13 +7,11 @@ import { pipeline } from 'node:stream/promises';
 import { routeNames, routeOf } from '@jasperwren/contract/routes';
 import createError from 'http-errors';
 import type { Middleware } from 'koa';
+import { uploadsIn } from '../uploads-folder';
 import { staffOf } from './session';
 
 /** The largest file that may be sent, in bytes. */
 const mostBytes = 160e6;
-
-/** Where files wait until they are read. */
-export const uploadsIn = (dataDir: string): string => join(dataDir, 'uploads');
 
 const paths = new Set(
   routeNames.map(routeOf).flatMap(({ upload, path, method }) => (upload ? [`${method} ${path}`] : [])),

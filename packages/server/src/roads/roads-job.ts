@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import type { RoadsProblem } from '@jasperwren/roads/problem';
 import type { Keeper } from '../db/keeper';
-import { uploadsIn } from '../http/upload';
+import { uploadsIn } from '../uploads-folder';
 import type { JobWork } from '../jobs/runner';
 import type { Workers } from '../jobs/threads';
 import type { RoadsNews } from './read-roads';

@@ -5,7 +5,7 @@ import { t } from '@jasperwren/words/routes';
 const minutes = (seconds: number) => Math.round(seconds / 60);
 
 /** "38 to 44 min". */
-export const minutesWords = ({ range }: Pick<RouteReading, 'range'>): string =>
+const minutesWords = ({ range }: Pick<RouteReading, 'range'>): string =>
   t('minutesRange', { from: minutes(range.from), to: minutes(range.to) });
 
 /** "38 to 44 min, 10.7 miles, 19 min independent". */

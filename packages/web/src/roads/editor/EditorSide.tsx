@@ -91,7 +91,6 @@ export function EditorSide({
           <Button variant="outlined" component={Link} to={`/routes/${route.id}/directions`}>
             {t('printDirections')}
           </Button>
-          {isRead(reading) && <Downloads route={now} reading={reading} />}
         </div>
       )}
       <TextField
@@ -101,17 +100,14 @@ export function EditorSide({
         error={now.name.trim() === ''}
         helperText={now.name.trim() === '' ? t('nameTheRoute') : undefined}
       />
-      <SaveRoute {...{ roadsId, route, now, changed, letGo }} ready={drawn && isRead(reading) && !reading.broken} />
-      <div className={styles.buttons}>
+      <SaveRoute {...{ roadsId, route, now, changed, letGo }} ready={drawn && isRead(reading) && !reading.broken}>
         {!planning && (
           <Button variant="text" onClick={() => setPlanning(true)}>
             {t('planRoutes')}
           </Button>
         )}
-        <Button variant="text" onClick={onHere}>
-          {t('addHere')}
-        </Button>
-      </div>
+        {route && !changed && isRead(reading) && <Downloads route={now} reading={reading} />}
+      </SaveRoute>
       {planning && (
         <PlanPanel
           {...{ stored, units, from }}
@@ -121,6 +117,9 @@ export function EditorSide({
       )}
       {drawn && isRead(reading) && <RouteSheet reading={reading} others={others} />}
       {now.stops.length > 0 && <StopsList route={now} closed={closed} onEdit={onEdit} />}
+      <Button variant="text" onClick={onHere}>
+        {t('addHere')}
+      </Button>
       <p className="muted">{t('cautions')}</p>
     </aside>
   );

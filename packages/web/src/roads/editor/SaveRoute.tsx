@@ -6,7 +6,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
@@ -20,10 +20,12 @@ interface Props {
   /** Whether it can be driven from end to end. */
   readonly ready: boolean;
   readonly letGo: () => void;
+  /** What else can be done with it. */
+  readonly children: ReactNode;
 }
 
 /** Saves the route, or deletes it after asking. */
-export function SaveRoute({ roadsId, route, now, changed, ready, letGo }: Props) {
+export function SaveRoute({ roadsId, route, now, changed, ready, letGo, children }: Props) {
   const navigate = useNavigate();
   const [asking, setAsking] = useState(false);
   const [addRoute, adding] = api.useAddRouteMutation();
@@ -61,6 +63,7 @@ export function SaveRoute({ roadsId, route, now, changed, ready, letGo }: Props)
             {t('save')}
           </Button>
         )}
+        {children}
         {route && (
           <Button variant="text" onClick={() => setAsking(true)}>
             {t('deleteRoute')}

@@ -4,7 +4,7 @@ import { openRoads } from '@jasperwren/roads/source';
 import { t } from '@jasperwren/words/routes';
 import type { LatLngBoundsExpression } from 'leaflet';
 import { useMemo, type ReactNode } from 'react';
-import { MapContainer } from 'react-leaflet';
+import { MapContainer, ZoomControl } from 'react-leaflet';
 import { prepareRoads } from './prepare';
 import styles from './picture.module.css';
 import { RoadLayer } from './RoadLayer';
@@ -35,8 +35,10 @@ export function RoadPicture({ stored, show, children }: Props) {
         maxZoom={18}
         minZoom={9}
         attributionControl={false}
+        zoomControl={false}
         preferCanvas
       >
+        <ZoomControl zoomInTitle={t('zoomIn')} zoomOutTitle={t('zoomOut')} />
         <RoadLayer roads={roads} />
         {children}
       </MapContainer>

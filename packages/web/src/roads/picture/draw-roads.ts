@@ -17,8 +17,8 @@ type Pen = CanvasRenderingContext2D;
 
 /** Width in pixels at zoom 15, from motorways to tracks. */
 const widths = [8, 8, 7, 6.2, 5.4, 4, 4, 3, 2.6, 1.8, 1.6];
-/** Classes up to this one are drawn as two lines with paper between. */
-const doubled = 5;
+/** Classes up to this one are drawn as two lines with paper between; close by all are. */
+const doubledAt = (zoom: number) => (zoom >= 15.5 ? 11 : 5);
 
 const widthAt = (rank: number, zoom: number) => Math.max(0.6, (widths[rank] ?? 2) * 2 ** ((zoom - 15) * 0.62));
 
@@ -58,6 +58,7 @@ export function drawRoads(pen: Pen, roads: PreparedRoads, view: View, colours: C
     if (rank >= 0) pen.stroke();
     pen.globalAlpha = 1;
   };
+  const doubled = doubledAt(zoom);
   const open = seen.filter(({ closed }) => !closed);
   const large = open.filter(({ rank }) => rank < doubled);
   pen.setLineDash([4, 4]);

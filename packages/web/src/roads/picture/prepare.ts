@@ -21,7 +21,7 @@ export interface PreparedRoads {
 }
 
 /** Where a place lies over the world, each from 0 to 1. */
-export function mercator(lat: number, lon: number): readonly [x: number, y: number] {
+function mercator(lat: number, lon: number): readonly [x: number, y: number] {
   const sin = Math.sin((lat * Math.PI) / 180);
   return [lon / 360 + 0.5, 0.5 - Math.log((1 + sin) / (1 - sin)) / (4 * Math.PI)];
 }

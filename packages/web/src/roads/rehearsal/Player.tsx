@@ -26,6 +26,8 @@ interface Props {
 
 type Mode = 'watch' | 'call';
 
+/** From a junction one begins this many metres before its call. */
+const runUp = 60;
 /** A question comes this many metres before its call. */
 const askBefore = 25;
 
@@ -119,7 +121,7 @@ export function Player({ reading, units, side }: Props) {
           label={t('fromJunction')}
           value=""
           sx={{ minWidth: '12rem' }}
-          onChange={(event) => goTo(Math.max(0, Number(event.target.value) - 120))}
+          onChange={(event) => goTo(Math.max(0, Number(event.target.value) - runUp))}
         >
           {calls
             .filter(({ again }) => again === undefined)

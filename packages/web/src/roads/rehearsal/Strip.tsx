@@ -54,6 +54,12 @@ export function Strip({ reading, metres, units, side }: Props) {
       <polyline points={path(scene.left)} className={styles.edge} />
       <polyline points={path(scene.right)} className={styles.edge} />
       <polyline points={path(scene.middle)} className={styles.middle} />
+      {roadside(metres).flatMap((at) =>
+        [-5.2, 5.2].map((across) => {
+          const post = scene.at(at - metres, across);
+          return post && <Reflector key={`${at} ${across}`} place={post} />;
+        }),
+      )}
       {arms.map(({ at, distance, decision }) => {
         const where = scene.at(at + distance - metres, 0);
         if (!where) return null;
@@ -88,6 +94,19 @@ export function Strip({ reading, metres, units, side }: Props) {
 
 const limitWords = (kmh: number, units: Units) =>
   units === 'miles' ? t('mph', { value: Math.round(kmh / kmhPerMph) }) : t('kmh', { value: Math.round(kmh) });
+
+/** Posts at the roadside every so many metres, which let the speed be felt. */
+const postEvery = 20;
+const roadside = (metres: number) =>
+  Array.from({ length: 9 }, (_, i) => (Math.floor(metres / postEvery) + i + 1) * postEvery);
+
+function Reflector({ place: { dot, scale } }: { readonly place: { readonly dot: Dot; readonly scale: number } }) {
+  const height = Math.min(90, 900 * scale);
+  const [x, y] = [dot[0] * size.width, dot[1] * size.height];
+  return (
+    <line x1={x} x2={x} y1={y} y2={y - height} className={styles.reflector} strokeWidth={Math.max(1, 70 * scale)} />
+  );
+}
 
 interface PostProps {
   readonly place: { readonly dot: Dot; readonly scale: number } | undefined;

@@ -1,0 +1,160 @@
+import { readFileSync } from 'node:fs';
+import { XMLParser } from 'fast-xml-parser';
+import type { Page } from '@playwright/test';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as result } from '@jasperwren/words/result';
+import { ordinal } from '@jasperwren/words/roads/directions';
+import { featureName } from '@jasperwren/words/roads/features';
+import { t as routes } from '@jasperwren/words/routes';
+import { addLearner, endDrive, expect, minutes, signIn, test } from './fixtures';
+
+const island = 'demo/tarnavel.osm';
+
+/** Adds the island's roads by the button and waits until they are read. */
+async function addIsland(page: Page): Promise<void> {
+  await page.goto('/routes');
+  await page.getByLabel(routes('addRoads'), { exact: true }).setInputFiles(island);
+  await expect(page.getByText(/444 junctions/)).toBeVisible();
+}
+
+/** Has a loop planned about the middle of the picture, and uses the first. */
+async function planLoop(page: Page, wished: string): Promise<void> {
+  await page.getByRole('link', { name: routes('planRoutes') }).click();
+  await page.getByLabel(routes('planMinutes')).fill(wished);
+  await page.getByRole('button', { name: routes('plan'), exact: true }).click();
+  await page
+    .getByRole('button', { name: routes('useLoop') })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: routes('wants') })).toBeVisible();
+}
+
+async function saveAs(page: Page, name: string): Promise<void> {
+  await page.getByLabel(routes('nameOfRoute')).fill(name);
+  await page.getByRole('button', { name: routes('save') }).click();
+  await expect(page.getByRole('link', { name: routes('rehearse') })).toBeVisible();
+}
+
+test('roads are read, a route is planned, noted, saved and handed on as GPX', async ({ page, school }) => {
+  await signIn(page, school);
+  await page.goto('/routes');
+  await expect(page.getByText(routes('noRoadsYet'))).toBeVisible();
+  // A broken file changes nothing and says where it is broken.
+  const broken = Buffer.from(readFileSync(island, 'utf8').slice(0, 5000));
+  await page
+    .getByLabel(routes('addRoads'), { exact: true })
+    .setInputFiles({ name: 'cut.osm', mimeType: 'text/xml', buffer: broken });
+  await expect(page.getByText(/The file ends at line \d+|not well-formed/)).toBeVisible();
+  await addIsland(page);
+  await planLoop(page, '25');
+  await expect(page.getByText(/^2\d to \d\d min, .* miles/)).toBeVisible();
+
+  // A stop can be taken out and the step undone; the picture follows.
+  const stops = page.getByRole('button', { name: /^Remove stop/ });
+  const before = await stops.count();
+  await stops.first().click();
+  await expect(stops).toHaveCount(before - 1);
+  await page.getByRole('button', { name: routes('undo'), exact: true }).click();
+  await expect(stops).toHaveCount(before);
+
+  // A note at the middle of the picture, by the keyboard's way.
+  await page.getByRole('button', { name: routes('addNote') }).click();
+  await page.getByRole('button', { name: routes('addHere') }).click();
+  await page.getByLabel(routes('noteText')).fill('The device counts the gate as an exit.');
+  await page.getByRole('button', { name: routes('saveNote') }).click();
+  await expect(
+    page
+      .getByAltText('The device counts the gate as an exit.')
+      .or(page.getByTitle('The device counts the gate as an exit.')),
+  ).toBeVisible();
+
+  await saveAs(page, 'Harbour loop');
+  const downloading = page.waitForEvent('download');
+  await page.getByRole('button', { name: routes('downloadGpx') }).click();
+  const download = await downloading;
+  expect(download.suggestedFilename()).toBe('Harbour loop.gpx');
+  const gpx = readFileSync(await download.path(), 'utf8');
+  const parsed = new XMLParser({ ignoreAttributes: false }).parse(gpx) as {
+    gpx: { trk: { name: string; trkseg: { trkpt: unknown[] } } };
+  };
+  expect(parsed.gpx.trk.name).toBe('Harbour loop');
+  expect(parsed.gpx.trk.trkseg.trkpt.length).toBeGreaterThan(50);
+
+  // The same file comes back as a route along the same roads.
+  await page.goto('/routes');
+  await page
+    .getByLabel(routes('importGpx'))
+    .setInputFiles({ name: 'loop.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(gpx) });
+  await expect(page.getByRole('heading', { level: 1, name: 'Harbour loop' })).toBeVisible();
+  await expect(page.getByText(/^2\d to \d\d min, .* miles/)).toBeVisible();
+});
+
+test('a mock test is driven on a route: directions come by the simulated position, also without a network', async ({
+  page,
+  context,
+  school,
+}) => {
+  await page.clock.install({ time: new Date('2026-05-04T09:00:00Z') });
+  await signIn(page, school);
+  await addLearner(page, 'Ola Learner');
+  await addIsland(page);
+  await planLoop(page, '20');
+  await saveAs(page, 'Quay loop');
+  await page.getByRole('link', { name: routes('printDirections') }).click();
+  const sheet = page.getByRole('table').getByRole('row');
+  await expect(sheet.nth(1)).toBeVisible();
+  const directions = await sheet.locator('b').allTextContents();
+  expect(directions.length).toBeGreaterThan(4);
+
+  await page.goto('/drive');
+  await page.getByLabel(drives('learner'), { exact: true }).last().click();
+  await page.getByRole('option', { name: 'Ola Learner' }).click();
+  await page.getByLabel(routes('routeOptional')).click();
+  await page.getByRole('option', { name: 'Quay loop' }).click();
+  await expect(page.getByText(routes('routeHelp'))).toBeVisible();
+  await page
+    .getByRole('button', { name: drives('startMockTest'), exact: true })
+    .last()
+    .click();
+
+  const bar = page.getByRole('region', { name: routes('nextDirection') });
+  await expect(bar.getByRole('status')).toHaveText(directions[0]!);
+  await bar.getByRole('button', { name: routes('said') }).click();
+  await expect(bar.getByRole('status')).not.toHaveText(directions[0]!);
+  await context.setOffline(true);
+  await bar.getByLabel(routes('position')).selectOption(routes('simulated'));
+  await expect(bar.getByRole('status')).toHaveText(directions[0]!);
+  // Time goes on, and the next direction comes with it.
+  await minutes(page, 6);
+  await expect(bar.getByRole('status')).not.toHaveText(directions[0]!);
+  expect(directions).toContain(await bar.getByRole('status').textContent());
+  await context.setOffline(false);
+  await endDrive(page);
+  await expect(page.getByText(result('onRoute', { route: 'Quay loop' }).slice(2))).toBeVisible();
+});
+
+test('a route is rehearsed: the exit is asked for before the call is heard', async ({ page, school }) => {
+  await signIn(page, school);
+  await addIsland(page);
+  await planLoop(page, '20');
+  await expect(page.getByRole('term').filter({ hasText: featureName('left-turn') })).toBeVisible();
+  await saveAs(page, 'Quay loop');
+  await page.getByRole('link', { name: routes('rehearse') }).click();
+  // From just before the first call, at four times the pace.
+  await page.getByLabel(routes('fromJunction')).click();
+  await page.getByRole('option').first().click();
+  await page.getByLabel(routes('speedTimes', { times: '' }).trim()).click();
+  await page.getByRole('option', { name: routes('speedTimes', { times: 4 }) }).click();
+  await page.getByRole('button', { name: routes('play') }).click();
+  const question = page.getByText(routes('whichWay')).or(page.getByText(routes('whichExit')));
+  await expect(question).toBeVisible();
+  const answers = page.getByRole('button', {
+    name: new RegExp(`^(${routes('left')}|${routes('nthExit', { nth: ordinal(1) })})$`, 'i'),
+  });
+  await answers.click();
+  await expect(page.getByText(/^[01] of 1 right$/)).toBeVisible();
+  // An instructor practises calling: spoken at once at the start it is judged.
+  await page.getByRole('tab', { name: routes('call') }).click();
+  await page.getByRole('button', { name: routes('callNow') }).click();
+  await expect(page.getByText(/(Too early|Too late|Well timed): /)).toBeVisible();
+});
