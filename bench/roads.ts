@@ -82,7 +82,7 @@ function compareWays(graph: RoadGraph): void {
   const other = createGraph<undefined, number>();
   for (let v = 0; v < graph.vertexCount; v++) other.addNode(v);
   for (let e = 0; e < graph.edgeCount; e++) other.addLink(graph.edgeFrom[e]!, graph.edgeTo[e]!, edgeMetres(graph, e));
-  const plain = aStar(other, { oriented: true, distance: (_, __, link) => link.data! });
+  const plain = aStar(other, { oriented: true, distance: (_, __, link) => link.data });
   const pairs = Array.from(
     { length: 20 },
     (_, i) => [(i * 7919) % graph.vertexCount, (i * 104_729 + 511) % graph.vertexCount] as const,

@@ -4,4 +4,4 @@ import { makeIsland } from './make-island';
 
 const file = join(import.meta.dirname, '..', 'tarnavel.osm');
 writeFileSync(file, makeIsland());
-console.log(`The roads of the island stand in ${file}.`);
+process.stdout.write(`The roads of the island stand in ${file}.\n`);

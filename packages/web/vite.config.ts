@@ -55,6 +55,12 @@ export default defineConfig({
       },
     }),
   ],
-  build: { manifest: true, sourcemap: false, chunkSizeWarningLimit: 1200 },
+  build: {
+    manifest: true,
+    sourcemap: false,
+    chunkSizeWarningLimit: 1200,
+    // Every browser the application runs in preloads modules itself.
+    modulePreload: { polyfill: false },
+  },
   server: { port: 5173, proxy: { '/api': { target: api } } },
 });

@@ -1,7 +1,14 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import type { RoadsSummary } from '@jasperwren/roads/graph/summary';
 import { run } from './run';
+
+interface Way {
+  readonly metres: number;
+  readonly line: readonly (readonly [number, number])[];
+  readonly calls: readonly { readonly at: number; readonly distance: number; readonly say: string }[];
+}
 
 const island = path.join(process.cwd(), 'demo/tarnavel.osm');
 
@@ -22,17 +29,17 @@ describe('roads at the command line', () => {
   it('sums up the island', async () => {
     const { code, out } = await roads('summary', island, '--json');
     expect(code).toBe(0);
-    const summary = JSON.parse(out);
+    const summary = JSON.parse(out) as RoadsSummary;
     expect(summary.components).toEqual([summary.junctions]);
     expect(summary.junctions).toBeGreaterThan(1300);
-    const byClass = Object.values<number>(summary.kmByClass).reduce((sum, km) => sum + km, 0);
+    const byClass = Object.values(summary.kmByClass).reduce((sum, km) => sum + km, 0);
     expect(byClass).toBeCloseTo(summary.km, 2);
   });
 
   it('gives a way with its calls', async () => {
     const { code, out } = await roads('route', island, '--from', '44.2,-33.405', '--to', '44.222,-33.34', '--json');
     expect(code).toBe(0);
-    const way = JSON.parse(out);
+    const way = JSON.parse(out) as Way;
     expect(way.line.length).toBeGreaterThan(50);
     expect(way.metres).toBeGreaterThan(5000);
     for (const { at, distance, say } of way.calls) {
@@ -50,7 +57,7 @@ describe('roads at the command line', () => {
       'distance',
       '--json',
     );
-    expect(JSON.parse(far.out).metres).toBeLessThanOrEqual(way.metres);
+    expect((JSON.parse(far.out) as Way).metres).toBeLessThanOrEqual(way.metres);
   });
 
   it('plans loops, the same for the same seed', async () => {

@@ -82,9 +82,20 @@ export function storeRoads({ ids, lat, lon, signs, ...rest }: RoadSource): Store
 }
 
 /** The roads of kept JSON. */
-export function openRoads({ ids, lat, lon, signs: marked, version: _, ...rest }: StoredRoads): RoadSource {
+export function openRoads(stored: StoredRoads): RoadSource {
+  const { ids, lat, lon, signs: marked, ways, restrictions, dropped, schools, missingNodes } = stored;
   const signs = new Uint16Array(ids.length);
   for (const [node, bits] of marked) signs[node] = bits;
   const degrees = (values: readonly number[]) => Float64Array.from(values, (value) => value / scale);
-  return { ids: Float64Array.from(ids), lat: degrees(lat), lon: degrees(lon), signs, ...rest };
+  return {
+    ids: Float64Array.from(ids),
+    lat: degrees(lat),
+    lon: degrees(lon),
+    signs,
+    ways,
+    restrictions,
+    dropped,
+    schools,
+    missingNodes,
+  };
 }

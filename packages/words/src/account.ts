@@ -32,7 +32,6 @@ export const resource = {
   keepEditing: 'Keep editing',
   setUpYourSecondFactor: 'Set up your second factor',
   yourSchoolRequiresOneYouNeed: 'Your school requires one. You need an authenticator app on your phone and a minute.',
-  youAreSignedOut: 'You are signed out.',
   chooseAPassword: 'Choose a password',
   signIn: 'Sign in',
   yourLink: 'your link',

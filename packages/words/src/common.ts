@@ -1,6 +1,7 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  youAreSignedOut: 'You are signed out.',
   addLearner: 'Add learner',
   labelWhose: '{{label}}: {{whose}}',
   theirs2: 'theirs',

@@ -73,8 +73,7 @@ export function decisionsOf(graph: RoadGraph, { edges, start }: Path, side: Side
       continue;
     }
     const decision = decide(graph, edge, next, side);
-    if (decision)
-      found.push({ ...decision, ...named(graph, edge, next, decision), metres, after: metres, edge: i } as Decision);
+    if (decision) found.push({ ...decision, ...named(graph, edge, next, decision), metres, after: metres, edge: i });
   }
   return found;
 }
@@ -230,7 +229,7 @@ function roundabout(
     ring,
   };
   const words = { ...named(graph, after, taken, bare), ...lanesOnEntry(graph, before, bare) };
-  return { decision: { ...bare, ...words, metres, after: metres + ring, edge: entry } as Decision, last: i };
+  return { decision: { ...bare, ...words, metres, after: metres + ring, edge: entry }, last: i };
 }
 
 function lanesOnEntry(graph: RoadGraph, before: number, bare: Bare): { readonly lanes?: Lanes } {

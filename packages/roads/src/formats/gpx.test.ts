@@ -74,11 +74,9 @@ describe('GPX 1.1', () => {
 });
 
 it('a route as GeoJSON has its line and its stops, longitude first (RFC 7946)', () => {
-  const json = JSON.parse(writeRouteGeoJson('Quay', stops, line));
-  expect(json.features.map((one: { geometry: { type: string } }) => one.geometry.type)).toEqual([
-    'LineString',
-    'Point',
-    'Point',
-  ]);
-  expect(json.features[0].geometry.coordinates[1]).toEqual([-30.2051234, 48.105]);
+  const json = JSON.parse(writeRouteGeoJson('Quay', stops, line)) as {
+    features: { geometry: { type: string; coordinates: unknown[] } }[];
+  };
+  expect(json.features.map((one) => one.geometry.type)).toEqual(['LineString', 'Point', 'Point']);
+  expect(json.features[0]!.geometry.coordinates[1]).toEqual([-30.2051234, 48.105]);
 });

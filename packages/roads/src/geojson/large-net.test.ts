@@ -27,16 +27,13 @@ describe('a large file of GeoJSON lines', () => {
           coordinates: nodes.map((node) => [roads.lon[node]!, roads.lat[node]!]),
         },
       }));
-    const other = new PathFinder(
-      { type: 'FeatureCollection', features } as never,
-      {
-        tolerance: 1e-9,
-        weight: ([lonA, latA]: number[], [lonB, latB]: number[], { flow }: { flow: string }) => {
-          const metres = metresBetween(latA!, lonA!, latB!, lonB!);
-          return { forward: flow === 'against' ? 0 : metres, backward: flow === 'along' ? 0 : metres };
-        },
-      } as never,
-    );
+    const other = new PathFinder({ type: 'FeatureCollection', features }, {
+      tolerance: 1e-9,
+      weight: ([lonA, latA]: number[], [lonB, latB]: number[], { flow }: { flow: string }) => {
+        const metres = metresBetween(latA!, lonA!, latB!, lonB!);
+        return { forward: flow === 'against' ? 0 : metres, backward: flow === 'along' ? 0 : metres };
+      },
+    } as never);
     const router = makeRouter(graph, byDistance(graph));
     const { part } = stronglyConnected(graph);
     const sizes = new Map<number, number>();

@@ -84,7 +84,7 @@ function featuresOf(json: unknown): readonly Feature[] {
     if (bad >= 0) throw new RoadsError({ code: 'badFeature', feature: bad + 1 });
     return json['features'] as readonly Feature[];
   }
-  if (isObject(json) && type === 'Feature') return [json as Feature];
+  if (isObject(json) && type === 'Feature') return [json];
   if (isObject(json) && (type === 'LineString' || type === 'MultiLineString')) return [{ geometry: json }];
   throw new RoadsError({ code: 'notLines', found: typeof type === 'string' ? type : '' });
 }
@@ -93,7 +93,7 @@ const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
   typeof value === 'object' && value !== null;
 
 function tagsOf(properties: Feature['properties']): Tags {
-  const out: Record<string, string> = Object.create(null);
+  const out = Object.create(null) as Record<string, string>;
   for (const [key, value] of Object.entries(properties ?? {})) {
     if (typeof value === 'string') out[key] = value;
     else if (typeof value === 'number' || typeof value === 'boolean') out[key] = value === true ? 'yes' : String(value);

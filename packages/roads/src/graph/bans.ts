@@ -24,7 +24,7 @@ export function banAutomaton({ edgeCount }: RoadGraph, words: readonly (readonly
   for (const word of words) {
     let state = word[0]!;
     for (const edge of word.slice(1)) {
-      const known = (children[state] ??= new Map());
+      const known = (children[state] ??= new Map<number, number>());
       let child = known.get(edge);
       if (child === undefined) {
         child = stateEdge.push(edge) - 1;

@@ -25,6 +25,14 @@ const problemOf = async (reading: Promise<unknown>): Promise<RoadsProblem | 'non
     },
   );
 
+interface Parsed {
+  readonly osm: {
+    readonly node: readonly unknown[];
+    readonly way: readonly { readonly tag: readonly { readonly '@_k': string; readonly '@_v': string }[] }[];
+    readonly relation: readonly unknown[];
+  };
+}
+
 const read = (text: string) => readOsm(bytesOf(text));
 const xml = osmXml(crossing);
 const lineOf = (text: string) => xml.slice(0, xml.indexOf(text)).split('\n').length;
@@ -44,9 +52,9 @@ describe('reading OpenStreetMap files', () => {
     const parsed = new XMLParser({
       ignoreAttributes: false,
       isArray: (name, _, __, attribute) => name !== 'osm' && !attribute,
-    }).parse(xml);
+    }).parse(xml) as Parsed;
     const roads = await read(xml);
-    const drivable = (parsed.osm.way as { tag: { '@_k': string; '@_v': string }[] }[]).filter(({ tag }) =>
+    const drivable = parsed.osm.way.filter(({ tag }) =>
       tag.some((one) => one['@_k'] === 'highway' && one['@_v'] !== 'footway'),
     );
     expect(roads.ways).toHaveLength(drivable.length);

@@ -1,7 +1,6 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
 import { textOf, type Chunks } from '../bytes';
 import { RoadsError } from '../problem';
-import type { Tags } from '../road-tags';
 import type { RoadSource } from '../source';
 import { SourceBuilder } from '../source-builder';
 import { readRestriction, type Member } from './restriction';
@@ -114,7 +113,7 @@ class OsmReader {
   private inside(element: Element, name: string, attributes: Attributes): void {
     if (name === 'tag') {
       const { k, v } = attributes;
-      if (k !== undefined && v !== undefined) (element.tags ??= Object.create(null))[k] = v;
+      if (k !== undefined && v !== undefined) (element.tags ??= Object.create(null) as Record<string, string>)[k] = v;
     } else if (name === 'nd' && element.kind === 'way') {
       element.refs.push(this.refOf(element, attributes));
     } else if (name === 'member' && element.kind === 'relation') {
@@ -135,7 +134,7 @@ class OsmReader {
     const { kind, id, line, gone, tags, refs, members } = this.element;
     this.element = undefined;
     if (gone || !tags) return;
-    if (kind === 'node') this.builder.nodeTags(id, tags as Tags);
+    if (kind === 'node') this.builder.nodeTags(id, tags);
     else if (kind === 'way') {
       if (!this.builder.way(id, refs, tags))
         throw new RoadsError({ code: 'idTwice', element: 'way', id: String(id), line });

@@ -28,7 +28,7 @@ export function readRestriction(
     const others = Object.keys(tags).some((key) => key.startsWith('restriction:'));
     return { id, reason: others ? 'other-vehicles' : 'unknown-kind' };
   }
-  if (tags['type'] !== 'restriction' && !ofCars.test(tags['type']!.slice('restriction:'.length)))
+  if (tags['type'] !== 'restriction' && !ofCars.test(tags['type'].slice('restriction:'.length)))
     return { id, reason: 'other-vehicles' };
   if (ofCars.test(tags['except'] ?? '')) return { id, reason: 'exempt' };
   if (!kinds.test(kind)) return { id, reason: 'unknown-kind' };

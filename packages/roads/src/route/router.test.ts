@@ -5,7 +5,7 @@ import { buildGraph, edgeMetres, edgesFrom, type RoadGraph } from '../graph/grap
 import { bansOf } from '../graph/restrictions';
 import { finder, type Snapped } from '../graph/snap';
 import { drawn, placeAt, type Drawing } from '../testing';
-import { makeRouter, type Path } from './router';
+import { makeRouter } from './router';
 import { byDistance, byTime } from './time-model';
 
 const routerOf = (graph: RoadGraph) => makeRouter(graph, byDistance(graph));
@@ -114,7 +114,7 @@ describe('the shortest way', () => {
         fc.pre(from !== to && from !== graph.edgeBack[to]);
         const path = routerOf(graph).find(middleOf(graph, from), middleOf(graph, to), { after: [from] });
         // Ours ends in the middle of an edge, from either side; theirs runs between vertices.
-        const links = aStar(other, { oriented: true, distance: (_, __, link) => link.data! });
+        const links = aStar(other, { oriented: true, distance: (_, __, link) => link.data });
         const metres = [to, graph.edgeBack[to]!]
           .filter((edge) => edge >= 0)
           .map((edge) => {
@@ -199,7 +199,7 @@ describe('restrictions', () => {
     const graph = buildGraph(await source);
     const near = finder(graph);
     const [from, to] = letters.map(([x, y]) => near.near(placeAt(x, y))[0]!);
-    return { graph, path: routerOf(graph).find(from!, to!) as Path | undefined };
+    return { graph, path: routerOf(graph).find(from!, to!) };
   };
   const west: [number, number] = [-50, 0];
 

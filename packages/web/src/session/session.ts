@@ -1,4 +1,4 @@
-import { t } from '@jasperwren/words/account';
+import { t } from '@jasperwren/words/common';
 import type { SessionView } from '@jasperwren/contract/accounts';
 import { routes } from '@jasperwren/contract/routes';
 import { api } from '../base/api';

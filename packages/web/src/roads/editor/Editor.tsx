@@ -3,7 +3,7 @@ import type { PlaceKind } from '@jasperwren/core/routes/driving-route';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { placeWords, t } from '@jasperwren/words/routes';
 import { divIcon, type Map as LeafletMap } from 'leaflet';
-import { useReducer, useRef, useState } from 'react';
+import { lazy, Suspense, useReducer, useRef, useState } from 'react';
 import { Marker, useMap, useMapEvents } from 'react-leaflet';
 import { api } from '../../base/api';
 import type { FromFile } from '../list/AddFromTrack';
@@ -15,10 +15,11 @@ import styles from './editor.module.css';
 import { EditorSide } from './EditorSide';
 import { EditorTools } from './EditorTools';
 import lines from './lines.module.css';
-import { NoteDialog } from './NoteDialog';
 import { NoteMarks } from './NoteMarks';
 import { RouteLines, StopMarks } from './RouteLines';
 import { RouteRibbon } from './RouteRibbon';
+
+const NoteDialog = lazy(() => import('./NoteDialog'));
 
 interface Props {
   readonly stored: StoredRoads;
@@ -101,7 +102,11 @@ export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
         from={() => now.stops[0] ?? middle()}
       />
       {shown && <RouteRibbon reading={shown} />}
-      {noteAt && <NoteDialog at={noteAt} onClose={() => setNoteAt(undefined)} />}
+      {noteAt && (
+        <Suspense fallback={null}>
+          <NoteDialog at={noteAt} onClose={() => setNoteAt(undefined)} />
+        </Suspense>
+      )}
     </main>
   );
 }

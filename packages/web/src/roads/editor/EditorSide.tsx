@@ -7,7 +7,7 @@ import { t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../base/api';
 import { NotWorkedOut } from '../../ui/states';
@@ -20,10 +20,11 @@ import type { FromFile } from '../list/AddFromTrack';
 import { Downloads } from './Downloads';
 import type { Edit } from './edit';
 import styles from './editor.module.css';
-import { PlanPanel } from './PlanPanel';
 import { RouteSheet } from './RouteSheet';
 import { SaveRoute } from './SaveRoute';
 import { StopsList } from './StopsList';
+
+const PlanPanel = lazy(() => import('./PlanPanel'));
 
 interface Props {
   readonly stored: StoredRoads;
@@ -109,11 +110,13 @@ export function EditorSide({
         {route && !changed && isRead(reading) && <Downloads route={now} reading={reading} />}
       </SaveRoute>
       {planning && (
-        <PlanPanel
-          {...{ stored, units, from }}
-          onUse={(stops) => onEdit({ type: 'stops', stops })}
-          onClose={() => setPlanning(false)}
-        />
+        <Suspense fallback={<p role="status">{t('workingItOut')}</p>}>
+          <PlanPanel
+            {...{ stored, units, from }}
+            onUse={(stops) => onEdit({ type: 'stops', stops })}
+            onClose={() => setPlanning(false)}
+          />
+        </Suspense>
       )}
       {drawn && isRead(reading) && <RouteSheet reading={reading} others={others} />}
       {now.stops.length > 0 && <StopsList route={now} closed={closed} onEdit={onEdit} />}

@@ -19,7 +19,7 @@ interface Props {
 const reviewMonths = 6;
 
 /** What to know at a place, shared by the school. */
-export function NoteDialog({ at, onClose }: Props) {
+export default function NoteDialog({ at, onClose }: Props) {
   const [text, setText] = useState('');
   const [reviewBy, setReviewBy] = useState(dayjs().add(reviewMonths, 'month').format('YYYY-MM-DD'));
   const [addNote, { isLoading, error }] = api.useAddRoadNoteMutation();

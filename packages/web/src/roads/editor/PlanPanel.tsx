@@ -27,7 +27,7 @@ interface Props {
 }
 
 /** Has loops planned for a wish. */
-export function PlanPanel({ stored, units, from, onUse, onClose }: Props) {
+export default function PlanPanel({ stored, units, from, onUse, onClose }: Props) {
   const [minutes, setMinutes] = useState('40');
   const [wants, setWants] = useState<readonly FeatureKind[]>(Object.keys(mockTestWants) as FeatureKind[]);
   const [prefers, setPrefers] = useState<readonly FeatureKind[]>([]);

@@ -37,7 +37,7 @@ export function RouteLines({ reading, onInsert }: Props) {
           key={`${i} ${mode} ${line.length}`}
           positions={line as [number, number][]}
           pathOptions={{ color: mode === 'directions' ? colours.ink : colours.slate, weight: 6, opacity: 0.95 }}
-          eventHandlers={{ mousedown: begin(i), click: DomEvent.stop as never }}
+          eventHandlers={{ mousedown: begin(i), click: DomEvent.stop }}
         />
       ))}
       {legs

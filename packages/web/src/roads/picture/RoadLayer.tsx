@@ -44,7 +44,7 @@ class RoadCanvas extends Layer {
 
   /** While it is zoomed the picture that is there grows or shrinks with it. */
   private follow({ center, zoom }: ZoomAnimEvent): void {
-    const map = this._map as LeafletMap;
+    const map = this._map;
     const scale = map.getZoomScale(zoom, this.zoom);
     const origin = map.unproject([this.corner.x, this.corner.y], this.zoom);
     const size = map.getSize();
@@ -54,7 +54,7 @@ class RoadCanvas extends Layer {
   }
 
   private draw(): void {
-    const map = this._map as LeafletMap;
+    const map = this._map;
     if (!map) return;
     const size = map.getSize();
     const ratio = Math.min(2, window.devicePixelRatio || 1);

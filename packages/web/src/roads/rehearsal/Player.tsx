@@ -11,7 +11,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { RouteRibbon } from '../editor/RouteRibbon';
 import styles from './rehearsal.module.css';
 import { Strip } from './Strip';
@@ -39,9 +39,9 @@ export function Player({ reading, units, side }: Props) {
   const [aloud, setAloud] = useState(false);
   const [score, setScore] = useState({ right: 0, asked: 0 });
   const [told, setTold] = useState('');
-  const done = useRef(new Set<PlacedCall>());
+  const [done, setDone] = useState<ReadonlySet<PlacedCall>>(new Set());
   const next = nextCall(calls, metres);
-  const question = mode === 'watch' && next && !done.current.has(next) ? questionOf(next) : undefined;
+  const question = mode === 'watch' && next && !done.has(next) ? questionOf(next) : undefined;
   const asking = question !== undefined && next !== undefined && metres >= next.at - askBefore;
   useEffect(() => {
     if (asking && playing) setPlaying(false);
@@ -54,13 +54,13 @@ export function Player({ reading, units, side }: Props) {
     window.speechSynthesis.speak(new SpeechSynthesisUtterance(sentence));
   }, [aloud, sentence]);
   const settle = (right: boolean, words: string) => {
-    done.current.add(next!);
+    setDone((before) => new Set(before).add(next!));
     setScore(({ right: before, asked }) => ({ right: before + Number(right), asked: asked + 1 }));
     setTold(words);
     setPlaying(true);
   };
   const callNow = () => {
-    if (!next || done.current.has(next)) return;
+    if (!next || done.has(next)) return;
     const before = next.decision.metres - metres;
     const timing = timingOf(next, before);
     const key = { early: 'tooEarly', good: 'wellTimed', late: 'tooLate' } as const;
@@ -73,7 +73,7 @@ export function Player({ reading, units, side }: Props) {
     setMode(chosen);
     setScore({ right: 0, asked: 0 });
     setTold('');
-    done.current.clear();
+    setDone(new Set());
   };
   return (
     <>

@@ -70,8 +70,8 @@ const roadsWork = {
         },
       );
       return {
-        loops: found.map(({ path, through: _, ...loop }) => ({
-          ...loop,
+        loops: found.map(({ path, seconds, counts, unmet, repeated, shared }) => ({
+          ...{ seconds, counts, unmet, repeated, shared },
           metres: path.metres,
           stops: stopsOf(roads, path, from, question.mode),
         })),
