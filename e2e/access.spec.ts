@@ -13,17 +13,7 @@ import { t as schoolPage } from '@jasperwren/words/school';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as standards } from '@jasperwren/words/standards';
 import { t as today } from '@jasperwren/words/today';
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
-
-async function expectNoHarm(page: Page, where: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .analyze();
-  const found = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`);
-  expect(found, where).toEqual([]);
-}
+import { addLearner, endDrive, expect, expectNoHarm, minutes, press, signIn, startDrive, test } from './fixtures';
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`every screen is accessible in the ${colorScheme === 'light' ? 'day' : 'night'} theme`, async ({

@@ -6,6 +6,7 @@ import { t as learners } from '@jasperwren/words/learners';
 import { t as result } from '@jasperwren/words/result';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as standards } from '@jasperwren/words/standards';
+import AxeBuilder from '@axe-core/playwright';
 import type { PasswordLink, SessionView } from '@jasperwren/contract/accounts';
 import { expect, test as base, type Browser, type Locator, type Page } from '@playwright/test';
 import { makeServer, password, runCli, type TestServer } from './server';
@@ -176,4 +177,15 @@ export async function fromMore(page: Page, name: string): Promise<void> {
     .getByRole('button', { name: learners('more') })
     .click();
   await page.getByRole('menuitem', { name }).click();
+}
+
+/** What stands on the page is open to everybody, by the rules of WCAG 2.2 that a machine can check. */
+export async function expectNoHarm(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    // Stops lie where they lie on a picture, however close; the list beside it does the same.
+    .exclude('.leaflet-marker-pane')
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  const found = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`);
+  expect(found, where).toEqual([]);
 }

@@ -10,6 +10,7 @@ import { t as questions } from '@jasperwren/words/questions';
 import { t as readinessWords } from '@jasperwren/words/readiness';
 import { t as result } from '@jasperwren/words/result';
 import { t as standardsWords } from '@jasperwren/words/standards';
+import { t as routesWords } from '@jasperwren/words/routes';
 import { t as today } from '@jasperwren/words/today';
 /**
  * Takes one picture of each main view from the demo data, for docs/screenshots.
@@ -49,10 +50,16 @@ async function standards(page: Page): Promise<void> {
   await take(page, 'standard-editor');
 }
 
-async function people(page: Page): Promise<void> {
-  await page.goto('/school');
-  await page.getByText('Mirrin Adcastel').waitFor();
-  await take(page, 'people');
+async function routes(page: Page): Promise<void> {
+  await page.goto('/routes');
+  await page.getByRole('link', { name: 'Lower Quay loop' }).click();
+  await page.getByRole('heading', { name: routesWords('wants') }).waitFor();
+  await take(page, 'route');
+  await page.getByRole('link', { name: routesWords('rehearse') }).click();
+  await page.getByLabel(routesWords('fromJunction')).click();
+  await page.getByRole('option').nth(3).click();
+  await page.getByRole('button', { name: routesWords('play') }).waitFor();
+  await take(page, 'rehearsal');
 }
 
 /** Waits until the server has worked out every estimate. */
@@ -64,7 +71,6 @@ async function estimated(page: Page): Promise<void> {
 async function readiness(page: Page): Promise<void> {
   await page.goto('/learners/ready');
   await page.getByRole('heading', { name: readinessWords('allLearners') }).waitFor();
-  await take(page, 'who-is-ready');
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
   await page.getByText(/^From \d+ of 20 on/).waitFor();
   await take(page, 'readiness');
@@ -111,7 +117,7 @@ async function passOver(page: Page): Promise<void> {
 async function pictures(browser: Browser, address: string): Promise<void> {
   const page = await signedIn(browser, address, 'light');
   await estimated(page);
-  await people(page);
+  await routes(page);
   await standards(page);
   await checks(page);
   await readiness(page);

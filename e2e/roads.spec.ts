@@ -6,7 +6,7 @@ import { t as result } from '@jasperwren/words/result';
 import { ordinal } from '@jasperwren/words/roads/directions';
 import { featureName } from '@jasperwren/words/roads/features';
 import { t as routes } from '@jasperwren/words/routes';
-import { addLearner, endDrive, expect, minutes, signIn, test } from './fixtures';
+import { addLearner, endDrive, expect, expectNoHarm, minutes, signIn, test } from './fixtures';
 
 const island = 'demo/tarnavel.osm';
 
@@ -46,7 +46,9 @@ test('roads are read, a route is planned, noted, saved and handed on as GPX', as
     .setInputFiles({ name: 'cut.osm', mimeType: 'text/xml', buffer: broken });
   await expect(page.getByText(/The file ends at line \d+|not well-formed/)).toBeVisible();
   await addIsland(page);
+  await expectNoHarm(page, 'routes');
   await planLoop(page, '25');
+  await expectNoHarm(page, 'the editor, planning');
   await expect(page.getByText(/^2\d to \d\d min, .* miles/)).toBeVisible();
 
   // A stop can be taken out and the step undone; the picture follows.
@@ -103,6 +105,7 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await page.getByRole('link', { name: routes('printDirections') }).click();
   const sheet = page.getByRole('table').getByRole('row');
   await expect(sheet.nth(1)).toBeVisible();
+  await expectNoHarm(page, 'the directions');
   const directions = await sheet.locator('b').allTextContents();
   expect(directions.length).toBeGreaterThan(4);
 
@@ -119,6 +122,7 @@ test('a mock test is driven on a route: directions come by the simulated positio
 
   const bar = page.getByRole('region', { name: routes('nextDirection') });
   await expect(bar.getByRole('status')).toHaveText(directions[0]!);
+  await expectNoHarm(page, 'the marking screen on a route');
   await bar.getByRole('button', { name: routes('said') }).click();
   await expect(bar.getByRole('status')).not.toHaveText(directions[0]!);
   await context.setOffline(true);
@@ -143,11 +147,12 @@ test('a route is rehearsed: the exit is asked for before the call is heard', asy
   // From just before the first call, at four times the pace.
   await page.getByLabel(routes('fromJunction')).click();
   await page.getByRole('option').first().click();
-  await page.getByLabel(routes('speedTimes', { times: '' }).trim()).click();
+  await page.getByLabel(routes('speed')).click();
   await page.getByRole('option', { name: routes('speedTimes', { times: 4 }) }).click();
   await page.getByRole('button', { name: routes('play') }).click();
   const question = page.getByText(routes('whichWay')).or(page.getByText(routes('whichExit')));
   await expect(question).toBeVisible();
+  await expectNoHarm(page, 'a rehearsal');
   const answers = page.getByRole('button', {
     name: new RegExp(`^(${routes('left')}|${routes('nthExit', { nth: ordinal(1) })})$`, 'i'),
   });

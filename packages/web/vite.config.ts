@@ -36,7 +36,9 @@ export default defineConfig({
           {
             urlPattern: ({ url, request }) =>
               request.method === 'GET' &&
-              /^\/api\/(session|learners|standards|drives|checks|me)(\/|$)/.test(url.pathname) &&
+              /^\/api\/(session|learners|standards|drives|checks|me|roads|routes|road-notes)(\/|$)/.test(
+                url.pathname,
+              ) &&
               !/\/(news|record|marks\.csv|shares|export\.zip|lessons\.ics)$/.test(url.pathname),
             handler: 'NetworkFirst',
             options: {

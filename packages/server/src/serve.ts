@@ -40,8 +40,8 @@ export interface Outfit {
   readonly estimates?: boolean;
 }
 
-/** How long a request may take to arrive, in milliseconds: whoever sends a byte now and then holds no connection. */
-const patience = { headersTimeout: 10_000, requestTimeout: 30_000, connectionsCheckingInterval: 2000 };
+/** How long a request may take to arrive, in milliseconds: whoever sends a byte now and then holds no connection; a file of roads over a slow line does. */
+const patience = { headersTimeout: 10_000, requestTimeout: 180_000, connectionsCheckingInterval: 2000 };
 const patienceMs = 5000;
 const dayMs = 24 * 60 * 60 * 1000;
 

@@ -1,5 +1,6 @@
 import type { RoadNoteView } from '@jasperwren/contract/roads';
 import { t } from '@jasperwren/words/routes';
+import dayjs from 'dayjs';
 import { divIcon } from 'leaflet';
 import { Marker, Popup } from 'react-leaflet';
 import { longDate } from '../../ui/format';
@@ -13,6 +14,7 @@ export function NoteMarks({
   readonly notes: readonly RoadNoteView[];
   readonly onDrop: (id: string) => void;
 }) {
+  const today = dayjs().format('YYYY-MM-DD');
   return (
     <>
       {notes.map((note) => (
@@ -27,6 +29,12 @@ export function NoteMarks({
             <b>{note.text}</b>
             <br />
             {t('noteBy', { name: note.writtenBy, date: longDate(note.writtenAt), reviewBy: longDate(note.reviewBy) })}
+            {note.reviewBy < today && (
+              <>
+                <br />
+                {t('noteOverdue', { reviewBy: longDate(note.reviewBy) })}
+              </>
+            )}
             <br />
             <button type="button" onClick={() => onDrop(note.id)}>
               {t('removeNote')}

@@ -77,7 +77,7 @@ export function Player({ reading, units, side }: Props) {
   };
   return (
     <>
-      <Tabs value={mode} onChange={(_, chosen: Mode) => choose(chosen)} textColor="inherit">
+      <Tabs value={mode} onChange={(_, chosen: Mode) => choose(chosen)} textColor="inherit" className={styles.tabs!}>
         <Tab value="watch" label={t('watch')} />
         <Tab value="call" label={t('call')} />
       </Tabs>
@@ -105,7 +105,7 @@ export function Player({ reading, units, side }: Props) {
         <TextField
           select
           size="small"
-          label={t('speedTimes', { times: '' }).trim()}
+          label={t('speed')}
           value={times}
           onChange={(event) => setTimes(Number(event.target.value) as typeof times)}
         >
