@@ -135,6 +135,12 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await context.setOffline(false);
   await endDrive(page);
   await expect(page.getByText(result('onRoute', { route: 'Quay loop' }).slice(2))).toBeVisible();
+  // The roads are not new to this learner any more.
+  await page.goto('/routes');
+  await page.getByRole('link', { name: 'Quay loop' }).click();
+  await page.getByLabel(routes('newTo')).click();
+  await page.getByRole('option', { name: 'Ola Learner' }).click();
+  await expect(page.getByText(/^New to Ola: 0/)).toBeVisible();
 });
 
 test('a route is rehearsed: the exit is asked for before the call is heard', async ({ page, school }) => {

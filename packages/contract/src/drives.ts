@@ -53,6 +53,8 @@ export interface DriveSummary {
   readonly byGrade: Readonly<Record<string, number>>;
   readonly byArea: readonly AreaCount[];
   readonly byItem: ItemCounts;
+  /** The planned route it was driven on. */
+  readonly route?: { readonly id: string; readonly name: string };
   /** What it says about how ready the learner is; missing where its standard cannot judge it. */
   readonly evidence?: Evidence;
 }

@@ -95,17 +95,24 @@ export function repeatedShare({ metres, edgeStretch }: RoadGraph, { edges }: Pat
 }
 
 /** Share of a path's metres on stretches of a set, from 0 to 1. */
-export function sharedWith(
-  { metres, edgeStretch }: RoadGraph,
-  { edges }: Path,
+export const sharedWith = (graph: RoadGraph, { edges }: Path, stretches: ReadonlySet<number>): number =>
+  shareOfStretches(
+    graph,
+    edges.map((edge) => graph.edgeStretch[edge]!),
+    stretches,
+  );
+
+/** Share of the metres of some stretches, driven one after the other, that lie on those of a set, from 0 to 1. */
+export function shareOfStretches(
+  { metres }: Pick<RoadGraph, 'metres'>,
+  driven: readonly number[],
   stretches: ReadonlySet<number>,
 ): number {
   let shared = 0;
   let all = 0;
-  for (const edge of edges) {
-    const length = metres[edgeStretch[edge]!]!;
-    all += length;
-    if (stretches.has(edgeStretch[edge]!)) shared += length;
+  for (const stretch of driven) {
+    all += metres[stretch]!;
+    if (stretches.has(stretch)) shared += metres[stretch]!;
   }
   return all === 0 ? 0 : shared / all;
 }

@@ -16,7 +16,7 @@ import { verdictDetail } from '@jasperwren/words/marking/verdict';
 export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' | 'instructorName' | 'startedAt'>;
 
 /** Changes whenever the same log may be summarised otherwise: digests of an older one are worked out again at start. */
-export const digestVersion = 3;
+export const digestVersion = 4;
 
 /** What lists show of a drive. */
 export function summariseDrive(standard: EffectiveStandard, events: readonly DriveEvent[]): DriveDigest {
@@ -37,6 +37,7 @@ export function summariseDrive(standard: EffectiveStandard, events: readonly Dri
     byGrade: countBy(countingMarks(standard, drive), ({ grade }) => grade),
     byArea: marksByArea(standard, drive),
     byItem: countItems(drive),
+    ...(drive.route && { route: drive.route }),
     ...(evidence && { evidence }),
   };
 }

@@ -20,6 +20,7 @@ import type { FromFile } from '../list/AddFromTrack';
 import { Downloads } from './Downloads';
 import type { Edit } from './edit';
 import styles from './editor.module.css';
+import { Novelty } from './Novelty';
 import { RouteSheet } from './RouteSheet';
 import { SaveRoute } from './SaveRoute';
 import { StopsList } from './StopsList';
@@ -119,6 +120,7 @@ export function EditorSide({
         </Suspense>
       )}
       {drawn && isRead(reading) && <RouteSheet reading={reading} others={others} />}
+      {drawn && isRead(reading) && <Novelty stored={stored} roadsId={roadsId} stops={now.stops} />}
       {now.stops.length > 0 && <StopsList route={now} closed={closed} onEdit={onEdit} />}
       <Button variant="text" onClick={onHere}>
         {t('addHere')}
@@ -144,5 +146,5 @@ function useOthers(stored: StoredRoads, roadsId: string, route: RouteView | unde
     [stored, now.stops, others],
   );
   const { parts } = useShared(question);
-  return others.map((one, i) => [one, parts.shared?.[i] ?? 0] as const);
+  return others.map((one, i) => [one, parts.shared?.each[i] ?? 0] as const);
 }

@@ -92,6 +92,7 @@ function DirectionTicks({ reading: { line, metres } }: Pick<Props, 'reading'>) {
           position={[lat, lon]}
           interactive={false}
           keyboard={false}
+          zIndexOffset={-1000}
           icon={divIcon({
             className: styles.tick!,
             html: `<i style="transform:rotate(${angle}deg)"></i>`,

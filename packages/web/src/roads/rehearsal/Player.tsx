@@ -77,7 +77,7 @@ export function Player({ reading, units, side }: Props) {
   };
   return (
     <>
-      <Tabs value={mode} onChange={(_, chosen: Mode) => choose(chosen)} textColor="inherit" className={styles.tabs!}>
+      <Tabs value={mode} onChange={(_, chosen: Mode) => choose(chosen)} textColor="inherit" className={styles.tabs}>
         <Tab value="watch" label={t('watch')} />
         <Tab value="call" label={t('call')} />
       </Tabs>

@@ -6,7 +6,7 @@ import type { FeatureKind } from '@jasperwren/roads/features/features';
 import type { Place } from '@jasperwren/roads/geometry';
 import { planLoops, type Loop } from '@jasperwren/roads/plan/plan-loops';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
-import { endAt, sharedWith } from '@jasperwren/roads/route/via';
+import { endAt, shareOfStretches } from '@jasperwren/roads/route/via';
 import { openRoads, type StoredRoads } from '@jasperwren/roads/source';
 import { expose } from 'comlink';
 
@@ -30,22 +30,33 @@ export type PlannedLoop = Omit<Loop, 'path' | 'through'> & {
 
 export type Planned = { readonly loops: readonly PlannedLoop[] } | { readonly problem: RoadsProblem };
 
+/** How much of a route lies on others. */
+export interface SharedRoads {
+  readonly each: readonly number[];
+  readonly any: number;
+}
+
 /** Work on roads off the main thread. */
 const roadsWork = {
   /** Reads a route on its roads. */
   read: (stored: StoredRoads, stops: readonly RouteStop[], style: CallStyle) =>
     readRoute(openGraph(openRoads(stored)), stops, style),
-  /** Share of a route's length on the roads of others, by their place in the list. */
-  shared(stored: StoredRoads, own: readonly RouteStop[], others: readonly (readonly RouteStop[])[], style: CallStyle) {
+  /** Share of a route's length on the roads of each of others, and on those of any of them. */
+  shared(
+    stored: StoredRoads,
+    own: readonly RouteStop[],
+    others: readonly (readonly RouteStop[])[],
+    style: CallStyle,
+  ): SharedRoads {
     const roads = openGraph(openRoads(stored));
     const reading = readRoute(roads, own, style);
-    if (!('stretches' in reading)) return others.map(() => 0);
-    const edges = reading.stretches.map((stretch) => roads.graph.edgeStretch.indexOf(stretch));
-    const path = { edges, start: 0, end: 0, metres: reading.metres, cost: 0 };
-    return others.map((stops) => {
+    const sets = others.map((stops) => {
       const other = readRoute(roads, stops, style);
-      return 'stretches' in other ? sharedWith(roads.graph, path, new Set(other.stretches)) : 0;
+      return new Set('stretches' in other ? other.stretches : []);
     });
+    const shareOn = (stretches: ReadonlySet<number>) =>
+      'stretches' in reading ? shareOfStretches(roads.graph, reading.stretches, stretches) : 0;
+    return { each: sets.map(shareOn), any: shareOn(new Set(sets.flatMap((set) => [...set]))) };
   },
   /** Finds the stops that lead along a track. */
   track: (stored: StoredRoads, places: readonly Place[]) => stopsFromTrack(openGraph(openRoads(stored)), places),

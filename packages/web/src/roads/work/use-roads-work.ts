@@ -8,7 +8,7 @@ import { proxy } from 'comlink';
 import type { Steps } from '../../base/work/follow';
 import { useWork } from '../../base/work/use-work';
 import { workersOf } from '../../base/work/workers';
-import type { Planned, PlanQuestion, RoadsWork } from './roads.worker';
+import type { Planned, PlanQuestion, RoadsWork, SharedRoads } from './roads.worker';
 
 /** Routes are read and planned by these. */
 const roadsWorkers = workersOf<RoadsWork>(
@@ -78,12 +78,12 @@ const trackAll: Steps<RoadsWork, TrackQuestion, TrackParts> = async (work, { sto
 export const useTrack = (question: TrackQuestion) => useWork(roadsWorkers, question, trackAll);
 
 interface SharedParts {
-  readonly shared: readonly number[];
+  readonly shared: SharedRoads;
 }
 
 const sharedAll: Steps<RoadsWork, ReadQuestion, SharedParts> = async (work, { stored, routes, style }, tell) => {
   const [own, ...others] = routes;
-  const shared = stored && own && own.length > 1 ? await work.shared(stored, own, others, style) : [];
+  const shared = stored && own && own.length > 1 ? await work.shared(stored, own, others, style) : { each: [], any: 0 };
   tell({ shared });
 };
 

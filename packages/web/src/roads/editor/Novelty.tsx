@@ -1,0 +1,88 @@
+import type { RouteStop } from '@jasperwren/core/routes/driving-route';
+import { instructorStyle } from '@jasperwren/roads/directions/calls';
+import type { StoredRoads } from '@jasperwren/roads/source';
+import { percent } from '@jasperwren/words/lists';
+import { t } from '@jasperwren/words/routes';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { skipToken } from '@reduxjs/toolkit/query';
+import dayjs from 'dayjs';
+import { useMemo, useState } from 'react';
+import { api } from '../../base/api';
+import { longDate } from '../../ui/format';
+import { useShared } from '../work/use-roads-work';
+
+interface Props {
+  readonly stored: StoredRoads;
+  readonly roadsId: string;
+  readonly stops: readonly RouteStop[];
+}
+
+/** A road driven longer ago than this is as good as new. */
+const weeks = 12;
+
+/** How much of the route a learner has not driven on a route of late: a clean drive on known roads says less. */
+export function Novelty({ stored, roadsId, stops }: Props) {
+  const { data: learners } = api.useLearnersQuery({});
+  const [learnerId, setLearnerId] = useState('');
+  if (!learners || learners.length === 0) return null;
+  const learner = learners.find(({ id }) => id === learnerId);
+  return (
+    <>
+      <TextField
+        select
+        size="small"
+        label={t('newTo')}
+        value={learnerId}
+        onChange={(event) => setLearnerId(event.target.value)}
+      >
+        {learners.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {learner && (
+        <NewShare {...{ stored, roadsId, stops }} learnerId={learner.id} name={learner.name.split(' ')[0]!} />
+      )}
+    </>
+  );
+}
+
+function NewShare({
+  stored,
+  roadsId,
+  stops,
+  learnerId,
+  name,
+}: Props & { readonly learnerId: string; readonly name: string }) {
+  const { data: drives } = api.useLearnerDrivesQuery(learnerId ? { learnerId } : skipToken);
+  const { data: routes } = api.useRoutesQuery();
+  const since = dayjs().subtract(weeks, 'week').toISOString();
+  const driven = useMemo(
+    () => (drives ?? []).filter(({ route, startedAt }) => route && startedAt >= since),
+    // The day is enough: what was driven twelve weeks ago to the second is nobody's question.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [drives, since.slice(0, 10)],
+  );
+  const question = useMemo(() => {
+    const known = new Set(driven.map(({ route }) => route!.id));
+    const others = (routes ?? []).filter((one) => one.roadsId === roadsId && known.has(one.id));
+    return { stored, routes: [stops, ...others.map((one) => one.stops)], style: instructorStyle };
+  }, [stored, stops, routes, roadsId, driven]);
+  const { parts, working } = useShared(question);
+  if (!drives || working || !parts.shared) return <p role="status">{t('workingItOut')}</p>;
+  const share = percent(1 - parts.shared.any);
+  const first = driven.map(({ startedAt }) => startedAt).sort()[0];
+  return (
+    <p role="status">
+      <b>{t('newShare', { name, share })}</b>
+      <br />
+      <span className="muted">
+        {first === undefined
+          ? t('noRouteDriven', { name, weeks })
+          : t('testsOnRoutes', { count: driven.length, since: longDate(first) })}
+      </span>
+    </p>
+  );
+}
