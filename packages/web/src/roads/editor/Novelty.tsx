@@ -58,12 +58,11 @@ function NewShare({
 }: Props & { readonly learnerId: string; readonly name: string }) {
   const { data: drives } = api.useLearnerDrivesQuery(learnerId ? { learnerId } : skipToken);
   const { data: routes } = api.useRoutesQuery();
-  const since = dayjs().subtract(weeks, 'week').toISOString();
+  // The day is enough: what was driven twelve weeks ago to the second is nobody's question.
+  const since = dayjs().subtract(weeks, 'week').format('YYYY-MM-DD');
   const driven = useMemo(
     () => (drives ?? []).filter(({ route, startedAt }) => route && startedAt >= since),
-    // The day is enough: what was driven twelve weeks ago to the second is nobody's question.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [drives, since.slice(0, 10)],
+    [drives, since],
   );
   const question = useMemo(() => {
     const known = new Set(driven.map(({ route }) => route!.id));
