@@ -169,3 +169,35 @@ test('a route is rehearsed: the exit is asked for before the call is heard', asy
   await page.getByRole('button', { name: routes('callNow') }).click();
   await expect(page.getByText(/(Too early|Too late|Well timed): /)).toBeVisible();
 });
+
+test('a route is drawn by the keyboard, and what it lacks is added where it costs least', async ({ page, school }) => {
+  await signIn(page, school);
+  await addIsland(page);
+  await page.getByRole('link', { name: routes('newRoute') }).click();
+  const here = page.getByRole('button', { name: routes('addHere') });
+  await here.click();
+  const picture = page.getByRole('region', { name: routes('roadPicture') }).locator('.leaflet-container');
+  for (let i = 0; i < 3; i++) await picture.press('ArrowRight');
+  await here.click();
+  await expect(page.getByRole('heading', { name: routes('wants') })).toBeVisible();
+  await expect(page.getByText(routes('stopNth', { nth: 2 }), { exact: true })).toHaveCount(0);
+  const row = page
+    .getByRole('button', { name: /^Add, \+\d+ min$/ })
+    .first()
+    .locator('xpath=ancestor::dd/..');
+  const name = await row.getByRole('term').textContent();
+  const found = async () =>
+    Number(
+      /(\d+) of/.exec(
+        (await page
+          .getByRole('term')
+          .filter({ hasText: new RegExp(`^${name}$`) })
+          .locator('..')
+          .textContent()) ?? '',
+      )?.[1],
+    );
+  const before = await found();
+  await row.getByRole('button').click();
+  await expect(page.getByText(routes('stopNth', { nth: 2 }), { exact: true })).toBeVisible();
+  await expect.poll(found).toBeGreaterThan(before);
+});

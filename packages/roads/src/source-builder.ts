@@ -57,7 +57,9 @@ export class SourceBuilder {
       this.schoolWays.push({ node: refs[0], name: tags['name'] });
     const road = roadOf(tags);
     if (!road) return true;
-    if (this.ways.has(id)) return false;
+    const known = this.ways.get(id);
+    // Extracts that were put together may hold the same way twice.
+    if (known) return known.refs.length === refs.length && known.refs.every((ref, i) => ref === refs[i]);
     this.ways.set(id, { road, refs });
     return true;
   }

@@ -16,7 +16,7 @@ import { onThisThread, threads } from './jobs/threads';
 import { estimatesWork } from './readiness/estimates-job';
 import { eraseAgain } from './personal/erase';
 import { callNow } from './call';
-import { roadsWork } from './roads/roads-job';
+import { dropBrokenUploads, roadsWork } from './roads/roads-job';
 import { addTemplatesEverywhere } from './standards/store';
 
 export interface Running {
@@ -64,6 +64,7 @@ export async function serve(
   if (back > 0) log.warn({ learners: back }, 'learners who had been erased had come back with a restore; erased again');
   await keeper.write((db) => addTemplatesEverywhere(callNow(db)));
   await keeper.write((db) => dropOldSessions(db));
+  await dropBrokenUploads(config.dataDir);
   await refreshDigests(keeper);
   const failed = (what: string) => (error: unknown) => log.error({ err: error }, what);
   const changes = changesOf();

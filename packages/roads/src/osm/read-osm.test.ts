@@ -74,6 +74,11 @@ describe('reading OpenStreetMap files', () => {
     expect(await readOsm([gzipSync(xml)])).toEqual(plain);
   });
 
+  it('takes what stands there twice once', async () => {
+    const elements = xml.slice(xml.indexOf('  <node'), xml.indexOf('</osm>'));
+    expect(await read(xml.replace('</osm>', `${elements}</osm>`))).toMatchObject({ ways: { length: 4 } });
+  });
+
   it('cuts a way where its nodes are not in the file', async () => {
     const { ways, missingNodes } = await read(
       osmXml({ nodes: { a: [0, 0], b: [9, 0], c: [20, 0], d: [30, 0] }, ways: { 1: ['a b x c d x'] } }),

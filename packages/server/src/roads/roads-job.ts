@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { rm } from 'node:fs/promises';
+import { readdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import type { RoadsProblem } from '@jasperwren/roads/problem';
@@ -11,6 +11,14 @@ import type { RoadsNews } from './read-roads';
 
 /** Where the file of roads lies while it waits to be read. */
 export const fileOfRoads = (dataDir: string, roadsId: string): string => join(uploadsIn(dataDir), `roads-${roadsId}`);
+
+/** Deletes what an upload left behind that was broken off by the end of the server. */
+export async function dropBrokenUploads(dataDir: string): Promise<void> {
+  const folder = uploadsIn(dataDir);
+  if (!existsSync(folder)) return;
+  for (const name of await readdir(folder))
+    if (!name.startsWith('roads-')) await rm(join(folder, name), { force: true });
+}
 
 /**
  * Reads a file of roads in a thread and keeps what it holds, or why it cannot be used. Cancelled, it leaves nothing.

@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readFileSync, readdirSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ErrorBody } from '@jasperwren/contract/errors';
@@ -6,6 +6,7 @@ import type { RouteView } from '@jasperwren/contract/driving-routes';
 import type { RoadNoteView, RoadsView } from '@jasperwren/contract/roads';
 import { buildGraph } from '@jasperwren/roads/graph/graph';
 import { openRoads, type StoredRoads } from '@jasperwren/roads/source';
+import { dropBrokenUploads } from './roads-job';
 import { addRoads, startTestServer, testClient, twoRoads, type TestClient } from '../testing';
 
 let server: Awaited<ReturnType<typeof startTestServer>>;
@@ -95,6 +96,14 @@ describe('files of roads', () => {
   it('without a name are refused and not kept', async () => {
     expect((await lead.send('POST', '/api/roads?file=', twoRoads)).status).toBe(422);
     expect(uploads()).toEqual([]);
+  });
+
+  it('whose sending was broken off are not kept beyond a start', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'jasperwren-uploads-'));
+    mkdirSync(join(folder, 'uploads'));
+    for (const name of ['half', 'roads-1']) writeFileSync(join(folder, 'uploads', name), 'x');
+    await dropBrokenUploads(folder);
+    expect(readdirSync(join(folder, 'uploads'))).toEqual(['roads-1']);
   });
 
   it('as large as the island are read', async () => {

@@ -102,7 +102,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
 /** The next direction, by the drive's own clock where the position is simulated. */
 function Directions({ meta, drive }: PartProps) {
   const nowMs = useNow(meta.id, drive.phase === 'running');
-  return <DirectionBar route={meta.route!} seconds={drivenMs(drive, nowMs) / 1000} />;
+  return <DirectionBar driveId={meta.id} route={meta.route!} seconds={drivenMs(drive, nowMs) / 1000} />;
 }
 
 /** The pin that the next mark settles; the same object for as long as nothing about it changes. */

@@ -9,6 +9,7 @@ import styles from './car.module.css';
 import { usePosition, type Feed } from './use-position';
 
 interface Props {
+  readonly driveId: string;
   readonly route: CarRoute;
   /** Seconds driven so far. */
   readonly seconds: number;
@@ -18,10 +19,30 @@ const feeds = { touch: t('byTouch'), device: t('thisDevice'), simulated: t('simu
 /** A call is due from this many metres before its place on. */
 const due = 15;
 
+/** A number that survives a reload of the page, where the browser keeps anything. */
+function useKept(key: string): readonly [number, (value: number) => void] {
+  const [value, setValue] = useState(() => {
+    try {
+      return Number(sessionStorage.getItem(key)) || 0;
+    } catch {
+      return 0;
+    }
+  });
+  const keep = (next: number) => {
+    setValue(next);
+    try {
+      sessionStorage.setItem(key, String(next));
+    } catch {
+      // Then the next reload begins at the first direction.
+    }
+  };
+  return [value, keep];
+}
+
 /** The next direction with its distance, and when to say it: a row of its own that hides nothing. */
-export default function DirectionBar({ route, seconds }: Props) {
+export default function DirectionBar({ driveId, route, seconds }: Props) {
   const [feed, setFeed] = useState<Feed>('touch');
-  const [touched, setTouched] = useState(0);
+  const [touched, setTouched] = useKept(`jasperwren-direction ${driveId}`);
   const { along, failed } = usePosition(route, feed, seconds);
   const off = along !== undefined && along.away > leftRoute;
   // By touch the calls follow one another; with a position the road decides which is next.

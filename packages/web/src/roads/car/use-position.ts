@@ -1,5 +1,6 @@
 import { alongRoute, type Along, type CarRoute } from '@jasperwren/core/routes/car-route';
 import { between } from '@jasperwren/core/routes/read-route';
+import { t } from '@jasperwren/words/routes';
 import { useEffect, useMemo, useRef, useState } from 'react';
 
 /** Where the position comes from: nowhere (the instructor touches on), this device, or a car that keeps to the pace. */
@@ -16,6 +17,10 @@ export function usePosition(
   const last = useRef<number>(undefined);
   useEffect(() => {
     if (feed !== 'device') return undefined;
+    if (!('geolocation' in navigator)) {
+      setFailed(t('noGeolocation'));
+      return undefined;
+    }
     const watch = navigator.geolocation.watchPosition(
       ({ coords: { latitude: lat, longitude: lon } }) => {
         const along = alongRoute(line, { lat, lon }, last.current);

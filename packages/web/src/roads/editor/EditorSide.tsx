@@ -14,7 +14,7 @@ import { NotWorkedOut } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
 import { useUnsaved } from '../../ui/use-unsaved';
 import { routeWords, unitsOf } from '../format-route';
-import { isRead, useShared, type AnyReading } from '../work/use-roads-work';
+import { isRead, useAdds, useShared, type AnyReading } from '../work/use-roads-work';
 import { lengthWords } from '@jasperwren/words/roads/distances';
 import type { FromFile } from '../list/AddFromTrack';
 import { Downloads } from './Downloads';
@@ -66,6 +66,7 @@ export function EditorSide({
   const { blocker, letGo } = useUnsaved(changed);
   const units = useMemo(() => unitsOf(stored), [stored]);
   const others = useOthers(stored, roadsId, route, now);
+  const adds = useAdds(useMemo(() => ({ stored, routes: [now.stops], style: instructorStyle }), [stored, now.stops]));
   const drawn = now.stops.length > 1;
   return (
     <aside className={styles.side} aria-label={t('routeReading')}>
@@ -119,7 +120,14 @@ export function EditorSide({
           />
         </Suspense>
       )}
-      {drawn && isRead(reading) && <RouteSheet reading={reading} others={others} />}
+      {drawn && isRead(reading) && (
+        <RouteSheet
+          reading={reading}
+          others={others}
+          adds={adds.working ? [] : (adds.parts.adds ?? [])}
+          onAdd={({ leg, at }) => onEdit({ type: 'insert', after: leg, at })}
+        />
+      )}
       {drawn && isRead(reading) && <Novelty stored={stored} roadsId={roadsId} stops={now.stops} />}
       {now.stops.length > 0 && <StopsList route={now} closed={closed} onEdit={onEdit} />}
       <Button variant="text" onClick={onHere}>

@@ -1,8 +1,8 @@
 import type { RouteStop } from '@jasperwren/core/routes/driving-route';
 import { placesAlong, type RouteReading } from '@jasperwren/core/routes/read-route';
 import { metresBetween } from '@jasperwren/roads/geometry';
-import { DomEvent, divIcon, type LeafletMouseEvent } from 'leaflet';
-import { useMemo } from 'react';
+import { DomEvent, divIcon, type LatLng, type LeafletMouseEvent } from 'leaflet';
+import { useMemo, useRef } from 'react';
 import { Marker, Polyline, useMap } from 'react-leaflet';
 import { t } from '@jasperwren/words/routes';
 import { useThemeName } from '../../base/Theme';
@@ -15,19 +15,37 @@ interface Props {
   readonly onInsert?: (leg: number, at: { readonly lat: number; readonly lon: number }) => void;
 }
 
+/** Less movement than this, in pixels, is a tap. */
+const pullFrom = 6;
+
 /** The route on the roads: ink where directions are given, slate where the learner finds the way. */
 export function RouteLines({ reading, onInsert }: Props) {
   const colours = tokens[useThemeName()];
   const map = useMap();
   const legs = useMemo(() => legLines(reading), [reading]);
+  const pulled = useRef(false);
+  const insert = (leg: number, { lat, lng }: LatLng) => onInsert?.(leg, { lat, lon: lng });
+  // A tap adds a stop where it is; a pull with the mouse adds it where the button is let go.
   const begin = (leg: number) => (event: LeafletMouseEvent) => {
-    if (!onInsert) return;
     DomEvent.stop(event.originalEvent);
+    pulled.current = false;
+    const from = event.containerPoint;
     map.dragging.disable();
-    map.once('mouseup', ({ latlng }: LeafletMouseEvent) => {
-      map.dragging.enable();
-      onInsert(leg, { lat: latlng.lat, lon: latlng.lng });
-    });
+    window.addEventListener(
+      'mouseup',
+      (up) => {
+        map.dragging.enable();
+        if (map.mouseEventToContainerPoint(up).distanceTo(from) < pullFrom) return;
+        pulled.current = true;
+        insert(leg, map.mouseEventToLatLng(up));
+      },
+      { once: true },
+    );
+  };
+  const tap = (leg: number) => (event: LeafletMouseEvent) => {
+    DomEvent.stop(event.originalEvent);
+    if (!pulled.current) insert(leg, event.latlng);
+    pulled.current = false;
   };
   return (
     <>
@@ -37,7 +55,7 @@ export function RouteLines({ reading, onInsert }: Props) {
           key={`${i} ${mode} ${line.length}`}
           positions={line as [number, number][]}
           pathOptions={{ color: mode === 'directions' ? colours.ink : colours.slate, weight: 6, opacity: 0.95 }}
-          eventHandlers={{ mousedown: begin(i), click: DomEvent.stop }}
+          eventHandlers={{ mousedown: begin(i), click: tap(i) }}
         />
       ))}
       {legs

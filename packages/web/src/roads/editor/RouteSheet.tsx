@@ -1,4 +1,5 @@
 import type { RouteView } from '@jasperwren/contract/driving-routes';
+import type { FeatureStop } from '@jasperwren/core/routes/add-feature';
 import { mockTestWants, type RouteReading } from '@jasperwren/core/routes/read-route';
 import { featureKinds, type FeatureKind } from '@jasperwren/roads/features/features';
 import { percent } from '@jasperwren/words/lists';
@@ -9,6 +10,9 @@ import styles from './editor.module.css';
 
 interface Props {
   readonly reading: RouteReading;
+  /** Stops that would bring in what is missing. */
+  readonly adds: readonly FeatureStop[];
+  readonly onAdd: (stop: FeatureStop) => void;
   /** Other routes on the same roads, with the share of this one that lies on them. */
   readonly others: readonly (readonly [Pick<RouteView, 'id' | 'name'>, number])[];
 }
@@ -17,7 +21,7 @@ interface Props {
 const worthSaying = 0.15;
 
 /** What the route holds against what a mock test wants. */
-export function RouteSheet({ reading: { counts, repeated }, others }: Props) {
+export function RouteSheet({ reading: { counts, repeated }, adds, onAdd, others }: Props) {
   const wanted = Object.entries(mockTestWants) as [FeatureKind, number][];
   const more = featureKinds.filter((kind) => mockTestWants[kind] === undefined && counts[kind]);
   return (
@@ -26,10 +30,18 @@ export function RouteSheet({ reading: { counts, repeated }, others }: Props) {
       <dl className={styles.wants}>
         {wanted.map(([kind, want]) => {
           const found = counts[kind] ?? 0;
+          const add = found < want ? adds.find((one) => one.kind === kind) : undefined;
           return (
             <div key={kind} data-missing={found < want}>
               <dt>{featureName(kind)}</dt>
-              <dd>{t('foundOfWanted', { found, wanted: want })}</dd>
+              <dd>
+                {add && (
+                  <button type="button" className={styles.add} onClick={() => onAdd(add)}>
+                    {t('addFeature', { minutes: Math.max(0, Math.round(add.seconds / 60)) })}
+                  </button>
+                )}
+                {t('foundOfWanted', { found, wanted: want })}
+              </dd>
             </div>
           );
         })}

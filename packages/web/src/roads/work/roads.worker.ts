@@ -1,4 +1,5 @@
 import type { LegMode, RouteStop } from '@jasperwren/core/routes/driving-route';
+import { stopsFor, type FeatureStop } from '@jasperwren/core/routes/add-feature';
 import { stopsFromTrack } from '@jasperwren/core/routes/from-track';
 import { openGraph, readRoute, stopsOf } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
@@ -41,6 +42,19 @@ const roadsWork = {
   /** Reads a route on its roads. */
   read: (stored: StoredRoads, stops: readonly RouteStop[], style: CallStyle) =>
     readRoute(openGraph(openRoads(stored)), stops, style),
+  /** For each feature a route lacks the stop that brings it in. */
+  adds(stored: StoredRoads, stops: readonly RouteStop[], style: CallStyle): readonly FeatureStop[] {
+    const roads = openGraph(openRoads(stored));
+    const reading = readRoute(roads, stops, style);
+    if (!('line' in reading)) return [];
+    return stopsFor(
+      roads,
+      stops,
+      reading,
+      reading.missing.map(({ kind }) => kind),
+      style,
+    );
+  },
   /** Share of a route's length on the roads of each of others, and on those of any of them. */
   shared(
     stored: StoredRoads,

@@ -1,4 +1,5 @@
 import type { RouteStop } from '@jasperwren/core/routes/driving-route';
+import type { FeatureStop } from '@jasperwren/core/routes/add-feature';
 import type { FromTrack } from '@jasperwren/core/routes/from-track';
 import type { RouteReading } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
@@ -76,6 +77,17 @@ const trackAll: Steps<RoadsWork, TrackQuestion, TrackParts> = async (work, { sto
 
 /** Finds the stops along a track beside the page. */
 export const useTrack = (question: TrackQuestion) => useWork(roadsWorkers, question, trackAll);
+
+interface AddParts {
+  readonly adds: readonly FeatureStop[];
+}
+
+const addAll: Steps<RoadsWork, ReadQuestion, AddParts> = async (work, { stored, routes: [own], style }, tell) => {
+  tell({ adds: stored && own && own.length > 1 ? await work.adds(stored, own, style) : [] });
+};
+
+/** Looks beside the page for stops that bring in what the first route lacks. */
+export const useAdds = (question: ReadQuestion) => useWork(roadsWorkers, question, addAll);
 
 interface SharedParts {
   readonly shared: SharedRoads;
