@@ -67,9 +67,11 @@ test('a template is edited and published; a drive keeps the version it was marke
   await page.getByRole('link', { name: result('compareStandards') }).click();
   await page.getByLabel(compare('compareWith')).click();
   await page.getByRole('option', { name: 'Island test' }).click();
+  await page.keyboard.press('Escape');
   await expect(page.getByRole('region', { name: 'Island test' }).last()).toContainText(
     'Fail: 2 driving faults (1 allowed).',
   );
+  await expect(page.getByText(/^The results differ: Pass under .*; Fail under Island test\.$/)).toBeVisible();
   await page.goto('/standards');
   await page.getByRole('link', { name: 'Island test' }).click();
   await page.getByRole('link', { name: standards('whatChanged') }).click();

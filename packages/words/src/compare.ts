@@ -19,10 +19,14 @@ export const resource = {
   compareStandards: 'Compare standards',
   markedUnderOwnVVersion: ', marked under {{own}} v{{version}}',
   faultsAreMatchedByWhatWas:
-    'Faults are matched by what was observed, grades by how serious they are. Faults that do not exist in the other standard are listed.',
+    'Faults are matched by what was observed, grades by how serious they are. Choose up to nine standards. Faults that do not exist in one are listed.',
   noOtherStandardToCompareWith: 'No other standard to compare with.',
   compareWith: 'Compare with',
-  eachFaultInTheOtherStandard: 'Each fault in the other standard',
+  eachFaultInTheOtherStandard: 'Each fault under each standard',
+  time: 'Time',
+  sameResult: 'The same result under each: {{outcome}}.',
+  resultsDiffer: 'The results differ: {{parts}}.',
+  outcomeUnder: '{{outcome}} under {{standards}}',
   underEveryStandard: 'Under every standard',
   countOfCount2FaultsJudged: '{{count}} of {{count2}} faults judged',
 } as const;

@@ -54,7 +54,7 @@ describe('loops on the island', () => {
         expect((counts[kind] ?? 0) >= count || lacking?.found === (counts[kind] ?? 0)).toBe(true);
       }
     }
-  });
+  }, 240_000);
 
   it('are the same for the same seed, and differ from one another', async () => {
     const { graph, time, router, near } = await island;

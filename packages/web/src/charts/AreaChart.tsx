@@ -1,3 +1,4 @@
+import { t as charts } from '@jasperwren/words/charts';
 import { t } from '@jasperwren/words/common';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import type { DriveSummary } from '@jasperwren/contract/drives';
@@ -7,8 +8,9 @@ import { useMemo } from 'react';
 import { useThemeName } from '../base/Theme';
 import { tokens, type TokenName } from '../base/tokens';
 import { outcomeWord } from '../ui/OutcomeWord';
-import { areaFigure } from './area-figure';
+import { areaFigure, type AreaFigure } from './area-figure';
 import Chart from './Chart';
+import type { Figures } from './ChartTable';
 
 interface Props {
   readonly drives: readonly DriveSummary[];
@@ -94,7 +96,18 @@ export default function AreaChart({ drives, standards, name }: Props) {
         <p>{figure.sentence}</p>
         <p className="muted">{t('numberOfFaultsInEachArea')}</p>
       </figcaption>
-      <Chart label={figure.sentence} {...chart} />
+      <Chart label={figure.sentence} figures={figuresOf(figure)} {...chart} />
     </figure>
   );
+}
+
+/** A row for each area, a column for each test. */
+function figuresOf({ areas, drives, dots }: AreaFigure): Figures {
+  return {
+    head: [charts('area'), ...drives.map(({ label, outcome }, i) => `${i + 1}: ${label}, ${outcomeWord(outcome)}`)],
+    rows: areas.map((area) => [
+      area,
+      ...drives.map((_, i) => dots.find((dot) => dot.area === area && dot.drive === i)?.words ?? '–'),
+    ]),
+  };
 }

@@ -3,18 +3,21 @@ import type { Config, Data, Layout } from 'plotly.js';
 import { useEffect, useMemo, useRef } from 'react';
 import { useThemeName } from '../base/Theme';
 import { fonts, tokens } from '../base/tokens';
+import { ChartTable, type Figures } from './ChartTable';
 
 interface Props {
   readonly data: Data[];
   readonly layout: Partial<Layout>;
   /** What the picture shows, for those who cannot see it. */
   readonly label: string;
+  /** The same figures in rows. */
+  readonly figures: Figures;
 }
 
 const config: Partial<Config> = { responsive: true, displayModeBar: false };
 
 /** A Plotly chart in our type and colours. */
-export default function Chart({ data, layout, label }: Props) {
+export default function Chart({ data, layout, label, figures }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const theme = useThemeName();
   const styled = useMemo((): Partial<Layout> => {
@@ -37,5 +40,10 @@ export default function Chart({ data, layout, label }: Props) {
       if (element) Plotly.purge(element);
     };
   }, []);
-  return <div ref={box} role="img" aria-label={label} />;
+  return (
+    <>
+      <div ref={box} role="img" aria-label={label} />
+      <ChartTable {...figures} />
+    </>
+  );
 }

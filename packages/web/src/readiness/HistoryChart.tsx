@@ -1,3 +1,4 @@
+import { t as charts } from '@jasperwren/words/charts';
 import { t } from '@jasperwren/words/readiness';
 import type { RealResult } from '@jasperwren/contract/readiness';
 import type { HistoryPoint } from '@jasperwren/core/readiness/estimate';
@@ -90,7 +91,22 @@ export default function HistoryChart({ points, results, name }: Props) {
         {sentence}
         {results.length > 0 && ` ${t('squaresAreDrivingTests')}`}
       </figcaption>
-      <Chart label={sentence} {...chart} />
+      <Chart
+        label={sentence}
+        figures={{
+          head: [charts('day'), charts('passesOf20'), charts('from'), charts('to')],
+          rows: [
+            ...points.map(({ at, mean, from, to }) => [dayjs(at).format('D MMM YYYY'), ...[mean, from, to].map(days)]),
+            ...results.map(({ date, passed }) => [
+              dayjs(date).format('D MMM YYYY'),
+              `${charts('drivingTest')}: ${charts(passed ? 'passed' : 'failed')}`,
+              '',
+              '',
+            ]),
+          ],
+        }}
+        {...chart}
+      />
     </figure>
   );
 }

@@ -1,3 +1,4 @@
+import { t as charts } from '@jasperwren/words/charts';
 import { t } from '@jasperwren/words/readiness';
 import { percent } from '@jasperwren/words/lists';
 import type { ReliabilityBin } from '@jasperwren/core/readiness/calibration';
@@ -45,5 +46,14 @@ export default function ReliabilityChart({ bins }: { readonly bins: readonly Rel
       },
     };
   }, [bins, theme]);
-  return <Chart label={sentence} {...chart} />;
+  return (
+    <Chart
+      label={sentence}
+      figures={{
+        head: [charts('estimated'), charts('learners'), charts('passed')],
+        rows: bins.map(({ meanChance, of, passed }) => [percent(meanChance), of, passed]),
+      }}
+      {...chart}
+    />
+  );
 }

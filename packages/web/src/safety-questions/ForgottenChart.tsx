@@ -1,3 +1,4 @@
+import { t as charts } from '@jasperwren/words/charts';
 import { t } from '@jasperwren/words/questions';
 import type { ForgottenQuestion } from '@jasperwren/contract/safety-questions';
 import { percent } from '@jasperwren/words/lists';
@@ -48,7 +49,14 @@ export default function ForgottenChart({ forgotten }: { readonly forgotten: read
   return (
     <figure style={{ margin: 0 }}>
       <figcaption>{sentence}</figcaption>
-      <Chart label={sentence} {...chart} />
+      <Chart
+        label={sentence}
+        figures={{
+          head: [charts('question'), charts('missed'), charts('asked')],
+          rows: forgotten.map(({ topic, forgotten: n, asked }) => [topic, n, asked]),
+        }}
+        {...chart}
+      />
     </figure>
   );
 }

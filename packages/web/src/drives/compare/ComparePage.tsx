@@ -3,13 +3,14 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
-import { isNotJudged } from '@jasperwren/core/marking/verdict';
+import { isNotJudged, type Outcome } from '@jasperwren/core/marking/verdict';
+import { joinWords } from '@jasperwren/words/lists';
 import { verdictDetail, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
 import { longDate } from '../../ui/format';
-import { OutcomeWord } from '../../ui/OutcomeWord';
+import { OutcomeWord, outcomeWord } from '../../ui/OutcomeWord';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import type { OpenDrive } from '../log/drive-logs';
@@ -18,7 +19,7 @@ import styles from './compare.module.css';
 import { Translations } from './Translations';
 import { Side } from './Side';
 
-/** One drive under its own standard and another, side by side. */
+/** One drive under its own standard and others, side by side. */
 export default function ComparePage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
@@ -38,8 +39,9 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
     const others = standards.filter(({ id, version }) => id !== own.id || version !== own.version);
     return [own, ...others].map((standard) => judgeUnder(own, standard, drive));
   }, [own, standards, drive]);
-  const asked = search.get('with');
-  const other = all.find(({ standard }, i) => i > 0 && standard.id === asked) ?? all[1];
+  const asked = search.get('with')?.split(',') ?? [];
+  const chosen = all.filter(({ standard }, i) => i > 0 && asked.includes(standard.id));
+  const others = chosen.length > 0 ? chosen : all.slice(1, 2);
   return (
     <Page
       title={t('compareStandards')}
@@ -53,16 +55,18 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
       }
       sub={t('faultsAreMatchedByWhatWas')}
     >
-      {!other ? (
+      {others.length === 0 ? (
         <Empty>{t('noOtherStandardToCompareWith')}</Empty>
       ) : (
         <>
           <TextField
             select
             label={t('compareWith')}
-            value={other.standard.id}
-            onChange={(event) => setSearch({ with: event.target.value }, { replace: true })}
-            sx={{ width: '20rem' }}
+            value={others.map(({ standard }) => standard.id)}
+            // With several to choose the field gives a list, which its type does not say.
+            onChange={({ target }) => setSearch({ with: [target.value].flat().join(',') }, { replace: true })}
+            slotProps={{ select: { multiple: true } }}
+            sx={{ width: '20rem', maxWidth: '100%' }}
           >
             {all.slice(1).map(({ standard }) => (
               <MenuItem key={standard.id} value={standard.id}>
@@ -70,12 +74,17 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
               </MenuItem>
             ))}
           </TextField>
+          <p role="status" className={styles.apart}>
+            {apartWords([all[0]!, ...others])}
+          </p>
           <div className={styles.sides}>
             <Side compared={all[0]!} />
-            <Side compared={other} />
+            {others.map((one) => (
+              <Side key={one.standard.id} compared={one} />
+            ))}
           </div>
           <Section title={t('eachFaultInTheOtherStandard')}>
-            <Translations from={own} compared={other} />
+            <Translations from={own} compared={others} />
           </Section>
           <Section title={t('underEveryStandard')}>
             <Everywhere all={all} />
@@ -85,6 +94,23 @@ function Compare({ log, standards }: { readonly log: OpenDrive; readonly standar
     </Page>
   );
 }
+
+/** Where the results part ways, in a sentence. */
+function apartWords(compared: readonly Compared[]): string {
+  const under = (outcome: Outcome) =>
+    compared.filter(({ verdict }) => verdict.outcome === outcome).map(({ standard }) => standard.name);
+  const parts = outcomes.flatMap((outcome) => {
+    const names = under(outcome);
+    return names.length === 0
+      ? []
+      : [t('outcomeUnder', { outcome: outcomeWord(outcome), standards: joinWords(names) })];
+  });
+  return parts.length === 1
+    ? t('sameResult', { outcome: outcomeWord(compared[0]!.verdict.outcome) })
+    : t('resultsDiffer', { parts: parts.join('; ') });
+}
+
+const outcomes: readonly Outcome[] = ['pass', 'fail', 'incomplete'];
 
 function Everywhere({ all }: { readonly all: readonly Compared[] }) {
   return (

@@ -5,7 +5,6 @@ import { whyNot, type Compared, type Translation } from '@jasperwren/core/markin
 import { itemName } from '@jasperwren/words/marking/names';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
-import { Rows } from '../../ui/Page';
 import { Empty } from '../../ui/states';
 import styles from './compare.module.css';
 
@@ -16,38 +15,68 @@ const hows: Readonly<Record<Extract<Translation, { readonly how: unknown }>['how
   measured: t('gradedByTheMeasurement'),
 };
 
-export function Translations({ from, compared }: { readonly from: EffectiveStandard; readonly compared: Compared }) {
+interface Props {
+  readonly from: EffectiveStandard;
+  readonly compared: readonly Compared[];
+}
+
+/** Each fault in a row, what it is under each standard in a column. */
+export function Translations({ from, compared }: Props) {
   const { grades } = rulesOf(from);
-  if (compared.translations.length === 0) return <Empty>{t('noFaultsRecorded')}</Empty>;
+  const [first] = compared;
+  if (!first || first.translations.length === 0) return <Empty>{t('noFaultsRecorded')}</Empty>;
   return (
-    <Rows>
-      {compared.translations.map((entry) => {
-        const { mark } = entry;
-        const grade = grades.get(mark.grade);
-        return (
-          <li key={mark.id} className={styles.pair}>
-            <b>{clockTime(mark.atMs)}</b>
-            <span className={styles.sign}>
-              <GradeSign sign={grade?.sign ?? 'noted'} size={20} />
-              <span>
-                {itemName(from, mark.item)}, {grade?.name ?? mark.grade}
-              </span>
-            </span>
-            {'grade' in entry ? (
-              <span className={styles.sign}>
-                <GradeSign sign={entry.grade.sign} size={20} />
-                <span>
-                  {entry.category.name}: {entry.item.name.toLowerCase()}, {entry.grade.name}
-                  {hows[entry.how] && <span className="muted"> ({hows[entry.how]})</span>}
-                  {entry.fits > 1 && <span className="muted"> {t('oneOfFitsFaultTypesIt', { fits: entry.fits })}</span>}
-                </span>
-              </span>
-            ) : (
-              <em>{t('doesNotExistHereWhyNot', { whyNot: whyNot(compared.standard, entry.why) })}</em>
-            )}
-          </li>
-        );
-      })}
-    </Rows>
+    <div className={styles.scroll}>
+      <table className={styles.faults}>
+        <thead>
+          <tr>
+            <th scope="col">{t('time')}</th>
+            <th scope="col">{from.name}</th>
+            {compared.map(({ standard }) => (
+              <th key={standard.id} scope="col">
+                {standard.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {first.translations.map(({ mark }, i) => {
+            const grade = grades.get(mark.grade);
+            return (
+              <tr key={mark.id}>
+                <th scope="row">{clockTime(mark.atMs)}</th>
+                <td>
+                  <span className={styles.sign}>
+                    <GradeSign sign={grade?.sign ?? 'noted'} size={20} />
+                    <span>
+                      {itemName(from, mark.item)}, {grade?.name ?? mark.grade}
+                    </span>
+                  </span>
+                </td>
+                {compared.map((one) => (
+                  <td key={one.standard.id}>
+                    <Translated standard={one.standard} entry={one.translations[i]!} />
+                  </td>
+                ))}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Translated({ standard, entry }: { readonly standard: EffectiveStandard; readonly entry: Translation }) {
+  if (!('grade' in entry)) return <em>{t('doesNotExistHereWhyNot', { whyNot: whyNot(standard, entry.why) })}</em>;
+  return (
+    <span className={styles.sign}>
+      <GradeSign sign={entry.grade.sign} size={20} />
+      <span>
+        {entry.category.name}: {entry.item.name.toLowerCase()}, {entry.grade.name}
+        {hows[entry.how] && <span className="muted"> ({hows[entry.how]})</span>}
+        {entry.fits > 1 && <span className="muted"> {t('oneOfFitsFaultTypesIt', { fits: entry.fits })}</span>}
+      </span>
+    </span>
   );
 }
