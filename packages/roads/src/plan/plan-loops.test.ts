@@ -170,7 +170,15 @@ describe('loops on small nets', () => {
           expect(Math.abs(loop!.seconds / seconds - 1)).toBeLessThanOrEqual(best + 0.05 + 1e-9);
         },
       ),
-      { numRuns: 20 },
+      {
+        numRuns: 60,
+        examples: [
+          [6, [3], 0],
+          [6, [3], 99],
+          [3, [], 501],
+          [6, [], 0],
+        ],
+      },
     );
   });
 

@@ -9,6 +9,7 @@ import { edgesOfStretch, type End, type Path, type Router } from '../route/route
 import type { Weights } from '../route/time-model';
 import { pathCost, pathThrough, repeatedShare, sharedWith } from '../route/via';
 import { sitesOf } from './sites';
+import { trailsFrom } from './trails';
 
 /** What is wished of the loops. */
 export interface LoopWish {
@@ -59,10 +60,10 @@ const timeSlack = 0.05;
 const repeatSlack = 0.06;
 /** Loops share at most about this much with one before. */
 const shareSlack = 0.45;
-/** Trials for each loop; on a small net, where each is quick, more. */
-const trialsOn = ({ edgeCount }: RoadGraph) => (edgeCount < 500 ? 2400 : 220);
-/** After so many trials the search begins anew. */
-const restart = 220;
+/** Trials for each loop. */
+const trials = 220;
+/** A net of no more edges is small. */
+const smallNet = 64;
 /** Roads that were driven cost so many times more. */
 const again = 3;
 const before = 1.6;
@@ -90,7 +91,6 @@ export function planLoops(
   const below = (count: number) => uniformInt(random, 0, count - 1);
   const chance = () => below(1_000_000) / 1_000_000;
   const seconds = minutes * 60;
-  const trials = trialsOn(graph);
   const reach = router.spread(from);
   const { part } = stronglyConnected(graph);
   const home = homePart(graph, from, part);
@@ -133,14 +133,17 @@ export function planLoops(
       return factor;
     };
     const judge = (stops: readonly End[]): Candidate | undefined => {
-      const through = [from, ...stops, from];
       let path: Path;
       try {
-        path = pathThrough(router, through, factors);
+        path = pathThrough(router, [from, ...stops, from], factors);
       } catch (error) {
         if (error instanceof RoadsError) return undefined;
         throw error;
       }
+      return weigh(path, stops);
+    };
+    const weigh = (path: Path, stops: readonly End[]): Candidate => {
+      const through = [from, ...stops, from];
       const taken = pathCost(graph, time, path);
       const counts = countFeatures(featuresOf(graph, path, side));
       const repeated = repeatedShare(graph, path);
@@ -165,8 +168,16 @@ export function planLoops(
       chance() < 0.5 ? byAngle(from, stops) : byAngle(from, stops).toReversed();
     let now: Candidate | undefined;
     let best: Candidate | undefined;
+    // On a small net all loops there are can be weighed.
+    if (graph.edgeCount <= smallNet && 'vertex' in from)
+      for (const path of trailsFrom(graph, router, time, from.vertex, seconds * 1.5)) {
+        const found = weigh(
+          path,
+          path.edges.slice(0, -1).map((edge) => atEnd(graph, edge)),
+        );
+        if (!best || found.loss < best.loss) best = found;
+      }
     for (let t = 0; t < trials; t++) {
-      if (t % restart === 0) now = undefined;
       if (shouldStop?.()) break;
       onProgress?.((k + t / trials) / loops);
       const stops = now
@@ -174,7 +185,7 @@ export function planLoops(
         : round(Array.from({ length: 2 + below(4) }, pick));
       const next = judge(chance() < 0.5 ? round(stops) : stops);
       if (!next) continue;
-      const warmth = 0.6 * (1 - (t % restart) / restart) ** 2;
+      const warmth = 0.6 * (1 - t / trials) ** 2;
       if (!now || next.loss <= now.loss || chance() < Math.exp((now.loss - next.loss) / Math.max(warmth, 1e-6)))
         now = next;
       if (!best || next.loss < best.loss) best = next;
