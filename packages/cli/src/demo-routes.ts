@@ -1,4 +1,5 @@
-import { placeKinds, type RouteStop } from '@jasperwren/core/routes/driving-route';
+import type { RoadNoteInput } from '@jasperwren/contract/roads';
+import { placeKinds, type RouteBody, type RouteStop } from '@jasperwren/core/routes/driving-route';
 import {
   mockTestWants,
   openGraph,
@@ -12,7 +13,6 @@ import { degreeMetres, type Place } from '@jasperwren/roads/geometry';
 import { planLoops } from '@jasperwren/roads/plan/plan-loops';
 import { readOsm } from '@jasperwren/roads/osm/read-osm';
 import { endAt } from '@jasperwren/roads/route/via';
-import type { RoadsView } from '@jasperwren/contract/roads';
 import type { Client } from './demo';
 
 type At = readonly [lat: number, lon: number];
@@ -37,55 +37,79 @@ export interface DemoRoutes {
 const bytes = (text: string) => new TextEncoder().encode(text);
 const monthMs = 30 * 24 * 60 * 60 * 1000;
 
-/** Adds two versions of the island's roads, routes on each and notes, through the requests of the web application. */
-export async function addDemoRoutes(
-  client: Client,
-  island: string,
-  { file, causeway, loops, overCauseway, notes }: DemoRoutes,
-  settled: () => Promise<void>,
-): Promise<void> {
+/** What is added to the demo, worked out before there is a server that it would hold up. */
+export interface PlannedDemo {
+  readonly file: string;
+  readonly earlier: string;
+  readonly now: string;
+  /** On the earlier roads, and on those of now. */
+  readonly onEarlier: readonly RouteBody[];
+  readonly onNow: readonly RouteBody[];
+  readonly notes: readonly RoadNoteInput[];
+}
+
+/** Plans the demo's routes on the island. */
+export async function planDemoRoutes(island: string, demo: DemoRoutes): Promise<PlannedDemo> {
   const roads = openGraph(await readOsm([bytes(island)]));
-  const earlier = withCauseway(island, roads, causeway);
-  const upload = async (text: string): Promise<RoadsView> => {
-    const added = await client.upload('addRoads', { file, name: 'Tarnavel' }, bytes(text));
-    await settled();
-    return added;
-  };
-  const old = await upload(earlier.osm);
-  const now = await upload(island);
-  for (const loop of loops) {
-    const [lat, lon] = loop.from;
-    const from = endAt(roads.graph, roads.finder, { lat, lon });
-    const [planned] = planLoops(roads.graph, roads.router, roads.time, roads.side, {
-      from,
-      minutes: loop.minutes,
-      wants: mockTestWants,
-      loops: 1,
-      seed: loop.seed,
-    });
-    const stops = stopsOf(roads, planned!.path, from, 'directions').map((stop, i, all): RouteStop => {
-      const share = i / all.length;
-      return { ...stop, mode: share >= loop.device[0] && share < loop.device[1] ? 'device' : 'directions' };
-    });
-    await client.call('addRoute', {
-      body: { name: loop.name, roadsId: now.id, stops, places: [...placesOn(roads, stops)] },
-    });
-  }
-  const [lat, lon] = overCauseway.from;
+  const earlier = withCauseway(island, roads, demo.causeway);
+  const [lat, lon] = demo.overCauseway.from;
   const there: RouteStop[] = [{ lat, lon }, earlier.end, { lat, lon }].map((place) => ({
     ...place,
     mode: 'directions',
   }));
-  await client.call('addRoute', { body: { name: overCauseway.name, roadsId: old.id, stops: there, places: [] } });
-  for (const { near, text, months } of notes) {
-    const way = roads.graph.source.ways.find(({ name }) => name === near);
-    if (!way) throw new Error(`The island has no road "${near}".`);
-    const node = way.nodes[0]!;
-    const reviewBy = new Date(Date.now() + months * monthMs).toISOString().slice(0, 10);
-    await client.call('addRoadNote', {
-      body: { lat: roads.graph.source.lat[node]!, lon: roads.graph.source.lon[node]!, text, reviewBy },
-    });
+  return {
+    file: demo.file,
+    earlier: earlier.osm,
+    now: island,
+    onEarlier: [{ name: demo.overCauseway.name, stops: there, places: [] }],
+    onNow: demo.loops.map((loop) => loopOf(roads, loop)),
+    notes: demo.notes.map(({ near, text, months }) => ({
+      ...beginningOf(roads, near),
+      text,
+      reviewBy: inMonths(months),
+    })),
+  };
+}
+
+function loopOf(
+  roads: Roads,
+  { name, from: [lat, lon], minutes, seed, device }: DemoRoutes['loops'][number],
+): RouteBody {
+  const from = endAt(roads.graph, roads.finder, { lat, lon });
+  const wish = { from, minutes, wants: mockTestWants, loops: 1, seed };
+  const [planned] = planLoops(roads.graph, roads.router, roads.time, roads.side, wish);
+  const stops = stopsOf(roads, planned!.path, from, 'directions').map((stop, i, all): RouteStop => {
+    const share = i / all.length;
+    return { ...stop, mode: share >= device[0] && share < device[1] ? 'device' : 'directions' };
+  });
+  return { name, stops, places: [...placesOn(roads, stops)] };
+}
+
+function beginningOf({ graph: { source } }: Roads, road: string): Place {
+  const way = source.ways.find(({ name }) => name === road);
+  if (!way) throw new Error(`The island has no road "${road}".`);
+  const node = way.nodes[0]!;
+  return { lat: source.lat[node]!, lon: source.lon[node]! };
+}
+
+const inMonths = (months: number) => new Date(Date.now() + months * monthMs).toISOString().slice(0, 10);
+
+/** Adds two versions of the island's roads, routes on each and notes, through the requests of the web application. */
+export async function addDemoRoutes(
+  client: Client,
+  { file, earlier, now, onEarlier, onNow, notes }: PlannedDemo,
+  settled: () => Promise<void>,
+): Promise<void> {
+  for (const [text, routes] of [
+    [earlier, onEarlier],
+    [now, onNow],
+  ] as const) {
+    const { id } = await client.upload('addRoads', { file, name: 'Tarnavel' }, bytes(text));
+    await settled();
+    for (const route of routes)
+      await client.call('addRoute', { body: { ...route, roadsId: id, places: [...route.places] } });
   }
+  for (const body of notes) await client.call('addRoadNote', { body });
 }
 
 /** Where a mock test pulls up and the like: spread over the route, each once. */

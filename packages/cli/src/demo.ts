@@ -12,7 +12,7 @@ import { serve } from '@jasperwren/server/serve';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
 import { signedIn } from './client';
-import { addDemoRoutes, type DemoRoutes } from './demo-routes';
+import { addDemoRoutes, planDemoRoutes, type DemoRoutes } from './demo-routes';
 import { entriesOfDemoSheet, eventsOfDemoDrive, type DemoDrive } from './demo-drive';
 import { exitCodes, type Io } from './io';
 import { shippedStandard } from './records';
@@ -78,6 +78,9 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
       io.out('There is data already; nothing was loaded.');
       return exitCodes.pass;
     }
+    // Before anybody is connected: planning keeps this thread busy for seconds.
+    const island = readFileSync(join(folder, 'tarnavel.osm'), 'utf8');
+    const routes = await planDemoRoutes(island, read<DemoRoutes>('routes.json'));
     await createSchool(callNow(running.db), data.school, { ...data.lead, password: data.password });
     const lead = await signedIn(running.address, data.lead.email, data.password);
     for (const instructor of data.instructors) {
@@ -92,12 +95,7 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
         await signedIn(running.address, email, data.password)
       ).call('setFreeHours', { body: { hours: data.hours, version: 0 } });
     const drives = await addLearners(running.address, data, learners);
-    await addDemoRoutes(
-      lead,
-      readFileSync(join(folder, 'tarnavel.osm'), 'utf8'),
-      read<DemoRoutes>('routes.json'),
-      running.settled,
-    );
+    await addDemoRoutes(lead, routes, running.settled);
     io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
   } finally {
     await running.stop();

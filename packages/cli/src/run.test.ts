@@ -301,7 +301,7 @@ describe('keeping data', () => {
     const drives = await get<DriveSummary[]>(`/api/learners/${ready.id}/drives`);
     expect(drives.map((drive) => drive.outcome)).toEqual(Array(9).fill('pass'));
     await server.stop();
-  });
+  }, 240_000);
 });
 
 describe('readiness', () => {

@@ -6,6 +6,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 /** Where the position comes from: nowhere (the instructor touches on), this device, or a car that keeps to the pace. */
 export type Feed = 'touch' | 'device' | 'simulated';
 
+const hasPosition = 'geolocation' in navigator;
+
 /** Where the car is along the route; undefined where only touches tell. */
 export function usePosition(
   { line, pace }: CarRoute,
@@ -16,11 +18,7 @@ export function usePosition(
   const [failed, setFailed] = useState<string>();
   const last = useRef<number>(undefined);
   useEffect(() => {
-    if (feed !== 'device') return undefined;
-    if (!('geolocation' in navigator)) {
-      setFailed(t('noGeolocation'));
-      return undefined;
-    }
+    if (feed !== 'device' || !hasPosition) return undefined;
     const watch = navigator.geolocation.watchPosition(
       ({ coords: { latitude: lat, longitude: lon } }) => {
         const along = alongRoute(line, { lat, lon }, last.current);
@@ -36,5 +34,5 @@ export function usePosition(
   const inverse = useMemo(() => pace.map(([metres, second]) => [second, metres] as const), [pace]);
   if (feed === 'touch') return { along: undefined, failed: undefined };
   if (feed === 'simulated') return { along: { metres: between(inverse, seconds), away: 0 }, failed: undefined };
-  return { along: fix, failed };
+  return hasPosition ? { along: fix, failed } : { along: undefined, failed: t('noGeolocation') };
 }
