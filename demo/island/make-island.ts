@@ -1,7 +1,8 @@
+import { randomFrom } from '@jasperwren/core/safety-questions/random';
 import { addBypass } from './bypass';
 import { addCountry, addRoad } from './country';
 import { streetNames } from './names';
-import { between, distance, Plan, randomFrom, type Point } from './plan';
+import { between, distance, Plan, type Point } from './plan';
 import { addTown } from './town';
 import { writeOsm } from './write-osm';
 

@@ -14,18 +14,6 @@ export interface PlanWay {
   readonly tags: Tags;
 }
 
-/** Numbers from 0 up to 1, the same for the same seed (mulberry32, public domain). */
-export function randomFrom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** Roads being planned, in metres east and north of the island's middle. */
 export class Plan {
   readonly nodes: PlanNode[] = [];

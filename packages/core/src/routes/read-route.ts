@@ -7,7 +7,7 @@ import { finder, type Finder } from '@jasperwren/roads/graph/snap';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
 import { lineOf, makeRouter, type End, type Path, type Router } from '@jasperwren/roads/route/router';
 import { byTime, dayFactors, timeSpread, type Weights } from '@jasperwren/roads/route/time-model';
-import { endAt, repeatedShare } from '@jasperwren/roads/route/via';
+import { endAt, joinPaths, repeatedShare } from '@jasperwren/roads/route/via';
 import type { RoadSource } from '@jasperwren/roads/source';
 import type { LegMode, RouteStop } from './driving-route';
 
@@ -103,7 +103,7 @@ export function readRoute(
       if (i === 0) continue;
       const leg = router.find(ends[i - 1]!, ends[i]!, { ...(path && { after: path.edges }) });
       if (!leg) throw new RoadsError({ code: 'noWay' });
-      path = path ? joined(path, leg) : leg;
+      path = path ? joinPaths(path, leg) : leg;
       legEnds.push(path.metres);
     } catch (error) {
       if (!(error instanceof RoadsError)) throw error;
@@ -153,14 +153,6 @@ export function readRoute(
     ...(broken && { broken }),
   };
 }
-
-const joined = (path: Path, leg: Path): Path => ({
-  edges: [...path.edges, ...leg.edges.slice(1)],
-  start: path.start,
-  end: leg.end,
-  metres: path.metres + leg.metres,
-  cost: path.cost + leg.cost,
-});
 
 /** Seconds from the start by metres from the start. */
 function clockOf({ graph, time }: Roads, { edges, start, end, metres: whole }: Path) {

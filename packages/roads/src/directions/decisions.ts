@@ -3,12 +3,13 @@ import { edgeMetres, edgeNodes, edgesFrom, isAlong, isJunction, wayOf, type Road
 import type { Side } from '../graph/side';
 import { roadClasses, signs } from '../road-tags';
 import type { Path } from '../route/router';
+import { signsMet } from '../route/time-model';
 import { lanesFor, type Lanes } from './lanes';
 
 export type Turn = 'left' | 'ahead' | 'right';
 
 /** What stands at a junction and helps to name it. */
-export type Landmark = 'signals' | 'crossroads' | 'end-of-road' | 'stop';
+export type Landmark = 'signals' | 'crossroads' | 'end-of-road';
 
 interface Common {
   /** Metres from the start of the path to the junction, and to where it is left (a roundabout's exit). */
@@ -27,7 +28,6 @@ interface Common {
 export type Decision = Common &
   (
     | { readonly kind: 'turn'; readonly turn: 'left' | 'right'; readonly at?: Landmark }
-    | { readonly kind: 'ahead'; readonly at?: Landmark }
     | { readonly kind: 'bear'; readonly turn: 'left' | 'right' }
     | { readonly kind: 'slip'; readonly turn: 'left' | 'right' }
     | {
@@ -48,7 +48,7 @@ export type Decision = Common &
 const turnFrom = 45;
 /** Two ways on that differ by less are a fork, of which neither is simply ahead. */
 const forkBelow = 40;
-/** Signals and stop lines belong to a junction they stand up to this many metres before. */
+/** Signals belong to a junction they stand up to this many metres before. */
 const signBefore = 35;
 
 const rank = (graph: RoadGraph, edge: number) => {
@@ -121,8 +121,6 @@ function decide(graph: RoadGraph, edge: number, next: number, side: Side): Bare 
     const priority = others.every((other) => rank(graph, other) > rank(graph, next));
     if (bends && priority && others.every((other) => Math.abs(turnOf(graph, edge, other)) > Math.abs(turn)))
       return undefined;
-    // Nothing else to choose, and the road merely turns.
-    if (others.length === 0 && graph.arms[vertex] === 2) return undefined;
     return { kind: 'turn', turn: sideOf(turn), ...(at && { at }) };
   }
   if (ahead.length === 0) return undefined;
@@ -141,25 +139,18 @@ function decide(graph: RoadGraph, edge: number, next: number, side: Side): Bare 
 
 function landmark(graph: RoadGraph, edge: number, ways: readonly number[]): Landmark | undefined {
   const vertex = graph.edgeTo[edge]!;
-  const bits = signsBefore(graph, edge);
-  if (bits & signs.signals) return 'signals';
+  if (signsBefore(graph, edge) & signs.signals) return 'signals';
   if (graph.arms[vertex]! >= 4 && ways.length >= 2) return 'crossroads';
-  if (ways.every((way) => Math.abs(turnOf(graph, edge, way)) >= turnFrom)) return 'end-of-road';
-  return bits & signs.stop ? 'stop' : undefined;
+  return ways.every((way) => Math.abs(turnOf(graph, edge, way)) >= turnFrom) ? 'end-of-road' : undefined;
 }
 
 /** The signs at the end of an edge and shortly before it. */
 function signsBefore(graph: RoadGraph, edge: number): number {
-  const { source, stretchNodes } = graph;
-  const nodes = edgeNodes(graph, edge);
-  const away = isAlong(graph, edge) ? signs.against : signs.along;
-  let bits = 0;
-  const limit = edgeMetres(graph, edge) < signBefore ? nodes.length : nodes.length - 1;
-  for (let k = nodes.length - 1; k >= Math.max(0, nodes.length - limit, nodes.length - 4); k--) {
-    const own = source.signs[nodes[k]!]!;
-    if (!(own & away) && k > 0) bits |= own;
-  }
-  return stretchNodes.length > 0 ? bits : 0;
+  const from = edgeMetres(graph, edge) - signBefore;
+  return signsMet(graph, edge, isAlong(graph, edge)).reduce(
+    (all, { bits, metres }) => (metres >= from ? all | bits : all),
+    0,
+  );
 }
 
 function mini(graph: RoadGraph, edge: number, next: number, side: Side): Bare {

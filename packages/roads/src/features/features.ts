@@ -47,6 +47,8 @@ export interface Feature {
 const schoolReach = 130;
 /** Two side roads on opposite sides no farther apart are a staggered crossroads. */
 const staggerWithin = 60;
+/** A large one-way road with this limit, in km/h, is a carriageway of two. */
+const fastRoad = 60;
 /** A lane this fast, in km/h, that two cars cannot pass on. */
 const fastLane = 80;
 
@@ -61,7 +63,6 @@ export function featuresOf(graph: RoadGraph, path: Path, side: Side): readonly F
   let limit: number | undefined;
   let end = 0;
   path.edges.forEach((edge, i) => {
-    const way = wayOf(graph, edge);
     const length = edgeMetres(graph, edge);
     const last = i === path.edges.length - 1;
     const reached = last ? path.end : length;
@@ -69,27 +70,14 @@ export function featuresOf(graph: RoadGraph, path: Path, side: Side): readonly F
     if (limit !== undefined && Math.abs(now - limit) > 1)
       found.push({ kind: 'limit-change', metres: Math.max(0, metres) });
     limit = now;
-    for (const { node, at } of signsAlong(graph, edge)) {
+    for (const { bits, metres: at } of signsMet(graph, edge, isAlong(graph, edge))) {
       if (metres + at < 0 || at > reached) continue;
-      const bits = graph.source.signs[node]!;
-      const place = metres + at;
-      if (bits & signs.signals) found.push({ kind: 'signals', metres: place });
-      if (bits & signs.stop) found.push({ kind: 'stop', metres: place });
-      if (bits & signs.giveWay) found.push({ kind: 'give-way', metres: place });
-      if (bits & signs.crossing) found.push({ kind: 'crossing', metres: place });
-      if (bits & signs.raised) found.push({ kind: 'raised', metres: place });
-      if (bits & signs.brow) found.push({ kind: 'brow', metres: place });
+      for (const [bit, kind] of signKinds) if (bits & bit) found.push({ kind, metres: metres + at });
     }
     const from = Math.max(0, metres);
     const to = metres + reached;
-    const oneWay = way.flow !== 'both' && !way.roundabout && !way.link;
-    runs.see('dual-carriageway', oneWay && isLarge(way.roadClass) && now >= 60, from);
-    runs.see('one-way', oneWay && !isLarge(way.roadClass), from);
-    runs.see('slip-road', way.link === true, from);
-    runs.see('narrow', isNarrow(way), from);
-    runs.see('fast-lane', isNarrow(way) && now >= fastLane, from);
-    runs.see('school', nearSchool(graph, edge), from);
-    runs.see('steep', way.steep === true, from);
+    const here = stretchKindsOf(graph, edge);
+    for (const kind of stretchKinds) runs.see(kind, here.has(kind), from);
     if (!last && crossesStraight(graph, path, i)) found.push({ kind: 'crossroads', metres: to });
     end = to;
     metres += length;
@@ -103,6 +91,35 @@ export function countFeatures(features: readonly Feature[]): Readonly<Partial<Re
   const counts: Partial<Record<FeatureKind, number>> = {};
   for (const { kind } of features) counts[kind] = (counts[kind] ?? 0) + 1;
   return counts;
+}
+
+/** Features that a sign is, by its bit. A mini roundabout is a decision, and counted there. */
+export const signKinds: readonly (readonly [bit: number, kind: FeatureKind])[] = [
+  [signs.signals, 'signals'],
+  [signs.stop, 'stop'],
+  [signs.giveWay, 'give-way'],
+  [signs.crossing, 'crossing'],
+  [signs.raised, 'raised'],
+  [signs.brow, 'brow'],
+];
+
+const stretchKinds = ['dual-carriageway', 'one-way', 'slip-road', 'narrow', 'fast-lane', 'school', 'steep'] as const;
+
+/** Features that an edge is a piece of. */
+export function stretchKindsOf(graph: RoadGraph, edge: number): ReadonlySet<FeatureKind> {
+  const way = wayOf(graph, edge);
+  const limit = edgeLimit(graph, edge);
+  const oneWay = way.flow !== 'both' && !way.roundabout && !way.link;
+  const is: Readonly<Record<(typeof stretchKinds)[number], boolean>> = {
+    'dual-carriageway': oneWay && isLarge(way.roadClass) && limit >= fastRoad,
+    'one-way': oneWay && !isLarge(way.roadClass),
+    'slip-road': way.link === true,
+    narrow: isNarrow(way),
+    'fast-lane': isNarrow(way) && limit >= fastLane,
+    school: nearSchool(graph, edge),
+    steep: way.steep === true,
+  };
+  return new Set(stretchKinds.filter((kind) => is[kind]));
 }
 
 const isLarge = (roadClass: string) => ['motorway', 'trunk', 'primary', 'secondary'].includes(roadClass);
@@ -124,12 +141,6 @@ function kindsOf(graph: RoadGraph, { edges }: Path, decision: Decision): readonl
     default:
       return [];
   }
-}
-
-/** Signs on an edge that face its drivers, with their metres from its beginning. */
-function signsAlong(graph: RoadGraph, edge: number) {
-  const met = signsMet(graph, edge, isAlong(graph, edge));
-  return met.map(({ node, metres }) => ({ node, at: metres }));
 }
 
 /** Stretches of a kind: seen piece by piece, said once for each run. */

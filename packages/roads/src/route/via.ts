@@ -48,19 +48,20 @@ export function pathThrough(
       ...(factors && { factors: factors(whole?.edges ?? []) }),
     });
     if (!leg) throw new RoadsError({ code: 'noWay' });
-    whole = whole
-      ? {
-          edges: [...whole.edges, ...leg.edges.slice(1)],
-          start: whole.start,
-          end: leg.end,
-          metres: whole.metres + leg.metres,
-          cost: whole.cost + leg.cost,
-        }
-      : leg;
+    whole = whole ? joinPaths(whole, leg) : leg;
   }
   if (!whole) throw new RoadsError({ code: 'noWay' });
   return whole;
 }
+
+/** A path and a leg that goes on from its last edge. */
+export const joinPaths = (path: Path, leg: Path): Path => ({
+  edges: [...path.edges, ...leg.edges.slice(1)],
+  start: path.start,
+  end: leg.end,
+  metres: path.metres + leg.metres,
+  cost: path.cost + leg.cost,
+});
 
 /** Cost of a path by other weights than it was sought with. */
 export function pathCost(

@@ -16,7 +16,6 @@ export const resource = {
   atCrossroadsRight: 'at the crossroads, turn right',
   nthLeft: 'take the {{nth}} road on the left',
   nthRight: 'take the {{nth}} road on the right',
-  ahead: 'go straight ahead',
   bearLeft: 'bear left',
   bearRight: 'bear right',
   slipLeft: 'take the slip road on the left',
@@ -72,8 +71,6 @@ export function decisionWords(decision: Decision, nth = 1): string {
   switch (decision.kind) {
     case 'turn':
       return turnWords(decision, nth);
-    case 'ahead':
-      return t('ahead');
     case 'bear':
       return t(decision.turn === 'left' ? 'bearLeft' : 'bearRight');
     case 'slip':

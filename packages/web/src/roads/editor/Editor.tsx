@@ -1,5 +1,6 @@
 import type { RouteView } from '@jasperwren/contract/driving-routes';
 import type { PlaceKind } from '@jasperwren/core/routes/driving-route';
+import type { Place } from '@jasperwren/roads/geometry';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { placeWords, t } from '@jasperwren/words/routes';
 import { divIcon, type Map as LeafletMap } from 'leaflet';
@@ -34,11 +35,6 @@ interface Props {
 /** What a tap on the roads does. */
 export type Tool = 'stop' | 'note' | PlaceKind;
 
-interface At {
-  readonly lat: number;
-  readonly lon: number;
-}
-
 const begun = (given: FromFile | undefined) => ({
   name: given?.name ?? t('newRouteName'),
   stops: given?.stops ?? [],
@@ -50,20 +46,20 @@ export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
   const [drawing, edit] = useReducer(edited, route ?? begun(given), drawingOf);
   const { now } = drawing;
   const [tool, setTool] = useState<Tool>('stop');
-  const [noteAt, setNoteAt] = useState<At>();
+  const [noteAt, setNoteAt] = useState<Place>();
   const map = useRef<LeafletMap | null>(null);
   const { data: notes = [] } = api.useRoadNotesQuery();
   const [dropNote] = api.useDropRoadNoteMutation();
   const { reading, failed, again } = useReading(stored, now.stops);
   const closed = isClosed(now.stops);
-  const use = (at: At) => {
+  const use = (at: Place) => {
     if (tool === 'note') setNoteAt(at);
     else if (tool === 'stop')
       edit(closed ? { type: 'insert', after: now.stops.length - 2, at } : { type: 'append', at });
     else edit({ type: 'place', kind: tool, at });
     if (tool !== 'stop') setTool('stop');
   };
-  const middle = (): At => {
+  const middle = (): Place => {
     const { lat, lng } = map.current!.getCenter();
     return { lat, lon: lng };
   };
@@ -117,7 +113,7 @@ function hintFor(tool: Tool): string {
 }
 
 /** Hands on taps on the roads, and the picture itself. */
-function Taps({ onTap, onMap }: { readonly onTap: (at: At) => void; readonly onMap: (map: LeafletMap) => void }) {
+function Taps({ onTap, onMap }: { readonly onTap: (at: Place) => void; readonly onMap: (map: LeafletMap) => void }) {
   const map = useMap();
   onMap(map);
   useMapEvents({ click: ({ latlng: { lat, lng } }) => onTap({ lat, lon: lng }) });
@@ -125,7 +121,7 @@ function Taps({ onTap, onMap }: { readonly onTap: (at: At) => void; readonly onM
 }
 
 /** The box of a route with some room around it; nothing where there is none yet. */
-function boundsOf(stops: readonly At[]): [[number, number], [number, number]] | undefined {
+function boundsOf(stops: readonly Place[]): [[number, number], [number, number]] | undefined {
   if (stops.length < 2) return undefined;
   const [lats, lons] = [stops.map(({ lat }) => lat), stops.map(({ lon }) => lon)];
   return [

@@ -14,7 +14,7 @@ import { NotWorkedOut } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
 import { useUnsaved } from '../../ui/use-unsaved';
 import { routeWords, unitsOf } from '../format-route';
-import { isRead, useAdds, useShared, type AnyReading } from '../work/use-roads-work';
+import { isRead, useBeside, type AnyReading } from '../work/use-roads-work';
 import { lengthWords } from '@jasperwren/words/roads/distances';
 import type { FromFile } from '../list/AddFromTrack';
 import { Downloads } from './Downloads';
@@ -65,8 +65,7 @@ export function EditorSide({
   const changed = route ? changedFrom(route, now) : now.stops.length > 0;
   const { blocker, letGo } = useUnsaved(changed);
   const units = useMemo(() => unitsOf(stored), [stored]);
-  const others = useOthers(stored, roadsId, route, now);
-  const adds = useAdds(useMemo(() => ({ stored, routes: [now.stops], style: instructorStyle }), [stored, now.stops]));
+  const { others, adds } = useOthers(stored, roadsId, route, now);
   const drawn = now.stops.length > 1;
   return (
     <aside className={styles.side} aria-label={t('routeReading')}>
@@ -124,7 +123,7 @@ export function EditorSide({
         <RouteSheet
           reading={reading}
           others={others}
-          adds={adds.working ? [] : (adds.parts.adds ?? [])}
+          adds={adds}
           onAdd={({ leg, at }) => onEdit({ type: 'insert', after: leg, at })}
         />
       )}
@@ -142,7 +141,7 @@ const changedFrom = (route: RouteView, now: RouteBody) =>
   now.name !== route.name ||
   JSON.stringify([now.stops, now.places, now.notes]) !== JSON.stringify([route.stops, route.places, route.notes]);
 
-/** The other routes on the same roads, each with the share of this one that lies on it. */
+/** The other routes on the same roads, each with the share of this one that lies on it, and stops for what this one lacks. */
 function useOthers(stored: StoredRoads, roadsId: string, route: RouteView | undefined, now: RouteBody) {
   const { data: routes } = api.useRoutesQuery();
   const others = useMemo(
@@ -153,6 +152,10 @@ function useOthers(stored: StoredRoads, roadsId: string, route: RouteView | unde
     () => ({ stored, routes: [now.stops, ...others.map(({ stops }) => stops)], style: instructorStyle }),
     [stored, now.stops, others],
   );
-  const { parts } = useShared(question);
-  return others.map((one, i) => [one, parts.shared?.each[i] ?? 0] as const);
+  const { parts, working } = useBeside(question);
+  return {
+    others: others.map((one, i) => [one, parts.shared?.each[i] ?? 0] as const),
+    // A stop goes into a leg by its number: only those found for the route as it stands may be offered.
+    adds: working ? [] : (parts.adds ?? []),
+  };
 }

@@ -17,7 +17,7 @@ export default function RoutePage() {
 
 function NewRoute() {
   const [search] = useSearchParams();
-  const state = useLocation().state as FromFile | null;
+  const given = useLocation().state as FromFile | null;
   const { data: roads, error, refetch } = api.useRoadsQuery();
   const chosen =
     roads && (roads.find(({ id, state }) => id === search.get('roads') && state === 'ready') ?? newestOf(roads));
@@ -31,7 +31,7 @@ function NewRoute() {
       stored={ways.data}
       roadsId={chosen.id}
       route={undefined}
-      given={state ?? undefined}
+      given={given ?? undefined}
       planFirst={search.has('plan')}
     />
   );

@@ -1,6 +1,6 @@
 import type { RouteBody } from '@jasperwren/core/routes/driving-route';
 import fc from 'fast-check';
-import { drawingOf, edited, isClosed, metresAlong, type Edit } from './edit';
+import { drawingOf, edited, isClosed, type Edit } from './edit';
 
 const at = (lat: number, lon = 0) => ({ lat, lon });
 const empty: RouteBody = { name: 'Loop', stops: [], places: [] };
@@ -56,14 +56,5 @@ describe('drawing a route', () => {
         expect(list.reduce((drawing) => edited(drawing, { type: 'redo' }), undone).now).toEqual(done.now);
       }),
     );
-  });
-
-  it('knows how far along a line a place lies', () => {
-    const line = [
-      [0, 0],
-      [0, 0.01],
-      [0.01, 0.01],
-    ] as const;
-    expect(metresAlong(line, at(0.0001, 0.005))).toBeCloseTo(556.6, 0);
   });
 });

@@ -1,10 +1,5 @@
 import type { PlaceKind, RouteBody, RoutePlace, RouteStop } from '@jasperwren/core/routes/driving-route';
-import { metresBetween, project } from '@jasperwren/roads/geometry';
-
-interface At {
-  readonly lat: number;
-  readonly lon: number;
-}
+import { metresBetween, type Place } from '@jasperwren/roads/geometry';
 
 /** A route as it is being drawn, with what was before and what was undone. */
 export interface Drawing {
@@ -15,12 +10,12 @@ export interface Drawing {
 
 export type Edit =
   | { readonly type: 'name'; readonly name: string }
-  | { readonly type: 'append'; readonly at: At }
-  | { readonly type: 'insert'; readonly after: number; readonly at: At }
-  | { readonly type: 'move'; readonly stop: number; readonly at: At }
+  | { readonly type: 'append'; readonly at: Place }
+  | { readonly type: 'insert'; readonly after: number; readonly at: Place }
+  | { readonly type: 'move'; readonly stop: number; readonly at: Place }
   | { readonly type: 'remove'; readonly stop: number }
   | { readonly type: 'mode'; readonly stop: number; readonly mode: RouteStop['mode'] }
-  | { readonly type: 'place'; readonly kind: PlaceKind; readonly at: At }
+  | { readonly type: 'place'; readonly kind: PlaceKind; readonly at: Place }
   | { readonly type: 'remove-place'; readonly place: number }
   | { readonly type: 'reverse' }
   | { readonly type: 'close' }
@@ -78,8 +73,8 @@ function changed(route: RouteBody, edit: Exclude<Edit, { readonly type: 'undo' |
   }
 }
 
-const stopAt = ({ lat, lon }: At, mode: RouteStop['mode'] = 'directions'): RouteStop => ({ lat, lon, mode });
-const placeAt = (kind: PlaceKind, { lat, lon }: At): RoutePlace => ({ kind, lat, lon });
+const stopAt = ({ lat, lon }: Place, mode: RouteStop['mode'] = 'directions'): RouteStop => ({ lat, lon, mode });
+const placeAt = (kind: PlaceKind, { lat, lon }: Place): RoutePlace => ({ kind, lat, lon });
 
 /** The other way round: each leg keeps how it is driven. */
 function reversed(stops: readonly RouteStop[]): readonly RouteStop[] {
@@ -92,18 +87,4 @@ export function isClosed(stops: readonly RouteStop[]): boolean {
   const [first] = stops;
   const last = stops.at(-1);
   return stops.length > 2 && metresBetween(first!.lat, first!.lon, last!.lat, last!.lon) < 30;
-}
-
-/** Metres along a line to the place on it nearest to another. */
-export function metresAlong(line: readonly (readonly [lat: number, lon: number])[], at: At): number {
-  let best = { away: Infinity, metres: 0 };
-  let metres = 0;
-  for (let i = 0; i + 1 < line.length; i++) {
-    const [[latA, lonA], [latB, lonB]] = [line[i]!, line[i + 1]!];
-    const length = metresBetween(latA, lonA, latB, lonB);
-    const { share, metres: away } = project(at, latA, lonA, latB, lonB);
-    if (away < best.away) best = { away, metres: metres + share * length };
-    metres += length;
-  }
-  return best.metres;
 }

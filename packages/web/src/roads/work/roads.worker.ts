@@ -1,7 +1,7 @@
 import type { LegMode, RouteStop } from '@jasperwren/core/routes/driving-route';
 import { stopsFor, type FeatureStop } from '@jasperwren/core/routes/add-feature';
 import { stopsFromTrack } from '@jasperwren/core/routes/from-track';
-import { openGraph, readRoute, stopsOf } from '@jasperwren/core/routes/read-route';
+import { openGraph, readRoute, stopsOf, type Roads } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
 import type { Place } from '@jasperwren/roads/geometry';
@@ -37,14 +37,23 @@ export interface SharedRoads {
   readonly any: number;
 }
 
-/** Work on roads off the main thread. */
+let opened: Roads | undefined;
+
+function roadsNow(): Roads {
+  if (!opened) throw new Error('No roads were opened.');
+  return opened;
+}
+
+/** Work on roads off the main thread: first the roads are opened, then questions about them are answered. */
 const roadsWork = {
+  open(stored: StoredRoads): void {
+    opened = openGraph(openRoads(stored));
+  },
   /** Reads a route on its roads. */
-  read: (stored: StoredRoads, stops: readonly RouteStop[], style: CallStyle) =>
-    readRoute(openGraph(openRoads(stored)), stops, style),
+  read: (stops: readonly RouteStop[], style: CallStyle) => readRoute(roadsNow(), stops, style),
   /** For each feature a route lacks the stop that brings it in. */
-  adds(stored: StoredRoads, stops: readonly RouteStop[], style: CallStyle): readonly FeatureStop[] {
-    const roads = openGraph(openRoads(stored));
+  adds(stops: readonly RouteStop[], style: CallStyle): readonly FeatureStop[] {
+    const roads = roadsNow();
     const reading = readRoute(roads, stops, style);
     if (!('line' in reading)) return [];
     return stopsFor(
@@ -56,13 +65,8 @@ const roadsWork = {
     );
   },
   /** Share of a route's length on the roads of each of others, and on those of any of them. */
-  shared(
-    stored: StoredRoads,
-    own: readonly RouteStop[],
-    others: readonly (readonly RouteStop[])[],
-    style: CallStyle,
-  ): SharedRoads {
-    const roads = openGraph(openRoads(stored));
+  shared(own: readonly RouteStop[], others: readonly (readonly RouteStop[])[], style: CallStyle): SharedRoads {
+    const roads = roadsNow();
     const reading = readRoute(roads, own, style);
     const sets = others.map((stops) => {
       const other = readRoute(roads, stops, style);
@@ -73,10 +77,10 @@ const roadsWork = {
     return { each: sets.map(shareOn), any: shareOn(new Set(sets.flatMap((set) => [...set]))) };
   },
   /** Finds the stops that lead along a track. */
-  track: (stored: StoredRoads, places: readonly Place[]) => stopsFromTrack(openGraph(openRoads(stored)), places),
+  track: (places: readonly Place[]) => stopsFromTrack(roadsNow(), places),
   /** Plans loops, telling how far it is. */
   plan(question: PlanQuestion, tell: (share: number) => void): Planned {
-    const roads = openGraph(openRoads(question.stored));
+    const roads = roadsNow();
     let told = 0;
     try {
       const from = endAt(roads.graph, roads.finder, question.from, 400, 'from');

@@ -35,9 +35,9 @@ interface ReadParts {
 }
 
 const readAll: Steps<RoadsWork, ReadQuestion, ReadParts> = async (work, { stored, routes, style }, tell) => {
+  if (stored) await work.open(stored);
   const readings: (AnyReading | undefined)[] = [];
-  for (const stops of routes)
-    readings.push(stored && stops.length > 1 ? await work.read(stored, stops, style) : undefined);
+  for (const stops of routes) readings.push(stored && stops.length > 1 ? await work.read(stops, style) : undefined);
   tell({ readings });
 };
 
@@ -72,32 +72,37 @@ interface TrackParts {
 }
 
 const trackAll: Steps<RoadsWork, TrackQuestion, TrackParts> = async (work, { stored, places }, tell) => {
-  tell({ found: await work.track(stored, places) });
+  await work.open(stored);
+  tell({ found: await work.track(places) });
 };
 
 /** Finds the stops along a track beside the page. */
 export const useTrack = (question: TrackQuestion) => useWork(roadsWorkers, question, trackAll);
-
-interface AddParts {
-  readonly adds: readonly FeatureStop[];
-}
-
-const addAll: Steps<RoadsWork, ReadQuestion, AddParts> = async (work, { stored, routes: [own], style }, tell) => {
-  tell({ adds: stored && own && own.length > 1 ? await work.adds(stored, own, style) : [] });
-};
-
-/** Looks beside the page for stops that bring in what the first route lacks. */
-export const useAdds = (question: ReadQuestion) => useWork(roadsWorkers, question, addAll);
 
 interface SharedParts {
   readonly shared: SharedRoads;
 }
 
 const sharedAll: Steps<RoadsWork, ReadQuestion, SharedParts> = async (work, { stored, routes, style }, tell) => {
-  const [own, ...others] = routes;
-  const shared = stored && own && own.length > 1 ? await work.shared(stored, own, others, style) : { each: [], any: 0 };
-  tell({ shared });
+  const [own = [], ...others] = routes;
+  if (!stored || own.length < 2) return tell({ shared: { each: [], any: 0 } });
+  await work.open(stored);
+  tell({ shared: await work.shared(own, others, style) });
 };
 
 /** How much of the first route lies on each of the others. */
 export const useShared = (question: ReadQuestion) => useWork(roadsWorkers, question, sharedAll);
+
+interface BesideParts extends SharedParts {
+  readonly adds: readonly FeatureStop[];
+}
+
+const besideAll: Steps<RoadsWork, ReadQuestion, BesideParts> = async (work, question, tell) => {
+  tell({ adds: [] });
+  await sharedAll(work, question, tell);
+  const { stored, routes, style } = question;
+  if (stored && (routes[0]?.length ?? 0) > 1) tell({ adds: await work.adds(routes[0]!, style) });
+};
+
+/** As `useShared`, and then the stops that bring in what the first route lacks. */
+export const useBeside = (question: ReadQuestion) => useWork(roadsWorkers, question, besideAll);
