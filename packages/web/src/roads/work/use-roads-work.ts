@@ -50,6 +50,7 @@ interface PlanParts {
 }
 
 const planAll: Steps<RoadsWork, PlanQuestion, PlanParts> = async (work, question, tell) => {
+  await work.open(question.stored);
   tell({
     planned: await work.plan(
       question,
