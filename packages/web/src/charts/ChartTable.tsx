@@ -12,7 +12,8 @@ export function ChartTable({ head, rows }: Figures) {
   return (
     <details className={styles.figures}>
       <summary>{t('asATable')}</summary>
-      <div className={styles.scroll}>
+      {/* Wider than the page it is moved by the arrow keys. */}
+      <div className={styles.scroll} role="region" aria-label={t('asATable')} tabIndex={0}>
         <table>
           <thead>
             <tr>

@@ -26,7 +26,7 @@ export function Translations({ from, compared }: Props) {
   const [first] = compared;
   if (!first || first.translations.length === 0) return <Empty>{t('noFaultsRecorded')}</Empty>;
   return (
-    <div className={styles.scroll}>
+    <div className={styles.scroll} role="region" aria-label={t('eachFaultInTheOtherStandard')} tabIndex={0}>
       <table className={styles.faults}>
         <thead>
           <tr>
