@@ -15,16 +15,22 @@ export type Task =
 /** What is told through the port of a refresh, `done` at the end. */
 export type News = Refreshed | { readonly kind: 'done' };
 
-/** Does a task. What comes of a refresh is told through its port, bit by bit. */
-export async function work(db: Db, task: Task): Promise<SheetView['before']> {
-  if (task.kind === 'chance-before') return chanceBefore({ ...callNow(db), who: { schoolId: task.schoolId } }, task);
+/** Whether a task reads the database. */
+export const readsDatabase = ({ kind }: Task): boolean => kind !== 'read-roads';
+
+/**
+ * Does a task. What comes of a refresh is told through its port, bit by bit.
+ * @param stopped is asked between two steps of a task that reads the database
+ */
+export async function work(db: () => Db, task: Task, stopped: () => boolean): Promise<SheetView['before']> {
+  if (task.kind === 'chance-before') return chanceBefore({ ...callNow(db()), who: { schoolId: task.schoolId } }, task);
   if (task.kind === 'read-roads') {
     await readRoadsFile(task, task.news);
     return undefined;
   }
   const { news, schoolId, learnerId, now } = task;
-  const call = { db, who: { schoolId }, now: new Date(now) };
-  for await (const bit of refresh(call, learnerId)) news.postMessage(bit satisfies News);
-  news.postMessage({ kind: 'done' } satisfies News);
+  const call = { db: db(), who: { schoolId }, now: new Date(now) };
+  for await (const bit of refresh(call, learnerId, stopped)) news.postMessage(bit satisfies News);
+  if (!stopped()) news.postMessage({ kind: 'done' } satisfies News);
   return undefined;
 }

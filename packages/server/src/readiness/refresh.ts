@@ -36,8 +36,13 @@ export type Refreshed =
 /**
  * Works out what is out of date and nothing else: the figures of the school where its drives have changed, and the
  * estimate of every learner about whom anything has changed that it rests on. It only reads.
+ * @param stopped is asked between two learners: true, and the rest is left
  */
-export async function* refresh(call: InSchool, learnerId: string | undefined): AsyncGenerator<Refreshed> {
+export async function* refresh(
+  call: InSchool,
+  learnerId: string | undefined,
+  stopped: () => boolean,
+): AsyncGenerator<Refreshed> {
   const {
     db,
     who: { schoolId },
@@ -61,11 +66,13 @@ export async function* refresh(call: InSchool, learnerId: string | undefined): A
   );
   const stale: Question[] = [];
   for (const learner of learners) {
+    if (stopped()) return;
     const question = await questionOf(call, learner, standards.get(learner.standardId)!, figures);
     if (kept.get(learner.id) !== question.basis) stale.push(question);
     await setImmediate();
   }
   for (const [i, { learnerId: id, basis, ask }] of stale.entries()) {
+    if (stopped()) return;
     yield { kind: 'pending', learners: stale.length - i };
     const { judgement, chance, drives } = estimate(ask);
     const { word, next, reasons } = judgement;
