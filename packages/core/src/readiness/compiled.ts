@@ -16,6 +16,9 @@ export interface CompiledStandard {
   readonly cellFor: (item: string, severity: FaultKind) => number | undefined;
 }
 
+/** A whole limit, with what sums of its parts are out by. */
+const one = 1 + 1e-9;
+
 const nothing = 0;
 const failsTest = 1;
 const failsExercise = 2;
@@ -41,6 +44,10 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
     const cell = cellAt(rules, item, grade);
     return cell && numbers.get(cell);
   };
+  const failedAllowed = standard.limits
+    .filter(({ measure, effect }) => measure.kind === 'failed-exercises' && effect.kind === 'fail-test')
+    .map((limit) => limit.allowed.value);
+  const mostFailed = failedAllowed.length > 0 ? Math.min(...failedAllowed) : Infinity;
   const uses = new Map<Slot, { index: number; allowed: number; effect: number; exercise: number }>();
   const exercises = new Map<string | undefined, number>();
   const capPlaces: CapPlaces = { of: new Map(), size: 0 };
@@ -53,7 +60,9 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
       const exercise = known?.exercise ?? exercises.get(slot.scope) ?? exercises.size;
       if (effect.kind === 'fail-exercise') exercises.set(slot.scope, exercise);
       const upgrade = effect.kind === 'upgrade' && isGraver(rules, effect.grade, grade) ? effect.grade : undefined;
-      const effectNumber = effectNumbers[effect.kind] ?? nothing;
+      // Where no exercise may be failed, what fails one fails the test.
+      const effectNumber =
+        effect.kind === 'fail-exercise' && mostFailed < 1 ? failsTest : (effectNumbers[effect.kind] ?? nothing);
       const use = known ?? { index: uses.size, allowed: allowed.value, effect: effectNumber, exercise };
       uses.set(slot, use);
       return [
@@ -70,10 +79,6 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
   const allowed = Float64Array.from(list, (use) => use.allowed);
   const effects = Uint8Array.from(list, ({ effect }) => effect);
   const exerciseOf = Int32Array.from(list, ({ exercise }) => exercise);
-  const failedAllowed = standard.limits
-    .filter(({ measure, effect }) => measure.kind === 'failed-exercises' && effect.kind === 'fail-test')
-    .map((limit) => limit.allowed.value);
-  const mostFailed = failedAllowed.length > 0 ? Math.min(...failedAllowed) : Infinity;
 
   // All draws in a row, those of a mark beside each other: the loop over them runs some million times a second.
   const row = draws.flat();
@@ -95,7 +100,24 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
   let usesTouched = 0;
   let capsTouched = 0;
 
+  const weights = weightsOf(row, from, allowed);
+  const widest = sharesOfWidest(row, from, allowed, effects);
+  // A mark that fails by itself, with nothing that might leave it out, fails every test that it is in.
+  for (let mark = 0; mark < draws.length; mark++)
+    if (draws[mark]!.every(({ cap }) => cap < 0) && !judged(Int32Array.of(mark), 1)) weights[mark] = Infinity;
+
   function passes(marks: ArrayLike<number>, length: number): boolean {
+    let weight = 0;
+    let onWidest = 0;
+    for (let i = 0; i < length; i++) {
+      const mark = marks[i]!;
+      weight += weights[mark]!;
+      onWidest += widest[mark]!;
+    }
+    return weight <= one || (weight !== Infinity && onWidest <= one && judged(marks, length));
+  }
+
+  function judged(marks: ArrayLike<number>, length: number): boolean {
     while (usesTouched > 0) used[touchedUses[--usesTouched]!] = 0;
     while (capsTouched > 0) capUsed[touchedCaps[--capsTouched]!] = 0;
     let failed = 0;
@@ -151,6 +173,44 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
       return grade && numberOf(code, grade.code);
     },
   };
+}
+
+/**
+ * How much of the narrowest limit that a mark draws on the mark takes, by its number. Marks that take one at most
+ * together exceed no limit, whatever they are: most tests are judged by that sum alone.
+ */
+function weightsOf(row: readonly CompiledDraw[], from: Int32Array, allowed: Float64Array): Float64Array {
+  const weights = new Float64Array(from.length - 1);
+  for (let mark = 0; mark < weights.length; mark++) {
+    const ofMark = row.slice(from[mark], from[mark + 1]);
+    for (const { use } of ofMark) {
+      const amount = ofMark.reduce((sum, draw) => sum + (draw.use === use ? draw.amount : 0), 0);
+      // A limit of none is exceeded by the first mark: such a test is judged whole.
+      weights[mark] = Math.max(weights[mark]!, amount / Math.max(allowed[use]!, 1e-6));
+    }
+  }
+  return weights;
+}
+
+/**
+ * How much a mark takes of the limit that most marks draw on and that fails the test, by its number: marks that take
+ * more than the whole of it together fail, whatever else they do. What a cap might leave out is not in it.
+ */
+function sharesOfWidest(
+  row: readonly CompiledDraw[],
+  from: Int32Array,
+  allowed: Float64Array,
+  effects: Uint8Array,
+): Float64Array {
+  const drawn = new Int32Array(allowed.length);
+  for (const { use, cap } of row) if (cap < 0 && effects[use] === failsTest && allowed[use]! > 0) drawn[use]!++;
+  const widest = drawn.indexOf(Math.max(0, ...drawn));
+  const shares = new Float64Array(from.length - 1);
+  if (!drawn[widest]) return shares;
+  for (let mark = 0; mark < shares.length; mark++)
+    for (const { use, cap, amount } of row.slice(from[mark], from[mark + 1]))
+      if (use === widest && cap < 0) shares[mark]! += amount / allowed[widest]!;
+  return shares;
 }
 
 /** Where the counts of each cap stand, by what it holds together and the limit it counts for. */
