@@ -1,7 +1,5 @@
 import { t } from '@jasperwren/words/readiness';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { LessonsView } from '@jasperwren/contract/lessons';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
@@ -22,16 +20,13 @@ import { staleOf } from '../ui/Conflict';
 import { FreeHoursFields } from './FreeHoursFields';
 import { LessonList, type DraftLesson } from './LessonList';
 import styles from './plan.module.css';
+import { PlanTools } from './PlanTools';
 import { questionOf } from './question';
 import { usePlanWork } from './use-plan-work';
 import { Outlook } from './Outlook';
 
 /** Without a test date, this far ahead. */
 const horizonDays = 42;
-
-const lengths = [45, 60, 90, 120];
-
-const perWeekChoices = [1, 2, 3, 4, 5];
 
 interface Props {
   readonly learner: LearnerView;
@@ -136,41 +131,13 @@ export function Plan({ learner, input, kept, standard }: Props) {
     >
       <div className={styles.columns}>
         <div>
-          <div className={styles.tools}>
-            <TextField
-              select
-              size="small"
-              label={t('lessonLength')}
-              value={minutes}
-              onChange={(event) => setMinutes(Number(event.target.value))}
-            >
-              {lengths.map((n) => (
-                <MenuItem key={n} value={n}>
-                  {t('nMin', { n })}
-                </MenuItem>
-              ))}
-            </TextField>
-            <TextField
-              select
-              size="small"
-              label={t('perWeek')}
-              value={perWeek}
-              onChange={(event) => setPerWeek(Number(event.target.value))}
-            >
-              {perWeekChoices.map((n) => (
-                <MenuItem key={n} value={n}>
-                  {t('lessons', { count: n })}
-                </MenuItem>
-              ))}
-            </TextField>
-            <Button
-              variant="outlined"
-              disabled={!worked.parts.readiness || slots.length === 0}
-              onClick={() => worked.parts.readiness && propose(worked.parts.readiness)}
-            >
-              {t('suggestLessons')}
-            </Button>
-          </div>
+          <PlanTools
+            minutes={minutes}
+            perWeek={perWeek}
+            onMinutes={setMinutes}
+            onPerWeek={setPerWeek}
+            {...(worked.parts.readiness && slots.length > 0 && { onSuggest: () => propose(worked.parts.readiness!) })}
+          />
           {booked !== undefined && (
             <p role="alert">
               {t('someoneElseChangedTheseLessonsCounted', {

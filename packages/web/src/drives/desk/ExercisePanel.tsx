@@ -5,9 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { currentSpan, exerciseRuns, type ExerciseRun } from '@jasperwren/core/drive/clock';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { exerciseStepKinds } from '@jasperwren/core/drive/event-kinds';
-import { itemsOfExercise } from '@jasperwren/core/marking/likely';
-import { coversExercise, rulesOf } from '@jasperwren/core/marking/rules';
-import type { Exercise, Limit, LimitMeasure, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { Exercise, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
 import { limitsAttempts, type Verdict } from '@jasperwren/core/marking/verdict';
 import { capital } from '@jasperwren/words/lists';
@@ -17,6 +15,7 @@ import { useState } from 'react';
 import { clockTime, times } from '../../ui/format';
 import styles from './panel.module.css';
 import type { DeskActions } from './desk-actions';
+import { bringsWords, limitOf } from './exercise-words';
 import { useNow } from './use-now';
 
 interface Props {
@@ -150,32 +149,4 @@ function Running({
       </div>
     </div>
   );
-}
-
-const mostNamed = 4;
-
-/** What an exercise can be marked for, the likeliest first. */
-function bringsWords(standard: EffectiveStandard, exercise: string): string {
-  const { items } = rulesOf(standard);
-  const names = itemsOfExercise(standard, exercise).flatMap((code) => items.get(code)?.item.name.toLowerCase() ?? []);
-  const named = names.slice(0, mostNamed).join(', ');
-  return names.length > mostNamed
-    ? t('watchForNamedAndCountMore', { named, count: names.length - mostNamed })
-    : t('watchForNamed', { named });
-}
-
-/** The limit of this kind over an exercise, its own before one over all. */
-export function limitOf(
-  standard: EffectiveStandard,
-  exercise: string,
-  kind: LimitMeasure['kind'],
-  step?: string,
-): Limit | undefined {
-  const fits = standard.limits.filter(
-    (limit) =>
-      limit.measure.kind === kind &&
-      (limit.measure.kind !== 'steps' || limit.measure.step === step) &&
-      coversExercise(limit, exercise),
-  );
-  return fits.find(({ scope }) => scope.kind === 'exercise' && scope.exercise !== undefined) ?? fits[0];
 }

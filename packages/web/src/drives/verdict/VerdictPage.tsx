@@ -1,7 +1,5 @@
 import { t } from '@jasperwren/words/result';
-import Button from '@mui/material/Button';
-import { isFinal } from '@jasperwren/core/debrief/for-learner';
-import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
+import { standingMarks } from '@jasperwren/core/drive/drive';
 import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
 import { mythsFor } from '@jasperwren/core/adviser/myths';
 import { marksByArea } from '@jasperwren/core/marking/areas';
@@ -10,7 +8,6 @@ import { rulesOf } from '@jasperwren/core/marking/rules';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import { addressFor } from '../../base/api';
 import { firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Ribbon } from '../../ui/Ribbon';
@@ -24,6 +21,7 @@ import { Besides } from './Besides';
 import { MarkRow } from './MarkRow';
 import { PrivateNotes } from './PrivateNotes';
 import { Reasons } from './Reasons';
+import { VerdictActions } from './VerdictActions';
 import styles from './verdict.module.css';
 
 export default function VerdictPage() {
@@ -41,7 +39,6 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
   const { write } = useDriveLog(meta.id);
   const [chosen, setChosen] = useState<string>();
   if (!drive.ended) return <Navigate to={`/drive/${meta.id}/desk`} replace />;
-  const pins = unsettledPins(drive).length;
   const itemCounts = countItems(drive);
   const myths = mythsFor(standard, drive);
   const name = firstName(meta.learnerName);
@@ -73,33 +70,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           )}
         </>
       }
-      actions={
-        <>
-          <Button variant="text" component={Link} to={`/drive/${meta.id}/compare`}>
-            {t('compareStandards')}
-          </Button>
-          {log.unsent.length === 0 && (
-            <>
-              <Button variant="text" component="a" href={addressFor('driveTable', { driveId: meta.id })} download>
-                {t('downloadCSV')}
-              </Button>
-              <Button variant="text" component="a" href={addressFor('driveRecord', { driveId: meta.id })} download>
-                {t('downloadRecord')}
-              </Button>
-            </>
-          )}
-          {isFinal(drive) && (
-            <Button variant="contained" component={Link} to={`/drive/${meta.id}/debrief`}>
-              {t('debrief')}
-            </Button>
-          )}
-          {pins > 0 && (
-            <Button variant="contained" component={Link} to={`/drive/${meta.id}/desk`}>
-              {pins === 1 ? t('namePin') : t('namePinsPins', { pins })}
-            </Button>
-          )}
-        </>
-      }
+      actions={<VerdictActions log={log} drive={drive} />}
     >
       <div role="status" className="visually-hidden">
         {verdictSentence(standard, verdict)}

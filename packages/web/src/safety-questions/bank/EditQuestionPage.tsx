@@ -1,8 +1,4 @@
 import { t } from '@jasperwren/words/questions';
-import AddRounded from '@mui/icons-material/AddRounded';
-import Button from '@mui/material/Button';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { bankOf } from '@jasperwren/core/safety-questions/bank/bank';
@@ -10,19 +6,18 @@ import {
   problemsOf,
   questionKinds,
   type SafetyQuestion,
-  type KeyPoint,
   type QuestionKind,
 } from '@jasperwren/core/safety-questions/question';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
-import form from '../../ui/form.module.css';
-import { Page, Rows, Section } from '../../ui/Page';
+import { Page } from '../../ui/Page';
 import { SaveBar } from '../../ui/SaveBar';
 import { Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
 import { useUnsaved } from '../../ui/use-unsaved';
 import styles from '../safety-questions.module.css';
+import { KeyPointFields } from './KeyPointFields';
 import { kindNames } from './QuestionsPage';
 
 const blank: SafetyQuestion = {
@@ -59,8 +54,6 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
   const problems = problemsOf(question);
   const { blocker, letGo } = useUnsaved(question !== initial);
   const set = (change: Partial<SafetyQuestion>) => setQuestion({ ...question, ...change });
-  const setPoint = (at: number, change: Partial<KeyPoint>) =>
-    set({ points: question.points.map((point, i) => (i === at ? { ...point, ...change } : point)) });
   const save = async () => {
     setTried(true);
     if (problems.length > 0) return;
@@ -114,55 +107,7 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
           multiline
         />
       </div>
-      <Section title={t('keyPoints')}>
-        <Rows>
-          {question.points.map((point, i) => (
-            <li key={point.code} className={styles.point}>
-              <div className={form.form}>
-                <TextField
-                  size="small"
-                  label={t('keyPointI', { i: i + 1 })}
-                  value={point.text}
-                  onChange={(event) => setPoint(i, { text: event.target.value })}
-                  slotProps={{ htmlInput: { maxLength: 400 } }}
-                  multiline
-                />
-                <TextField
-                  size="small"
-                  label={t('acceptedWordingsOnePerLine')}
-                  helperText={t('everyWordOfALineIs')}
-                  value={point.says.join('\n')}
-                  onChange={(event) => setPoint(i, { says: event.target.value.split('\n') })}
-                  multiline
-                />
-              </div>
-              <FormControlLabel
-                control={<Checkbox checked={point.critical} onChange={(_, critical) => setPoint(i, { critical })} />}
-                label={t('required2')}
-              />
-              <Button
-                variant="text"
-                aria-label={t('removeKeyPointI', { i: i + 1 })}
-                disabled={question.points.length === 1}
-                onClick={() => set({ points: question.points.filter((other) => other !== point) })}
-              >
-                {t('remove')}
-              </Button>
-            </li>
-          ))}
-        </Rows>
-        <Button
-          variant="text"
-          startIcon={<AddRounded />}
-          onClick={() =>
-            set({
-              points: [...question.points, { code: freeCode(question.points), text: '', critical: false, says: [] }],
-            })
-          }
-        >
-          {t('addKeyPoint')}
-        </Button>
-      </Section>
+      <KeyPointFields points={question.points} onChange={(points) => set({ points })} />
       <SaveBar
         problems={tried ? problems : []}
         error={error}
@@ -172,11 +117,4 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
       />
     </Page>
   );
-}
-
-function freeCode(points: readonly KeyPoint[]): string {
-  for (let i = points.length + 1; ; i++) {
-    const code = `p${i}`;
-    if (!points.some((point) => point.code === code)) return code;
-  }
 }

@@ -1,9 +1,5 @@
 import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import type { DraftView } from '@jasperwren/contract/standards';
 import { lintStandard } from '@jasperwren/core/marking/lint';
 import { enqueueSnackbar } from 'notistack';
@@ -14,7 +10,6 @@ import { apiError, type ApiError } from '../../base/client';
 import { Page, Section } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
-import { Differences } from '../Differences';
 import { CategoryFields } from './CategoryFields';
 import type { Change } from './change';
 import styles from './editor.module.css';
@@ -23,6 +18,7 @@ import { HeadFields } from './HeadFields';
 import { LimitFields } from './LimitFields';
 import { GradeFields } from './GradeFields';
 import { OptionFields } from './OptionFields';
+import { PublishDialog } from './PublishDialog';
 import { Trial } from './Trial';
 
 /** The draft of a standard of the school's own. */
@@ -148,36 +144,13 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
       <Section title={t('areasAndFaultTypes')}>
         <CategoryFields standard={draft} change={change} />
       </Section>
-      <Dialog open={publishing} onClose={() => setPublishing(false)} fullWidth maxWidth="md">
-        <DialogTitle>{t('publishVersionVersion', { version: draft.version })}</DialogTitle>
-        <DialogContent>
-          <p>{t('newMockTestsUseItEarlier')}</p>
-          <Changes draft={draft} />
-        </DialogContent>
-        <DialogActions>
-          <Button variant="text" onClick={() => setPublishing(false)}>
-            {t('cancel')}
-          </Button>
-          <Button variant="contained" onClick={() => void goPublic()} disabled={publication.isLoading}>
-            {t('publish')}
-          </Button>
-        </DialogActions>
-      </Dialog>
+      <PublishDialog
+        draft={draft}
+        open={publishing}
+        busy={publication.isLoading}
+        onClose={() => setPublishing(false)}
+        onPublish={() => void goPublic()}
+      />
     </Page>
-  );
-}
-
-/** What the draft changes, against the version before or the standard it was made from. */
-function Changes({ draft }: { readonly draft: DraftView['standard'] }) {
-  const from = draft.version > 1 ? { id: draft.id, version: draft.version - 1 } : draft.basedOn;
-  const { data, error } = api.useStandardVersionQuery(from ?? { id: '', version: 0 }, { skip: !from });
-  if (!from) return null;
-  if (error) return <Failed error={error} />;
-  if (!data) return <Loading what={t('previousVersion')} />;
-  return (
-    <>
-      <h3>{t('againstDataVersionVersion', { data: data.name, version: data.version })}</h3>
-      <Differences before={data} after={draft} />
-    </>
   );
 }
