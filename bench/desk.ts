@@ -5,7 +5,8 @@
  * Run: npm run build && npm run bench
  */
 import { chromium, type Page } from '@playwright/test';
-import { makeServer, password, runCli } from '../e2e/server';
+import { addLearner, signInByForm, startDrive } from '../e2e/fixtures';
+import { makeServer, runCli } from '../e2e/server';
 
 const slowDown = 4;
 const marks = 30;
@@ -31,7 +32,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox'],
 });
 try {
-  const page = await browser.newPage({ viewport: { width: 1024, height: 768 } });
+  const page = await browser.newPage({ baseURL: server.address, viewport: { width: 1024, height: 768 } });
   await openDesk(page);
   const byKey = (from: number) =>
     measure(page, 'keydown', async (i) => {
@@ -85,16 +86,9 @@ try {
 }
 
 async function openDesk(page: Page): Promise<void> {
-  await page.goto(`${server.address}/sign-in`);
-  await page.getByLabel('E-mail').fill('ada@bench.example');
-  await page.getByLabel('Password').fill(password);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('link', { name: 'Add a learner' }).click();
-  await page.getByLabel('Name').fill('Bench Learner');
-  await page.getByRole('button', { name: 'Add the learner' }).click();
-  await page.getByRole('link', { name: 'Drive with Bench' }).click();
-  await page.getByRole('button', { name: 'Start the drive' }).click();
-  await page.getByRole('timer').waitFor();
+  await signInByForm(page, { email: 'ada@bench.example' });
+  await addLearner(page, 'Bench Learner');
+  await startDrive(page);
 }
 
 async function slow(page: Page, rate: number): Promise<void> {
