@@ -25,8 +25,8 @@ it('a track along the roads leads over the same roads', async () => {
   if (!('line' in second)) throw new Error('unread');
   expect(unmatched).toEqual([]);
   expect(Math.abs(second.metres / first.metres - 1)).toBeLessThan(0.03);
-  const own = new Set(first.stretches);
-  expect(second.stretches.filter((stretch) => own.has(stretch)).length / second.stretches.length).toBeGreaterThan(0.95);
+  const own = new Set(first.edges);
+  expect(second.edges.filter((edge) => own.has(edge)).length / second.edges.length).toBeGreaterThan(0.95);
 });
 
 it('says which part of a track lies on no road', async () => {

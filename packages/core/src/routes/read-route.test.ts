@@ -66,7 +66,7 @@ describe('a route read on its roads', () => {
     const [loop] = planLoops(open.graph, open.router, open.time, open.side, { from, minutes: 25, loops: 1, seed: 4 });
     const stops = stopsOf(open, loop!.path, from, 'directions');
     const reading = await read(stops);
-    expect(reading.stretches).toEqual(loop!.path.edges.map((edge) => open.graph.edgeStretch[edge]));
+    expect(reading.edges).toEqual(loop!.path.edges);
     expect(stops.length).toBeLessThan(loop!.path.edges.length / 2);
   });
 });

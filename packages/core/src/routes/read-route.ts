@@ -3,7 +3,7 @@ import { countFeatures, featuresOf, type Feature, type FeatureKind } from '@jasp
 import { metresBetween, type Place } from '@jasperwren/roads/geometry';
 import { buildGraph, edgeLimit, edgeMetres, edgeNodes, type RoadGraph } from '@jasperwren/roads/graph/graph';
 import { trafficSide, type Side } from '@jasperwren/roads/graph/side';
-import { finder, type Finder } from '@jasperwren/roads/graph/snap';
+import { finder, type Finder, type Snapped } from '@jasperwren/roads/graph/snap';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
 import { lineOf, makeRouter, type End, type Path, type Router } from '@jasperwren/roads/route/router';
 import { byTime, dayFactors, timeSpread, type Weights } from '@jasperwren/roads/route/time-model';
@@ -80,29 +80,47 @@ export interface RouteReading {
   readonly limits: readonly (readonly [metres: number, kmh: number])[];
   /** Seconds from the start at metres from the start, a pair for each edge. */
   readonly pace: readonly (readonly [metres: number, seconds: number])[];
-  /** The roads it leads over, to compare with others on the same roads. */
-  readonly stretches: readonly number[];
+  /** The directed roads it leads over, as edges of the graph. */
+  readonly edges: readonly number[];
   /** The leg that cannot be driven, counted from 0; what stands above is of the legs before it. */
   readonly broken?: { readonly leg: number; readonly problem: RoadsProblem };
 }
 
-/** A route through stops, read on its roads; nothing where not even the first leg can be driven. */
+/** A reading, or why not even the first leg can be driven. */
+export type AnyReading = RouteReading | { readonly broken: NonNullable<RouteReading['broken']> };
+
+/** What is otherwise than usual. */
+export interface Circumstances {
+  /** The car is on its way already: where, and on which edge. It stands for the first stop. */
+  readonly car?: { readonly at: Snapped; readonly edge: number };
+  /** Stretches of the graph that are closed today. */
+  readonly closed?: ReadonlySet<number>;
+}
+
+/** No detour is so long that a closed road were the better way. */
+const closedFactor = 1e6;
+
+/** A route through stops, read on its roads. */
 export function readRoute(
   roads: Roads,
   stops: readonly RouteStop[],
   style: CallStyle,
-): RouteReading | { readonly broken: NonNullable<RouteReading['broken']> } {
+  { car, closed }: Circumstances = {},
+): AnyReading {
   const { graph, side, router } = roads;
+  const factors = closed && Float64Array.from(graph.edgeStretch, (stretch) => (closed.has(stretch) ? closedFactor : 1));
   const ends: End[] = [];
   const legEnds: number[] = [];
   let path: Path | undefined;
   let broken: RouteReading['broken'];
   for (let i = 0; i < stops.length; i++) {
     try {
-      ends.push(endAt(graph, roads.finder, stops[i]!, 200));
+      ends.push(i === 0 && car ? car.at : endAt(graph, roads.finder, stops[i]!, 200));
       if (i === 0) continue;
-      const leg = router.find(ends[i - 1]!, ends[i]!, { ...(path && { after: path.edges }) });
-      if (!leg) throw new RoadsError({ code: 'noWay' });
+      const after = path?.edges ?? (car && [car.edge]);
+      const leg = router.find(ends[i - 1]!, ends[i]!, { ...(after && { after }), ...(factors && { factors }) });
+      if (!leg || leg.edges.slice(1).some((edge) => closed?.has(graph.edgeStretch[edge]!)))
+        throw new RoadsError({ code: 'noWay' });
       path = path ? joinPaths(path, leg) : leg;
       legEnds.push(path.metres);
     } catch (error) {
@@ -126,13 +144,13 @@ export function readRoute(
   }));
   const counts = countFeatures(features);
   const seconds = clock.at(path.metres);
-  const factors = dayFactors.map(([, factor]) => factor);
+  const overDay = dayFactors.map(([, factor]) => factor);
   return {
     line,
     legs,
     metres: path.metres,
     seconds,
-    range: { from: seconds * Math.min(...factors) * (1 - timeSpread / 2), to: seconds * Math.max(...factors) },
+    range: { from: seconds * Math.min(...overDay) * (1 - timeSpread / 2), to: seconds * Math.max(...overDay) },
     independent: legs
       .filter(({ mode }) => mode !== 'directions')
       .reduce((sum, leg) => sum + leg.toSeconds - leg.fromSeconds, 0),
@@ -149,7 +167,7 @@ export function readRoute(
     repeated: repeatedShare(graph, path),
     limits: limitsOf(graph, path),
     pace: clock.pairs,
-    stretches: path.edges.map((edge) => graph.edgeStretch[edge]!),
+    edges: path.edges,
     ...(broken && { broken }),
   };
 }

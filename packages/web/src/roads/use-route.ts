@@ -1,12 +1,13 @@
 import type { RouteView } from '@jasperwren/contract/driving-routes';
 import type { RoadsView } from '@jasperwren/contract/roads';
+import type { AnyReading } from '@jasperwren/core/routes/read-route';
 import type { RouteStop } from '@jasperwren/core/routes/driving-route';
 import { instructorStyle, type CallStyle } from '@jasperwren/roads/directions/calls';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useMemo } from 'react';
 import { api } from '../base/api';
-import { useReadings, type AnyReading } from './work/use-roads-work';
+import { useReadings } from './work/use-roads-work';
 
 /** The newest of the roads of a name that can be used; the newest of all where no name is given. */
 export function newestOf(roads: readonly RoadsView[], name?: string): RoadsView | undefined {

@@ -1,7 +1,7 @@
 import type { LegMode, RouteStop } from '@jasperwren/core/routes/driving-route';
 import { stopsFor, type FeatureStop } from '@jasperwren/core/routes/add-feature';
 import { stopsFromTrack } from '@jasperwren/core/routes/from-track';
-import { openGraph, readRoute, stopsOf, type Roads } from '@jasperwren/core/routes/read-route';
+import { openGraph, readRoute, stopsOf, type AnyReading, type Roads } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
 import type { Place } from '@jasperwren/roads/geometry';
@@ -68,12 +68,11 @@ const roadsWork = {
   shared(own: readonly RouteStop[], others: readonly (readonly RouteStop[])[], style: CallStyle): SharedRoads {
     const roads = roadsNow();
     const reading = readRoute(roads, own, style);
-    const sets = others.map((stops) => {
-      const other = readRoute(roads, stops, style);
-      return new Set('stretches' in other ? other.stretches : []);
-    });
-    const shareOn = (stretches: ReadonlySet<number>) =>
-      'stretches' in reading ? shareOfStretches(roads.graph, reading.stretches, stretches) : 0;
+    const stretchesOf = (route: AnyReading) =>
+      'edges' in route ? route.edges.map((edge) => roads.graph.edgeStretch[edge]!) : [];
+    const mine = stretchesOf(reading);
+    const sets = others.map((stops) => new Set(stretchesOf(readRoute(roads, stops, style))));
+    const shareOn = (stretches: ReadonlySet<number>) => shareOfStretches(roads.graph, mine, stretches);
     return { each: sets.map(shareOn), any: shareOn(new Set(sets.flatMap((set) => [...set]))) };
   },
   /** Finds the stops that lead along a track. */

@@ -1,7 +1,7 @@
 import type { RouteStop } from '@jasperwren/core/routes/driving-route';
 import type { FeatureStop } from '@jasperwren/core/routes/add-feature';
 import type { FromTrack } from '@jasperwren/core/routes/from-track';
-import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import type { AnyReading, RouteReading } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { Place } from '@jasperwren/roads/geometry';
 import type { StoredRoads } from '@jasperwren/roads/source';
@@ -23,8 +23,6 @@ export interface ReadQuestion {
   /** Each at least two stops, or it is not read. */
   readonly routes: readonly (readonly RouteStop[])[];
 }
-
-export type AnyReading = RouteReading | { readonly broken: NonNullable<RouteReading['broken']> };
 
 /** Whether a route could be read at all. */
 export const isRead = (reading: AnyReading | undefined): reading is RouteReading =>
