@@ -132,6 +132,11 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await minutes(page, 6);
   await expect(bar.getByRole('status')).not.toHaveText(directions[0]!);
   expect(directions).toContain(await bar.getByRole('status').textContent());
+  // The second turn is missed: a new way is found without a network, and it is no fault.
+  await bar.getByLabel(routes('position')).selectOption(routes('byTouch'));
+  await bar.getByLabel(routes('notDriven')).selectOption(routes('turnMissed'));
+  await expect(bar.getByText(routes('onNewWay'))).toBeVisible();
+  await expect(bar.getByRole('status')).toHaveText(/^[A-Z].*\.$/);
   await context.setOffline(false);
   await endDrive(page);
   await expect(page.getByText(result('onRoute', { route: 'Quay loop' }).slice(2))).toBeVisible();

@@ -173,6 +173,13 @@ export const resource = {
   noPosition: 'No position from this device: {{why}}',
   offRoute: '{{distance}} off the route. Not a fault by itself; carry on safely and rejoin.',
   endOfRoute: 'End of the route.',
+  notDriven: 'Not driven',
+  turnMissed: 'Turn missed',
+  roadClosed: 'Road closed',
+  onNewWay: 'new way; no fault by itself',
+  findingNewWay: 'Finding a new way. Drive on safely.',
+  noNewWay: 'No other way on the roads near this route. Drive on safely and choose one yourself.',
+  routeCannotBeDriven: 'This route cannot be driven as it stands. Open it under Routes to see where.',
   ofRoute: '{{at}} of {{whole}}',
 } as const;
 

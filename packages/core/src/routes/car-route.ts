@@ -1,4 +1,6 @@
 import { metresBetween, project, type Place } from '@jasperwren/roads/geometry';
+import type { StoredRoads } from '@jasperwren/roads/source';
+import type { RouteStop } from './driving-route';
 import type { PlacedCall, RouteReading } from './read-route';
 
 /** What a route needs in the car, without a network. */
@@ -11,6 +13,11 @@ export interface CarRoute {
   readonly pace: RouteReading['pace'];
   readonly calls: readonly PlacedCall[];
   readonly metres: number;
+  /** With the roads near it, for a new way where it is left; absent in what was kept before there were any. */
+  readonly around?: {
+    readonly roads: StoredRoads;
+    readonly stops: readonly RouteStop[];
+  } & Pick<RouteReading, 'legs' | 'edges'>;
 }
 
 /** Where a car is along a route. */

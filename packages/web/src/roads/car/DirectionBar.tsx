@@ -4,8 +4,11 @@ import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { callSentence } from '@jasperwren/words/roads/directions';
 import { aheadWords } from '@jasperwren/words/roads/distances';
 import { t } from '@jasperwren/words/routes';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import styles from './car.module.css';
+import { FindNewWay } from './FindNewWay';
+import { useKept } from './use-kept';
+import { useNewWayOf } from './use-new-way';
 import { usePosition, type Feed } from './use-position';
 
 interface Props {
@@ -19,46 +22,49 @@ const feeds = { touch: t('byTouch'), device: t('thisDevice'), simulated: t('simu
 /** A call is due from this many metres before its place on. */
 const due = 15;
 
-/** A number that survives a reload of the page, where the browser keeps anything. */
-function useKept(key: string): readonly [number, (value: number) => void] {
-  const [value, setValue] = useState(() => {
-    try {
-      return Number(sessionStorage.getItem(key)) || 0;
-    } catch {
-      return 0;
-    }
-  });
-  const keep = (next: number) => {
-    setValue(next);
-    try {
-      sessionStorage.setItem(key, String(next));
-    } catch {
-      // Then the next reload begins at the first direction.
-    }
-  };
-  return [value, keep];
-}
-
 /** The next direction with its distance, and when to say it: a row of its own that hides nothing. */
 export default function DirectionBar({ driveId, route, seconds }: Props) {
   const [feed, setFeed] = useState<Feed>('touch');
   const [touched, setTouched] = useKept(`jasperwren-direction ${driveId}`);
-  const { along, failed } = usePosition(route, feed, seconds);
+  const { now, since, isDetour, question, ask, found, forget } = useNewWayOf(route);
+  const { along, car, failed } = usePosition(now, feed, seconds - since);
   const off = along !== undefined && along.away > leftRoute;
   // By touch the calls follow one another; with a position the road decides which is next.
-  const first = route.calls.filter(({ again }) => again === undefined);
-  const call = along ? nextCall(route.calls, along.metres) : first[touched];
+  const first = now.calls.filter(({ again }) => again === undefined);
+  const call = along ? nextCall(now.calls, along.metres) : first[touched];
   const said = along && call ? call.at - along.metres : undefined;
+  const leaves = off && car !== undefined && now.around !== undefined;
+  useEffect(() => {
+    if (leaves) ask({ car }, along.metres);
+    else forget();
+    // Once for each time the route is left.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [leaves]);
+  const touch = (to: number) => {
+    forget();
+    setTouched(to);
+  };
   return (
     <section className={styles.bar} aria-label={t('nextDirection')}>
       <p role="status" className={styles.words} data-due={said !== undefined && said <= due}>
-        {off
-          ? t('offRoute', { distance: aheadWords(along.away, route.units) })
-          : call
-            ? callSentence(call, instructorStyle, route.units)
-            : t('endOfRoute')}
+        {question ? (
+          <FindNewWay
+            question={question}
+            onFound={(way) => {
+              found(way, seconds);
+              setTouched(0);
+            }}
+          />
+        ) : off ? (
+          t('offRoute', { distance: aheadWords(along.away, route.units) })
+        ) : call ? (
+          callSentence(call, instructorStyle, route.units)
+        ) : (
+          t('endOfRoute')
+        )}
       </p>
-      {!off && call && (
+      {isDetour && !question && <span className={styles.when}>{t('onNewWay')}</span>}
+      {!question && !off && call && (
         <span className={styles.when}>
           {said === undefined
             ? t('sayBefore', { distance: aheadWords(call.distance, route.units) })
@@ -69,13 +75,26 @@ export default function DirectionBar({ driveId, route, seconds }: Props) {
       )}
       {feed === 'touch' && (
         <>
-          <button type="button" disabled={touched === 0} onClick={() => setTouched(touched - 1)}>
+          <button type="button" disabled={touched === 0} onClick={() => touch(touched - 1)}>
             {t('sayBack')}
           </button>
-          <button type="button" disabled={!call} onClick={() => setTouched(touched + 1)}>
+          <button type="button" disabled={!call} onClick={() => touch(touched + 1)}>
             {t('said')}
           </button>
         </>
+      )}
+      {now.around && feed !== 'device' && call && (
+        <select
+          aria-label={t('notDriven')}
+          value=""
+          onChange={(event) => ask(event.target.value as 'missed' | 'closed', along?.metres ?? call.at)}
+        >
+          <option value="" disabled>
+            {t('notDriven')}
+          </option>
+          <option value="missed">{t('turnMissed')}</option>
+          <option value="closed">{t('roadClosed')}</option>
+        </select>
       )}
       {failed !== undefined && feed === 'device' && <span role="alert">{t('noPosition', { why: failed })}</span>}
       <label title={t('positionConsent')}>

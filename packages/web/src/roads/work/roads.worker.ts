@@ -1,14 +1,24 @@
 import type { LegMode, RouteStop } from '@jasperwren/core/routes/driving-route';
 import { stopsFor, type FeatureStop } from '@jasperwren/core/routes/add-feature';
 import { stopsFromTrack } from '@jasperwren/core/routes/from-track';
-import { openGraph, readRoute, stopsOf, type AnyReading, type Roads } from '@jasperwren/core/routes/read-route';
+import {
+  openGraph,
+  readRoute,
+  stopsOf,
+  type AnyReading,
+  type PlacedCall,
+  type Roads,
+  type RouteReading,
+} from '@jasperwren/core/routes/read-route';
+import { afterMissing, beforeClosed, wayBack, type Car } from '@jasperwren/core/routes/way-back';
+import { clipRoads } from '@jasperwren/roads/clip';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
 import type { Place } from '@jasperwren/roads/geometry';
 import { planLoops, type Loop } from '@jasperwren/roads/plan/plan-loops';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
 import { endAt, shareOfStretches } from '@jasperwren/roads/route/via';
-import { openRoads, type StoredRoads } from '@jasperwren/roads/source';
+import { openRoads, storeRoads, type StoredRoads } from '@jasperwren/roads/source';
 import { expose } from 'comlink';
 
 /** What is asked of the planner. */
@@ -31,6 +41,34 @@ export type PlannedLoop = Omit<Loop, 'path' | 'through'> & {
 
 export type Planned = { readonly loops: readonly PlannedLoop[] } | { readonly problem: RoadsProblem };
 
+/** Roads within this many metres of a route are taken along with it. */
+const takenAlong = 1500;
+
+/** A route with the roads near it. */
+export interface Packed {
+  readonly roads: StoredRoads;
+  readonly reading: RouteReading;
+}
+
+/** Where a new way is wanted. */
+export interface NewWayQuestion {
+  readonly roads: StoredRoads;
+  readonly from: { readonly car: Car } | { readonly call: PlacedCall; readonly why: 'missed' | 'closed' };
+  /** Of the way driven so far. */
+  readonly edges: readonly number[];
+  /** Those still ahead. */
+  readonly stops: readonly RouteStop[];
+  readonly closed: readonly number[];
+  readonly style: CallStyle;
+}
+
+/** A way that takes the place of the one before, through the same stops. */
+export interface NewWay {
+  readonly reading: RouteReading;
+  readonly stops: readonly RouteStop[];
+  readonly closed: readonly number[];
+}
+
 /** How much of a route lies on others. */
 export interface SharedRoads {
   readonly each: readonly number[];
@@ -51,6 +89,32 @@ const roadsWork = {
   },
   /** Reads a route on its roads. */
   read: (stops: readonly RouteStop[], style: CallStyle) => readRoute(roadsNow(), stops, style),
+  /** A route with the roads near it, read on those alone; the next questions are about them. */
+  pack(stops: readonly RouteStop[], style: CallStyle): Packed | undefined {
+    const reading = readRoute(roadsNow(), stops, style);
+    if (!('line' in reading) || reading.broken) return undefined;
+    const roads = clipRoads(roadsNow().graph.source, reading.line, takenAlong);
+    opened = openGraph(roads);
+    const near = readRoute(opened, stops, style);
+    return 'line' in near ? { roads: storeRoads(roads), reading: near } : undefined;
+  },
+  /** A new way from where a car is, or where what a call asked for cannot be done; what is closed stays closed. */
+  newWay({ from, edges, stops, closed, style }: Omit<NewWayQuestion, 'roads'>): NewWay | undefined {
+    const roads = roadsNow();
+    const shut = new Set(closed);
+    let car: Car | undefined;
+    if ('car' in from) ({ car } = from);
+    else if (from.why === 'missed') car = afterMissing(roads, { edges }, from.call);
+    else {
+      const before = beforeClosed(roads, { edges }, from.call);
+      car = before?.car;
+      for (const stretch of before?.closed ?? []) shut.add(stretch);
+    }
+    if (!car) return undefined;
+    const reading = wayBack(roads, car, stops, style, shut);
+    const stop = { lat: car.lat, lon: car.lon, mode: stops[0]?.mode ?? ('directions' as const) };
+    return 'line' in reading && !reading.broken ? { reading, stops: [stop, ...stops], closed: [...shut] } : undefined;
+  },
   /** For each feature a route lacks the stop that brings it in. */
   adds(stops: readonly RouteStop[], style: CallStyle): readonly FeatureStop[] {
     const roads = roadsNow();

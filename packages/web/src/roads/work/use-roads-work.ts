@@ -9,7 +9,7 @@ import { proxy } from 'comlink';
 import type { Steps } from '../../base/work/follow';
 import { useWork } from '../../base/work/use-work';
 import { workersOf } from '../../base/work/workers';
-import type { Planned, PlanQuestion, RoadsWork, SharedRoads } from './roads.worker';
+import type { NewWay, NewWayQuestion, Packed, Planned, PlanQuestion, RoadsWork, SharedRoads } from './roads.worker';
 
 /** Routes are read and planned by these. */
 const roadsWorkers = workersOf<RoadsWork>(
@@ -77,6 +77,33 @@ const trackAll: Steps<RoadsWork, TrackQuestion, TrackParts> = async (work, { sto
 
 /** Finds the stops along a track beside the page. */
 export const useTrack = (question: TrackQuestion) => useWork(roadsWorkers, question, trackAll);
+
+interface PackedParts {
+  /** Undefined where the route cannot be driven, or is not there yet. */
+  readonly packed: Packed | undefined;
+}
+
+const packAll: Steps<RoadsWork, ReadQuestion, PackedParts> = async (work, { stored, routes, style }, tell) => {
+  const [stops = []] = routes;
+  if (!stored || stops.length < 2) return tell({ packed: undefined });
+  await work.open(stored);
+  tell({ packed: await work.pack(stops, style) });
+};
+
+/** Packs the first route with the roads near it, for the car. */
+export const usePacked = (question: ReadQuestion) => useWork(roadsWorkers, question, packAll);
+
+interface NewWayParts {
+  readonly newWay: NewWay | 'none';
+}
+
+const findNewWay: Steps<RoadsWork, NewWayQuestion, NewWayParts> = async (work, { roads, ...question }, tell) => {
+  await work.open(roads);
+  tell({ newWay: (await work.newWay(question)) ?? 'none' });
+};
+
+/** Finds a new way beside the page. */
+export const useNewWay = (question: NewWayQuestion) => useWork(roadsWorkers, question, findNewWay);
 
 interface SharedParts {
   readonly shared: SharedRoads;
