@@ -10,6 +10,7 @@ import { t as questions } from '@jasperwren/words/questions';
 import { t as readinessWords } from '@jasperwren/words/readiness';
 import { t as result } from '@jasperwren/words/result';
 import { t as standardsWords } from '@jasperwren/words/standards';
+import { t as rehearsalWords } from '@jasperwren/words/rehearsal';
 import { t as routesWords } from '@jasperwren/words/routes';
 import { t as today } from '@jasperwren/words/today';
 /**
@@ -56,9 +57,9 @@ async function routes(page: Page): Promise<void> {
   await page.getByRole('heading', { name: routesWords('wants') }).waitFor();
   await take(page, 'route');
   await page.getByRole('link', { name: routesWords('rehearse') }).click();
-  await page.getByLabel(routesWords('fromJunction')).click();
+  await page.getByLabel(rehearsalWords('fromJunction')).click();
   await page.getByRole('option').nth(3).click();
-  await page.getByRole('button', { name: routesWords('play') }).waitFor();
+  await page.getByRole('button', { name: rehearsalWords('play') }).waitFor();
   await take(page, 'rehearsal');
 }
 

@@ -5,6 +5,8 @@ import { t as drives } from '@jasperwren/words/drives';
 import { t as result } from '@jasperwren/words/result';
 import { ordinal } from '@jasperwren/words/roads/directions';
 import { featureName } from '@jasperwren/words/roads/features';
+import { capital } from '@jasperwren/words/lists';
+import { commentaryWords, t as rehearsal } from '@jasperwren/words/rehearsal';
 import { t as routes } from '@jasperwren/words/routes';
 import { addLearner, endDrive, expect, expectNoHarm, minutes, signIn, test } from './fixtures';
 
@@ -156,23 +158,38 @@ test('a route is rehearsed: the exit is asked for before the call is heard', asy
   await saveAs(page, 'Quay loop');
   await page.getByRole('link', { name: routes('rehearse') }).click();
   // From just before the first call, at four times the pace.
-  await page.getByLabel(routes('fromJunction')).click();
+  await page.getByLabel(rehearsal('fromJunction')).click();
   await page.getByRole('option').first().click();
-  await page.getByLabel(routes('speed')).click();
-  await page.getByRole('option', { name: routes('speedTimes', { times: 4 }) }).click();
-  await page.getByRole('button', { name: routes('play') }).click();
-  const question = page.getByText(routes('whichWay')).or(page.getByText(routes('whichExit')));
+  await page.getByLabel(rehearsal('speed')).click();
+  await page.getByRole('option', { name: rehearsal('speedTimes', { times: 4 }) }).click();
+  await page.getByRole('button', { name: rehearsal('play') }).click();
+  const question = page.getByText(rehearsal('whichWay')).or(page.getByText(rehearsal('whichExit')));
   await expect(question).toBeVisible();
   await expectNoHarm(page, 'a rehearsal');
   const answers = page.getByRole('button', {
-    name: new RegExp(`^(${routes('left')}|${routes('nthExit', { nth: ordinal(1) })})$`, 'i'),
+    name: new RegExp(`^(${rehearsal('left')}|${rehearsal('nthExit', { nth: capital(ordinal(1)) })})$`, 'i'),
   });
   await answers.click();
   await expect(page.getByText(/^[01] of 1 right$/)).toBeVisible();
   // An instructor practises calling: spoken at once at the start it is judged.
-  await page.getByRole('tab', { name: routes('call') }).click();
-  await page.getByRole('button', { name: routes('callNow') }).click();
+  await page.getByRole('tab', { name: rehearsal('call') }).click();
+  await page.getByRole('button', { name: rehearsal('play') }).click();
+  await page.getByRole('button', { name: rehearsal('callNow') }).click();
   await expect(page.getByText(/(Too early|Too late|Well timed): /)).toBeVisible();
+  // What goes wrong comes up by itself, and says why the answer is right.
+  await page.getByRole('tab', { name: rehearsal('events') }).click();
+  await page.getByRole('button', { name: rehearsal('play') }).click();
+  const surprise = page.getByText(/^(The sat nav (says|calls)|You have just passed)/);
+  await expect(surprise).toBeVisible();
+  await surprise.locator('xpath=..').getByRole('button').first().click();
+  await expect(page.getByText(/^(Right\.|It was: ).*(sat nav|no fault|out of date)/)).toBeVisible();
+  // A commentary run: named once at the start, held against the route.
+  await page.getByRole('tab', { name: rehearsal('commentary') }).click();
+  await page.getByRole('button', { name: rehearsal('play') }).click();
+  await page.getByRole('button', { name: commentaryWords('parked') }).click();
+  await page.getByRole('button', { name: rehearsal('compareWithRoute') }).click();
+  await expect(page.getByText(/^Also named: parked cars\./)).toBeVisible();
+  await expectNoHarm(page, 'a commentary');
 });
 
 test('a route is drawn by the keyboard, and what it lacks is added where it costs least', async ({ page, school }) => {

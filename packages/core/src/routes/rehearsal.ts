@@ -1,25 +1,48 @@
 import type { Call } from '@jasperwren/roads/directions/calls';
 import type { Turn } from '@jasperwren/roads/directions/decisions';
+import type { Side } from '@jasperwren/roads/graph/side';
 
-/** What a learner is asked before a call is heard. */
+/** When one signals at a roundabout: on the approach, only before leaving, or both. */
+export const signalMoments = ['approach', 'exit', 'both'] as const;
+export type SignalMoment = (typeof signalMoments)[number];
+
+/** What a learner is asked before a call is heard; lanes count from the left. */
 export type CallQuestion =
   | { readonly kind: 'exit'; readonly right: number; readonly exits: number }
-  | { readonly kind: 'way'; readonly right: Turn };
+  | { readonly kind: 'way'; readonly right: Turn }
+  | { readonly kind: 'lane'; readonly right: readonly number[]; readonly lanes: number }
+  | { readonly kind: 'signal'; readonly right: SignalMoment };
 
-/** The question a call answers; nothing where there is nothing to choose, or it was asked before. */
-export function questionOf({ decision, again }: Call): CallQuestion | undefined {
-  if (again !== undefined) return undefined;
+/** The questions a call answers; none where there is nothing to choose, or it was asked before. */
+export function questionsOf({ decision, again }: Call, side: Side): readonly CallQuestion[] {
+  if (again !== undefined) return [];
+  const { lanes } = decision;
+  const lane: CallQuestion[] =
+    lanes && lanes.use.length < lanes.of ? [{ kind: 'lane', right: lanes.use, lanes: lanes.of }] : [];
   switch (decision.kind) {
     case 'roundabout':
+      return [exitOf(decision), ...lane, { kind: 'signal', right: signalAt(decision.turn, side) }];
     case 'mini':
-      return { kind: 'exit', right: decision.exit, exits: Math.max(decision.exits, decision.exit) };
+      return [exitOf(decision), ...lane];
     case 'turn':
     case 'bear':
     case 'slip':
-      return { kind: 'way', right: decision.turn };
+      return [{ kind: 'way', right: decision.turn }, ...lane];
     default:
-      return undefined;
+      return [];
   }
+}
+
+const exitOf = ({ exit, exits }: { readonly exit: number; readonly exits: number }): CallQuestion => ({
+  kind: 'exit',
+  right: exit,
+  exits: Math.max(exits, exit),
+});
+
+/** To the near side one signals on the approach, ahead only before leaving, to the far side both. Common practice. */
+function signalAt(turn: Turn | 'back', side: Side): SignalMoment {
+  if (turn === 'ahead') return 'exit';
+  return turn === side ? 'approach' : 'both';
 }
 
 /** How well a spoken call was timed. */

@@ -1,13 +1,19 @@
+import { stopsAhead } from '@jasperwren/core/routes/way-back';
+import type { PlacedCall, RouteReading } from '@jasperwren/core/routes/read-route';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { trafficSide } from '@jasperwren/roads/graph/side';
 import { openRoads } from '@jasperwren/roads/source';
-import { t } from '@jasperwren/words/routes';
-import { useMemo } from 'react';
+import { t } from '@jasperwren/words/rehearsal';
+import { t as routes } from '@jasperwren/words/routes';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { api } from '../../base/api';
 import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading, NotWorkedOut } from '../../ui/states';
+import { FindNewWay } from '../car/FindNewWay';
 import { unitsOf } from '../format-route';
 import { useReading, useRoute } from '../use-route';
+import type { NewWay, NewWayQuestion } from '../work/roads.worker';
 import { isRead } from '../work/use-roads-work';
 import { Player } from './Player';
 
@@ -16,19 +22,45 @@ export default function RehearsalPage() {
   const { routeId = '' } = useParams();
   const { route, stored, missing, error, retry } = useRoute(routeId);
   const { reading, failed, again } = useReading(stored, route?.stops, instructorStyle);
-  const side = useMemo(() => (stored && trafficSide(openRoads(stored)) === 'right' ? 1 : -1), [stored]);
+  const { data: notes = [] } = api.useRoadNotesQuery();
+  const [detour, setDetour] = useState<NewWay>();
+  const [question, setQuestion] = useState<NewWayQuestion>();
+  const side = useMemo(() => (stored ? trafficSide(openRoads(stored)) : 'left'), [stored]);
   if (error) return <Failed error={error} onRetry={retry} />;
-  if (missing) return <Empty>{t('routeNotFound')}</Empty>;
-  if (!route || !stored) return <Loading what={t('routeReading')} />;
+  if (missing) return <Empty>{routes('routeNotFound')}</Empty>;
+  if (!route || !stored) return <Loading what={routes('routeReading')} />;
+  const now: RouteReading | undefined = detour?.reading ?? (isRead(reading) ? reading : undefined);
+  const onClosed = (call: PlacedCall) => {
+    if (!now) return;
+    setQuestion({
+      roads: stored,
+      from: { call, why: 'closed' },
+      edges: now.edges,
+      stops: stopsAhead(detour?.stops ?? route.stops, now, call.decision.metres),
+      closed: detour?.closed ?? [],
+      style: instructorStyle,
+    });
+  };
   return (
     <Page
       title={t('rehearsal', { name: route.name })}
-      over={<Link to={`/routes/${route.id}`}>{t('backToRoute')}</Link>}
+      over={<Link to={`/routes/${route.id}`}>{routes('backToRoute')}</Link>}
       sub={t('rehearsalCaution')}
     >
-      {failed !== undefined && <NotWorkedOut what={t('routeReading')} why={failed} onAgain={again} />}
-      {!reading && failed === undefined && <Loading what={t('routeReading')} />}
-      {isRead(reading) && <Player reading={reading} units={unitsOf(stored)} side={side} />}
+      {failed !== undefined && <NotWorkedOut what={routes('routeReading')} why={failed} onAgain={again} />}
+      {!reading && failed === undefined && <Loading what={routes('routeReading')} />}
+      {now && <Player reading={now} units={unitsOf(stored)} side={side} notes={notes} onClosed={onClosed} />}
+      {question && (
+        <p role="status">
+          <FindNewWay
+            question={question}
+            onFound={(way) => {
+              setDetour(way);
+              setQuestion(undefined);
+            }}
+          />
+        </p>
+      )}
     </Page>
   );
 }

@@ -1,9 +1,9 @@
 import { placesAlong, type RouteReading } from '@jasperwren/core/routes/read-route';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
-import { kmhPerMph } from '@jasperwren/roads/road-tags';
 import type { Units } from '@jasperwren/words/roads/distances';
-import { t } from '@jasperwren/words/routes';
+import { t } from '@jasperwren/words/rehearsal';
 import { useMemo } from 'react';
+import { limitWords } from './limit-words';
 import styles from './rehearsal.module.css';
 import { sceneAt, type Dot } from './strip';
 
@@ -11,6 +11,7 @@ interface Props {
   readonly reading: RouteReading;
   readonly metres: number;
   readonly units: Units;
+  /** -1 where traffic keeps left. */
   readonly side: number;
 }
 
@@ -91,9 +92,6 @@ export function Strip({ reading, metres, units, side }: Props) {
     </svg>
   );
 }
-
-const limitWords = (kmh: number, units: Units) =>
-  units === 'miles' ? t('mph', { value: Math.round(kmh / kmhPerMph) }) : t('kmh', { value: Math.round(kmh) });
 
 /** Posts at the roadside every so many metres, which let the speed be felt. */
 const postEvery = 20;

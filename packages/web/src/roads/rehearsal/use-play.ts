@@ -5,12 +5,18 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 export const paces = [0.5, 1, 2, 4] as const;
 
 /** Plays a route: metres from the start go on with the clock, at the pace of the roads. */
-export function usePlay({ pace, metres: whole }: RouteReading) {
+export function usePlay(reading: RouteReading) {
+  const { pace, metres: whole } = reading;
   const [metres, setMetres] = useState(0);
   const [playing, setPlaying] = useState(false);
   const [times, setTimes] = useState<(typeof paces)[number]>(1);
   const seconds = useRef(0);
   const inverse = useMemo(() => pace.map(([x, y]) => [y, x] as const), [pace]);
+  // Another way begins where the car is.
+  useEffect(() => {
+    seconds.current = 0;
+    setMetres(0);
+  }, [reading]);
   useEffect(() => {
     if (!playing) return undefined;
     let last = performance.now();

@@ -1,0 +1,90 @@
+import type { CommentaryKind } from '@jasperwren/core/routes/commentary';
+import type { Reaction } from '@jasperwren/core/routes/practice';
+import { wordsOf } from './words';
+
+export const resource = {
+  rehearsal: 'Rehearsal: {{name}}',
+  watch: 'Watch and answer',
+  call: 'Practise calling',
+  play: 'Play',
+  pause: 'Pause',
+  speed: 'Speed',
+  speedTimes: '{{times}} ×',
+  fromJunction: 'From junction',
+  limitSign: 'Limit {{limit}}',
+  mph: '{{value}} mph',
+  kmh: '{{value}} km/h',
+  whichExit: 'Which exit?',
+  whichWay: 'Which way?',
+  nthExit: '{{nth}} exit',
+  left: 'Left',
+  ahead: 'Straight ahead',
+  right: 'Right',
+  answeredRight: 'Right.',
+  answeredWrong: 'It was: {{answer}}',
+  rightOfAsked: '{{right}} of {{asked}} right',
+  callNow: 'Call it now',
+  tooEarly: 'Too early: {{distance}} before the junction.',
+  tooLate: 'Too late: {{distance}} before the junction.',
+  wellTimed: 'Well timed: {{distance}} before the junction.',
+  speak: 'Speak aloud',
+  followTheRoad: 'Follow the road ahead.',
+  rehearsalCaution: 'For rehearsing at a desk or as a passenger. Never use it while driving.',
+  ofRoute: '{{at}} of {{whole}}',
+  events: 'Practise surprises',
+  commentary: 'Commentary',
+  whichLane: 'Which lane?',
+  nthLane: '{{nth}} lane from the left',
+  whenSignal: 'When do you signal?',
+  'signal-approach': 'On the approach, and keep it on',
+  'signal-exit': 'After the exit before mine',
+  'signal-both': 'On the approach, then to leave after the exit before mine',
+  'event-wrong-exit':
+    'The sat nav says the {{said}} exit. The sign shows your road at the {{right}} exit. Which exit do you take?',
+  'event-late-call': 'The sat nav calls late: “{{call}}” The junction is {{seconds}} seconds away. What do you do?',
+  'event-wrong-limit':
+    'You have just passed a sign for {{right}}. The sat nav still shows {{said}}. What is the limit?',
+  'event-closed-road': 'The sat nav says: “{{call}}” A barrier closes that road. What do you do?',
+  'why-wrong-exit': 'Signs and the road decide, not the sat nav.',
+  'why-late-call':
+    'Mirrors, signal and position take about {{seconds}} seconds. A missed turn is no fault; a rushed one may be.',
+  'why-wrong-limit': 'The signs decide. Limits in a sat nav may be out of date.',
+  'why-closed-road': 'Drive on safely; there will be another way. Leaving the route is no fault by itself.',
+  'take-it': 'Take it, with mirrors, signal and position first',
+  'drive-on': 'Drive on and wait for a new way',
+  'turn-here': 'Stop here and turn round',
+  'to-barrier': 'Turn in and drive up to the barrier',
+  noEvents: 'Nothing can go wrong here: the route has no junction to call and no change of limit.',
+  allEvents: 'No more surprises on this route.',
+  nowOnNewWay: 'From here the rehearsal follows a new way.',
+  nameWhatYouSee: 'Name what you would look out for, as it comes.',
+  junction: 'Junction',
+  roundabout: 'Roundabout',
+  lights: 'Traffic lights',
+  crossing: 'Crossing',
+  limit: 'New limit',
+  school: 'School',
+  narrow: 'Narrow road',
+  parked: 'Parked cars',
+  view: 'Closed view',
+  'pull-up': 'Place to pull up',
+  compareWithRoute: 'Compare with the route',
+  goOn: 'Go on',
+  namedOf: '{{named}} of {{count}} named in time',
+  nothingToName: 'Nothing of the route was there to name yet. Play on.',
+  what: 'What',
+  where: 'Where',
+  namedAt: 'Named',
+  before: '{{distance}} before',
+  notNamed: 'not named',
+  alsoNamed: 'Also named: {{list}}. No map shows these, so they are not judged.',
+  notesOnRoute: 'Notes on this route',
+} as const;
+
+export const t = wordsOf('rehearsal', resource);
+
+/** What a driver does: "Drive on and wait for a new way". */
+export const reactionWords = (reaction: Reaction): string => t(reaction);
+
+/** What a driver speaks of: "Closed view". */
+export const commentaryWords = (kind: CommentaryKind): string => t(kind);
