@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { XMLParser } from 'fast-xml-parser';
 import type { Page } from '@playwright/test';
+import { t as debrief } from '@jasperwren/words/debrief';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as result } from '@jasperwren/words/result';
 import { ordinal } from '@jasperwren/words/roads/directions';
@@ -150,7 +151,12 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await expect(page.getByText(/^New to Ola: 0/)).toBeVisible();
 });
 
-test('a route is rehearsed: the exit is asked for before the call is heard', async ({ page, school }) => {
+test('a route is rehearsed: the exit is asked for before the call is heard', async ({
+  page,
+  school,
+  browser,
+  baseURL,
+}) => {
   await signIn(page, school);
   await addIsland(page);
   await planLoop(page, '20');
@@ -190,6 +196,26 @@ test('a route is rehearsed: the exit is asked for before the call is heard', asy
   await page.getByRole('button', { name: rehearsal('compareWithRoute') }).click();
   await expect(page.getByText(/^Also named: parked cars\./)).toBeVisible();
   await expectNoHarm(page, 'a commentary');
+
+  // A learner rehearses by a link on a phone of their own, also without a network once it was opened.
+  await page.getByRole('button', { name: debrief('createLink') }).click();
+  const link = await page.getByLabel(debrief('copyItNowItIsNot')).inputValue();
+  const context = await browser.newContext({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } });
+  const phone = await context.newPage();
+  await phone.goto(link);
+  await expect(phone.getByRole('button', { name: rehearsal('play') })).toBeVisible();
+  await expectNoHarm(phone, 'a rehearsal by a link');
+  await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await phone.reload();
+  await expect(phone.getByRole('button', { name: rehearsal('play') })).toBeVisible();
+  await context.setOffline(true);
+  await phone.reload();
+  await expect(
+    phone.getByRole('heading', { level: 1, name: rehearsal('rehearsal', { name: 'Quay loop' }) }),
+  ).toBeVisible();
+  await phone.getByRole('button', { name: rehearsal('play') }).click();
+  await expect(phone.getByRole('button', { name: rehearsal('pause') })).toBeVisible();
+  await context.close();
 });
 
 test('a route is drawn by the keyboard, and what it lacks is added where it costs least', async ({ page, school }) => {

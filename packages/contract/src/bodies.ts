@@ -50,6 +50,7 @@ export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } =
   saveDraft: DraftInput,
   sendEvents: EventBatch,
   share: ShareInput,
+  shareRoute: ShareInput,
   addSheet: SheetInput,
   editSheet: SheetEdit,
   setFreeHours: FreeHoursList,

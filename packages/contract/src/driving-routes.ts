@@ -7,6 +7,8 @@ import {
   type RoutePlace,
   type RouteStop,
 } from '@jasperwren/core/routes/driving-route';
+import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import type { Side } from '@jasperwren/roads/graph/side';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -62,6 +64,18 @@ export class RouteInput implements RouteBody {
 /** A route as it is to be, with the version that was changed: a later one is not written over. */
 export class RouteEdit extends RouteInput {
   @IsInt() @Min(0) version!: number;
+}
+
+/** A route as a learner rehearses it, by a link or from their own sign-in. */
+export interface SharedRehearsal {
+  readonly school: string;
+  readonly name: string;
+  readonly expiresAt: string;
+  readonly units: 'miles' | 'metric';
+  /** The side traffic keeps to. */
+  readonly side: Side;
+  readonly reading: RouteReading;
+  readonly notes: readonly { readonly lat: number; readonly lon: number; readonly text: string }[];
 }
 
 export interface RouteView extends RouteBody {

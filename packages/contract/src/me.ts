@@ -15,6 +15,13 @@ export interface MeView extends ChecksView {
   readonly csrfToken: string;
 }
 
+/** A route that can be rehearsed, until a moment. */
+export interface MyRoute {
+  readonly id: string;
+  readonly name: string;
+  readonly expiresAt: string;
+}
+
 /** A debrief that was shared with a learner and can still be read. */
 export interface MyDebrief {
   readonly id: string;

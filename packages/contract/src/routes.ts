@@ -24,10 +24,10 @@ import type {
 } from './accounts';
 import { auditFilters, type AuditPage } from './audit';
 import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './safety-questions';
-import type { MeView, MyDebrief } from './me';
+import type { MeView, MyDebrief, MyRoute } from './me';
 import type { AccessRequest, CodeSignIn, AccessCode } from './access';
 import type { ReviewBatch } from './reviews';
-import type { RouteEdit, RouteInput, RouteView } from './driving-routes';
+import type { RouteEdit, RouteInput, RouteView, SharedRehearsal } from './driving-routes';
 import type { RoadNoteInput, RoadNoteView, RoadsView } from './roads';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import type { VehicleChoice, VehicleInput } from './vehicles';
@@ -293,6 +293,14 @@ export const routes = {
   editRoute: put('/api/routes/:routeId', 'staff', { changes: ['routes'] })
     .takes<RouteEdit>()
     .answers<RouteView>(),
+  routeShares: get('/api/routes/:routeId/shares', 'staff', { reads: ['shares'], live: true }).answers<
+    readonly ShareView[]
+  >(),
+  shareRoute: post('/api/routes/:routeId/shares', 'staff', { changes: ['shares'] })
+    .takes<ShareInput>()
+    .answers<NewShare>(201),
+  revokeRouteShare: del('/api/routes/:routeId/shares/:linkId', 'staff', { changes: ['shares'] }).done(),
+  sharedRoute: get('/api/shared-routes/:token', 'anybody').answers<SharedRehearsal>(),
   dropRoute: del('/api/routes/:routeId', 'staff', { changes: ['routes'] }).done(),
 
   // What a learner may do. No address names a learner: whose data it is follows from the sign-in alone.
@@ -306,6 +314,8 @@ export const routes = {
     .answers<EventReceipt>(),
   myDebriefs: get('/api/me/debriefs', 'learner', { reads: ['shares'] }).answers<readonly MyDebrief[]>(),
   myDebrief: get('/api/me/debriefs/:shareId', 'learner').answers<SharedDebrief>(),
+  myRoutes: get('/api/me/routes', 'learner', { reads: ['shares'] }).answers<readonly MyRoute[]>(),
+  myRoute: get('/api/me/routes/:routeId', 'learner').answers<SharedRehearsal>(),
 } as const;
 
 export type Routes = typeof routes;

@@ -51,6 +51,10 @@ export interface RoadSource {
 /** Whether anyone may drive a road at all. */
 export const isDrivable = ({ access }: { readonly access: Access }): boolean => access !== 'closed';
 
+/** Whether limits are given in miles an hour on these roads. */
+export const isInMiles = ({ ways }: { readonly ways: readonly Pick<RoadWay, 'mph'>[] }): boolean =>
+  ways.some(({ mph }) => mph);
+
 /** A source as plain JSON: coordinates in ten-millionths of a degree. */
 export interface StoredRoads {
   readonly version: 1;

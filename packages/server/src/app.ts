@@ -33,6 +33,7 @@ import { personalHandlers } from './personal/handlers';
 import { readinessHandlers } from './readiness/handlers';
 import { roadsHandlers } from './roads/handlers';
 import { schoolHandlers } from './school/handlers';
+import { routeShareHandlers } from './route-shares/handlers';
 import { shareHandlers } from './shares/handlers';
 import { sheetHandlers } from './sheets/handlers';
 import { standardHandlers } from './standards/handlers';
@@ -88,6 +89,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...standardHandlers,
     ...driveHandlers(digests),
     ...shareHandlers,
+    ...routeShareHandlers(workers),
     ...sheetHandlers(workers),
     ...lessonHandlers,
     ...readinessHandlers(jobs),

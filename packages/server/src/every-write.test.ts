@@ -79,6 +79,7 @@ beforeAll(async () => {
   const { id: noteId } = await post<{ id: string }>('/api/road-notes', note);
   const route = { name: 'Harbour loop', roadsId: roads.id, stops: [stop, { ...stop, lon: -29.998 }], places: [] };
   const { id: routeId } = await post<{ id: string }>('/api/routes', route);
+  const { id: linkId } = await post<NewShare>(`/api/routes/${routeId}/shares`, { days: 7 });
   firstId = (await first.send<SessionView>('GET', '/api/session')).body.school.id;
   real = {
     learnerId,
@@ -93,6 +94,7 @@ beforeAll(async () => {
     roadsId: roads.id,
     noteId,
     routeId,
+    linkId,
   };
   writes = [
     { route: 'POST /api/learners', body: learner },
@@ -101,6 +103,7 @@ beforeAll(async () => {
     { route: 'DELETE /api/learners/:learnerId/archived' },
     { route: 'POST /api/drives/:driveId/events', body: { events: events.slice(0, 3) } },
     { route: 'POST /api/drives/:driveId/shares', body: { days: 7 } },
+    { route: 'POST /api/routes/:routeId/shares', body: { days: 7 } },
     { route: 'POST /api/learners/:learnerId/sheets', body: sheet },
     { route: 'PUT /api/sheets/:sheetId', body: { ...sheet, official: 'fail', version: 0 } },
     { route: 'PUT /api/free-hours', body: { hours: [{ weekday: 1, from: '09:00', to: '12:00' }], version: 0 } },
@@ -153,6 +156,7 @@ beforeAll(async () => {
     { route: 'PUT /api/session/password', body: { current: password, next: 'four green kettles' } },
     { route: 'DELETE /api/drives/:driveId/shares/:shareId' },
     { route: 'DELETE /api/road-notes/:noteId' },
+    { route: 'DELETE /api/routes/:routeId/shares/:linkId' },
     { route: 'DELETE /api/routes/:routeId' },
     { route: 'DELETE /api/roads/:roadsId' },
     { route: 'DELETE /api/sheets/:sheetId' },

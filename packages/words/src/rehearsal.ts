@@ -78,6 +78,11 @@ export const resource = {
   before: '{{distance}} before',
   notNamed: 'not named',
   alsoNamed: 'Also named: {{list}}. No map shows these, so they are not judged.',
+  linkForALearner: 'Link for a learner',
+  anyoneWithLinkRehearses:
+    'Anyone with the link can rehearse this route, and so can your learners from their own sign-in, until it expires or you revoke it.',
+  linkIsOver: 'This link has expired. Ask your instructor for a new one.',
+  openUntil: 'Open until {{date}}.',
   notesOnRoute: 'Notes on this route',
 } as const;
 

@@ -148,6 +148,8 @@ export const resource = {
   addedARoute: 'added a route',
   changedARoute: 'changed a route',
   deletedARoute: 'deleted a route',
+  sharedARoute: 'shared a route for rehearsal',
+  revokedALinkToARoute: 'revoked a link to a route',
   addedACar: 'added a car',
   changedACar: 'changed a car',
   heardSafetyQuestions: 'heard safety questions',

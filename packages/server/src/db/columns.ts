@@ -181,6 +181,16 @@ export interface Columns {
     summary: string | null;
     ways: Uint8Array | null;
   };
+  route_shares: {
+    token_hash: string;
+    id: string;
+    school_id: string;
+    route_id: string;
+    account_id: string;
+    created_at: string;
+    expires_at: string;
+    revoked_at: string | null;
+  };
   school_figures: {
     school_id: string;
     basis: string;

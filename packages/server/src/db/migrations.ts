@@ -391,4 +391,19 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0011-route-shares': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('route_shares')
+        .addColumn('token_hash', 'text', (c) => c.primaryKey())
+        .addColumn('id', 'text', (c) => c.notNull().unique())
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('route_id', 'text', (c) => c.notNull().references('driving_routes.id').onDelete('cascade'))
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('created_at', 'text', (c) => c.notNull())
+        .addColumn('expires_at', 'text', (c) => c.notNull())
+        .addColumn('revoked_at', 'text')
+        .execute();
+    },
+  },
 };

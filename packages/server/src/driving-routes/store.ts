@@ -12,7 +12,7 @@ export async function routesOfSchool(call: InSchool): Promise<readonly RouteView
 }
 
 /** @throws missing where the school has no such route */
-async function getRoute(call: InSchool, id: string): Promise<RouteView> {
+export async function getRoute(call: InSchool, id: string): Promise<RouteView> {
   const row = await selectRoutes(call).where('id', '=', id).executeTakeFirst();
   if (!row) throw missing('Route not found. It may have been deleted.', { code: 'no-route' });
   return toView(row);

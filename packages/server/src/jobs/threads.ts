@@ -1,7 +1,6 @@
-import type { SheetView } from '@jasperwren/contract/sheets';
 import { Piscina } from 'piscina';
 import type { Db } from '../db/database';
-import { readsDatabase, work, type Task } from './work';
+import { readsDatabase, work, type AnswerTo, type Task } from './work';
 
 /** A task as its thread gets it. */
 export interface Ordered {
@@ -17,15 +16,15 @@ export interface Workers {
    *   the whole process along where its thread is ended in a call of it; any other is ended with its thread
    * @throws whatever the signal was aborted for
    */
-  readonly run: (task: Task, cancel?: AbortSignal) => Promise<SheetView['before']>;
+  readonly run: <T extends Task>(task: T, cancel?: AbortSignal) => Promise<AnswerTo<T>>;
   readonly close: () => Promise<void>;
 }
 
 /** @param worker the file of `worker.ts`, as it can be run */
 export function threads(worker: string, dataDir: string, execArgv: string[] = []): Workers {
-  let pool: Piscina<Ordered, SheetView['before']> | undefined;
+  let pool: Piscina<Ordered, unknown> | undefined;
   return {
-    async run(task, signal) {
+    async run<T extends Task>(task: T, signal?: AbortSignal) {
       // One thread: the other processor answers requests.
       pool ??= new Piscina({
         filename: worker,
@@ -35,7 +34,8 @@ export function threads(worker: string, dataDir: string, execArgv: string[] = []
         closeTimeout: 60_000,
       });
       const transferList = 'news' in task ? [task.news] : [];
-      if (!readsDatabase(task)) return pool.run({ task }, { transferList, ...(signal && { signal }) });
+      if (!readsDatabase(task))
+        return (await pool.run({ task }, { transferList, ...(signal && { signal }) })) as AnswerTo<T>;
       const stop = new Int32Array(new SharedArrayBuffer(4));
       const raise = () => Atomics.store(stop, 0, 1);
       if (signal?.aborted) raise();
@@ -43,7 +43,7 @@ export function threads(worker: string, dataDir: string, execArgv: string[] = []
       const answer = await pool.run({ task, stop }, { transferList });
       signal?.removeEventListener('abort', raise);
       signal?.throwIfAborted();
-      return answer;
+      return answer as AnswerTo<T>;
     },
     close: async () => void (await pool?.close()),
   };
@@ -51,11 +51,11 @@ export function threads(worker: string, dataDir: string, execArgv: string[] = []
 
 /** For tools and tests, where nobody else is kept waiting. */
 export const onThisThread = (db: Db): Workers => ({
-  run: (task, signal) =>
-    work(
+  run: async <T extends Task>(task: T, signal?: AbortSignal) =>
+    (await work(
       () => db,
       task,
       () => signal?.aborted ?? false,
-    ),
+    )) as AnswerTo<T>,
   close: () => Promise.resolve(),
 });

@@ -133,6 +133,16 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     expires_at: 'learner',
     revoked_at: 'learner',
   },
+  route_shares: {
+    token_hash: 'school',
+    id: 'school',
+    school_id: 'school',
+    route_id: 'school',
+    account_id: 'school',
+    created_at: 'school',
+    expires_at: 'school',
+    revoked_at: 'school',
+  },
   standard_drafts: { school_id: 'school', id: 'school', body: 'school', saved_at: 'school' },
   retired_standards: { school_id: 'school', id: 'school', retired_at: 'school' },
   sheets: {

@@ -1,13 +1,12 @@
 import type { NewShare, SharedDebrief, ShareView } from '@jasperwren/contract/shares';
 import { forLearner, isFinal } from '@jasperwren/core/debrief/for-learner';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import { v7 as newId } from 'uuid';
 import type { Anybody, Call, InSchool } from '../call';
-import { conflict, missing } from '../refusal';
+import { conflict } from '../refusal';
 import { drivesOfLearner, getDrive } from '../drives/store';
-import { digestOfSecret, newToken } from '../secrets';
+import { digestOfSecret } from '../secrets';
+import { deadLink, linkView, newLink, noLink } from './links';
 
-const dayMs = 24 * 60 * 60 * 1000;
 const pastDrives = 6;
 
 /**
@@ -15,31 +14,18 @@ const pastDrives = 6;
  * @throws missing where the school has no such drive; conflict while something of it is still to be settled
  */
 export async function addShare(call: Call, driveId: string, days: number): Promise<NewShare> {
-  const { db, who, now: at } = call;
+  const { db } = call;
   const { events } = await getDrive(call, driveId);
   if (!isFinal(foldDrive(events)))
     throw conflict('The verdict is not final yet. End the drive and settle what is open, then share it.', {
       code: 'not-final',
     });
-  const token = newToken();
-  const now = at.getTime();
-  const share = {
-    id: newId(),
-    created_at: new Date(now).toISOString(),
-    expires_at: new Date(now + days * dayMs).toISOString(),
-  };
+  const { token, row } = newLink(call, days);
   await db
     .insertInto('shares')
-    .values({
-      ...share,
-      token_hash: digestOfSecret(token),
-      school_id: who.schoolId,
-      drive_id: driveId,
-      account_id: who.accountId,
-      revoked_at: null,
-    })
+    .values({ ...row, drive_id: driveId })
     .execute();
-  return { ...toView({ ...share, revoked_at: null }), path: `/shared/${token}` };
+  return { ...linkView(row), path: `/shared/${token}` };
 }
 
 /** The links to a debrief, the newest first, those that have run out or were revoked included. */
@@ -51,7 +37,7 @@ export async function sharesOf({ db, who: { schoolId } }: InSchool, driveId: str
     .where('drive_id', '=', driveId)
     .orderBy('created_at', 'desc')
     .execute();
-  return rows.map(toView);
+  return rows.map(linkView);
 }
 
 /**
@@ -71,7 +57,7 @@ export async function revokeShare(
     .where('id', '=', id)
     .where('revoked_at', 'is', null)
     .executeTakeFirst();
-  if (numUpdatedRows === 0n) throw missing('Link not found. It may have been revoked.', { code: 'no-share' });
+  if (numUpdatedRows === 0n) throw noLink();
 }
 
 /**
@@ -87,10 +73,7 @@ export async function readShare(call: Anybody, token: string): Promise<SharedDeb
     .where('revoked_at', 'is', null)
     .where('expires_at', '>', now.toISOString())
     .executeTakeFirst();
-  if (!row)
-    throw missing('This link has run out or was taken back. Ask your instructor for a new one.', {
-      code: 'no-share',
-    });
+  if (!row) throw deadLink();
   return sharedDebrief({ ...call, who: { schoolId: row.school_id } }, row.drive_id, row.expires_at);
 }
 
@@ -115,15 +98,4 @@ export async function sharedDebrief(call: InSchool, driveId: string, expiresAt: 
     drive: forLearner(foldDrive(events)),
     past: drives.slice(Math.max(0, place - pastDrives), place).map(({ byItem }) => byItem),
   };
-}
-
-interface ShareRow {
-  readonly id: string;
-  readonly created_at: string;
-  readonly expires_at: string;
-  readonly revoked_at: string | null;
-}
-
-function toView({ id, created_at, expires_at, revoked_at }: ShareRow): ShareView {
-  return { id, createdAt: created_at, expiresAt: expires_at, ...(revoked_at !== null && { revokedAt: revoked_at }) };
 }

@@ -1,4 +1,5 @@
 import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import { isInMiles, type StoredRoads } from '@jasperwren/roads/source';
 import { lengthWords, type Units } from '@jasperwren/words/roads/distances';
 import { t } from '@jasperwren/words/routes';
 
@@ -17,5 +18,4 @@ export const routeWords = (reading: RouteReading, units: Units): string =>
   });
 
 /** Miles and yards where limits are given so on these roads. */
-export const unitsOf = (stored: { readonly ways: readonly { readonly mph?: true }[] } | undefined): Units =>
-  stored?.ways.some(({ mph }) => mph) ? 'miles' : 'metric';
+export const unitsOf = (stored: StoredRoads | undefined): Units => (stored && isInMiles(stored) ? 'miles' : 'metric');

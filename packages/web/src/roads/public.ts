@@ -2,5 +2,7 @@ import { lazy } from 'react';
 
 /** Which route a mock test is driven on; arrives after the page it stands on. */
 export const RouteChoice = lazy(() => import('./car/RouteChoice'));
+/** A route as its learner rehearses it. */
+export const SharedRehearsalView = lazy(() => import('./rehearsal/SharedRehearsalView'));
 /** The next direction of a route, for the marking screen. */
 export const DirectionBar = lazy(() => import('./car/DirectionBar'));

@@ -65,6 +65,8 @@ export const deedWords: Readonly<Partial<Record<RouteName | AuditExtra, string>>
   addRoute: t('addedARoute'),
   editRoute: t('changedARoute'),
   dropRoute: t('deletedARoute'),
+  shareRoute: t('sharedARoute'),
+  revokeRouteShare: t('revokedALinkToARoute'),
   addVehicle: t('addedACar'),
   editVehicle: t('changedACar'),
   addReviews: t('heardSafetyQuestions'),

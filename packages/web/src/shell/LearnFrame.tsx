@@ -1,6 +1,7 @@
 import { t } from '@jasperwren/words/shell';
 import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
 import QuizOutlined from '@mui/icons-material/QuizOutlined';
+import RouteOutlined from '@mui/icons-material/RouteOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet } from 'react-router';
@@ -17,6 +18,7 @@ import { laneOfOwnReviews } from '../base/device/lanes';
 const places = [
   ['/learn', t('practice'), QuizOutlined],
   ['/learn/safe', t('safeMoment'), VisibilityOutlined],
+  ['/learn/routes', t('routes'), RouteOutlined],
   ['/learn/debriefs', t('debriefs'), AssignmentOutlined],
 ] as const;
 

@@ -16,6 +16,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../drives/debrief/SharedPage')).default }),
       },
       {
+        path: '/rehearse/:token',
+        lazy: async () => ({ Component: (await import('../roads/rehearsal/SharedRehearsalPage')).default }),
+      },
+      {
         path: '/password/:token',
         lazy: async () => ({ Component: (await import('../session/PasswordPage')).default }),
       },
@@ -33,6 +37,11 @@ export const router = createBrowserRouter([
           {
             path: 'debriefs',
             lazy: async () => ({ Component: (await import('../learn/LearnDebriefsPage')).default }),
+          },
+          { path: 'routes', lazy: async () => ({ Component: (await import('../learn/LearnRoutesPage')).default }) },
+          {
+            path: 'routes/:routeId',
+            lazy: async () => ({ Component: (await import('../learn/LearnRoutePage')).default }),
           },
           {
             path: 'debriefs/:shareId',

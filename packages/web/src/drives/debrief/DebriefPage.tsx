@@ -15,7 +15,7 @@ import type { OpenDrive } from '../log/drive-logs';
 import { useDriveLog, useOpenDrive } from '../log/use-drive';
 import { ChooseWork } from './ChooseWork';
 import { DebriefBody } from './DebriefBody';
-import { ShareLinks } from './ShareLinks';
+import { DebriefLinks } from './DebriefLinks';
 
 export default function DebriefPage() {
   const { driveId = '' } = useParams();
@@ -83,7 +83,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
         </>
       }
     >
-      {sharing && <ShareLinks driveId={meta.id} name={name} waiting={unsent.length > 0} />}
+      {sharing && <DebriefLinks driveId={meta.id} name={name} waiting={unsent.length > 0} />}
       <DebriefBody
         standard={standard}
         drive={drive}

@@ -16,6 +16,7 @@ import { useReading, useRoute } from '../use-route';
 import type { NewWay, NewWayQuestion } from '../work/roads.worker';
 import { isRead } from '../work/use-roads-work';
 import { Player } from './Player';
+import { RouteLinks } from './RouteLinks';
 
 /** A route rehearsed at a desk or as a passenger. */
 export default function RehearsalPage() {
@@ -50,6 +51,7 @@ export default function RehearsalPage() {
       {failed !== undefined && <NotWorkedOut what={routes('routeReading')} why={failed} onAgain={again} />}
       {!reading && failed === undefined && <Loading what={routes('routeReading')} />}
       {now && <Player reading={now} units={unitsOf(stored)} side={side} notes={notes} onClosed={onClosed} />}
+      <RouteLinks routeId={route.id} />
       {question && (
         <p role="status">
           <FindNewWay

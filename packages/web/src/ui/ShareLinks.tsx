@@ -2,34 +2,51 @@ import { t } from '@jasperwren/words/debrief';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { ShareView } from '@jasperwren/contract/shares';
-import { useState } from 'react';
-import { api } from '../../base/api';
-import { apiError } from '../../base/client';
-import { longDate } from '../../ui/format';
-import { Rows, Section } from '../../ui/Page';
-import { Empty, Failed, Loading } from '../../ui/states';
-import styles from './debrief.module.css';
+import type { NewShare, ShareView } from '@jasperwren/contract/shares';
+import { useState, type ReactNode } from 'react';
+import { longDate } from './format';
+import { Rows, Section } from './Page';
+import styles from './share-links.module.css';
+import { Empty, Failed, Loading } from './states';
 
 const lengths = [7, 14, 30, 90];
 
 interface Props {
-  readonly driveId: string;
-  readonly name: string;
-  /** Something of the drive has not reached the server yet. */
-  readonly waiting: boolean;
+  readonly title: string;
+  readonly caution: string;
+  readonly shares: readonly ShareView[] | undefined;
+  /** Why they could not be fetched. */
+  readonly error: unknown;
+  readonly onRetry: () => void;
+  /** The one that was just made. */
+  readonly made: NewShare | undefined;
+  readonly addError: string | undefined;
+  readonly adding: boolean;
+  /** Why none can be made now. */
+  readonly waiting?: ReactNode;
+  readonly onAdd: (days: number) => void;
+  readonly onRevoke: (shareId: string) => void;
 }
 
-/** Links by which the learner reads this page and nothing else, until they run out or are taken back. */
-export function ShareLinks({ driveId, name, waiting }: Props) {
-  const { data: shares, error, refetch } = api.useSharesQuery({ driveId });
-  const [add, adding] = api.useShareMutation();
+/** Links by which a learner reads one thing and nothing else, until they run out or are taken back. */
+export function ShareLinks({
+  title,
+  caution,
+  shares,
+  error,
+  onRetry,
+  made,
+  addError,
+  adding,
+  waiting,
+  onAdd,
+  onRevoke,
+}: Props) {
   const [days, setDays] = useState(14);
-  const address = adding.data && `${window.location.origin}${adding.data.path}`;
   return (
     <div className={styles.sharing}>
-      <Section title={t('shareLinkForName', { name })}>
-        <p className="muted">{t('anyoneWithTheLinkCanRead')}</p>
+      <Section title={title}>
+        <p className="muted">{caution}</p>
         <div className={styles.form}>
           <TextField
             select
@@ -44,20 +61,16 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
               </MenuItem>
             ))}
           </TextField>
-          <Button
-            variant="outlined"
-            disabled={waiting || adding.isLoading}
-            onClick={() => void add({ driveId, body: { days } })}
-          >
+          <Button variant="outlined" disabled={waiting !== undefined || adding} onClick={() => onAdd(days)}>
             {t('createLink')}
           </Button>
-          {waiting && <span role="status">{t('theMockTestIsStillBeing')}</span>}
+          {waiting !== undefined && <span role="status">{waiting}</span>}
         </div>
-        {adding.error && <p role="alert">{apiError(adding.error)?.message}</p>}
-        {address && (
+        {addError !== undefined && <p role="alert">{addError}</p>}
+        {made && (
           <TextField
             label={t('copyItNowItIsNot')}
-            value={address}
+            value={`${window.location.origin}${made.path}`}
             slotProps={{
               htmlInput: {
                 readOnly: true,
@@ -67,13 +80,13 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
             fullWidth
           />
         )}
-        {error && <Failed error={error} onRetry={() => void refetch()} />}
-        {!error && !shares && <Loading what={t('shareLinks')} />}
+        {error !== undefined && <Failed error={error} onRetry={onRetry} />}
+        {error === undefined && !shares && <Loading what={t('shareLinks')} />}
         {shares?.length === 0 && <Empty>{t('noShareLinks')}</Empty>}
         {shares && shares.length > 0 && (
           <Rows>
             {shares.map((share) => (
-              <LinkRow key={share.id} share={share} driveId={driveId} />
+              <LinkRow key={share.id} share={share} onRevoke={() => onRevoke(share.id)} />
             ))}
           </Rows>
         )}
@@ -82,8 +95,7 @@ export function ShareLinks({ driveId, name, waiting }: Props) {
   );
 }
 
-function LinkRow({ share, driveId }: { readonly share: ShareView; readonly driveId: string }) {
-  const [revoke, { isLoading }] = api.useRevokeShareMutation();
+function LinkRow({ share, onRevoke }: { readonly share: ShareView; readonly onRevoke: () => void }) {
   const over = share.revokedAt !== undefined || share.expiresAt < new Date().toISOString();
   return (
     <li className={styles.link}>
@@ -96,7 +108,7 @@ function LinkRow({ share, driveId }: { readonly share: ShareView; readonly drive
         })}
       </span>
       {!over && (
-        <Button variant="text" disabled={isLoading} onClick={() => void revoke({ driveId, shareId: share.id })}>
+        <Button variant="text" onClick={onRevoke}>
           {t('revokeLink')}
         </Button>
       )}
