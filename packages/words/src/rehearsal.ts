@@ -21,7 +21,7 @@ export const resource = {
   ahead: 'Straight ahead',
   right: 'Right',
   answeredRight: 'Right.',
-  answeredWrong: 'It was: {{answer}}',
+  answeredWrong: 'It was: {{answer}}.',
   rightOfAsked: '{{right}} of {{asked}} right',
   callNow: 'Call it now',
   tooEarly: 'Too early: {{distance}} before the junction.',
@@ -83,6 +83,7 @@ export const resource = {
     'Anyone with the link can rehearse this route, and so can your learners from their own sign-in, until it expires or you revoke it.',
   linkIsOver: 'This link has expired. Ask your instructor for a new one.',
   openUntil: 'Open until {{date}}.',
+  namedElsewhere: 'Named too early, too late or where there was none: {{list}}.',
   notesOnRoute: 'Notes on this route',
 } as const;
 

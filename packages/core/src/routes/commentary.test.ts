@@ -23,13 +23,17 @@ describe('a commentary run', () => {
       { kind: 'junction', metres: 320 },
       { kind: 'parked', metres: 400 },
     ] as const;
-    const { toName, besides } = compareCommentary(route, named, [], 1000);
+    const { toName, besides } = compareCommentary(route, named, [], { from: 0, to: 1000 });
     expect(toName.map(({ before }) => before)).toEqual([undefined, 100, undefined]);
     expect(besides.map(({ kind }) => kind)).toEqual(['junction', 'parked']);
   });
 
   it('asks for nothing beyond the place one came to', () => {
-    expect(compareCommentary(route, [], [], 700).toName).toHaveLength(2);
+    expect(compareCommentary(route, [], [], { from: 0, to: 700 }).toName).toHaveLength(2);
+  });
+
+  it('asks for nothing before the place one began at', () => {
+    expect(compareCommentary(route, [], [], { from: 500, to: 1000 }).toName).toHaveLength(2);
   });
 
   it('shows the notes on the route where they are', () => {
@@ -37,10 +41,10 @@ describe('a commentary run', () => {
       { ...placeAt(750, 20), text: 'A van parks here.' },
       { ...placeAt(250, 300), text: 'Elsewhere.' },
     ];
-    const found = compareCommentary(route, [], notes, 1000).notes;
+    const found = compareCommentary(route, [], notes, { from: 0, to: 1000 }).notes;
     expect(found).toHaveLength(1);
     expect(found[0]!.text).toBe('A van parks here.');
     expect(found[0]!.metres).toBeCloseTo(750, 0);
-    expect(compareCommentary(route, [], notes, 500).notes).toEqual([]);
+    expect(compareCommentary(route, [], notes, { from: 0, to: 500 }).notes).toEqual([]);
   });
 });

@@ -2,7 +2,7 @@ import type { FeatureKind } from '@jasperwren/roads/features/features';
 import { metresBetween, type Place } from '@jasperwren/roads/geometry';
 import type { RouteReading } from './read-route';
 
-/** What a driver speaks of on a commentary run. The last three stand on no map: only an instructor beside can say. */
+/** What a driver speaks of on a commentary run. */
 export const commentaryKinds = [
   'junction',
   'roundabout',
@@ -15,6 +15,8 @@ export const commentaryKinds = [
   'view',
   'pull-up',
 ] as const;
+/** Only an instructor beside can say whether they were there. */
+export const unmapped: readonly CommentaryKind[] = ['parked', 'view', 'pull-up'];
 export type CommentaryKind = (typeof commentaryKinds)[number];
 
 /** Something a driver spoke of, and where. */
@@ -81,17 +83,18 @@ export function toNameOn({ features }: Pick<RouteReading, 'features'>): readonly
 
 /**
  * Holds what was spoken of against what the route has: each saying counts once, for the nearest thing of its kind ahead.
- * @param driven metres driven: what lies beyond was nobody's to name
+ * @param driven metres from and to which it was driven: what lies beyond was nobody's to name
  */
 export function compareCommentary(
   reading: Pick<RouteReading, 'features' | 'line'>,
   named: readonly Named[],
   notes: readonly (Place & { readonly text: string })[],
-  driven: number,
+  driven: { readonly from: number; readonly to: number },
 ): Commentary {
+  const isDriven = ({ metres }: { readonly metres: number }) => metres >= driven.from && metres <= driven.to;
   const left = [...named].sort((a, b) => a.metres - b.metres);
   const toName = toNameOn(reading)
-    .filter(({ metres }) => metres <= driven)
+    .filter(isDriven)
     .map((one): ToName => {
       const at = left.findIndex(
         ({ kind, metres }) => kind === one.kind && metres >= one.metres - ahead && metres <= one.metres + past,
@@ -100,13 +103,12 @@ export function compareCommentary(
       const [spoken] = left.splice(at, 1);
       return { ...one, before: Math.max(0, one.metres - spoken!.metres) };
     });
-  return { toName, besides: left, notes: notesOn(reading, notes, driven) };
+  return { toName, besides: left, notes: notesOn(reading, notes).filter(isDriven) };
 }
 
 function notesOn(
   { line }: Pick<RouteReading, 'line'>,
   notes: readonly (Place & { readonly text: string })[],
-  driven: number,
 ): readonly NoteOnRoute[] {
   const best = notes.map(() => ({ away: Infinity, metres: 0 }));
   let metres = 0;
@@ -120,7 +122,7 @@ function notesOn(
   });
   return notes
     .map(({ text }, n) => ({ text, ...best[n]! }))
-    .filter(({ away, metres: at }) => away <= noteReach && at <= driven)
+    .filter(({ away }) => away <= noteReach)
     .sort((a, b) => a.metres - b.metres)
     .map(({ text, metres: at }) => ({ text, metres: at }));
 }

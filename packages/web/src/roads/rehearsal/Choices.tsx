@@ -1,5 +1,6 @@
 import { t } from '@jasperwren/words/rehearsal';
 import Button from '@mui/material/Button';
+import styles from './rehearsal.module.css';
 
 interface Choice {
   readonly key: string | number;
@@ -19,7 +20,7 @@ export function Choices({ question, choices, onAnswer }: Props) {
   const answer = choices.find(({ right }) => right)?.words ?? '';
   return (
     <>
-      <p>{question}</p>
+      <p className={styles.question}>{question}</p>
       {choices.map(({ key, words, right }) => (
         <Button
           key={key}

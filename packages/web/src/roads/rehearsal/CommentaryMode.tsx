@@ -1,8 +1,8 @@
-import { commentaryKinds, compareCommentary, type Named } from '@jasperwren/core/routes/commentary';
+import { commentaryKinds, compareCommentary, unmapped, type Named } from '@jasperwren/core/routes/commentary';
 import type { Place } from '@jasperwren/roads/geometry';
 import { joinWords } from '@jasperwren/words/lists';
 import { commentaryWords, t } from '@jasperwren/words/rehearsal';
-import { aheadWords, lengthWords } from '@jasperwren/words/roads/distances';
+import { aheadWords } from '@jasperwren/words/roads/distances';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Caption } from './Caption';
@@ -19,6 +19,7 @@ const noScore = { right: 0, asked: 0 };
 export function CommentaryMode(props: Props) {
   const { metres, playing, setPlaying } = props;
   const [named, setNamed] = useState<readonly Named[]>([]);
+  const [from] = useState(metres);
   const [comparing, setComparing] = useState(false);
   return (
     <>
@@ -47,13 +48,23 @@ export function CommentaryMode(props: Props) {
           {comparing ? t('goOn') : t('compareWithRoute')}
         </Button>
       </div>
-      {comparing && <Comparison {...props} named={named} />}
+      {comparing && <Comparison {...props} named={named} from={Math.min(from, metres)} />}
     </>
   );
 }
 
-function Comparison({ reading, units, metres, notes, named }: Props & { readonly named: readonly Named[] }) {
-  const { toName, besides, notes: onRoute } = compareCommentary(reading, named, notes, metres);
+interface ComparisonProps extends Props {
+  readonly named: readonly Named[];
+  /** Metres from the start of the route at which the run began. */
+  readonly from: number;
+}
+
+function Comparison({ reading, units, metres, notes, named, from }: ComparisonProps) {
+  const { toName, besides, notes: onRoute } = compareCommentary(reading, named, notes, { from, to: metres });
+  const namesOf = (kinds: readonly Named[]) =>
+    joinWords([...new Set(kinds.map(({ kind }) => commentaryWords(kind).toLowerCase()))]);
+  const elsewhere = besides.filter(({ kind }) => !unmapped.includes(kind));
+  const seen = besides.filter(({ kind }) => unmapped.includes(kind));
   const inTime = toName.filter(({ before }) => before !== undefined).length;
   return (
     <section className={styles.comparison}>
@@ -74,7 +85,7 @@ function Comparison({ reading, units, metres, notes, named }: Props & { readonly
               {toName.map(({ kind, metres: at, before }) => (
                 <tr key={`${kind} ${at}`}>
                   <td>{commentaryWords(kind)}</td>
-                  <td>{lengthWords(at, units)}</td>
+                  <td>{aheadWords(at, units)}</td>
                   <td>
                     {before === undefined ? (
                       <b>{t('notNamed')}</b>
@@ -88,20 +99,15 @@ function Comparison({ reading, units, metres, notes, named }: Props & { readonly
           </table>
         </>
       )}
-      {besides.length > 0 && (
-        <p>
-          {t('alsoNamed', {
-            list: joinWords([...new Set(besides.map(({ kind }) => commentaryWords(kind).toLowerCase()))]),
-          })}
-        </p>
-      )}
+      {elsewhere.length > 0 && <p>{t('namedElsewhere', { list: namesOf(elsewhere) })}</p>}
+      {seen.length > 0 && <p>{t('alsoNamed', { list: namesOf(seen) })}</p>}
       {onRoute.length > 0 && (
         <>
           <h3>{t('notesOnRoute')}</h3>
           <ul>
             {onRoute.map(({ text, metres: at }) => (
               <li key={`${text} ${at}`}>
-                {lengthWords(at, units)}: {text}
+                {aheadWords(at, units)}: {text}
               </li>
             ))}
           </ul>
