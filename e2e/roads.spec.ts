@@ -88,7 +88,7 @@ test('roads are read, a route is planned, noted, saved and handed on as GPX', as
   // The same file comes back as a route along the same roads.
   await page.goto('/routes');
   await page
-    .getByLabel(routes('importGpx'))
+    .getByLabel(routes('importTrack'))
     .setInputFiles({ name: 'loop.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(gpx) });
   await expect(page.getByRole('heading', { level: 1, name: 'Harbour loop' })).toBeVisible();
   await expect(page.getByText(/^2\d to \d\d min, .* miles/)).toBeVisible();

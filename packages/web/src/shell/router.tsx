@@ -101,6 +101,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../roads/editor/RoutePage')).default }),
           },
           {
+            path: 'routes/roads/:roadsId',
+            lazy: async () => ({ Component: (await import('../roads/list/RoadsPage')).default }),
+          },
+          {
             path: 'routes/:routeId',
             lazy: async () => ({ Component: (await import('../roads/editor/RoutePage')).default }),
           },

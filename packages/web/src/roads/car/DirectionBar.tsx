@@ -98,8 +98,8 @@ export default function DirectionBar({ driveId, route, seconds }: Props) {
       )}
       {failed !== undefined && feed === 'device' && <span role="alert">{t('noPosition', { why: failed })}</span>}
       <label title={t('positionConsent')}>
-        <span className="muted">{t('position')}</span>{' '}
-        <select value={feed} onChange={(event) => setFeed(event.target.value as Feed)}>
+        <span className={`muted ${styles.label}`}>{t('position')}</span>{' '}
+        <select aria-label={t('position')} value={feed} onChange={(event) => setFeed(event.target.value as Feed)}>
           {Object.entries(feeds).map(([value, name]) => (
             <option key={value} value={value}>
               {name}

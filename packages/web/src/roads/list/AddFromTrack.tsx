@@ -1,5 +1,6 @@
 import type { RoadsView } from '@jasperwren/contract/roads';
-import { readGpx, type Track } from '@jasperwren/roads/formats/gpx';
+import type { Track } from '@jasperwren/roads/formats/gpx';
+import { readTrack } from '@jasperwren/roads/formats/read-track';
 import { RoadsError } from '@jasperwren/roads/problem';
 import { roadsProblem } from '@jasperwren/words/roads/problems';
 import { t } from '@jasperwren/words/routes';
@@ -16,7 +17,7 @@ export interface FromFile {
   readonly unmatched: readonly { readonly from: number; readonly to: number }[];
 }
 
-/** Makes a new route of a GPX file on the newest roads. */
+/** Makes a new route of a GPX or GeoJSON file on the newest roads. */
 export function AddFromTrack({ roads }: { readonly roads: RoadsView }) {
   const input = useRef<HTMLInputElement>(null);
   const [track, setTrack] = useState<Track>();
@@ -25,7 +26,7 @@ export function AddFromTrack({ roads }: { readonly roads: RoadsView }) {
     if (!file) return;
     try {
       setFailed(undefined);
-      setTrack(readGpx(await file.text())[0]);
+      setTrack(readTrack(file.name, await file.text()));
     } catch (error) {
       setFailed(error instanceof RoadsError ? roadsProblem(error.problem) : String(error));
     }
@@ -36,15 +37,15 @@ export function AddFromTrack({ roads }: { readonly roads: RoadsView }) {
         ref={input}
         type="file"
         hidden
-        accept=".gpx"
-        aria-label={t('importGpx')}
+        accept=".gpx,.geojson,.json"
+        aria-label={t('importTrack')}
         onChange={(event) => {
           void read(event.target.files?.[0]);
           event.target.value = '';
         }}
       />
       <Button variant="text" onClick={() => input.current?.click()}>
-        {t('importGpx')}
+        {t('importTrack')}
       </Button>
       {failed !== undefined && <span role="alert">{failed}</span>}
       {track && <Matching roads={roads} track={track} />}

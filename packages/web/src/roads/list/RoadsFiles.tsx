@@ -4,6 +4,7 @@ import { t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import { useRef, useState, type DragEvent } from 'react';
+import { Link } from 'react-router';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
 import { useAppDispatch } from '../../base/hooks';
@@ -76,7 +77,13 @@ function RoadsRow({ roads }: { readonly roads: RoadsView }) {
   const { id, name, version, state, progress, problem, summary } = roads;
   return (
     <li className={styles.roads}>
-      <b>{t('roadsVersion', { name, version })}</b>
+      <b>
+        {state === 'ready' ? (
+          <Link to={`/routes/roads/${id}`}>{t('roadsVersion', { name, version })}</Link>
+        ) : (
+          t('roadsVersion', { name, version })
+        )}
+      </b>
       <div>
         {state === 'reading' && (
           <span role="status">

@@ -16,6 +16,7 @@ import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
 import type { Place } from '@jasperwren/roads/geometry';
 import { planLoops, type Loop } from '@jasperwren/roads/plan/plan-loops';
+import { reachOf } from '@jasperwren/roads/graph/reach';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
 import { endAt, shareOfStretches } from '@jasperwren/roads/route/via';
 import { openRoads, storeRoads, type StoredRoads } from '@jasperwren/roads/source';
@@ -89,6 +90,8 @@ const roadsWork = {
   },
   /** Reads a route on its roads. */
   read: (stops: readonly RouteStop[], style: CallStyle) => readRoute(roadsNow(), stops, style),
+  /** What is hard to drive to. */
+  reach: () => reachOf(roadsNow().graph),
   /** A route with the roads near it, read on those alone; the next questions are about them. */
   pack(stops: readonly RouteStop[], style: CallStyle): Packed | undefined {
     const reading = readRoute(roadsNow(), stops, style);

@@ -4,6 +4,7 @@ import type { FromTrack } from '@jasperwren/core/routes/from-track';
 import type { AnyReading, RouteReading } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { Place } from '@jasperwren/roads/geometry';
+import type { Reach } from '@jasperwren/roads/graph/reach';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { proxy } from 'comlink';
 import type { Steps } from '../../base/work/follow';
@@ -77,6 +78,18 @@ const trackAll: Steps<RoadsWork, TrackQuestion, TrackParts> = async (work, { sto
 
 /** Finds the stops along a track beside the page. */
 export const useTrack = (question: TrackQuestion) => useWork(roadsWorkers, question, trackAll);
+
+interface ReachParts {
+  readonly reach: Reach;
+}
+
+const findReach: Steps<RoadsWork, StoredRoads, ReachParts> = async (work, stored, tell) => {
+  await work.open(stored);
+  tell({ reach: await work.reach() });
+};
+
+/** Finds what of the roads is hard to drive to. */
+export const useReach = (stored: StoredRoads) => useWork(roadsWorkers, stored, findReach);
 
 interface PackedParts {
   /** Undefined where the route cannot be driven, or is not there yet. */
