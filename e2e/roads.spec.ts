@@ -109,6 +109,18 @@ test('a mock test is driven on a route: directions come by the simulated positio
   const sheet = page.getByRole('table').getByRole('row');
   await expect(sheet.nth(1)).toBeVisible();
   await expectNoHarm(page, 'the directions');
+  // When to speak is the school's to set: nonsense is refused and nothing lost, what is right holds at once.
+  const before = await sheet.nth(1).locator('.muted').textContent();
+  await page.getByRole('button', { name: routes('whenToSpeak') }).click();
+  const yards = page.getByLabel(routes('yardsBefore'));
+  await yards.first().fill('5');
+  await page.getByRole('button', { name: routes('saveTiming') }).click();
+  await expect(page.getByRole('alert')).toContainText('20 m');
+  for (let i = 0; i < 4; i++) await yards.nth(i).fill('60');
+  await expectNoHarm(page, 'when to speak');
+  await page.getByRole('button', { name: routes('saveTiming') }).click();
+  await expect(sheet.nth(1).locator('.muted')).not.toHaveText(before!);
+  await expect(sheet.nth(1).locator('.muted')).toHaveText(/^60 yards before/);
   const directions = await sheet.locator('b').allTextContents();
   expect(directions.length).toBeGreaterThan(4);
 
@@ -151,12 +163,7 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await expect(page.getByText(/^New to Ola: 0/)).toBeVisible();
 });
 
-test('a route is rehearsed: the exit is asked for before the call is heard', async ({
-  page,
-  school,
-  browser,
-  baseURL,
-}) => {
+test('a route is rehearsed: the exit is asked for before the call is heard', async ({ page, school, browser }) => {
   await signIn(page, school);
   await addIsland(page);
   await planLoop(page, '20');

@@ -36,7 +36,7 @@ export default defineConfig({
           {
             urlPattern: ({ url, request }) =>
               request.method === 'GET' &&
-              /^\/api\/(session|learners|standards|drives|checks|me|roads|routes|road-notes|shared-routes)(\/|$)/.test(
+              /^\/api\/(session|learners|standards|drives|checks|me|roads|routes|road-notes|shared-routes|call-timing)(\/|$)/.test(
                 url.pathname,
               ) &&
               !/\/(news|record|marks\.csv|shares|export\.zip|lessons\.ics)$/.test(url.pathname),

@@ -21,6 +21,7 @@ import { EventBatch } from './drives';
 import { LearnerEdit, LearnerInput } from './learners';
 import { FreeHoursList, LessonPlan } from './lessons';
 import { OutOfTimeIds, SchoolInput, TypedName } from './school';
+import { CallTimingInput } from './call-timing';
 import { ShareInput } from './shares';
 import { SheetEdit, SheetInput } from './sheets';
 import { DraftInput, ImportInput, NewStandard } from './standards';
@@ -51,6 +52,7 @@ export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } =
   sendEvents: EventBatch,
   share: ShareInput,
   shareRoute: ShareInput,
+  setCallTiming: CallTimingInput,
   addSheet: SheetInput,
   editSheet: SheetEdit,
   setFreeHours: FreeHoursList,

@@ -27,6 +27,7 @@ import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './safety
 import type { MeView, MyDebrief, MyRoute } from './me';
 import type { AccessRequest, CodeSignIn, AccessCode } from './access';
 import type { ReviewBatch } from './reviews';
+import type { CallTimingInput, CallTimingView } from './call-timing';
 import type { RouteEdit, RouteInput, RouteView, SharedRehearsal } from './driving-routes';
 import type { RoadNoteInput, RoadNoteView, RoadsView } from './roads';
 import type { StoredRoads } from '@jasperwren/roads/source';
@@ -293,6 +294,10 @@ export const routes = {
   editRoute: put('/api/routes/:routeId', 'staff', { changes: ['routes'] })
     .takes<RouteEdit>()
     .answers<RouteView>(),
+  callTiming: get('/api/call-timing', 'staff', { reads: ['routes'] }).answers<CallTimingView>(),
+  setCallTiming: put('/api/call-timing', 'staff', { changes: ['routes'] })
+    .takes<CallTimingInput>()
+    .answers<CallTimingView>(),
   routeShares: get('/api/routes/:routeId/shares', 'staff', { reads: ['shares'], live: true }).answers<
     readonly ShareView[]
   >(),

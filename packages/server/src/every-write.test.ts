@@ -43,6 +43,7 @@ const sheet = {
   entries: [],
 };
 const note = { lat: 48, lon: -30, text: 'A van parks at the mouth.', reviewBy: '2027-01-01' };
+const timing = { steps: [{ kmh: 0, metres: 150 }], leastSeconds: 7 };
 const stop = { lat: 48, lon: -30, mode: 'directions' };
 const learner = { name: 'Ada', transmission: 'manual', standardId: 'tally' };
 
@@ -103,6 +104,7 @@ beforeAll(async () => {
     { route: 'DELETE /api/learners/:learnerId/archived' },
     { route: 'POST /api/drives/:driveId/events', body: { events: events.slice(0, 3) } },
     { route: 'POST /api/drives/:driveId/shares', body: { days: 7 } },
+    { route: 'PUT /api/call-timing', body: { instructor: timing, device: { ...timing, againSeconds: 4 }, version: 0 } },
     { route: 'POST /api/routes/:routeId/shares', body: { days: 7 } },
     { route: 'POST /api/learners/:learnerId/sheets', body: sheet },
     { route: 'PUT /api/sheets/:sheetId', body: { ...sheet, official: 'fail', version: 0 } },

@@ -148,6 +148,7 @@ export const resource = {
   addedARoute: 'added a route',
   changedARoute: 'changed a route',
   deletedARoute: 'deleted a route',
+  changedWhenDirectionsAreSpoken: 'changed when directions are spoken',
   sharedARoute: 'shared a route for rehearsal',
   revokedALinkToARoute: 'revoked a link to a route',
   addedACar: 'added a car',

@@ -14,16 +14,21 @@ export type Ladder = readonly (readonly [kmh: number, metres: number])[];
 const ladder = (steps: readonly (readonly [mph: number, yards: number])[]): Ladder =>
   steps.map(([mph, yards]) => [mph * kmhPerMph, yards * metresPerYard]);
 
-/** How directions are spoken. */
-export interface CallStyle {
-  readonly speaker: 'instructor' | 'device';
-  /** Metres before a junction at which a call begins, by speed; between its steps in proportion where `smooth`. */
+/** When directions are spoken. */
+export interface CallTiming {
+  /** Metres before a junction at which a call begins, by speed. */
   readonly first: Ladder;
-  readonly smooth: boolean;
   /** The call is said again this many seconds before the junction; nothing: once only. */
   readonly againSeconds?: number;
   /** Between a call and its junction there are at least this many seconds, else it is said with the call before. */
   readonly leastSeconds: number;
+}
+
+/** How and when directions are spoken. */
+export interface CallStyle extends CallTiming {
+  readonly speaker: 'instructor' | 'device';
+  /** Between two steps of the ladder the distance is in proportion; otherwise that of the step below. */
+  readonly smooth: boolean;
 }
 
 /** An instructor: 150 to 200 yards, earlier when faster. Common practice. */

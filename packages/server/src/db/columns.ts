@@ -36,6 +36,11 @@ export interface Columns {
     detail: string | null;
     address: string | null;
   };
+  call_timing: {
+    school_id: string;
+    body: string;
+    version: number;
+  };
   check_questions: {
     school_id: string;
     id: string;

@@ -406,4 +406,14 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0012-call-timing': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('call_timing')
+        .addColumn('school_id', 'text', (c) => c.primaryKey().references('schools.id'))
+        .addColumn('body', 'text', (c) => c.notNull())
+        .addColumn('version', 'integer', (c) => c.notNull())
+        .execute();
+    },
+  },
 };

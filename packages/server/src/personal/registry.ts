@@ -133,6 +133,7 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     expires_at: 'learner',
     revoked_at: 'learner',
   },
+  call_timing: { school_id: 'school', body: 'school', version: 'school' },
   route_shares: {
     token_hash: 'school',
     id: 'school',

@@ -44,5 +44,7 @@ export async function readRoadsFile({ path, file }: RoadsTask, news: MessagePort
   } catch (error) {
     if (!(error instanceof RoadsError)) throw error;
     tell({ kind: 'unusable', problem: error.problem });
+  } finally {
+    await handle.close();
   }
 }

@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { CallTimingView } from '@jasperwren/contract/call-timing';
 import type { ErrorBody } from '@jasperwren/contract/errors';
 import type { RouteView } from '@jasperwren/contract/driving-routes';
 import type { RoadNoteView, RoadsView } from '@jasperwren/contract/roads';
@@ -155,5 +156,41 @@ describe('routes and notes', () => {
     expect(body).toMatchObject({ ...note, writtenBy: 'Lead of first' });
     expect((await other.send<readonly RoadNoteView[]>('GET', '/api/road-notes')).body).toEqual([]);
     expect((await other.send('DELETE', `/api/road-notes/${body.id}`)).status).toBe(404);
+  });
+});
+
+describe('when directions are spoken', () => {
+  const steps = [
+    { kmh: 0, metres: 120 },
+    { kmh: 50, metres: 250 },
+  ];
+  const timing = { steps, leastSeconds: 8 };
+  const set = (instructor: object, version = 0) =>
+    lead.send<CallTimingView & ErrorBody>('PUT', '/api/call-timing', { instructor, device: timing, version });
+
+  it('is as usual until the school sets it, and its own alone', async () => {
+    const { body: usual } = await lead.send<CallTimingView>('GET', '/api/call-timing');
+    expect(usual).toMatchObject({ version: 0, device: { againSeconds: 4 } });
+    const { status, body } = await set(timing);
+    expect([status, body.instructor.first, body.version]).toEqual([
+      200,
+      [
+        [0, 120],
+        [50, 250],
+      ],
+      1,
+    ]);
+    expect((await set(timing)).status).toBe(409);
+    expect((await other.send<CallTimingView>('GET', '/api/call-timing')).body).toEqual(usual);
+  });
+
+  it.each([
+    [{ ...timing, steps: [] }],
+    [{ ...timing, steps: steps.toReversed() }],
+    [{ ...timing, steps: [{ kmh: 0, metres: 5 }] }],
+    [{ ...timing, leastSeconds: 0 }],
+    [{ ...timing, againSeconds: 'soon' }],
+  ])('refuses what cannot be meant: %j', async (instructor) => {
+    expect((await set(instructor, 1)).status).toBe(422);
   });
 });

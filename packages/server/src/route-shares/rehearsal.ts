@@ -5,6 +5,7 @@ import { metresBetween } from '@jasperwren/roads/geometry';
 import { isInMiles, openRoads } from '@jasperwren/roads/source';
 import type { InSchool } from '../call';
 import { getRoute } from '../driving-routes/store';
+import { callTimingOf } from '../driving-routes/timing';
 import { conflict } from '../refusal';
 import { notesOfSchool } from '../roads/notes';
 import { waysOf } from '../roads/store';
@@ -19,13 +20,14 @@ const noteReach = 60;
  */
 export async function rehearsalOf(call: InSchool, { routeId, expiresAt }: OpenLink): Promise<SharedRehearsal> {
   const route = await getRoute(call, routeId);
-  const [stored, notes, school] = await Promise.all([
+  const [stored, notes, timing, school] = await Promise.all([
     waysOf(call, route.roadsId),
     notesOfSchool(call),
+    callTimingOf(call),
     call.db.selectFrom('schools').select('name').where('id', '=', call.who.schoolId).executeTakeFirstOrThrow(),
   ]);
   const roads = openGraph(openRoads(stored));
-  const reading = readRoute(roads, route.stops, instructorStyle);
+  const reading = readRoute(roads, route.stops, { ...instructorStyle, ...timing.instructor });
   if (!('line' in reading) || reading.broken)
     throw conflict('This route cannot be driven as it stands. Ask your instructor to look at it.', {
       code: 'route-broken',

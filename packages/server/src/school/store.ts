@@ -70,6 +70,7 @@ export const schoolTables = [
   'sheets',
   'reviews',
   'lessons',
+  'call_timing',
   'route_shares',
   'driving_routes',
   'road_notes',

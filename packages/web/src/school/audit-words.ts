@@ -65,6 +65,7 @@ export const deedWords: Readonly<Partial<Record<RouteName | AuditExtra, string>>
   addRoute: t('addedARoute'),
   editRoute: t('changedARoute'),
   dropRoute: t('deletedARoute'),
+  setCallTiming: t('changedWhenDirectionsAreSpoken'),
   shareRoute: t('sharedARoute'),
   revokeRouteShare: t('revokedALinkToARoute'),
   addVehicle: t('addedACar'),

@@ -1,11 +1,11 @@
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
-import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { t } from '@jasperwren/words/routes';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useEffect, useMemo, useState } from 'react';
 import { api } from '../../base/api';
 import { unitsOf } from '../format-route';
+import { useCallStyles } from '../use-call-styles';
 import { useRoute } from '../use-route';
 import { usePacked } from '../work/use-roads-work';
 
@@ -14,9 +14,10 @@ export default function RouteChoice({ onChoose }: { readonly onChoose: (route: C
   const { data: routes } = api.useRoutesQuery();
   const [chosen, setChosen] = useState('');
   const { route, stored } = useRoute(chosen);
+  const { instructor } = useCallStyles();
   const question = useMemo(
-    () => ({ stored, routes: route ? [route.stops] : [], style: instructorStyle }),
-    [stored, route],
+    () => ({ stored, routes: route ? [route.stops] : [], style: instructor }),
+    [stored, route, instructor],
   );
   const { parts, working, failed } = usePacked(question);
   const inCar = useMemo((): CarRoute | undefined => {

@@ -1,8 +1,8 @@
 import { nextCall } from '@jasperwren/core/routes/rehearsal';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { stopsAhead, type Car } from '@jasperwren/core/routes/way-back';
-import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { useMemo, useState } from 'react';
+import { useCallStyles } from '../use-call-styles';
 import type { NewWay, NewWayQuestion } from '../work/roads.worker';
 
 /** The way that takes the place of the route after it was left, and since when. */
@@ -14,6 +14,7 @@ interface Detour extends NewWay {
 /** The way to drive now, and how another is asked for. */
 export function useNewWayOf(route: CarRoute) {
   const [detour, setDetour] = useState<Detour>();
+  const { instructor } = useCallStyles();
   const [question, setQuestion] = useState<NewWayQuestion>();
   const now = useMemo((): CarRoute => {
     if (!detour || !route.around) return route;
@@ -36,7 +37,7 @@ export function useNewWayOf(route: CarRoute) {
       edges: around.edges,
       stops: stopsAhead(around.stops, around, at),
       closed: detour?.closed ?? [],
-      style: instructorStyle,
+      style: instructor,
     });
   };
   const found = (way: NewWay, since: number) => {

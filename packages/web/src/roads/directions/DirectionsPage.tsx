@@ -1,6 +1,6 @@
 import type { RoadNoteView } from '@jasperwren/contract/roads';
 import type { PlacedCall, RouteReading } from '@jasperwren/core/routes/read-route';
-import { deviceStyle, instructorStyle } from '@jasperwren/roads/directions/calls';
+import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import { metresBetween } from '@jasperwren/roads/geometry';
 import { callSentence } from '@jasperwren/words/roads/directions';
 import { aheadWords, lengthWords, type Units } from '@jasperwren/words/roads/distances';
@@ -14,12 +14,13 @@ import { api } from '../../base/api';
 import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading, NotWorkedOut } from '../../ui/states';
 import { routeWords, unitsOf } from '../format-route';
+import { useCallStyles } from '../use-call-styles';
 import { useReading, useRoute } from '../use-route';
 import { isRead } from '../work/use-roads-work';
 import styles from './directions.module.css';
+import { TimingDialog } from './TimingDialog';
 
-const styleOf = { instructor: instructorStyle, device: deviceStyle };
-type Speaker = keyof typeof styleOf;
+type Speaker = 'instructor' | 'device';
 
 /** A note belongs to a junction within this many metres of it. */
 const noteReach = 70;
@@ -29,9 +30,11 @@ export default function DirectionsPage() {
   const { routeId = '' } = useParams();
   const { route, stored, missing, error, retry } = useRoute(routeId);
   const [speaker, setSpeaker] = useState<Speaker>('instructor');
+  const [timing, setTiming] = useState(false);
   const [chosen, setUnits] = useState<Units>();
   const { data: notes = [] } = api.useRoadNotesQuery();
-  const { reading, failed, again } = useReading(stored, route?.stops, styleOf[speaker]);
+  const style = useCallStyles()[speaker];
+  const { reading, failed, again } = useReading(stored, route?.stops, style);
   if (error) return <Failed error={error} onRetry={retry} />;
   if (missing) return <Empty>{t('routeNotFound')}</Empty>;
   if (!route || !stored) return <Loading what={t('directionsOf', { name: '' })} />;
@@ -63,6 +66,9 @@ export default function DirectionsPage() {
             <MenuItem value="miles">{t('milesAndYards')}</MenuItem>
             <MenuItem value="metric">{t('metric')}</MenuItem>
           </TextField>
+          <Button variant="text" onClick={() => setTiming(true)}>
+            {t('whenToSpeak')}
+          </Button>
           <Button variant="contained" onClick={() => window.print()}>
             {t('print')}
           </Button>
@@ -71,8 +77,9 @@ export default function DirectionsPage() {
     >
       {failed !== undefined && <NotWorkedOut what={t('routeReading')} why={failed} onAgain={again} />}
       {!reading && failed === undefined && <Loading what={t('routeReading')} />}
-      {isRead(reading) && <CallTable {...{ reading, notes, units }} style={styleOf[speaker]} />}
+      {isRead(reading) && <CallTable {...{ reading, notes, units }} style={style} />}
       <p className="muted">{t('cautions')}</p>
+      {timing && <TimingDialog speaker={speaker} units={units} onClose={() => setTiming(false)} />}
     </Page>
   );
 }
@@ -81,7 +88,7 @@ interface TableProps {
   readonly reading: RouteReading;
   readonly notes: readonly RoadNoteView[];
   readonly units: Units;
-  readonly style: typeof instructorStyle;
+  readonly style: CallStyle;
 }
 
 function CallTable({ reading: { calls }, notes, units, style }: TableProps) {

@@ -1,6 +1,5 @@
 import { stopsAhead } from '@jasperwren/core/routes/way-back';
 import type { PlacedCall, RouteReading } from '@jasperwren/core/routes/read-route';
-import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { trafficSide } from '@jasperwren/roads/graph/side';
 import { openRoads } from '@jasperwren/roads/source';
 import { t } from '@jasperwren/words/rehearsal';
@@ -12,6 +11,7 @@ import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading, NotWorkedOut } from '../../ui/states';
 import { FindNewWay } from '../car/FindNewWay';
 import { unitsOf } from '../format-route';
+import { useCallStyles } from '../use-call-styles';
 import { useReading, useRoute } from '../use-route';
 import type { NewWay, NewWayQuestion } from '../work/roads.worker';
 import { isRead } from '../work/use-roads-work';
@@ -22,7 +22,8 @@ import { RouteLinks } from './RouteLinks';
 export default function RehearsalPage() {
   const { routeId = '' } = useParams();
   const { route, stored, missing, error, retry } = useRoute(routeId);
-  const { reading, failed, again } = useReading(stored, route?.stops, instructorStyle);
+  const { instructor } = useCallStyles();
+  const { reading, failed, again } = useReading(stored, route?.stops, instructor);
   const { data: notes = [] } = api.useRoadNotesQuery();
   const [detour, setDetour] = useState<NewWay>();
   const [question, setQuestion] = useState<NewWayQuestion>();
@@ -39,7 +40,7 @@ export default function RehearsalPage() {
       edges: now.edges,
       stops: stopsAhead(detour?.stops ?? route.stops, now, call.decision.metres),
       closed: detour?.closed ?? [],
-      style: instructorStyle,
+      style: instructor,
     });
   };
   return (
