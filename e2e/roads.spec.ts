@@ -66,6 +66,7 @@ test('roads are read, a route is planned, noted, saved and handed on as GPX', as
   await page.getByRole('button', { name: routes('addNote') }).click();
   await page.getByRole('button', { name: routes('addHere') }).click();
   await page.getByLabel(routes('noteText')).fill('The device counts the gate as an exit.');
+  await page.getByLabel(routes('alongTheRoad')).check();
   await page.getByRole('button', { name: routes('saveNote') }).click();
   await expect(
     page

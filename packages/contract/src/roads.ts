@@ -1,6 +1,7 @@
 import type { RoadsProblem } from '@jasperwren/roads/problem';
 import type { RoadsSummary } from '@jasperwren/roads/graph/summary';
-import { IsISO8601, IsLatitude, IsLongitude, IsNumber, Matches } from 'class-validator';
+import { IsBoolean, IsISO8601, IsLatitude, IsLongitude, IsNumber, Matches } from 'class-validator';
+import { MayBeMissing } from './optional';
 import { IsWords } from './texts';
 
 /** A file of roads that a school drives on. */
@@ -23,6 +24,9 @@ export interface RoadsView {
 export class RoadNoteInput {
   @IsLatitude({ message: 'The place is not on Earth.' }) @IsNumber() lat!: number;
   @IsLongitude({ message: 'The place is not on Earth.' }) @IsNumber() lon!: number;
+  /** Whether it is about the whole stretch of road here, from junction to junction. */
+  @MayBeMissing() @IsBoolean() along?: boolean;
+
   @IsWords(300, 'Write what to know here.') text!: string;
 
   @IsISO8601({ strict: true }, { message: 'The date of the review is not a date of the calendar.' })
@@ -35,6 +39,7 @@ export interface RoadNoteView {
   readonly id: string;
   readonly lat: number;
   readonly lon: number;
+  readonly along: boolean;
   readonly text: string;
   /** `YYYY-MM-DD`. */
   readonly reviewBy: string;

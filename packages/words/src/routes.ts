@@ -102,6 +102,7 @@ export const resource = {
   trackOffRoads: 'The track lies on none of these roads.',
   trackUnmatched: 'From {{from}} to {{to}} the track lies on no road; the route takes the nearest way.',
   noteText: 'What to know here',
+  alongTheRoad: 'About the whole road here, from junction to junction',
   reviewBy: 'Look at it again by',
   saveNote: 'Save note',
   cancel: 'Cancel',

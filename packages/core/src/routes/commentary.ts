@@ -1,5 +1,6 @@
 import type { FeatureKind } from '@jasperwren/roads/features/features';
-import { metresBetween, type Place } from '@jasperwren/roads/geometry';
+import type { Place } from '@jasperwren/roads/geometry';
+import { notesOn, type NoteOnRoute } from './notes-on-route';
 import type { RouteReading } from './read-route';
 
 /** What a driver speaks of on a commentary run. */
@@ -29,12 +30,6 @@ export interface Named {
 export interface ToName extends Named {
   /** Metres before it at which it was spoken of; nothing where it was not. */
   readonly before?: number;
-}
-
-/** A note of the school on the route. */
-export interface NoteOnRoute {
-  readonly text: string;
-  readonly metres: number;
 }
 
 export interface Commentary {
@@ -67,8 +62,6 @@ const together = 40;
 /** It is spoken of in time from so many metres before it on, to just past it. Common practice: about ten seconds in town. */
 const ahead = 250;
 const past = 5;
-/** A note lies on a route within this many metres of it. */
-const noteReach = 40;
 
 /** What a route has to speak of, in order. */
 export function toNameOn({ features }: Pick<RouteReading, 'features'>): readonly Named[] {
@@ -104,25 +97,4 @@ export function compareCommentary(
       return { ...one, before: Math.max(0, one.metres - spoken!.metres) };
     });
   return { toName, besides: left, notes: notesOn(reading, notes).filter(isDriven) };
-}
-
-function notesOn(
-  { line }: Pick<RouteReading, 'line'>,
-  notes: readonly (Place & { readonly text: string })[],
-): readonly NoteOnRoute[] {
-  const best = notes.map(() => ({ away: Infinity, metres: 0 }));
-  let metres = 0;
-  line.forEach(([lat, lon], i) => {
-    const before = line[i - 1];
-    if (before) metres += metresBetween(before[0], before[1], lat, lon);
-    notes.forEach((note, n) => {
-      const away = metresBetween(note.lat, note.lon, lat, lon);
-      if (away < best[n]!.away) best[n] = { away, metres };
-    });
-  });
-  return notes
-    .map(({ text }, n) => ({ text, ...best[n]! }))
-    .filter(({ away }) => away <= noteReach)
-    .sort((a, b) => a.metres - b.metres)
-    .map(({ text, metres: at }) => ({ text, metres: at }));
 }

@@ -234,3 +234,12 @@ export const edgesFrom = ({ out, outStart }: RoadGraph, vertex: number): Int32Ar
 
 /** Whether roads meet at a vertex. */
 export const isJunction = ({ arms }: RoadGraph, vertex: number): boolean => arms[vertex]! >= 3;
+
+/** The places of a stretch, in the order of its way. */
+export function stretchLine(
+  { source, stretchStart, stretchNodes }: RoadGraph,
+  stretch: number,
+): readonly (readonly [lat: number, lon: number])[] {
+  const nodes = stretchNodes.subarray(stretchStart[stretch], stretchStart[stretch + 1]);
+  return Array.from(nodes, (node) => [source.lat[node]!, source.lon[node]!] as const);
+}

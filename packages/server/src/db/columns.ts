@@ -171,6 +171,7 @@ export interface Columns {
     text: string;
     review_by: string;
     written_at: string;
+    along: Generated<number>;
   };
   roads: {
     id: string;

@@ -406,13 +406,18 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
-  '0012-call-timing': {
+  '0012-call-timing-and-notes-along': {
     async up(db: Kysely<unknown>) {
       await db.schema
         .createTable('call_timing')
         .addColumn('school_id', 'text', (c) => c.primaryKey().references('schools.id'))
         .addColumn('body', 'text', (c) => c.notNull())
         .addColumn('version', 'integer', (c) => c.notNull())
+        .execute();
+      // A note may be about the whole stretch of road it lies on.
+      await db.schema
+        .alterTable('road_notes')
+        .addColumn('along', 'integer', (c) => c.notNull().defaultTo(0))
         .execute();
     },
   },

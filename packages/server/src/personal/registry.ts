@@ -227,6 +227,7 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     lon: 'nobody',
     text: 'school',
     review_by: 'nobody',
+    along: 'nobody',
     written_at: 'nobody',
   },
 };

@@ -8,7 +8,10 @@ export async function notesOfSchool(call: InSchool): Promise<readonly RoadNoteVi
   return (await selectNotes(call).orderBy('road_notes.written_at').execute()).map(toView);
 }
 
-export async function addNote(call: Call, { lat, lon, text, reviewBy }: RoadNoteInput): Promise<RoadNoteView> {
+export async function addNote(
+  call: Call,
+  { lat, lon, along = false, text, reviewBy }: RoadNoteInput,
+): Promise<RoadNoteView> {
   const id = newId();
   const { schoolId, accountId } = call.who;
   await call.db
@@ -19,6 +22,7 @@ export async function addNote(call: Call, { lat, lon, text, reviewBy }: RoadNote
       account_id: accountId,
       lat,
       lon,
+      along: Number(along),
       text,
       review_by: reviewBy,
       written_at: call.now.toISOString(),
@@ -31,12 +35,15 @@ export async function addNote(call: Call, { lat, lon, text, reviewBy }: RoadNote
 export async function editNote(
   call: Call,
   id: string,
-  { lat, lon, text, reviewBy }: RoadNoteInput,
+  { lat, lon, along = false, text, reviewBy }: RoadNoteInput,
 ): Promise<RoadNoteView> {
   await getNote(call, id);
   await call.db
     .updateTable('road_notes')
-    .set({ lat, lon, text, review_by: reviewBy, account_id: call.who.accountId, written_at: call.now.toISOString() })
+    .set({
+      ...{ lat, lon, text, review_by: reviewBy, along: Number(along) },
+      ...{ account_id: call.who.accountId, written_at: call.now.toISOString() },
+    })
     .where('id', '=', id)
     .execute();
   return getNote(call, id);
@@ -58,13 +65,14 @@ const selectNotes = ({ db, who: { schoolId } }: InSchool) =>
   db
     .selectFrom('road_notes')
     .innerJoin('accounts', 'accounts.id', 'road_notes.account_id')
-    .select(['road_notes.id', 'lat', 'lon', 'text', 'review_by', 'written_at', 'accounts.name as writtenBy'])
+    .select(['road_notes.id', 'lat', 'lon', 'along', 'text', 'review_by', 'written_at', 'accounts.name as writtenBy'])
     .where('road_notes.school_id', '=', schoolId);
 
 type Row = Awaited<ReturnType<ReturnType<typeof selectNotes>['executeTakeFirstOrThrow']>>;
 
-const toView = ({ review_by: reviewBy, written_at: writtenAt, ...row }: Row): RoadNoteView => ({
+const toView = ({ review_by: reviewBy, written_at: writtenAt, along, ...row }: Row): RoadNoteView => ({
   ...row,
+  along: along === 1,
   reviewBy,
   writtenAt,
 });

@@ -1,14 +1,14 @@
 import type { RoadNoteView } from '@jasperwren/contract/roads';
+import { notesByCall } from '@jasperwren/core/routes/notes-on-route';
 import type { PlacedCall, RouteReading } from '@jasperwren/core/routes/read-route';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
-import { metresBetween } from '@jasperwren/roads/geometry';
 import { callSentence } from '@jasperwren/words/roads/directions';
 import { aheadWords, lengthWords, type Units } from '@jasperwren/words/roads/distances';
 import { t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { Page } from '../../ui/Page';
@@ -21,9 +21,6 @@ import styles from './directions.module.css';
 import { TimingDialog } from './TimingDialog';
 
 type Speaker = 'instructor' | 'device';
-
-/** A note belongs to a junction within this many metres of it. */
-const noteReach = 70;
 
 /** The directions of a route as a sheet to speak from. */
 export default function DirectionsPage() {
@@ -91,7 +88,9 @@ interface TableProps {
   readonly style: CallStyle;
 }
 
-function CallTable({ reading: { calls }, notes, units, style }: TableProps) {
+function CallTable({ reading, notes, units, style }: TableProps) {
+  const { calls } = reading;
+  const texts = useMemo(() => notesByCall(reading, notes), [reading, notes]);
   if (calls.length === 0) return <p>{t('noDirections')}</p>;
   return (
     <table className={styles.calls}>
@@ -111,7 +110,8 @@ function CallTable({ reading: { calls }, notes, units, style }: TableProps) {
                 {t('sayBefore', { distance: aheadWords(call.distance, units) })}
                 {call.decision.name !== undefined && `, ${t('onto', { road: call.decision.name })}`}
               </span>
-              {call.again === undefined && notesAt(call, notes).map((text) => <em key={text}>{text}</em>)}
+              {call.again === undefined &&
+                [...gatesAt(call), ...(texts.get(call) ?? [])].map((text) => <em key={text}>{text}</em>)}
             </td>
           </tr>
         ))}
@@ -120,10 +120,6 @@ function CallTable({ reading: { calls }, notes, units, style }: TableProps) {
   );
 }
 
-/** What to know at a junction: gates that look like exits, and the school's notes. */
-function notesAt({ decision, junction }: PlacedCall, notes: readonly RoadNoteView[]): readonly string[] {
-  const gates =
-    'notExits' in decision && decision.notExits > 0 ? [t('gateIsNoExit', { count: decision.notExits })] : [];
-  const near = notes.filter(({ lat, lon }) => metresBetween(lat, lon, junction.lat, junction.lon) < noteReach);
-  return [...gates, ...near.map(({ text }) => text)];
-}
+/** What looks like an exit at a roundabout and is none. */
+const gatesAt = ({ decision }: PlacedCall): readonly string[] =>
+  'notExits' in decision && decision.notExits > 0 ? [t('gateIsNoExit', { count: decision.notExits })] : [];

@@ -84,7 +84,7 @@ export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
               })}
             />
           ))}
-          <NoteMarks notes={notes} onDrop={(noteId) => void dropNote({ noteId })} />
+          <NoteMarks stored={stored} notes={notes} onDrop={(noteId) => void dropNote({ noteId })} />
         </RoadPicture>
         <EditorTools drawing={drawing} tool={tool} closed={closed} onTool={setTool} onEdit={edit} />
         <p className={styles.hint}>

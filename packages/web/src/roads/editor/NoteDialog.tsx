@@ -1,9 +1,11 @@
 import { t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -22,9 +24,10 @@ const reviewMonths = 6;
 export default function NoteDialog({ at, onClose }: Props) {
   const [text, setText] = useState('');
   const [reviewBy, setReviewBy] = useState(dayjs().add(reviewMonths, 'month').format('YYYY-MM-DD'));
+  const [along, setAlong] = useState(false);
   const [addNote, { isLoading, error }] = api.useAddRoadNoteMutation();
   const save = async () => {
-    const added = await addNote({ body: { lat: at.lat, lon: at.lon, text, reviewBy } });
+    const added = await addNote({ body: { lat: at.lat, lon: at.lon, along, text, reviewBy } });
     if (!added.error) onClose();
   };
   return (
@@ -44,6 +47,11 @@ export default function NoteDialog({ at, onClose }: Props) {
           error={error !== undefined}
           helperText={apiError(error)?.message}
         />
+        <FormControlLabel
+          control={<Checkbox checked={along} onChange={(event) => setAlong(event.target.checked)} />}
+          label={t('alongTheRoad')}
+        />
+        <br />
         <TextField
           margin="dense"
           type="date"

@@ -16,6 +16,7 @@ import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
 import type { Place } from '@jasperwren/roads/geometry';
 import { planLoops, type Loop } from '@jasperwren/roads/plan/plan-loops';
+import { stretchLine } from '@jasperwren/roads/graph/graph';
 import { reachOf } from '@jasperwren/roads/graph/reach';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
 import { endAt, shareOfStretches } from '@jasperwren/roads/route/via';
@@ -90,6 +91,14 @@ const roadsWork = {
   },
   /** Reads a route on its roads. */
   read: (stops: readonly RouteStop[], style: CallStyle) => readRoute(roadsNow(), stops, style),
+  /** The stretches of road that places lie on, from junction to junction; nothing for those on none. */
+  stretchesAt(places: readonly Place[]): readonly (readonly (readonly [number, number])[])[] {
+    const { graph, finder } = roadsNow();
+    return places.flatMap((place) => {
+      const [at] = finder.near(place, 60);
+      return at ? [stretchLine(graph, at.stretch)] : [];
+    });
+  },
   /** What is hard to drive to. */
   reach: () => reachOf(roadsNow().graph),
   /** A route with the roads near it, read on those alone; the next questions are about them. */

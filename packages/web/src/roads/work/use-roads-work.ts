@@ -91,6 +91,25 @@ const findReach: Steps<RoadsWork, StoredRoads, ReachParts> = async (work, stored
 /** Finds what of the roads is hard to drive to. */
 export const useReach = (stored: StoredRoads) => useWork(roadsWorkers, stored, findReach);
 
+interface StretchParts {
+  readonly lines: readonly (readonly (readonly [number, number])[])[];
+}
+
+/** Places whose stretches of road are asked for. */
+export interface StretchQuestion {
+  readonly stored: StoredRoads;
+  readonly places: readonly Place[];
+}
+
+const findStretches: Steps<RoadsWork, StretchQuestion, StretchParts> = async (work, { stored, places }, tell) => {
+  if (places.length === 0) return tell({ lines: [] });
+  await work.open(stored);
+  tell({ lines: await work.stretchesAt(places) });
+};
+
+/** Finds the stretches of road that places lie on. */
+export const useStretches = (question: StretchQuestion) => useWork(roadsWorkers, question, findStretches);
+
 interface PackedParts {
   /** Undefined where the route cannot be driven, or is not there yet. */
   readonly packed: Packed | undefined;
