@@ -177,8 +177,17 @@ export interface SessionView {
   readonly csrfToken: string;
 }
 
+/** Square pictures of a map of somebody else's, by an address with `{z}`, `{x}` and `{y}`. */
+export interface TilesView {
+  readonly address: string;
+  /** Whom the maker of the pictures wants named. */
+  readonly credit: string;
+}
+
 /** What the sign-in page may show before anybody is signed in; sign-in details only in demo mode. */
 export interface WelcomeView {
+  /** Pictures drawn below the roads, where the server has an address for them. */
+  readonly tiles?: TilesView;
   readonly demo?: {
     readonly school: string;
     readonly accounts: readonly { readonly name: string; readonly email: string; readonly password: string }[];

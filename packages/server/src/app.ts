@@ -80,7 +80,7 @@ export function createApp(parts: Parts): Koa {
 /** Every route of the table, with what it does. */
 function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: Parts): Router {
   const handlers: Handlers = {
-    ...signInHandlers(welcome),
+    ...signInHandlers({ ...welcome, ...(config.tiles && { tiles: config.tiles }) }),
     ...schoolHandlers(keeper),
     ...peopleHandlers,
     ...auditHandlers,
@@ -111,7 +111,7 @@ function securityHeaders(config: Config): Koa.Middleware {
       directives: {
         defaultSrc: ["'self'"],
         styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
+        imgSrc: ["'self'", 'data:', 'blob:', ...(config.tiles ? [new URL(config.tiles.address).origin] : [])],
         fontSrc: ["'self'"],
         upgradeInsecureRequests: config.secureCookies ? [] : null,
       },

@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import type { TilesView } from '@jasperwren/contract/accounts';
 
 /** A key that is typed or made; shorter ones can be tried out. */
 const shortestKey = 20;
@@ -23,6 +24,8 @@ export interface Config {
   readonly backupKeep: number;
   /** Backups are encrypted with it, where there is one. */
   readonly backupKey?: string;
+  /** Pictures that are drawn below the roads; without them no map of somebody else's is asked for. */
+  readonly tiles?: TilesView;
   readonly logLevel: string;
 }
 
@@ -53,6 +56,17 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     backupDir: env['JASPERWREN_BACKUP_DIR'] ?? join(dataDir, 'backups'),
     backupKeep: whole('JASPERWREN_BACKUP_KEEP', 14, 10_000),
     ...(backupKey !== undefined && { backupKey }),
+    ...tilesFrom(env['JASPERWREN_TILES'], env['JASPERWREN_TILES_CREDIT']),
     logLevel: env['JASPERWREN_LOG'] ?? 'info',
   };
+}
+
+function tilesFrom(address: string | undefined, credit: string | undefined): { readonly tiles?: TilesView } {
+  if (address === undefined) return {};
+  const holes = ['{z}', '{x}', '{y}'];
+  if (!/^https:\/\/[^/{}]+\//.test(address) || !holes.every((hole) => address.includes(hole)))
+    throw new Error('JASPERWREN_TILES must be an https address with {z}, {x} and {y}.');
+  if (!credit?.trim())
+    throw new Error('JASPERWREN_TILES needs JASPERWREN_TILES_CREDIT: whom the makers of the map want named.');
+  return { tiles: { address, credit: credit.trim() } };
 }

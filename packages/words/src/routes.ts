@@ -149,7 +149,7 @@ export const resource = {
   whenAnInstructorSpeaks: 'When an instructor speaks',
   whenASatNavSpeaks: 'When a sat nav speaks',
   timingHelp:
-    'How far before a junction a direction comes, by the speed of the road. It holds for every route of the school.',
+    'How far before a junction a direction comes, by the speed of the road. Every route of the school follows it.',
   fromMph: 'From, mph',
   fromKmh: 'From, km/h',
   yardsBefore: 'Yards before',

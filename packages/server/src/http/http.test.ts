@@ -37,6 +37,14 @@ describe('the configuration', () => {
   it('says what an older setting is called now, and wants a key of some length', () => {
     expect(() => readConfig({ JASPERWREN_BEHIND_PROXY: '1' })).toThrow('JASPERWREN_PROXIES');
     expect(() => readConfig({ JASPERWREN_BACKUP_KEY: 'short' })).toThrow('20 characters');
+    const address = 'https://tiles.example/{z}/{x}/{y}.png';
+    expect(() => readConfig({ JASPERWREN_TILES: address })).toThrow('JASPERWREN_TILES_CREDIT');
+    expect(() => readConfig({ JASPERWREN_TILES: 'http://tiles.example/{z}/{x}/{y}.png' })).toThrow('https address');
+    expect(() => readConfig({ JASPERWREN_TILES: 'https://tiles.example/map.png' })).toThrow('{z}, {x} and {y}');
+    expect(readConfig({ JASPERWREN_TILES: address, JASPERWREN_TILES_CREDIT: 'Map makers' }).tiles).toEqual({
+      address,
+      credit: 'Map makers',
+    });
   });
 
   it.each(['many', '-1', '70000', '80.5'])('refuses %s as a port, in a sentence', (port) => {

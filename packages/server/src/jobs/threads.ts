@@ -51,11 +51,14 @@ export function threads(worker: string, dataDir: string, execArgv: string[] = []
 
 /** For tools and tests, where nobody else is kept waiting. */
 export const onThisThread = (db: Db): Workers => ({
-  run: async <T extends Task>(task: T, signal?: AbortSignal) =>
-    (await work(
+  run: async <T extends Task>(task: T, signal?: AbortSignal) => {
+    const answer = await work(
       () => db,
       task,
       () => signal?.aborted ?? false,
-    )) as AnswerTo<T>,
+    );
+    signal?.throwIfAborted();
+    return answer as AnswerTo<T>;
+  },
   close: () => Promise.resolve(),
 });

@@ -24,6 +24,8 @@ class RoadCanvas extends Layer {
 
   override onAdd(map: LeafletMap): this {
     this.canvas.setAttribute('aria-hidden', 'true');
+    // Above the pictures of others, where there are any.
+    this.canvas.style.zIndex = '2';
     map.getPane('tilePane')!.appendChild(this.canvas);
     this.draw();
     return this;

@@ -4,7 +4,8 @@ import { openRoads } from '@jasperwren/roads/source';
 import { t } from '@jasperwren/words/routes';
 import type { LatLngBoundsExpression } from 'leaflet';
 import { useMemo, type ReactNode } from 'react';
-import { MapContainer, ZoomControl } from 'react-leaflet';
+import { MapContainer, TileLayer, ZoomControl } from 'react-leaflet';
+import { api } from '../../base/api';
 import { prepareRoads } from './prepare';
 import styles from './picture.module.css';
 import { RoadLayer } from './RoadLayer';
@@ -19,6 +20,8 @@ interface Props {
 /** A picture of roads that can be pulled and zoomed, without any network. */
 export function RoadPicture({ stored, show, children }: Props) {
   const roads = useMemo(() => prepareRoads(openRoads(stored)), [stored]);
+  const { data: welcome } = api.useWelcomeQuery();
+  const tiles = welcome?.tiles;
   const [south, west, north, east] = roads.bounds;
   return (
     <div className={styles.picture} role="region" aria-label={t('roadPicture')}>
@@ -39,9 +42,11 @@ export function RoadPicture({ stored, show, children }: Props) {
         preferCanvas
       >
         <ZoomControl zoomInTitle={t('zoomIn')} zoomOutTitle={t('zoomOut')} />
+        {tiles && <TileLayer url={tiles.address} maxZoom={18} className={styles.tiles} />}
         <RoadLayer roads={roads} />
         {children}
       </MapContainer>
+      {tiles && <p className={styles.credit}>{tiles.credit}</p>}
     </div>
   );
 }
