@@ -1,4 +1,4 @@
-import { allCells, cellAt, countsMarks, gradesOf, rulesOf, type CapGroup, type Slot } from './rules';
+import { allCells, cellAt, countsMarks, gradesOf, isGraver, rulesOf, type CapGroup, type Slot } from './rules';
 import type { Cap, Category, Item, Limit, LimitMeasure, EffectiveStandard } from './standard';
 
 type Add = (path: string, cause: string) => void;
@@ -18,6 +18,7 @@ export function checkLimits(standard: EffectiveStandard, add: Add): void {
   checkAttempts(standard, add);
   if (standard.limits.some(({ effect }) => effect.kind === 'fail-test')) checkOutright(standard, add);
   checkCappedPoints(standard, add);
+  checkCappedUpgrades(standard, add);
   standard.limits.forEach((limit, i) => {
     if (limit.measure.kind === 'failed-exercises' && !failsExercises)
       add(`/limits/${i}`, `${limit.name}: it can never bind, since no limit fails an exercise.`);
@@ -58,6 +59,27 @@ function checkOutright(standard: EffectiveStandard, add: Add): void {
     const others = harmless.length > 1 ? ` and ${harmless.length - 1} more` : '';
     add(`/grades/${g}`, `One ${name} on "${first.name}"${others} would fail nothing: no limit counts it.`);
   });
+}
+
+/**
+ * Which of several marks a cap lets count must not matter either where marks beyond a limit become graver: the first would
+ * count, and one mark more at the beginning could keep a later one from becoming graver.
+ */
+function checkCappedUpgrades(standard: EffectiveStandard, add: Add): void {
+  const rules = rulesOf(standard);
+  const told = new Set<Cap>();
+  for (const { cap: group, draws, grade } of allCells(rules)) {
+    if (!group?.cap.atMost || told.has(group.cap)) continue;
+    const graver = draws.find(
+      ({ limit: { effect } }) => effect.kind === 'upgrade' && isGraver(rules, effect.grade, grade),
+    );
+    if (!graver) continue;
+    told.add(group.cap);
+    add(
+      `/caps/${standard.caps.indexOf(group.cap)}`,
+      `${group.cap.name}: its marks count for "${graver.limit.name}", which raises the grade of those beyond it, so that the result would depend on their order.`,
+    );
+  }
 }
 
 /** Which of several marks a cap lets count must not matter, so they weigh the same within a limit. */

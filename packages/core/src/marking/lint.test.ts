@@ -69,6 +69,11 @@ describe('contradictions in a standard', () => {
       withLimit({ measure: { kind: 'attempts' } }),
       '/limits/3/scope: Made up: attempts cannot be limited by test.',
     ],
+    [
+      'a cap whose marks become graver beyond a limit',
+      withLimit({ allowed: houseDefault(1, 'test'), effect: { kind: 'upgrade', grade: 'serious' } }),
+      `/caps/0: ${tally.caps[0]!.name}: its marks count for "Made up", which raises the grade of those beyond it, so that the result would depend on their order.`,
+    ],
     ['nothing that fails', { ...tally, limits: [] }, '/limits: No limit fails the test: everybody would pass.'],
     [
       'one letter twice',
