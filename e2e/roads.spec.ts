@@ -153,7 +153,11 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await bar.getByLabel(routes('notDriven')).selectOption(routes('turnMissed'));
   await expect(bar.getByText(routes('onNewWay'))).toBeVisible();
   await expect(bar.getByRole('status')).toHaveText(/^[A-Z].*\.$/);
+  const onNewWay = await bar.getByRole('status').textContent();
   await context.setOffline(false);
+  // The new way survives a reload.
+  await page.reload();
+  await expect(bar.getByRole('status')).toHaveText(onNewWay!);
   await endDrive(page);
   await expect(page.getByText(result('onRoute', { route: 'Quay loop' }).slice(2))).toBeVisible();
   // The roads are not new to this learner any more.

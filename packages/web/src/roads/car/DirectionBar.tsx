@@ -25,8 +25,8 @@ const due = 15;
 /** The next direction with its distance, and when to say it: a row of its own that hides nothing. */
 export default function DirectionBar({ driveId, route, seconds }: Props) {
   const [feed, setFeed] = useState<Feed>('touch');
-  const [touched, setTouched] = useKept(`jasperwren-direction ${driveId}`);
-  const { now, since, isDetour, question, ask, found, forget } = useNewWayOf(route);
+  const [touched, setTouched] = useKept(`jasperwren-direction ${driveId}`, 0);
+  const { now, since, isDetour, question, ask, found, forget } = useNewWayOf(driveId, route);
   const { along, car, failed } = usePosition(now, feed, seconds - since);
   const off = along !== undefined && along.away > leftRoute;
   // By touch the calls follow one another; with a position the road decides which is next.

@@ -1,20 +1,21 @@
 import { useState } from 'react';
 
-/** A number that survives a reload of the page, where the browser keeps anything. */
-export function useKept(key: string): readonly [number, (value: number) => void] {
+/** A value that survives a reload of the page, where the browser keeps anything. It is kept as JSON. */
+export function useKept<T>(key: string, otherwise: T): readonly [T, (value: T) => void] {
   const [value, setValue] = useState(() => {
     try {
-      return Number(sessionStorage.getItem(key)) || 0;
+      const kept = sessionStorage.getItem(key);
+      return kept === null ? otherwise : (JSON.parse(kept) as T);
     } catch {
-      return 0;
+      return otherwise;
     }
   });
-  const keep = (next: number) => {
+  const keep = (next: T) => {
     setValue(next);
     try {
-      sessionStorage.setItem(key, String(next));
+      sessionStorage.setItem(key, JSON.stringify(next));
     } catch {
-      // Then the next reload begins at the first direction.
+      // Then the next reload begins as if nothing had been kept.
     }
   };
   return [value, keep];

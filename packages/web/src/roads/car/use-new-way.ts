@@ -3,6 +3,7 @@ import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { stopsAhead, type Car } from '@jasperwren/core/routes/way-back';
 import { useMemo, useState } from 'react';
 import { useCallStyles } from '../use-call-styles';
+import { useKept } from './use-kept';
 import type { NewWay, NewWayQuestion } from '../work/roads.worker';
 
 /** The way that takes the place of the route after it was left, and since when. */
@@ -12,8 +13,8 @@ interface Detour extends NewWay {
 }
 
 /** The way to drive now, and how another is asked for. */
-export function useNewWayOf(route: CarRoute) {
-  const [detour, setDetour] = useState<Detour>();
+export function useNewWayOf(driveId: string, route: CarRoute) {
+  const [detour, setDetour] = useKept<Detour | null>(`jasperwren-way ${driveId}`, null);
   const { instructor } = useCallStyles();
   const [question, setQuestion] = useState<NewWayQuestion>();
   const now = useMemo((): CarRoute => {
@@ -46,5 +47,5 @@ export function useNewWayOf(route: CarRoute) {
   };
   /** Stops asking, where there was no way. */
   const forget = () => setQuestion(undefined);
-  return { now, since: detour?.since ?? 0, isDetour: detour !== undefined, question, ask, found, forget };
+  return { now, since: detour?.since ?? 0, isDetour: detour !== null, question, ask, found, forget };
 }
