@@ -1,0 +1,92 @@
+/**
+ * How long a frame takes while the picture of the roads is pulled and zoomed, in Chromium, with the island's roads on it,
+ * against a bare page under the same hand.
+ * Run: npm run build && npm run bench
+ */
+import { chromium, type Page } from '@playwright/test';
+import type { RoadsView } from '@jasperwren/contract/roads';
+import { signInByForm } from '../e2e/fixtures';
+import { makeServer, runCli } from '../e2e/server';
+
+declare global {
+  interface Window {
+    frameTimes: number[];
+  }
+}
+
+const server = await makeServer();
+runCli(server.dataDir, 'school', 'bench', '--lead', 'Ada Bench', '--email', 'ada@bench.example');
+await server.start();
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+  args: ['--no-sandbox'],
+});
+try {
+  const page = await browser.newPage({ baseURL: server.address, viewport: { width: 1280, height: 800 } });
+  await signInByForm(page, { email: 'ada@bench.example' });
+  await page.goto('/routes');
+  await page.getByLabel('Add roads', { exact: true }).setInputFiles('demo/tarnavel.osm');
+  await page.getByText(/444 junctions/).waitFor();
+  const roads = (await (await page.request.get('/api/roads')).json()) as readonly RoadsView[];
+  await page.goto('/routes/new');
+  await page.locator('.leaflet-container canvas').first().waitFor();
+  const bare = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await bare.setContent('<p>bare</p>');
+  const rows = {
+    'reference: a bare page, pulled': await framesOf(bare, pull),
+    'the picture, pulled': await framesOf(page, pull),
+    'the picture, zoomed in and out': await framesOf(page, zoom),
+  };
+  console.log(`${roads[0]!.summary!.edges} edges`);
+  console.table(
+    Object.entries(rows).map(([what, frames]) => ({
+      what,
+      frames: frames.length,
+      'median, ms': quantile(frames, 0.5).toFixed(1),
+      'p95, ms': quantile(frames, 0.95).toFixed(1),
+      'longest, ms': Math.max(...frames).toFixed(1),
+    })),
+  );
+} finally {
+  await browser.close();
+  await server.remove();
+}
+
+async function pull(page: Page): Promise<void> {
+  for (let i = 0; i < 6; i++) {
+    await page.mouse.move(700, 500);
+    await page.mouse.down();
+    for (let step = 1; step <= 20; step++) await page.mouse.move(700 - 15 * step, 500 - (i % 2 ? -8 : 8) * step);
+    await page.mouse.up();
+    await page.waitForTimeout(300);
+  }
+}
+
+async function zoom(page: Page): Promise<void> {
+  await page.mouse.move(600, 400);
+  for (const way of [-1, -1, -1, -1, 1, 1, 1, 1]) {
+    await page.mouse.wheel(0, 120 * way);
+    await page.waitForTimeout(500);
+  }
+}
+
+/** Milliseconds from frame to frame while something is done. */
+async function framesOf(page: Page, act: (page: Page) => Promise<void>): Promise<readonly number[]> {
+  // As text: the page knows nothing of what a compiler adds to named functions.
+  await page.evaluate(`{
+    window.frameTimes = [];
+    let last = performance.now();
+    requestAnimationFrame(function next(now) {
+      window.frameTimes.push(now - last);
+      last = now;
+      requestAnimationFrame(next);
+    });
+  }`);
+  await act(page);
+  return (await page.evaluate(() => window.frameTimes)).slice(1);
+}
+
+function quantile(times: readonly number[], q: number): number {
+  const sorted = [...times].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.ceil(q * sorted.length) - 1)]!;
+}
