@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { XMLParser } from 'fast-xml-parser';
 import type { Page } from '@playwright/test';
+import type { RouteView } from '@jasperwren/contract/driving-routes';
 import { t as debrief } from '@jasperwren/words/debrief';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as result } from '@jasperwren/words/result';
@@ -166,6 +167,12 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await page.getByLabel(routes('newTo')).click();
   await page.getByRole('option', { name: 'Ola Learner' }).click();
   await expect(page.getByText(/^New to Ola: 0/)).toBeVisible();
+  // A loop may be planned for what a learner had faults in; without any it says so.
+  await page.goto('/routes');
+  await page.getByRole('link', { name: routes('planRoutes') }).click();
+  await page.getByLabel(routes('planFor')).click();
+  await page.getByRole('option', { name: 'Ola Learner' }).click();
+  await expect(page.getByText(routes('noWeakAreas', { name: 'Ola' }))).toBeVisible();
 });
 
 test('a route is rehearsed: the exit is asked for before the call is heard', async ({ page, school, browser }) => {
@@ -208,6 +215,14 @@ test('a route is rehearsed: the exit is asked for before the call is heard', asy
   await page.getByRole('button', { name: rehearsal('compareWithRoute') }).click();
   await expect(page.getByText(/^Also named: parked cars\./)).toBeVisible();
   await expectNoHarm(page, 'a commentary');
+
+  // A passenger follows the device: half-way round it shows where on the route that is.
+  const [saved] = (await (await page.request.get('/api/routes')).json()) as [RouteView];
+  const { lat: latitude, lon: longitude } = saved.stops[Math.floor(saved.stops.length / 2)]!;
+  await page.context().grantPermissions(['geolocation']);
+  await page.context().setGeolocation({ latitude, longitude });
+  await page.getByLabel(rehearsal('followDevice')).check();
+  await expect(page.getByText(/^([1-9]\d*\.\d|0\.[1-9]) miles of/)).toBeVisible();
 
   // A learner rehearses by a link on a phone of their own, also without a network once it was opened.
   await page.getByRole('button', { name: debrief('createLink') }).click();

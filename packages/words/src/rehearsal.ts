@@ -27,6 +27,8 @@ export const resource = {
   tooEarly: 'Too early: {{distance}} before the junction.',
   tooLate: 'Too late: {{distance}} before the junction.',
   wellTimed: 'Well timed: {{distance}} before the junction.',
+  followDevice: 'Follow this device, as a passenger',
+  noPosition: 'No position from this device: {{why}}',
   speak: 'Speak aloud',
   followTheRoad: 'Follow the road ahead.',
   rehearsalCaution: 'For rehearsing at a desk or as a passenger. Never use it while driving.',

@@ -17,7 +17,7 @@ const slowest = 2;
  * @param seconds driven on this route
  */
 export function usePosition(
-  { line, pace }: CarRoute,
+  { line, pace }: Pick<CarRoute, 'line' | 'pace'>,
   feed: Feed,
   seconds: number,
 ): { readonly along: Along | undefined; readonly car?: Car | undefined; readonly failed: string | undefined } {

@@ -16,6 +16,7 @@ import { NotWorkedOut } from '../../ui/states';
 import { usePlan } from '../work/use-roads-work';
 import type { PlannedLoop, PlanQuestion } from '../work/roads.worker';
 import styles from './editor.module.css';
+import { WeakAreas } from './WeakAreas';
 
 interface Props {
   readonly stored: StoredRoads;
@@ -58,6 +59,7 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
         error={!valid}
         onChange={(event) => setMinutes(event.target.value)}
       />
+      <WeakAreas onKinds={setPrefers} />
       <Kinds label={t('planWants')} value={wants} onChange={setWants} />
       <Kinds label={t('planPrefers')} value={prefers} onChange={setPrefers} />
       <Kinds label={t('planAvoids')} value={avoids} onChange={setAvoids} />

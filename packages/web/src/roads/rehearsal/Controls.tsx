@@ -16,6 +16,10 @@ interface Props {
   readonly calls: readonly PlacedCall[];
   readonly whole: number;
   readonly units: Units;
+  /** Whether the position is that of this device, in a car that somebody else drives. */
+  readonly device: readonly [boolean, (onDevice: boolean) => void];
+  /** Why this device gives none. */
+  readonly failed: string | undefined;
   /** Undefined where nothing is spoken. */
   readonly aloud?: readonly [boolean, (aloud: boolean) => void];
 }
@@ -24,11 +28,11 @@ interface Props {
 const runUp = 60;
 
 /** Play and pause, how fast, and from where. */
-export function Controls({ play, calls, whole, units, aloud }: Props) {
+export function Controls({ play, calls, whole, units, device, failed, aloud }: Props) {
   const { metres, playing, setPlaying, times, setTimes, goTo } = play;
   return (
     <div className={styles.controls}>
-      <Button variant="contained" onClick={() => setPlaying(!playing)}>
+      <Button variant="contained" disabled={device[0]} onClick={() => setPlaying(!playing)}>
         {playing ? t('pause') : t('play')}
       </Button>
       <TextField
@@ -66,6 +70,19 @@ export function Controls({ play, calls, whole, units, aloud }: Props) {
           label={t('speak')}
         />
       )}
+      <FormControlLabel
+        control={
+          <Checkbox
+            checked={device[0]}
+            onChange={(event) => {
+              setPlaying(false);
+              device[1](event.target.checked);
+            }}
+          />
+        }
+        label={t('followDevice')}
+      />
+      {failed !== undefined && <span role="alert">{t('noPosition', { why: failed })}</span>}
       <span className="muted">
         {t('ofRoute', { at: lengthWords(metres, units), whole: lengthWords(whole, units) })}
       </span>

@@ -7,6 +7,7 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import { useState } from 'react';
 import { RouteRibbon } from '../editor/RouteRibbon';
+import { usePosition } from '../car/use-position';
 import { CallMode } from './CallMode';
 import { CommentaryMode } from './CommentaryMode';
 import { Controls } from './Controls';
@@ -32,7 +33,11 @@ type Mode = (typeof modes)[number];
 /** Plays the route as it looks from the driver's seat, and rehearses on it in one of several ways. */
 export function Player({ reading, units, side, notes, onClosed }: Props) {
   const play = usePlay(reading);
-  const { metres, playing, setPlaying } = play;
+  const { setPlaying } = play;
+  const [onDevice, setOnDevice] = useState(false);
+  const { along, failed } = usePosition(reading, onDevice ? 'device' : 'touch', 0);
+  const metres = along?.metres ?? play.metres;
+  const playing = onDevice || play.playing;
   const [mode, setMode] = useState<Mode>('watch');
   const [aloud, setAloud] = useState(false);
   const [seed] = useState(() => Math.floor(Math.random() * 1e6));
@@ -59,7 +64,9 @@ export function Player({ reading, units, side, notes, onClosed }: Props) {
       {mode === 'events' && <EventsMode {...shared} seed={seed} {...(onClosed && { onClosed })} />}
       {mode === 'commentary' && <CommentaryMode {...shared} notes={notes} />}
       <Controls
-        play={play}
+        play={{ ...play, metres }}
+        device={[onDevice, setOnDevice]}
+        failed={onDevice ? failed : undefined}
         calls={reading.calls}
         whole={reading.metres}
         units={units}
