@@ -83,7 +83,7 @@ export function Strip({ reading, metres, units, side }: Props) {
       {signs.map(([at, kmh]) => (
         <Post key={`limit ${at}`} place={scene.at(at - metres, side * 4.8)} text={limitWords(kmh, units)} />
       ))}
-      <g transform="translate(900 380)">
+      <g transform="translate(900 326)">
         <rect x={-64} y={-30} width={128} height={56} rx={10} className={styles.plate} />
         <text className={styles.limit} y={8}>
           {limitWords(limit, units)}
