@@ -9,6 +9,7 @@ import type { MeView } from '@jasperwren/contract/me';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import frame from './frame.module.css';
+import rail from './rail.module.css';
 import type { Learning } from '../learn/learning';
 import { useDrillSource } from '../safety-questions/public';
 import { Failed, Loading } from '../ui/states';
@@ -53,10 +54,10 @@ function LearnPages({ me }: { readonly me: MeView }) {
   });
   return (
     <div className={frame.frame}>
-      <nav className={frame.rail} aria-label={t('main')}>
-        <span className={frame.wordmark}>{t('jasperwren')}</span>
+      <nav className={rail.rail} aria-label={t('main')}>
+        <span className={rail.wordmark}>{t('jasperwren')}</span>
         {places.map(([path, name, Icon]) => (
-          <NavLink key={path} to={path} end={path === '/learn'} className={frame.place!}>
+          <NavLink key={path} to={path} end={path === '/learn'} className={rail.place!}>
             <Icon fontSize="small" aria-hidden="true" />
             {name}
           </NavLink>

@@ -42,7 +42,7 @@ export function RoadPicture({ stored, show, children }: Props) {
         preferCanvas
       >
         <ZoomControl zoomInTitle={t('zoomIn')} zoomOutTitle={t('zoomOut')} />
-        {tiles && <TileLayer url={tiles.address} maxZoom={18} className={styles.tiles} />}
+        {tiles && <TileLayer url={tiles.address} opacity={0.35} maxZoom={18} className={styles.tiles} />}
         <RoadLayer roads={roads} />
         {children}
       </MapContainer>
