@@ -1,7 +1,7 @@
 import { callsOf, type Call, type CallStyle } from '@jasperwren/roads/directions/calls';
 import { countFeatures, featuresOf, type Feature, type FeatureKind } from '@jasperwren/roads/features/features';
 import { metresBetween, type Place } from '@jasperwren/roads/geometry';
-import { buildGraph, edgeLimit, edgeMetres, edgeNodes, type RoadGraph } from '@jasperwren/roads/graph/graph';
+import { buildGraph, edgeLimit, edgeLine, edgeMetres, type RoadGraph } from '@jasperwren/roads/graph/graph';
 import { trafficSide, type Side } from '@jasperwren/roads/graph/side';
 import { finder, type Finder, type Snapped } from '@jasperwren/roads/graph/snap';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
@@ -274,7 +274,5 @@ export function stopsOf(
 
 /** The place half-way along an edge. */
 function middleOf(graph: RoadGraph, edge: number): Place {
-  const { lat, lon } = graph.source;
-  const line = [...edgeNodes(graph, edge)].map((node) => [lat[node]!, lon[node]!] as const);
-  return placesAlong(line)(edgeMetres(graph, edge) / 2);
+  return placesAlong(edgeLine(graph, edge))(edgeMetres(graph, edge) / 2);
 }

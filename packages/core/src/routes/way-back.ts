@@ -1,6 +1,6 @@
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import { bearing, turnBetween, type Place } from '@jasperwren/roads/geometry';
-import { edgeMetres, edgeNodes, edgesFrom } from '@jasperwren/roads/graph/graph';
+import { edgeLine, edgeMetres, edgesFrom } from '@jasperwren/roads/graph/graph';
 import type { Snapped } from '@jasperwren/roads/graph/snap';
 import { edgesOfStretch } from '@jasperwren/roads/route/router';
 import type { RouteStop } from './driving-route';
@@ -58,10 +58,8 @@ function roadOf({ graph, finder }: Roads, { heading, ...place }: Car): { at: Sna
 
 /** Where an edge leads at a place on it, in degrees from north. */
 function directionAt(graph: Roads['graph'], edge: number, at: Snapped): number {
-  const { lat, lon } = graph.source;
-  const line = [...edgeNodes(graph, edge)].map((node) => [lat[node]!, lon[node]!] as const);
   const metres = graph.edgeAlong[edge] ? at.offset : edgeMetres(graph, edge) - at.offset;
-  const along = placesAlong(line);
+  const along = placesAlong(edgeLine(graph, edge));
   const [from, to] = [along(Math.max(0, metres - 5)), along(metres + 5)];
   return bearing(from.lat, from.lon, to.lat, to.lon);
 }
@@ -102,8 +100,7 @@ export function beforeClosed(
 
 /** A car so many metres along an edge, heading on. */
 function carOn(graph: Roads['graph'], edge: number, metres: number): Car {
-  const { lat, lon } = graph.source;
-  const along = placesAlong([...edgeNodes(graph, edge)].map((node) => [lat[node]!, lon[node]!] as const));
+  const along = placesAlong(edgeLine(graph, edge));
   const [at, next] = [along(metres), along(metres + 5)];
   const heading =
     at.lat === next.lat && at.lon === next.lon ? graph.bearingIn[edge]! : bearing(at.lat, at.lon, next.lat, next.lon);

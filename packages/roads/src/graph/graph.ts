@@ -243,3 +243,9 @@ export function stretchLine(
   const nodes = stretchNodes.subarray(stretchStart[stretch], stretchStart[stretch + 1]);
   return Array.from(nodes, (node) => [source.lat[node]!, source.lon[node]!] as const);
 }
+
+/** The places of an edge, in the direction it is driven. */
+export function edgeLine(graph: RoadGraph, edge: number): readonly (readonly [lat: number, lon: number])[] {
+  const { lat, lon } = graph.source;
+  return Array.from(edgeNodes(graph, edge), (node) => [lat[node]!, lon[node]!] as const);
+}

@@ -3,14 +3,13 @@ import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { percent } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/routes';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { skipToken } from '@reduxjs/toolkit/query';
 import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import { api } from '../../base/api';
 import { longDate } from '../../ui/format';
 import { useShared } from '../work/use-roads-work';
+import { LearnerSelect } from './LearnerSelect';
 
 interface Props {
   readonly stored: StoredRoads;
@@ -29,19 +28,7 @@ export function Novelty({ stored, roadsId, stops }: Props) {
   const learner = learners.find(({ id }) => id === learnerId);
   return (
     <>
-      <TextField
-        select
-        size="small"
-        label={t('newTo')}
-        value={learnerId}
-        onChange={(event) => setLearnerId(event.target.value)}
-      >
-        {learners.map(({ id, name }) => (
-          <MenuItem key={id} value={id}>
-            {name}
-          </MenuItem>
-        ))}
-      </TextField>
+      <LearnerSelect label={t('newTo')} learners={learners} value={learnerId} onChange={setLearnerId} />
       {learner && (
         <NewShare {...{ stored, roadsId, stops }} learnerId={learner.id} name={learner.name.split(' ')[0]!} />
       )}
@@ -56,7 +43,8 @@ function NewShare({
   learnerId,
   name,
 }: Props & { readonly learnerId: string; readonly name: string }) {
-  const { data: drives } = api.useLearnerDrivesQuery(learnerId ? { learnerId } : skipToken);
+  // Of this learner alone, not what was there for the one before.
+  const { currentData: drives } = api.useLearnerDrivesQuery(learnerId ? { learnerId } : skipToken);
   const { data: routes } = api.useRoutesQuery();
   // The day is enough: what was driven twelve weeks ago to the second is nobody's question.
   const since = dayjs().subtract(weeks, 'week').format('YYYY-MM-DD');

@@ -2,11 +2,10 @@ import { weakFeatures } from '@jasperwren/core/routes/weak-features';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
 import { joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/routes';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useEffect, useMemo, useState } from 'react';
 import { api } from '../../base/api';
+import { LearnerSelect } from './LearnerSelect';
 
 /** So many of the latest mock tests say where a learner is weak. */
 const latest = 6;
@@ -19,7 +18,8 @@ interface Props {
 export function WeakAreas({ onKinds }: Props) {
   const { data: learners } = api.useLearnersQuery({});
   const [learnerId, setLearnerId] = useState('');
-  const { data: drives } = api.useLearnerDrivesQuery(learnerId === '' ? skipToken : { learnerId });
+  // Of this learner alone, not what was there for the one before.
+  const { currentData: drives } = api.useLearnerDrivesQuery(learnerId === '' ? skipToken : { learnerId });
   const weak = useMemo(
     () =>
       drives &&
@@ -38,20 +38,7 @@ export function WeakAreas({ onKinds }: Props) {
   const name = learners.find(({ id }) => id === learnerId)?.name.split(' ')[0] ?? '';
   return (
     <>
-      <TextField
-        select
-        size="small"
-        label={t('planFor')}
-        value={learnerId}
-        onChange={(event) => setLearnerId(event.target.value)}
-      >
-        <MenuItem value="">–</MenuItem>
-        {learners.map(({ id, name: whole }) => (
-          <MenuItem key={id} value={id}>
-            {whole}
-          </MenuItem>
-        ))}
-      </TextField>
+      <LearnerSelect label={t('planFor')} learners={learners} value={learnerId} onChange={setLearnerId} />
       {learnerId !== '' && weak && (
         <p role="status" className="muted">
           {weak.areas.length === 0
