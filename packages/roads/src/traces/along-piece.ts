@@ -1,0 +1,99 @@
+import { metresBetween, project } from '../geometry';
+import { edgeLine, type RoadGraph } from '../graph/graph';
+import type { Path } from '../route/router';
+import type { Fix } from './fix';
+
+type Times = readonly (readonly [at: number, metres: number])[];
+
+/** The places of a path with their metres from its start, beginning on its first edge and ending on its last. */
+export function measuredLine(
+  graph: RoadGraph,
+  { edges, start }: Pick<Path, 'edges' | 'start'>,
+): readonly (readonly [lat: number, lon: number, metres: number])[] {
+  const line: (readonly [number, number, number])[] = [];
+  let metres = -start;
+  edges.forEach((edge, i) => {
+    edgeLine(graph, edge).forEach(([lat, lon], k, places) => {
+      if (k > 0) metres += metresBetween(places[k - 1]![0], places[k - 1]![1], lat, lon);
+      if (i === 0 || k > 0) line.push([lat, lon, metres]);
+    });
+  });
+  return line;
+}
+
+/**
+ * When a car was where on a path: every fix that lies on it between those that made it, its metres as near to the measured ones
+ * as they can be without ever falling (isotonic regression; M. Ayer and others, 1955). A car that stands so stays where it is.
+ * @param seen the fixes that made the path
+ * @param noise standard deviation of a fix, in metres
+ */
+export function timesAlong(graph: RoadGraph, path: Path, seen: Times, fixes: readonly Fix[], noise: number): Times {
+  const line = measuredLine(graph, path);
+  const measured: (readonly [at: number, metres: number])[] = [];
+  let piece = 0;
+  let next = firstFrom(fixes, seen[0]![0]);
+  for (let i = 0; i + 1 < seen.length; i++) {
+    const [[fromAt, from], [toAt, to]] = [seen[i]!, seen[i + 1]!];
+    const [low, high] = [from - 3 * noise, to + 3 * noise];
+    while (piece + 1 < line.length - 1 && line[piece + 1]![2] < low) piece++;
+    measured.push([fromAt, from]);
+    for (; next < fixes.length && fixes[next]!.at < toAt; next++) {
+      const fix = fixes[next]!;
+      if (fix.at <= fromAt) continue;
+      const metres = nearestBetween(line, piece, fix, low, high, 4 * noise);
+      if (metres !== undefined) measured.push([fix.at, Math.max(0, Math.min(path.metres, metres))]);
+    }
+  }
+  measured.push(seen.at(-1)!);
+  return risen(measured);
+}
+
+function firstFrom(fixes: readonly Fix[], at: number): number {
+  let low = 0;
+  let high = fixes.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (fixes[middle]!.at < at) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+function nearestBetween(
+  line: ReturnType<typeof measuredLine>,
+  piece: number,
+  fix: Fix,
+  low: number,
+  high: number,
+  within: number,
+): number | undefined {
+  let best: number | undefined;
+  let away = within;
+  for (let k = piece; k + 1 < line.length && line[k]![2] <= high; k++) {
+    const [[latA, lonA, from], [latB, lonB, to]] = [line[k]!, line[k + 1]!];
+    const found = project(fix, latA, lonA, latB, lonB);
+    const metres = from + found.share * (to - from);
+    if (found.metres < away && metres >= low && metres <= high) {
+      best = metres;
+      away = found.metres;
+    }
+  }
+  return best;
+}
+
+/** The nearest values that never fall: neighbours that do are pooled to their mean. */
+function risen(measured: Times): Times {
+  const pools: { sum: number; count: number }[] = [];
+  for (const [, metres] of measured) {
+    pools.push({ sum: metres, count: 1 });
+    for (;;) {
+      const [before, last] = pools.slice(-2);
+      if (!before || !last || before.sum / before.count <= last.sum / last.count) break;
+      before.sum += last.sum;
+      before.count += last.count;
+      pools.pop();
+    }
+  }
+  const values = pools.flatMap(({ sum, count }) => Array.from({ length: count }, () => sum / count));
+  return measured.map(([at], i) => [at, values[i]!] as const);
+}
