@@ -21,7 +21,8 @@ export type RoadsProblem =
   | { readonly code: 'unknownFormat' }
   | { readonly code: 'notOnRoads'; readonly end: 'from' | 'to' | 'via'; readonly metres: number }
   | { readonly code: 'noWay' }
-  | { readonly code: 'noTrack' };
+  | { readonly code: 'noTrack' }
+  | { readonly code: 'noTimes' };
 
 /** A file of roads or a request that cannot be used; `problem` says why. */
 export class RoadsError extends Error {

@@ -24,12 +24,20 @@ export function measuredLine(
 /**
  * When a car was where on a path: every fix that lies on it between those that made it, its metres as near to the measured ones
  * as they can be without ever falling (isotonic regression; M. Ayer and others, 1955). A car that stands so stays where it is.
+ * `away` is how far beside the path each of those fixes lies, in metres.
  * @param seen the fixes that made the path
  * @param noise standard deviation of a fix, in metres
  */
-export function timesAlong(graph: RoadGraph, path: Path, seen: Times, fixes: readonly Fix[], noise: number): Times {
+export function timesAlong(
+  graph: RoadGraph,
+  path: Path,
+  seen: Times,
+  fixes: readonly Fix[],
+  noise: number,
+): { readonly times: Times; readonly away: readonly number[] } {
   const line = measuredLine(graph, path);
   const measured: (readonly [at: number, metres: number])[] = [];
+  const away: number[] = [];
   let piece = 0;
   let next = firstFrom(fixes, seen[0]![0]);
   for (let i = 0; i + 1 < seen.length; i++) {
@@ -39,13 +47,15 @@ export function timesAlong(graph: RoadGraph, path: Path, seen: Times, fixes: rea
     measured.push([fromAt, from]);
     for (; next < fixes.length && fixes[next]!.at < toAt; next++) {
       const fix = fixes[next]!;
+      const near = nearestBetween(line, piece, fix, low, high, 4 * noise);
+      if (!near) continue;
+      away.push(near.away);
       if (fix.at <= fromAt) continue;
-      const metres = nearestBetween(line, piece, fix, low, high, 4 * noise);
-      if (metres !== undefined) measured.push([fix.at, Math.max(0, Math.min(path.metres, metres))]);
+      measured.push([fix.at, Math.max(0, Math.min(path.metres, near.metres))]);
     }
   }
   measured.push(seen.at(-1)!);
-  return risen(measured);
+  return { times: risen(measured), away };
 }
 
 function firstFrom(fixes: readonly Fix[], at: number): number {
@@ -66,17 +76,13 @@ function nearestBetween(
   low: number,
   high: number,
   within: number,
-): number | undefined {
-  let best: number | undefined;
-  let away = within;
+): { readonly metres: number; readonly away: number } | undefined {
+  let best: { readonly metres: number; readonly away: number } | undefined;
   for (let k = piece; k + 1 < line.length && line[k]![2] <= high; k++) {
     const [[latA, lonA, from], [latB, lonB, to]] = [line[k]!, line[k + 1]!];
     const found = project(fix, latA, lonA, latB, lonB);
     const metres = from + found.share * (to - from);
-    if (found.metres < away && metres >= low && metres <= high) {
-      best = metres;
-      away = found.metres;
-    }
+    if (found.metres < (best?.away ?? within) && metres >= low && metres <= high) best = { metres, away: found.metres };
   }
   return best;
 }

@@ -79,17 +79,23 @@ export function matchTrace(roads: Matcher, fixes: readonly Fix[]): Match {
   }
   close();
   const pieces = chains.flatMap((one) => piecesOf(roads, search, one, fixes, noise));
-  return { pieces, unmatched: gapsBetween(pieces, fixes), noise };
+  // Round the roads that were driven, not round the nearest ones.
+  const away = pieces.flatMap((piece) => piece.away);
+  return { pieces, unmatched: gapsBetween(pieces, fixes), noise: away.length > 20 ? spreadOf(away) : noise };
 }
 
 /** Standard deviation of the fixes round the roads, by the median of their distances, which a few far off do not move. */
 function noiseOf({ finder }: Matcher, fixes: readonly Fix[]): number {
   const every = Math.max(1, Math.floor(fixes.length / 400));
-  const away = fixes
-    .filter((_, i) => i % every === 0)
-    .flatMap((fix) => finder.near(fix, 100).map((end) => end.away))
-    .sort((a, b) => a - b);
-  const median = away[Math.floor(away.length / 2)] ?? leastNoise;
+  return spreadOf(
+    fixes.filter((_, i) => i % every === 0).flatMap((fix) => finder.near(fix, 100).map((end) => end.away)),
+  );
+}
+
+/** Standard deviation of distances to one side, each 0 or more. */
+function spreadOf(away: readonly number[]): number {
+  const sorted = away.toSorted((a, b) => a - b);
+  const median = sorted[Math.floor(sorted.length / 2)] ?? leastNoise;
   return Math.min(mostNoise, Math.max(leastNoise, 1.4826 * median));
 }
 

@@ -16,6 +16,8 @@ export interface MatchedPiece {
   readonly sure: readonly number[];
   /** Where the car was: milliseconds as in the fixes, and metres from the start of the path; neither ever falls. */
   readonly times: readonly (readonly [at: number, metres: number])[];
+  /** How far beside the path fixes lie, in metres. */
+  readonly away: readonly number[];
 }
 
 /** Ways through a gap longer than this, in milliseconds, are compared with another. */
@@ -111,7 +113,7 @@ class Open {
     );
     const end = Math.min(edgeMetres(graph, edges.at(-1)!), Math.max(0, metres + start - this.begins));
     const path: Path = { edges, start, end, metres, cost };
-    return { path, sure: this.sure, times: timesAlong(graph, path, this.seenAt, fixes, noise) };
+    return { path, sure: this.sure, ...timesAlong(graph, path, this.seenAt, fixes, noise) };
   }
 }
 

@@ -27,6 +27,7 @@ export const resource = {
   notOnRoadsVia: 'There is no road within {{metres}} m of this place.',
   noWay: 'No legal way leads there.',
   noTrack: 'The file holds no route and no track.',
+  noTimes: 'No point of the file has a time, so that nothing tells when the car was where.',
   exempt: 'does not apply to cars',
   otherVehicles: 'applies to other vehicles only',
   unknownKind: 'its kind is not known',
