@@ -1,4 +1,4 @@
-import { fitDiffering, shrunkRate, standOut, widened, type Counted } from './rates';
+import { possibleDiffering, shrunkRate, standOut, type Counted } from './rates';
 
 /** A place with how many faults it brings. */
 export interface PlaceRate {
@@ -41,12 +41,12 @@ export function ratesOf(sums: readonly PlaceSum[]): PlaceRates {
   const enough = sums.filter(({ passes }) => passes >= leastPasses);
   const tooFew = sums.length - enough.length;
   const counted = enough.filter(({ expected }) => expected > 0);
-  const differing = fitDiffering(counted);
+  const possible = possibleDiffering(counted);
   const hot = standOut(counted, level);
   const rates = counted.map((sum, i): PlaceRate => {
     const { place, passes, observed: faults, expected } = sum;
     const usual = expected / passes;
-    const { mean, low, high } = differing ? shrunkRate(widened(differing), sum) : { mean: 0, low: 0, high: 0 };
+    const { mean, low, high } = possible.length > 0 ? shrunkRate(possible, sum) : { mean: 0, low: 0, high: 0 };
     return {
       place,
       passes,

@@ -24,45 +24,11 @@ export interface ShrunkRate {
 }
 
 const { exp, log, max, min } = Math;
-/** Shapes that are looked at: from places that have nothing in common to places that are all but alike. */
-const leastShape = 0.05;
-const mostShape = 1000;
 
 /**
- * How places differ, by the counts of all of them: the gamma distribution under which these are likeliest (D. Clayton and
- * J. Kaldor, Empirical Bayes estimates of age-standardized relative risks, 1987).
- * @returns undefined where there are fewer than two places
+ * The rate under which counts are likeliest for a shape: where the derivative of the likelihood is 0, which falls with the rate.
  */
-export function fitDiffering(counts: readonly Counted[]): Differing | undefined {
-  if (counts.length < 2 || counts.every(({ observed }) => observed === 0)) return undefined;
-  const at = (logShape: number) => {
-    const shape = exp(logShape);
-    const rate = likeliestRate(counts, shape);
-    return { shape, rate, value: logLikelihood(counts, shape, rate) };
-  };
-  // One hill in the logarithm of the shape: golden section.
-  const ratio = (Math.sqrt(5) - 1) / 2;
-  let [low, high] = [log(leastShape), log(mostShape)];
-  let a = high - ratio * (high - low);
-  let b = low + ratio * (high - low);
-  let [valueA, valueB] = [at(a).value, at(b).value];
-  while (high - low > 1e-7) {
-    if (valueA >= valueB) {
-      [high, b, valueB] = [b, a, valueA];
-      a = high - ratio * (high - low);
-      valueA = at(a).value;
-    } else {
-      [low, a, valueA] = [a, b, valueB];
-      b = low + ratio * (high - low);
-      valueB = at(b).value;
-    }
-  }
-  const { shape, rate } = at((low + high) / 2);
-  return { shape, rate };
-}
-
-/** Where the derivative of the likelihood by the rate is 0; it falls with the rate. */
-function likeliestRate(counts: readonly Counted[], shape: number): number {
+export function likeliestRate(counts: readonly Counted[], shape: number): number {
   let [low, high] = [log(shape) - 12, log(shape) + 12];
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2;
@@ -75,7 +41,8 @@ function likeliestRate(counts: readonly Counted[], shape: number): number {
   return exp((low + high) / 2);
 }
 
-function logLikelihood(counts: readonly Counted[], shape: number, rate: number): number {
+/** Logarithm of how likely the counts are under a shape and a rate, without what is the same for all. */
+export function logLikelihood(counts: readonly Counted[], shape: number, rate: number): number {
   const constant = shape * log(rate) - gammaln(shape);
   return counts.reduce(
     (sum, { observed, expected }) =>
@@ -84,19 +51,50 @@ function logLikelihood(counts: readonly Counted[], shape: number, rate: number):
   );
 }
 
-/** Places are taken to differ by at least this much, as standard deviation over mean: few counts cannot show that they do not. */
-const leastDifference = 0.2;
+/**
+ * How much places may differ, as standard deviation over mean: each of these is as likely as the others before anything is counted.
+ * None is 0: few counts cannot show that places do not differ.
+ */
+const differences = [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1, 1.15, 1.3, 1.5, 1.75, 2, 2.5];
 
-/** The distribution with no less than the least difference. */
-export function widened({ shape, rate }: Differing): Differing {
-  const most = 1 / leastDifference ** 2;
-  return shape <= most ? { shape, rate } : { shape: most, rate: (rate * most) / shape };
+/** One way places may differ, with how likely it is beside the others. */
+export interface Possible extends Differing {
+  readonly weight: number;
 }
 
-/** The relative rate of a place: what was counted there, drawn towards the others where little was. */
-export function shrunkRate({ shape, rate }: Differing, { observed, expected }: Counted): ShrunkRate {
-  const [a, b] = [observed + shape, expected + rate];
-  return { mean: a / b, low: gammaQuantile(0.05, a, b), high: gammaQuantile(0.95, a, b) };
+/**
+ * The ways in which places may differ, as gamma distributions of their relative rates (D. Clayton and J. Kaldor, Empirical Bayes
+ * estimates of age-standardized relative risks, 1987), weighed by the counts: these do not tell the shape exactly, and ranges by the
+ * likeliest one alone are too short.
+ * @returns none where nothing was seen
+ */
+export function possibleDiffering(counts: readonly Counted[]): readonly Possible[] {
+  if (counts.every(({ observed }) => observed === 0)) return [];
+  const all = differences.map((difference) => {
+    const shape = 1 / difference ** 2;
+    const rate = likeliestRate(counts, shape);
+    return { shape, rate, value: logLikelihood(counts, shape, rate) };
+  });
+  const best = max(...all.map(({ value }) => value));
+  const whole = all.reduce((sum, { value }) => sum + exp(value - best), 0);
+  return all.map(({ shape, rate, value }) => ({ shape, rate, weight: exp(value - best) / whole }));
+}
+
+/**
+ * The relative rate of a place: what was counted there, drawn towards the others where little was. The range is that of the
+ * gamma distribution with the mean and the variance over all that is possible.
+ * @param possible at least one
+ */
+export function shrunkRate(possible: readonly Possible[], { observed, expected }: Counted): ShrunkRate {
+  let [mean, square] = [0, 0];
+  for (const { shape, rate, weight } of possible) {
+    const [a, b] = [observed + shape, expected + rate];
+    mean += (weight * a) / b;
+    square += (weight * a * (a + 1)) / b ** 2;
+  }
+  const variance = square - mean ** 2;
+  const [shape, rate] = [mean ** 2 / variance, mean / variance];
+  return { mean, low: gammaQuantile(0.05, shape, rate), high: gammaQuantile(0.95, shape, rate) };
 }
 
 /** Probability of so many or more where the mean is as expected, by the Poisson distribution. */
