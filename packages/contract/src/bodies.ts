@@ -24,6 +24,7 @@ import { OutOfTimeIds, SchoolInput, TypedName } from './school';
 import { CallTimingInput } from './call-timing';
 import { ShareInput } from './shares';
 import { SheetEdit, SheetInput } from './sheets';
+import { FixBatch, TraceEdit } from './traces';
 import { DraftInput, ImportInput, NewStandard } from './standards';
 
 /** The routes that take something. */
@@ -50,6 +51,8 @@ export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } =
   importStandard: ImportInput,
   saveDraft: DraftInput,
   sendEvents: EventBatch,
+  sendFixes: FixBatch,
+  editTrace: TraceEdit,
   share: ShareInput,
   shareRoute: ShareInput,
   setCallTiming: CallTimingInput,

@@ -18,6 +18,7 @@ export const topics = [
   'sheets',
   'signIns',
   'standards',
+  'traces',
 ] as const;
 export type Topic = (typeof topics)[number];
 

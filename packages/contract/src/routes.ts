@@ -22,6 +22,8 @@ import type {
   SignInView,
   WelcomeView,
 } from './accounts';
+import type { FixBatch, TraceEdit, TraceView } from './traces';
+import { placeFilters, type FaultAtPlace, type PlacesView } from './places';
 import { auditFilters, type AuditPage } from './audit';
 import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './safety-questions';
 import type { MeView, MyDebrief, MyRoute } from './me';
@@ -178,6 +180,17 @@ export const routes = {
     .answers<EventReceipt>(),
   driveRecord: get('/api/drives/:driveId/record', 'staff').file(),
   driveTable: get('/api/drives/:driveId/marks.csv', 'staff').file(),
+  trace: get('/api/drives/:driveId/trace', 'staff', {
+    reads: ['traces', 'drives', 'roads', 'routes'],
+  }).answers<TraceView | null>(),
+  sendFixes: post('/api/drives/:driveId/fixes', 'staff', { changes: ['traces'], ahead: true })
+    .takes<FixBatch>()
+    .done(),
+  editTrace: put('/api/drives/:driveId/trace', 'staff', { changes: ['traces'] })
+    .takes<TraceEdit>()
+    .done(),
+  dropTrace: del('/api/drives/:driveId/trace', 'staff', { changes: ['traces', 'readiness'] }).done(),
+  traceFile: get('/api/drives/:driveId/trace.gpx', 'staff').file(),
   shares: get('/api/drives/:driveId/shares', 'staff', { reads: ['shares'], live: true }).answers<
     readonly ShareView[]
   >(),
@@ -307,6 +320,18 @@ export const routes = {
   revokeRouteShare: del('/api/routes/:routeId/shares/:linkId', 'staff', { changes: ['shares'] }).done(),
   sharedRoute: get('/api/shared-routes/:token', 'anybody').answers<SharedRehearsal>(),
   dropRoute: del('/api/routes/:routeId', 'staff', { changes: ['routes'] }).done(),
+
+  // Where faults happen.
+  places: get('/api/places', 'staff', {
+    query: placeFilters,
+    reads: ['traces', 'drives', 'learners'],
+  }).answers<PlacesView>(),
+  faultsAtPlace: get('/api/places/:placeId/faults', 'staff', {
+    query: placeFilters,
+    reads: ['traces', 'drives', 'learners'],
+  }).answers<readonly FaultAtPlace[]>(),
+  placesFile: get('/api/places.geojson', 'staff', { query: placeFilters }).file(),
+  passesTable: get('/api/passes.csv', 'staff', { query: placeFilters }).file(),
 
   // What a learner may do. No address names a learner: whose data it is follows from the sign-in alone.
   learnerSignIn: post('/api/me/session', 'anybody').takes<CodeSignIn>().answers<MeView>(),

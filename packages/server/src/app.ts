@@ -5,6 +5,8 @@ import Koa from 'koa';
 import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Logger } from 'pino';
+import { placeHandlers } from './places/handlers';
+import { traceHandlers } from './traces/handlers';
 import { peopleHandlers } from './accounts/people-handlers';
 import { signInHandlers } from './accounts/sign-in-handlers';
 import { auditHandlers } from './audit/handlers';
@@ -96,6 +98,8 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...checkHandlers,
     ...roadsHandlers(jobs, config.dataDir),
     ...routeHandlers,
+    ...traceHandlers(jobs),
+    ...placeHandlers,
     ...meHandlers(),
   };
   return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs });

@@ -17,6 +17,7 @@ import { estimatesWork } from './readiness/estimates-job';
 import { eraseAgain } from './personal/erase';
 import { callNow } from './call';
 import { dropBrokenUploads, roadsWork } from './roads/roads-job';
+import { tracesWork } from './traces/traces-job';
 import { addTemplatesEverywhere } from './standards/store';
 
 export interface Running {
@@ -74,10 +75,11 @@ export async function serve(
     keeper,
     {
       estimates: estimatesWork(keeper, workers, estimated),
+      traces: tracesWork(keeper, workers, (schoolId) => changes.note(schoolId, ['traces'])),
       roads: roadsWork(keeper, workers, config.dataDir, (schoolId) => changes.note(schoolId, ['roads'])),
     },
     { changed: ({ schoolId }) => estimated(schoolId), failed: failed('a job failed') },
-    estimates ? ['estimates', 'roads'] : ['roads'],
+    estimates ? ['estimates', 'roads', 'traces'] : ['roads'],
   );
   const digests = digestsOf(keeper, jobs.wake, failed('summary failed'));
   const app = createApp({ keeper, digests, jobs, workers, changes, config, log, webDist, welcome });

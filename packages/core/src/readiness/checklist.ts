@@ -1,3 +1,4 @@
+import { familiarityWord } from '../places/familiarity';
 import type { EffectiveStandard } from '../marking/standard';
 import { totalOf, type Evidence } from './evidence';
 
@@ -93,7 +94,9 @@ function lastTwo({ grades }: EffectiveStandard, drives: readonly Evidence[]): Re
 }
 
 function unfamiliar(tests: readonly Evidence[]): ReadinessItem {
-  const onNew = tests.filter(({ familiarity }) => familiarity === 'new').length;
+  const onNew = tests.filter(
+    ({ familiarity, knownShare }) => (knownShare === undefined ? familiarity : familiarityWord(knownShare)) === 'new',
+  ).length;
   return { code: 'unfamiliar', ok: onNew > 0, tests: onNew };
 }
 

@@ -31,6 +31,8 @@ export interface Evidence {
   readonly minutes: number;
   readonly independentMin: number;
   readonly familiarity: Familiarity;
+  /** The share of its length that the learner had driven before, from 0 to 1, by its trace; it counts before what was said. */
+  readonly knownShare?: number;
   readonly prompts: number;
   readonly interventions: number;
   /** Prompts with no mark beside them: each kept a fault from happening. */

@@ -79,7 +79,7 @@ export function sightsOf(
       counted: total(one, 'counted') + assumptions.promptWeight * one.promptsAlone,
       outright: total(one, 'outright') + assumptions.promptWeight * one.interventionsAlone,
       logExposure: log(one.exposure),
-      known: one.familiarity === 'known' ? 1 : one.familiarity === 'partly' ? 0.5 : 0,
+      known: one.knownShare ?? (one.familiarity === 'known' ? 1 : one.familiarity === 'partly' ? 0.5 : 0),
       marker: one.marker,
       days: min(mostDays, (Date.parse(one.at) - first) / dayMs),
       weight: ageWeight(one.at, on, assumptions),

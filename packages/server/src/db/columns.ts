@@ -139,11 +139,42 @@ export interface Columns {
     sequence: number;
     updated_at: string;
   };
+  marks_on_road: {
+    school_id: string;
+    drive_id: string;
+    mark_id: string;
+    at_ms: number;
+    behaviour: string;
+    area: string;
+    severity: string | null;
+    place_id: string | null;
+    lat: number;
+    lon: number;
+    piece: number;
+    metres: number;
+    within: number;
+  };
+  passes: {
+    school_id: string;
+    drive_id: string;
+    place_id: string;
+    passes: number;
+  };
   password_links: {
     token_hash: string;
     school_id: string;
     account_id: string;
     expires_at: string;
+  };
+  places: {
+    school_id: string;
+    id: string;
+    sort: string;
+    turn: string | null;
+    from_road: string | null;
+    onto_road: string | null;
+    lat: number;
+    lon: number;
   };
   recovery_codes: {
     code_hash: string;
@@ -259,6 +290,28 @@ export interface Columns {
     version: number;
     body: string;
     created_at: Generated<string>;
+  };
+  trace_pieces: {
+    school_id: string;
+    drive_id: string;
+    id: string;
+    fixes: string;
+  };
+  traces: {
+    school_id: string;
+    drive_id: string;
+    learner_id: string;
+    account_id: string;
+    source: string;
+    state: string;
+    version: number;
+    offset_ms: number | null;
+    trim_start: number;
+    trim_end: number;
+    created_at: string;
+    roads_id: string | null;
+    reading: Uint8Array | null;
+    driven: string | null;
   };
   vehicles: {
     school_id: string;

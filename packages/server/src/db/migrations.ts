@@ -421,4 +421,80 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0013-traces-and-places': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('traces')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('drive_id', 'text', (c) => c.notNull())
+        .addColumn('learner_id', 'text', (c) => c.notNull().references('learners.id'))
+        .addColumn('account_id', 'text', (c) => c.notNull().references('accounts.id'))
+        .addColumn('source', 'text', (c) => c.notNull())
+        .addColumn('state', 'text', (c) => c.notNull())
+        .addColumn('version', 'integer', (c) => c.notNull())
+        // Added to the times of the fixes; null while what the stops of the drive say is taken.
+        .addColumn('offset_ms', 'integer')
+        .addColumn('trim_start', 'integer', (c) => c.notNull())
+        .addColumn('trim_end', 'integer', (c) => c.notNull())
+        .addColumn('created_at', 'text', (c) => c.notNull())
+        .addColumn('roads_id', 'text')
+        // What it says as JSON, gzipped.
+        .addColumn('reading', 'blob')
+        // Metres by stretch as JSON.
+        .addColumn('driven', 'text')
+        .addPrimaryKeyConstraint('traces_key', ['school_id', 'drive_id'])
+        .execute();
+      await db.schema
+        .createTable('trace_pieces')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('drive_id', 'text', (c) => c.notNull())
+        .addColumn('id', 'text', (c) => c.notNull())
+        .addColumn('fixes', 'text', (c) => c.notNull())
+        .addPrimaryKeyConstraint('trace_pieces_key', ['school_id', 'drive_id', 'id'])
+        .execute();
+      await db.schema
+        .createTable('places')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('id', 'text', (c) => c.notNull())
+        .addColumn('sort', 'text', (c) => c.notNull())
+        .addColumn('turn', 'text')
+        .addColumn('from_road', 'text')
+        .addColumn('onto_road', 'text')
+        .addColumn('lat', 'real', (c) => c.notNull())
+        .addColumn('lon', 'real', (c) => c.notNull())
+        .addPrimaryKeyConstraint('places_key', ['school_id', 'id'])
+        .execute();
+      await db.schema
+        .createTable('passes')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('drive_id', 'text', (c) => c.notNull())
+        .addColumn('place_id', 'text', (c) => c.notNull())
+        .addColumn('passes', 'integer', (c) => c.notNull())
+        .addPrimaryKeyConstraint('passes_key', ['school_id', 'drive_id', 'place_id'])
+        .execute();
+      await db.schema
+        .createTable('marks_on_road')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('drive_id', 'text', (c) => c.notNull())
+        .addColumn('mark_id', 'text', (c) => c.notNull())
+        .addColumn('at_ms', 'integer', (c) => c.notNull())
+        .addColumn('behaviour', 'text', (c) => c.notNull())
+        .addColumn('area', 'text', (c) => c.notNull())
+        .addColumn('severity', 'text')
+        .addColumn('place_id', 'text')
+        .addColumn('lat', 'real', (c) => c.notNull())
+        .addColumn('lon', 'real', (c) => c.notNull())
+        .addColumn('piece', 'integer', (c) => c.notNull())
+        .addColumn('metres', 'real', (c) => c.notNull())
+        .addColumn('within', 'real', (c) => c.notNull())
+        .addPrimaryKeyConstraint('marks_on_road_key', ['school_id', 'drive_id', 'mark_id'])
+        .execute();
+      await db.schema
+        .createIndex('marks_on_road_by_place')
+        .on('marks_on_road')
+        .columns(['school_id', 'place_id'])
+        .execute();
+      await db.schema.createIndex('passes_by_place').on('passes').columns(['school_id', 'place_id']).execute();
+    },
+  },
 };

@@ -2,6 +2,7 @@ import { callNow } from '../call';
 import type { Keeper } from '../db/keeper';
 import { queueJob } from '../jobs/queue';
 import { boundStandard } from '../standards/store';
+import { queueOfDrive } from '../traces/traces-job';
 import { summariseDrive, digestVersion, type DriveDigest } from './digest';
 import { eventsOf } from './store';
 
@@ -90,6 +91,7 @@ async function refreshDigest(
       )
       .executeTakeFirst();
     if (numUpdatedRows === 0n || summary.phase !== 'ended') return;
+    await queueOfDrive(trx, schoolId, driveId);
     // The learner who just drove first, then everybody whose figures rest on the school's.
     const estimates = { schoolId, kind: 'estimates' } as const;
     await queueJob(trx, { ...estimates, subject: row.learner_id }, new Date());

@@ -28,11 +28,7 @@ export async function refuseStrangers(
   const ended = (JSON.parse(digest) as DriveDigest).phase === 'ended';
   if (account_id !== accountId && role !== 'lead') {
     const log = await eventsOf(call, driveId);
-    const helps = log.some((event) => event.type === 'started' && event.helpers?.includes(accountId));
-    if (!helps)
-      throw notAllowed('Whoever started this drive did not name you as a helper. Nothing was taken.', {
-        code: 'not-allowed',
-      });
+    refuseNoHelper(log, accountId);
     const end = Math.min(...log.flatMap((event) => (event.type === 'ended' ? [event.atMs] : [])));
     if (ended && events.some(({ atMs }) => atMs > end))
       throw notAllowed('This drive has ended: whoever started it, or the lead, can still change it.', {
@@ -42,4 +38,20 @@ export async function refuseStrangers(
   if (!ended) return undefined;
   const kinds = Object.entries(countBy(events, ({ type }) => type)).map(([type, n]) => `${n} ${type}`);
   return `after the end: ${kinds.join(', ')}`;
+}
+
+function refuseNoHelper(log: readonly DriveEvent[], accountId: string): void {
+  if (log.some((event) => event.type === 'started' && event.helpers?.includes(accountId))) return;
+  throw notAllowed('Whoever started this drive did not name you as a helper. Nothing was taken.', {
+    code: 'not-allowed',
+  });
+}
+
+/**
+ * Refuses whoever neither started a drive nor helps with it nor leads the school.
+ * @param starter the account that started it
+ */
+export async function refuseMarker(call: Call, driveId: string, starter: string): Promise<void> {
+  const { accountId, role } = call.who;
+  if (starter !== accountId && role !== 'lead') refuseNoHelper(await eventsOf(call, driveId), accountId);
 }

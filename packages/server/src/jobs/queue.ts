@@ -1,7 +1,7 @@
 import type { Db } from '../db/database';
 
 /** What can be worked out beside the requests. */
-export type JobName = 'estimates' | 'roads';
+export type JobName = 'estimates' | 'roads' | 'traces';
 
 /** What is to be done: at most one of a kind waits for a school and a subject. */
 export interface JobKey {

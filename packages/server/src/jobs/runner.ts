@@ -43,7 +43,7 @@ export function runnerOf(
   { db, write }: Keeper,
   works: Readonly<Record<JobName, JobWork>>,
   { changed, failed }: Hooks,
-  kinds: readonly JobName[] = ['estimates', 'roads'],
+  kinds: readonly JobName[] = ['estimates', 'roads', 'traces'],
 ): Runner {
   const closing = new AbortController();
   let current: { readonly job: Job; readonly cancel: AbortController; left: number } | undefined;

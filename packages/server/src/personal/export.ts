@@ -1,3 +1,4 @@
+import { gunzipSync } from 'node:zlib';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { driveColumns, driveTable } from '@jasperwren/core/formats/drive-table';
 import escape from 'escape-html';
@@ -72,11 +73,20 @@ function readable(table: keyof typeof registry, row: Readonly<Record<string, unk
   return Object.fromEntries(
     Object.entries(row)
       .filter(([name]) => name in registry[table] && !secrets.has(name))
-      .map(([name, value]) => [name, name === 'body' || name === 'goals' || name === 'digest' ? taken(value) : value]),
+      .map(([name, value]) => [name, taken(name, value)]),
   );
 }
 
-const taken = (value: unknown): unknown => (typeof value === 'string' ? (JSON.parse(value) as unknown) : value);
+const jsonTexts = new Set(['body', 'goals', 'digest', 'fixes', 'driven']);
+
+/** A value with what is packed in it. */
+function taken(name: string, value: unknown): unknown {
+  if (jsonTexts.has(name) && typeof value === 'string') return JSON.parse(value) as unknown;
+  // A reading of a trace is gzipped.
+  if (name === 'reading' && value instanceof Uint8Array)
+    return JSON.parse(gunzipSync(value).toString('utf8')) as unknown;
+  return value;
+}
 
 const cell = (value: unknown): string =>
   typeof value === 'string' ? value : value === null || value === undefined ? '' : JSON.stringify(value);

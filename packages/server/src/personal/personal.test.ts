@@ -8,7 +8,7 @@ import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { parse } from 'papaparse';
 import { backUp, restore } from '../db/backup';
-import { startTestServer, startTwoSchools, testClient, type TestClient } from '../testing';
+import { addRoads, startTestServer, startTwoSchools, testClient, type TestClient } from '../testing';
 import { registry } from './registry';
 import { learnerTables } from './rows';
 
@@ -18,6 +18,7 @@ let other: TestClient;
 
 beforeAll(async () => {
   ({ server, first: lead, second: other } = await startTwoSchools());
+  await addRoads(server, lead);
 });
 afterAll(() => server.remove());
 
@@ -50,6 +51,15 @@ async function everywhere() {
     id: `${driveId}-${event.id}`,
   }));
   await post(`/api/drives/${driveId}/events`, { events });
+  // The road lies in the middle of an ocean; it is driven in two minutes from the start on.
+  const fixes = Array.from({ length: 120 }, (_, i) => [
+    Date.UTC(2026, 4, 4, 9, 0) + i * 1000,
+    48,
+    -30 + (0.002 * i) / 120,
+    5,
+    -1,
+  ]);
+  await post(`/api/drives/${driveId}/fixes`, { pieces: [{ id: 'p', source: 'device', fixes }] });
   await post(`/api/drives/${driveId}/shares`, { days: 7 });
   await post(`/api/learners/${id}/reviews`, {
     reviews: [

@@ -3,21 +3,24 @@ import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { evidenceOfSheet } from '@jasperwren/core/readiness/evidence';
 import type { InSchool } from '../call';
 import type { DriveDigest } from '../drives/digest';
+import { knownShares } from '../traces/store';
 import { boundStandard } from '../standards/store';
 
 /** What the ended drives of one learner say, oldest first. */
 export async function evidenceOfLearner(call: InSchool, learnerId: string): Promise<readonly Evidence[]> {
   const rows = await drivesOf(call).where('learner_id', '=', learnerId).execute();
-  return rows.flatMap(toEvidence);
+  const known = await knownShares(call, learnerId);
+  return rows.flatMap((row) => toEvidence(row, known));
 }
 
 /** What the ended drives of every learner of a school say, by learner, oldest first. */
 export async function evidenceOfSchool(call: InSchool): Promise<ReadonlyMap<string, readonly Evidence[]>> {
   const byLearner = new Map<string, Evidence[]>();
+  const known = await knownShares(call);
   for (const row of await drivesOf(call).execute()) {
     const others = byLearner.get(row.learner_id);
-    if (others) others.push(...toEvidence(row));
-    else byLearner.set(row.learner_id, toEvidence(row));
+    if (others) others.push(...toEvidence(row, known));
+    else byLearner.set(row.learner_id, toEvidence(row, known));
   }
   return byLearner;
 }
@@ -33,14 +36,17 @@ export const evidenceOfSheets = (call: InSchool, sheets: readonly SheetView[]): 
 function drivesOf({ db, who: { schoolId } }: InSchool) {
   return db
     .selectFrom('drives')
-    .select(['learner_id', 'account_id', 'started_at', 'digest'])
+    .select(['id', 'learner_id', 'account_id', 'started_at', 'digest'])
     .where('school_id', '=', schoolId)
     .orderBy('started_at');
 }
 
 type Row = Awaited<ReturnType<ReturnType<typeof drivesOf>['executeTakeFirstOrThrow']>>;
 
-function toEvidence({ digest, started_at, account_id }: Row): Evidence[] {
+function toEvidence({ id, digest, started_at, account_id }: Row, known: ReadonlyMap<string, number>): Evidence[] {
   const { phase, evidence } = JSON.parse(digest) as DriveDigest;
-  return phase === 'ended' && evidence ? [{ ...evidence, at: started_at, marker: account_id }] : [];
+  const knownShare = known.get(id);
+  return phase === 'ended' && evidence
+    ? [{ ...evidence, at: started_at, marker: account_id, ...(knownShare !== undefined && { knownShare }) }]
+    : [];
 }

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import type { RoadsProblem } from '@jasperwren/roads/problem';
 import type { Keeper } from '../db/keeper';
+import { queueWithoutRoads } from '../traces/traces-job';
 import { uploadsIn } from '../uploads-folder';
 import type { JobWork } from '../jobs/runner';
 import type { Workers } from '../jobs/threads';
@@ -47,7 +48,8 @@ export function roadsWork(
           if (bit.kind === 'progress') return keep({ progress: bit.percent });
           if (bit.kind === 'unusable') return fail(bit.problem);
           const { summary, ways } = bit;
-          return keep({ state: 'ready', progress: 100, summary: JSON.stringify(summary), ways: Buffer.from(ways) });
+          const ready = { state: 'ready', progress: 100, summary: JSON.stringify(summary), ways: Buffer.from(ways) };
+          return keep(ready).then(() => write((trx) => queueWithoutRoads(trx, schoolId)));
         });
         keeping.catch(() => undefined);
         if (bit.kind !== 'progress') resolve();

@@ -1,0 +1,57 @@
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { writeGpxTrace } from '@jasperwren/roads/formats/gpx';
+import { cleanFixes } from '@jasperwren/roads/traces/fix';
+import { getDrive } from '../drives/store';
+import { file, type HandlersOf } from '../http/call';
+import type { Runner } from '../jobs/runner';
+import { missing } from '../refusal';
+import { addPieces, dropTrace, editTrace, fixesOf, traceOf } from './store';
+
+type Names = 'trace' | 'sendFixes' | 'editTrace' | 'dropTrace' | 'traceFile';
+
+export const traceHandlers = (jobs: Runner): HandlersOf<Names> => ({
+  trace: async (call, { driveId }) => (await traceOf(call, driveId)) ?? null,
+  async sendFixes({ write }, { driveId }, body) {
+    await write(
+      (trx) => addPieces(trx, driveId, body),
+      ({ learnerId }) => ({ learnerId, detail: String(body.pieces.length) }),
+    );
+    jobs.wake();
+  },
+  async editTrace({ write }, { driveId }, body) {
+    await write((trx) => editTrace(trx, driveId, body));
+    jobs.wake();
+  },
+  async dropTrace({ write, who }, { driveId }) {
+    await write(
+      (trx) => dropTrace(trx, driveId),
+      ({ learnerId }) => ({ learnerId }),
+    );
+    jobs.cancel(who.schoolId, driveId);
+    jobs.wake();
+  },
+  async traceFile(call, { driveId }) {
+    const trace = await traceOf(call, driveId);
+    if (!trace) throw missing('This mock test has no trace. It may have been deleted.', { code: 'no-trace' });
+    const { summary, standard, events } = await getDrive(call, driveId);
+    const items = rulesOf(standard).items;
+    const marks = new Map(foldDrive(events).marks.map((mark) => [mark.id, mark]));
+    const { fixes } = cleanFixes(await fixesOf(call, driveId));
+    const day = summary.startedAt.slice(0, 10);
+    return file(
+      `drive-${day}.gpx`,
+      'application/gpx+xml',
+      writeGpxTrace(
+        `${summary.learnerName}, ${day}`,
+        fixes.map((fix) => ({ ...fix, at: fix.at + trace.offsetMs })),
+        trace.marks.map(({ markId, atMs, lat, lon }) => ({
+          lat,
+          lon,
+          at: trace.zeroMs + atMs,
+          name: items.get(marks.get(markId)?.item ?? '')?.item.name ?? '',
+        })),
+      ),
+    );
+  },
+});

@@ -1,0 +1,258 @@
+import { gunzipSync } from 'node:zlib';
+import type {
+  FixBatch,
+  FixPiece,
+  MarkOnRoad,
+  SentFix,
+  TraceEdit,
+  TraceSource,
+  TraceView,
+} from '@jasperwren/contract/traces';
+import { familiarityOf, type Driven, type DrivenAt } from '@jasperwren/core/places/familiarity';
+import { groupBy } from '@jasperwren/core/marking/grouping';
+import type { ClockOffset } from '@jasperwren/core/traces/clock-offset';
+import type { Detour } from '@jasperwren/core/traces/kept-route';
+import type { TraceReading } from '@jasperwren/core/traces/reading';
+import type { Fix } from '@jasperwren/roads/traces/fix';
+import { sql } from 'kysely';
+import type { Call, InSchool } from '../call';
+import { refuseMarker } from '../drives/may-mark';
+import { queueJob } from '../jobs/queue';
+import { conflict, missing } from '../refusal';
+import { refuseStale } from '../stale';
+
+/** How far a trace is. */
+export type TraceState = TraceView['state'];
+
+/** What is worked out of a trace and kept. */
+export interface KeptReading {
+  readonly offsetMs: number;
+  readonly suggested?: ClockOffset;
+  readonly zeroMs: number;
+  readonly reading: TraceReading;
+  readonly detours?: readonly (readonly Detour[])[];
+}
+
+/** The job that works a trace out. */
+export const traceJob = (schoolId: string, driveId: string) =>
+  ({ schoolId, kind: 'traces', subject: driveId }) as const;
+
+/**
+ * Takes pieces of the trace of a drive, each id once, and has it worked out where the drive has ended.
+ * @throws missing where the drive has not arrived yet; conflict where a piece is known by its id and says something else;
+ *   notAllowed where somebody else drives
+ */
+export async function addPieces(
+  call: Call,
+  driveId: string,
+  { pieces }: FixBatch,
+): Promise<{ readonly learnerId: string }> {
+  const { db, who, now } = call;
+  const { schoolId } = who;
+  const drive = await db
+    .selectFrom('drives')
+    .select(['account_id', 'learner_id'])
+    .where('school_id', '=', schoolId)
+    .where('id', '=', driveId)
+    .executeTakeFirst();
+  if (!drive)
+    throw missing('This drive has not arrived yet. Nothing was taken; send the drive first.', { code: 'not-yet' });
+  await refuseMarker(call, driveId, drive.account_id);
+  const texts = new Map(pieces.map(({ id, fixes }) => [id, JSON.stringify(fixes)]));
+  const known = await db
+    .selectFrom('trace_pieces')
+    .select(['id', 'fixes'])
+    .where('school_id', '=', schoolId)
+    .where('drive_id', '=', driveId)
+    .where('id', 'in', [...texts.keys()])
+    .execute();
+  for (const { id, fixes } of known)
+    if (texts.get(id) !== fixes)
+      throw conflict('A piece of the trace has the id of another one, and says something else. Nothing was taken.', {
+        code: 'piece-conflict',
+      });
+  await sql`insert into trace_pieces (school_id, drive_id, id, fixes)
+    select ${schoolId}, ${driveId}, value ->> 'id', json(value -> 'fixes')
+    from json_each(${JSON.stringify(pieces.map(({ id, fixes }) => ({ id, fixes })))}) where true
+    on conflict (school_id, drive_id, id) do nothing`.execute(db);
+  await db
+    .insertInto('traces')
+    .values({
+      school_id: schoolId,
+      drive_id: driveId,
+      learner_id: drive.learner_id,
+      account_id: who.accountId,
+      source: sourceOf(pieces),
+      state: 'working',
+      version: 0,
+      offset_ms: sourceOf(pieces) === 'file' ? null : 0,
+      trim_start: 0,
+      trim_end: 0,
+      created_at: now.toISOString(),
+    })
+    .onConflict((one) => one.columns(['school_id', 'drive_id']).doUpdateSet({ state: 'working' }))
+    .execute();
+  await queueJob(db, traceJob(schoolId, driveId), now);
+  return { learnerId: drive.learner_id };
+}
+
+const sourceOf = (pieces: readonly FixPiece[]): TraceSource => pieces[0]!.source;
+
+/** @throws missing where the drive has no trace; conflict where somebody else has changed it since */
+export async function editTrace(call: Call, driveId: string, edit: TraceEdit): Promise<void> {
+  const { db, who, now } = call;
+  const row = await traceRow(call, driveId);
+  if (!row) throw noTrace();
+  await refuseMarker(call, driveId, row.account_id);
+  refuseStale(edit.version, row.version, 'this trace', { version: row.version });
+  await ofTrace(db.updateTable('traces'), who.schoolId, driveId)
+    .set({
+      offset_ms: edit.offsetMs,
+      trim_start: edit.trimStart,
+      trim_end: edit.trimEnd,
+      version: row.version + 1,
+      state: 'working',
+    })
+    .execute();
+  await queueJob(db, traceJob(who.schoolId, driveId), now);
+}
+
+/** Takes a trace out with all that followed from it. */
+export async function dropTrace(call: Call, driveId: string): Promise<{ readonly learnerId: string }> {
+  const row = await traceRow(call, driveId);
+  if (!row) throw noTrace();
+  await refuseMarker(call, driveId, row.account_id);
+  const { schoolId } = call.who;
+  for (const table of ['marks_on_road', 'passes', 'trace_pieces', 'traces'] as const)
+    await sql`delete from ${sql.table(table)} where school_id = ${schoolId} and drive_id = ${driveId}`.execute(call.db);
+  return { learnerId: row.learner_id };
+}
+
+const noTrace = () => missing('This mock test has no trace. It may have been deleted.', { code: 'no-trace' });
+
+const ofTrace = <Q extends { where: (column: 'school_id' | 'drive_id', op: '=', value: string) => Q }>(
+  query: Q,
+  schoolId: string,
+  driveId: string,
+): Q => query.where('school_id', '=', schoolId).where('drive_id', '=', driveId);
+
+const traceRow = ({ db, who: { schoolId } }: InSchool, driveId: string) =>
+  db
+    .selectFrom('traces')
+    .selectAll()
+    .where('school_id', '=', schoolId)
+    .where('drive_id', '=', driveId)
+    .executeTakeFirst();
+
+/** The fixes of a trace as they were sent, in no order. */
+export async function fixesOf({ db, who: { schoolId } }: InSchool, driveId: string): Promise<readonly Fix[]> {
+  const rows = await db
+    .selectFrom('trace_pieces')
+    .select('fixes')
+    .where('school_id', '=', schoolId)
+    .where('drive_id', '=', driveId)
+    .execute();
+  return rows.flatMap(({ fixes }) =>
+    (JSON.parse(fixes) as readonly SentFix[]).map(([at, lat, lon, accuracy, speed]) => ({
+      at,
+      lat,
+      lon,
+      ...(accuracy >= 0 && { accuracy }),
+      ...(speed >= 0 && { speed }),
+    })),
+  );
+}
+
+/** The trace of a drive with what it says; undefined where it has none. */
+export async function traceOf(call: InSchool, driveId: string): Promise<TraceView | undefined> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const row = await traceRow(call, driveId);
+  if (!row) return undefined;
+  const kept = row.reading ? (JSON.parse(gunzipSync(row.reading).toString('utf8')) as KeptReading) : undefined;
+  const roads =
+    row.roads_id === null
+      ? undefined
+      : await db.selectFrom('roads').select(['id', 'name']).where('id', '=', row.roads_id).executeTakeFirst();
+  const shown = row.state === 'ready' && kept && roads ? kept : undefined;
+  const familiarity = shown && row.driven !== null ? await familiarityIn(call, driveId, row.learner_id) : undefined;
+  return {
+    source: row.source as TraceSource,
+    state: row.state as TraceState,
+    version: row.version,
+    offsetMs: kept?.offsetMs ?? row.offset_ms ?? 0,
+    trimStart: row.trim_start,
+    trimEnd: row.trim_end,
+    zeroMs: kept?.zeroMs ?? 0,
+    marks: shown ? await marksOnRoad(call, driveId) : [],
+    ...(kept?.suggested && { suggested: kept.suggested }),
+    ...(shown && roads && { roads, reading: shown.reading, ...(shown.detours && { detours: shown.detours }) }),
+    ...(familiarity && { familiarity }),
+  };
+}
+
+async function marksOnRoad({ db, who: { schoolId } }: InSchool, driveId: string): Promise<readonly MarkOnRoad[]> {
+  const rows = await db
+    .selectFrom('marks_on_road')
+    .selectAll()
+    .where('school_id', '=', schoolId)
+    .where('drive_id', '=', driveId)
+    .orderBy('at_ms')
+    .execute();
+  return rows.map(({ mark_id: markId, at_ms: atMs, lat, lon, piece, metres, within, place_id: place }) => ({
+    markId,
+    atMs,
+    lat,
+    lon,
+    piece,
+    metres,
+    within,
+    ...(place !== null && { place }),
+  }));
+}
+
+/** A traced drive of a learner with what it led over. */
+interface TracedDrive extends DrivenAt {
+  readonly driveId: string;
+  readonly learnerId: string;
+}
+
+/** The traced drives of a learner, or of every learner of a school. */
+async function tracedDrives({ db, who: { schoolId } }: InSchool, learnerId?: string): Promise<readonly TracedDrive[]> {
+  let query = db
+    .selectFrom('traces')
+    .innerJoin('drives', (join) =>
+      join.onRef('drives.id', '=', 'traces.drive_id').onRef('drives.school_id', '=', 'traces.school_id'),
+    )
+    .select(['traces.drive_id', 'traces.learner_id', 'traces.driven', 'drives.started_at'])
+    .where('traces.school_id', '=', schoolId)
+    .where('traces.state', '=', 'ready')
+    .where('traces.driven', 'is not', null);
+  if (learnerId !== undefined) query = query.where('traces.learner_id', '=', learnerId);
+  return (await query.execute()).map((row) => ({
+    driveId: row.drive_id,
+    learnerId: row.learner_id,
+    at: row.started_at,
+    driven: JSON.parse(row.driven!) as Driven,
+  }));
+}
+
+async function familiarityIn(call: InSchool, driveId: string, learnerId: string): Promise<TraceView['familiarity']> {
+  const drives = await tracedDrives(call, learnerId);
+  const own = drives.find((one) => one.driveId === driveId);
+  if (!own) return undefined;
+  const before = drives.filter(({ at }) => at < own.at);
+  return { share: familiarityOf(own, before), drives: before.length };
+}
+
+/** How much of each traced drive its learner had driven before, from 0 to 1, by the id of the drive. */
+export async function knownShares(call: InSchool, learnerId?: string): Promise<ReadonlyMap<string, number>> {
+  const byLearner = groupBy(await tracedDrives(call, learnerId), (one) => one.learnerId);
+  return new Map(
+    [...byLearner.values()].flatMap((drives) =>
+      drives.map((one) => [one.driveId, familiarityOf(one, drives)] as const),
+    ),
+  );
+}

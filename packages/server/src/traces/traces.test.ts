@@ -1,0 +1,162 @@
+import type { LearnerView } from '@jasperwren/contract/learners';
+import type { PlacesView } from '@jasperwren/contract/places';
+import type { SentFix, TraceView } from '@jasperwren/contract/traces';
+import { fullTest } from '@jasperwren/core/drive/testing';
+import { sql } from 'kysely';
+import { addPerson, addRoads, startTwoSchools, testClient, type TestClient } from '../testing';
+
+let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
+let lead: TestClient;
+let other: TestClient;
+let learnerId: string;
+
+beforeAll(async () => {
+  ({ server, first: lead, second: other } = await startTwoSchools());
+  const learner = { name: 'Ada', transmission: 'manual', standardId: 'tally' };
+  learnerId = (await lead.send<LearnerView>('POST', '/api/learners', learner)).body.id;
+});
+afterAll(() => server.remove());
+
+let drives = 0;
+
+/** A drive of 40 minutes from 9 o'clock on with a fault a minute after the start. */
+async function addDrive(): Promise<string> {
+  const driveId = `drive-${drives++}`;
+  const events = fullTest([{ type: 'mark', item: 'signs.lights', grade: 'driving' }]).map((event) => ({
+    ...(event.type === 'started' ? { ...event, learnerId } : event),
+    id: `${driveId}-${event.id}`,
+  }));
+  const { status } = await lead.send('POST', `/api/drives/${driveId}/events`, { events });
+  expect(status).toBe(200);
+  return driveId;
+}
+
+const nine = Date.UTC(2026, 4, 4, 9, 0);
+
+/** Fixes along the road from west to east, one a second; the drive lasts longer than the road. */
+const fixesFrom = (second: number, count: number): readonly SentFix[] =>
+  Array.from({ length: count }, (_, i) => [
+    nine + (second + i) * 1000,
+    48,
+    Number((-30 + (0.002 * (second + i)) / 120).toFixed(7)),
+    5,
+    -1,
+  ]);
+
+const send = (driveId: string, pieces: readonly object[], client = lead) =>
+  client.send('POST', `/api/drives/${driveId}/fixes`, { pieces });
+const piece = (id: string, fixes: readonly SentFix[], source = 'device') => ({ id, source, fixes });
+const traceOf = async (driveId: string, client = lead) =>
+  (await client.send<TraceView | null>('GET', `/api/drives/${driveId}/trace`)).body;
+
+it('waits where the drive itself has not arrived yet', async () => {
+  const { status, body } = await send('not-here', [piece('a', fixesFrom(0, 10))]);
+  expect([status, body]).toMatchObject([404, { error: { code: 'not-yet' } }]);
+});
+
+it('keeps a trace until there are roads, lays it on them then, and places the fault', async () => {
+  const driveId = await addDrive();
+  expect(await traceOf(driveId)).toBeNull();
+  // The second half first, the first twice: what a dead network makes of it.
+  await send(driveId, [piece('b', fixesFrom(60, 60))]);
+  await send(driveId, [piece('a', fixesFrom(0, 60)), piece('b', fixesFrom(60, 60))]);
+  await send(driveId, [piece('a', fixesFrom(0, 60))]);
+  await server.settled();
+  expect(await traceOf(driveId)).toMatchObject({ state: 'no-roads', marks: [] });
+  await addRoads(server, lead);
+  await server.settled();
+  const trace = (await traceOf(driveId))!;
+  expect(trace).toMatchObject({ state: 'ready', offsetMs: 0, source: 'device', version: 0 });
+  expect(trace.reading).toMatchObject({ fixes: 120, outOfOrder: 0, leftOut: { doubled: 0, jumped: 0 } });
+  const [one] = trace.reading!.pieces;
+  expect(one!.metres).toBeGreaterThan(130);
+  // The fault was marked in the first minute after the start, half-way along the road.
+  expect(trace.marks).toHaveLength(1);
+  expect(trace.marks[0]).toMatchObject({ piece: 0, lat: expect.closeTo(48, 4), lon: expect.closeTo(-29.999, 4) });
+  expect(trace.familiarity).toEqual({ share: 0, drives: 0 });
+});
+
+it('refuses a piece that says something else under the same id', async () => {
+  const driveId = await addDrive();
+  await send(driveId, [piece('a', fixesFrom(0, 60))]);
+  const { status, body } = await send(driveId, [piece('a', fixesFrom(1, 60))]);
+  expect([status, body]).toMatchObject([409, { error: { code: 'piece-conflict' } }]);
+});
+
+it.each([
+  ['no number', [[nine, 48, '-30', 5, -1]]],
+  ['too few numbers', [[nine, 48, -30]]],
+  ['off Earth', [[nine, 98, -30, 5, -1]]],
+  ['no fixes', []],
+])('refuses fixes with %s', async (_, fixes) => {
+  const driveId = await addDrive();
+  expect((await send(driveId, [{ id: 'a', source: 'device', fixes }])).status).toBe(422);
+  expect(await traceOf(driveId)).toBeNull();
+});
+
+it('takes a trace from nobody but whoever marks the drive, and shows it to no other school', async () => {
+  const driveId = await addDrive();
+  await addPerson(lead, 'stranger@first.example');
+  const stranger = testClient(server.address);
+  await stranger.signIn('stranger@first.example');
+  expect((await send(driveId, [piece('a', fixesFrom(0, 9))], stranger)).status).toBe(403);
+  await send(driveId, [piece('a', fixesFrom(0, 60))]);
+  expect((await other.send('GET', `/api/drives/${driveId}/trace`)).body).toBeNull();
+  expect((await other.send('DELETE', `/api/drives/${driveId}/trace`)).status).toBe(404);
+});
+
+it('reads a trace anew with another offset, but not over what somebody else has changed', async () => {
+  const driveId = await addDrive();
+  await send(driveId, [piece('a', fixesFrom(47, 60), 'file')]);
+  const edit = { offsetMs: -47_000, trimStart: 0, trimEnd: 0, version: 0 };
+  expect((await lead.send('PUT', `/api/drives/${driveId}/trace`, edit)).status).toBe(204);
+  expect((await lead.send('PUT', `/api/drives/${driveId}/trace`, edit)).status).toBe(409);
+  await server.settled();
+  const trace = (await traceOf(driveId))!;
+  expect([trace.state, trace.offsetMs, trace.reading!.pieces[0]!.times[0]![0]]).toEqual(['ready', -47_000, nine]);
+});
+
+it('says how well the roads were known, by the drives before', async () => {
+  const [before, after] = [await addDrive(), await addDrive()];
+  const { db } = server;
+  await db.updateTable('drives').set({ started_at: '2026-05-03T09:00:00.000Z' }).where('id', '=', before).execute();
+  await db.deleteFrom('traces').execute();
+  for (const driveId of [before, after]) await send(driveId, [piece('a', fixesFrom(0, 120))]);
+  await server.settled();
+  const { share, drives: count } = (await traceOf(after))!.familiarity!;
+  expect(count).toBe(1);
+  expect(share).toBeGreaterThan(0.95);
+});
+
+describe('where faults happen', () => {
+  it('counts passes and faults, by learner and by kind of fault', async () => {
+    const all = (await lead.send<PlacesView>('GET', '/api/places')).body;
+    expect(all.drives).toBeGreaterThan(1);
+    expect(all.passes).toBeGreaterThan(0);
+    const nobody = (await lead.send<PlacesView>('GET', '/api/places?learner=nobody')).body;
+    expect(nobody).toMatchObject({ drives: 0, passes: 0, faults: 0, places: [], tooFew: 0, kinds: [], months: [] });
+    const own = (await lead.send<PlacesView>('GET', `/api/places?learner=${learnerId}&severity=outright`)).body;
+    expect([own.drives, own.faults]).toEqual([all.drives, 0]);
+    expect((await other.send<PlacesView>('GET', '/api/places')).body.drives).toBe(0);
+    expect((await lead.send('GET', '/api/places?severity=dreadful')).status).toBe(422);
+  });
+});
+
+it('deletes a trace with everything that followed from it', async () => {
+  const driveId = await addDrive();
+  await send(driveId, [piece('a', fixesFrom(0, 120))]);
+  await server.settled();
+  const rows = async () => {
+    const counts = [];
+    for (const table of ['traces', 'trace_pieces', 'passes', 'marks_on_road']) {
+      const { rows: found } = await sql<{ n: number }>`select count(*) as n from ${sql.table(table)}
+        where drive_id = ${driveId}`.execute(server.db);
+      counts.push(found[0]!.n);
+    }
+    return counts;
+  };
+  expect((await rows()).every((n) => n > 0)).toBe(true);
+  expect((await lead.send('DELETE', `/api/drives/${driveId}/trace`)).status).toBe(204);
+  expect(await rows()).toEqual([0, 0, 0, 0]);
+  expect(await traceOf(driveId)).toBeNull();
+});
