@@ -1,6 +1,8 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  recordATrace: 'Record where the car goes?',
+  traceTile: 'Trace',
   gradeAreaFaultAt: '{{grade}}: {{area}}, {{fault}}, at {{at}}',
   stepAt: '{{step}} at {{at}}',
   otherReason: 'Other reason',

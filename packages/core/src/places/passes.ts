@@ -21,6 +21,11 @@ export interface RoadPlace {
   readonly lon: number;
 }
 
+/** The nodes of a way over a junction: the last before it, its own where it is come to, and the first after it; none of a road. */
+export function nodesOfPlace({ id, sort }: Pick<RoadPlace, 'id' | 'sort'>): readonly number[] {
+  return sort === 'road' ? [] : id.split('.').slice(1).map(Number);
+}
+
 /** One drive over a place. */
 export interface Pass {
   readonly place: RoadPlace;
@@ -116,7 +121,7 @@ function placeAt(
   // The node one comes to, the one that follows after the junction and the one before it tell ways over it apart.
   const [come, go] = [edgeNodes(graph, edges[before]!).at(-2)!, edgeNodes(graph, edges[after]!)[1]!];
   return {
-    id: [sort, source.ids[come], source.ids[node], source.ids[go]].join('-'),
+    id: [sort, source.ids[come], source.ids[node], source.ids[go]].join('.'),
     sort,
     turn,
     ...(from !== undefined && { from }),
@@ -152,7 +157,7 @@ function roadPasses(graph: RoadGraph, path: Path, junctions: readonly Pass[]): r
       const nodes = edgeNodes(graph, edges[(i + k) >> 1]!);
       const node = nodes[nodes.length >> 1]!;
       passes.push({
-        place: { id: `road-${name}`, sort: 'road', onto: name, lat: source.lat[node]!, lon: source.lon[node]! },
+        place: { id: `road.${name}`, sort: 'road', onto: name, lat: source.lat[node]!, lon: source.lon[node]! },
         from,
         to,
       });

@@ -4,5 +4,8 @@ import { lazy } from 'react';
 export const RouteChoice = lazy(() => import('./car/RouteChoice'));
 /** A route as its learner rehearses it. */
 export const SharedRehearsalView = lazy(() => import('./rehearsal/SharedRehearsalView'));
+/** Notes where the car goes, and asks whether it may. */
+export const TraceRecorder = lazy(() => import('./traces/TraceRecorder'));
+export const TraceConsent = lazy(() => import('./traces/TraceConsent'));
 /** The next direction of a route, for the marking screen. */
 export const DirectionBar = lazy(() => import('./car/DirectionBar'));

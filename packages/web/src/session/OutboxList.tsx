@@ -10,6 +10,7 @@ import styles from './outbox.module.css';
 
 const wordsOf: Readonly<Record<RouteOfLane, string>> = {
   sendEvents: t('faultsOfAMockTest'),
+  sendFixes: t('traceOfAMockTest'),
   addReviews: t('answersToSafetyQuestions'),
   addMyReviews: t('answersToSafetyQuestions'),
   setFreeHours: t('yourTeachingHours'),

@@ -1,4 +1,5 @@
 import { mostEventsInABatch } from '@jasperwren/contract/batch';
+import { mostPiecesInABatch } from '@jasperwren/contract/traces';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import type { RouteOfLane } from '../base/device/lanes';
@@ -20,6 +21,7 @@ export const outbox = makeSender(
       }),
       arrived: eventsArrived,
     },
+    sendFixes: { most: mostPiecesInABatch, argOf: (driveId, pieces) => ({ driveId, body: { pieces } }) },
     addReviews: { most: reviewsAtOnce, argOf: (learnerId, reviews) => ({ learnerId, body: { reviews } }) },
     addMyReviews: { most: reviewsAtOnce, argOf: (_, reviews) => ({ body: { reviews } }) },
     setFreeHours: { most: 1, argOf: (_, [body]) => ({ body }) },

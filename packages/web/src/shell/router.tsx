@@ -38,6 +38,10 @@ export const router = createBrowserRouter([
             path: 'debriefs',
             lazy: async () => ({ Component: (await import('../learn/LearnDebriefsPage')).default }),
           },
+          {
+            path: 'drive/:driveId/road',
+            lazy: async () => ({ Component: (await import('../roads/traces/DriveRoadPage')).default }),
+          },
           { path: 'routes', lazy: async () => ({ Component: (await import('../learn/LearnRoutesPage')).default }) },
           {
             path: 'routes/:routeId',

@@ -1,9 +1,14 @@
 /** The route by which something kept here goes to the server, and whose it is. Each lane keeps its order. */
 export type Lane =
-  `sendEvents ${string}` | `addReviews ${string}` | `addMyReviews ${string}` | `setFreeHours ${string}`;
+  | `sendEvents ${string}`
+  | `sendFixes ${string}`
+  | `addReviews ${string}`
+  | `addMyReviews ${string}`
+  | `setFreeHours ${string}`;
 
 export const laneOfDrive = (driveId: string): Lane => `sendEvents ${driveId}`;
 export const laneOfReviews = (learnerId: string): Lane => `addReviews ${learnerId}`;
+export const laneOfTrace = (driveId: string): Lane => `sendFixes ${driveId}`;
 /** A learner who is signed in sends their own. */
 export const laneOfOwnReviews = (learnerId: string): Lane => `addMyReviews ${learnerId}`;
 export const laneOfHours = (accountId: string): Lane => `setFreeHours ${accountId}`;

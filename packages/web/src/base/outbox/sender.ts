@@ -7,8 +7,10 @@ const firstWaitMs = 1000;
 const longestWaitMs = 15_000;
 /** What is made in one go travels together, and the screen comes before the network. */
 const gatherMs = 200;
-/** Answers after which the same may be taken later: not reached, too busy, signed out, or a token that is older. */
+/** Answers after which the same may be taken later: not reached, too busy, signed out. */
 const passing = new Set([0, 401, 408, 429]);
+/** And what else the server calls them: a token that is older, or a drive that is still on its way in another lane. */
+const passingCodes = new Set(['forged', 'not-yet']);
 
 /** What became of some entries that were sent. */
 export type Sent =
@@ -100,7 +102,7 @@ export function makeSender(
         await takeOut(ids);
         arrived?.(of, ids);
         size = Math.min(most, size * 2);
-      } else if (passing.has(sent.status) || sent.status >= 500 || sent.code === 'forged') {
+      } else if (passing.has(sent.status) || sent.status >= 500 || passingCodes.has(sent.code)) {
         return true;
       } else if (entries.length > 1) {
         // Too large, or one of them is refused: halves tell which.

@@ -6,9 +6,11 @@ import { drivenMs } from '@jasperwren/core/drive/clock';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { memo, Suspense, useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
+import { firstName } from '../../ui/format';
+import { driveNowMs } from '../log/drive-clock';
 import { useSettled } from '../../base/use-settled';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
-import { DirectionBar } from '../../roads/public';
+import { DirectionBar, TraceRecorder } from '../../roads/public';
 import { Failed, Loading } from '../../ui/states';
 import { Ribbon } from '../../ui/Ribbon';
 import type { DriveMeta } from '../../base/device/device-db';
@@ -82,6 +84,8 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
         <DeskPanelView
           panel={panel}
           driveId={meta.id}
+          name={firstName(meta.learnerName)}
+          hasRoute={meta.route !== undefined}
           standard={meta.standard}
           drive={drive}
           verdict={verdict}
@@ -142,6 +146,14 @@ const Receipt = memo(function Receipt({ meta, drive }: PartProps) {
       {receipt || (drive.ended ? '' : t('faultsShowHere'))}
       <Counting meta={meta} />
       {!drive.ended && <IndependentWarning meta={meta} drive={drive} />}
+      <Suspense fallback={null}>
+        <TraceRecorder
+          driveId={meta.id}
+          ended={drive.ended !== undefined}
+          route={meta.route}
+          secondsNow={() => drivenMs(drive, driveNowMs(meta.id)) / 1000}
+        />
+      </Suspense>
       {drive.ended && <Link to={`/drive/${meta.id}`}>{t('theMockTestHasEndedSee')}</Link>}
     </p>
   );

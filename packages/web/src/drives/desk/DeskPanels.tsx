@@ -13,12 +13,16 @@ import { Panel } from './Panel';
 import { PausePanel } from './PausePanel';
 import { QuestionsPanel } from './QuestionsPanel';
 import { ReasonForm } from './ReasonForm';
+import { TracePanel } from './TracePanel';
 import { TrayPanel } from './TrayPanel';
 import type { DeskActions } from './desk-actions';
 
 interface Props {
   readonly panel: DeskPanel;
   readonly driveId: string;
+  /** First name of the learner. */
+  readonly name: string;
+  readonly hasRoute: boolean;
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly verdict: Verdict;
@@ -26,7 +30,7 @@ interface Props {
 }
 
 /** What the middle of the desk shows in place of the matrix. Pins and the quick marks go on working beside it. */
-export function DeskPanelView({ panel, driveId, standard, drive, verdict, actions }: Props) {
+export function DeskPanelView({ panel, driveId, name, hasRoute, standard, drive, verdict, actions }: Props) {
   switch (panel.kind) {
     case 'more':
       return (
@@ -41,6 +45,8 @@ export function DeskPanelView({ panel, driveId, standard, drive, verdict, action
       return <NotePanel key={panel.target} target={panel.target} actions={actions} />;
     case 'pause':
       return <PausePanel pauseId={panel.pauseId} actions={actions} />;
+    case 'trace':
+      return <TracePanel driveId={driveId} name={name} hasRoute={hasRoute} />;
     case 'tray':
       return <TrayPanel standard={standard} drive={drive} actions={actions} />;
     case 'mark':

@@ -51,6 +51,9 @@ export function MoreTiles({ standard, drive, actions }: Props) {
       <button type="button" onClick={() => actions.openNote()}>
         {t('note2')} <Key>{commandKeys.note.word}</Key>
       </button>
+      <button type="button" onClick={actions.openTrace}>
+        {t('traceTile')}
+      </button>
       {counters.map(([kind, words, { word }]) => (
         <button key={kind} type="button" aria-pressed={counting === kind} onClick={() => actions.switchCounter(kind)}>
           {words} <Key>{word}</Key>

@@ -11,6 +11,7 @@ export type DeskPanel =
   | { readonly kind: 'questions' }
   | { readonly kind: 'note'; readonly target?: string | undefined }
   | { readonly kind: 'pause'; readonly pauseId: string }
+  | { readonly kind: 'trace' }
   | { readonly kind: 'tray' }
   | { readonly kind: 'end' }
   | { readonly kind: 'keys' };

@@ -55,6 +55,9 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       if (standard.questions.length > 0) dispatch(panelOpened({ kind: 'questions' }));
       else tell(t('standardAsksNoQuestions', { standard: standard.name }));
     },
+    openTrace(): void {
+      dispatch(panelOpened({ kind: 'trace' }));
+    },
     openNote(target?: string): void {
       dispatch(panelOpened({ kind: 'note', target }));
     },

@@ -1,0 +1,125 @@
+import type { TraceView } from '@jasperwren/contract/traces';
+import type { Drive } from '@jasperwren/core/drive/drive';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { whereAt, type TraceReading } from '@jasperwren/core/traces/reading';
+import { edgeNameNear } from './name-near';
+import type { StoredRoads } from '@jasperwren/roads/source';
+import { itemName } from '@jasperwren/words/marking/names';
+import { aheadWords, type Units } from '@jasperwren/words/roads/distances';
+import { t } from '@jasperwren/words/traces';
+import Slider from '@mui/material/Slider';
+import { useMemo, useState } from 'react';
+import { clockTime } from '../../ui/format';
+import { GradeSign } from '../../ui/GradeSign';
+import { Ribbon } from '../../ui/Ribbon';
+import { RoadPicture } from '../picture/RoadPicture';
+import styles from './drive-road.module.css';
+import { CarMark, SignMark } from './SignMark';
+import { TraceLines } from './TraceLines';
+
+interface Props {
+  readonly trace: TraceView;
+  readonly reading: TraceReading;
+  readonly standard: EffectiveStandard;
+  readonly drive: Drive;
+  readonly stored: StoredRoads;
+  readonly units: Units;
+  /** The moment that is looked at, in milliseconds of the drive's clock. */
+  readonly atMs: number;
+  readonly onMoment: (atMs: number) => void;
+}
+
+/** The way that was driven on the picture of the roads, the faults on it, and a moment that moves along both. */
+export function DrivePicture({ trace, reading, standard, drive, stored, units, atMs, onMoment }: Props) {
+  const [chosen, setChosen] = useState<string>();
+  const { grades } = rulesOf(standard);
+  const byId = useMemo(() => new Map(drive.marks.map((mark) => [mark.id, mark])), [drive]);
+  const show = useMemo(() => boundsOf(reading), [reading]);
+  const car = whereAt(reading, trace.zeroMs + atMs);
+  const road = car && edgeNameNear(stored, car);
+  const endMs = drive.ended?.atMs ?? drive.lastMs;
+  const choose = (markId: string) => {
+    setChosen(markId);
+    onMoment(byId.get(markId)?.atMs ?? 0);
+  };
+  const placed = trace.marks.flatMap((one) => {
+    const mark = byId.get(one.markId);
+    return mark ? [{ ...one, mark, name: itemName(standard, mark.item) }] : [];
+  });
+  const elsewhere = drive.marks.filter(({ struck }) => !struck).length - placed.length;
+  return (
+    <>
+      <div className={styles.picture}>
+        <div className={styles.map}>
+          <RoadPicture stored={stored} show={show}>
+            <TraceLines reading={reading} />
+            {placed.map(({ markId, lat, lon, mark, name }) => (
+              <SignMark
+                key={markId}
+                lat={lat}
+                lon={lon}
+                sign={grades.get(mark.grade)?.sign ?? 'noted'}
+                title={`${name}, ${grades.get(mark.grade)?.name ?? ''}, ${clockTime(mark.atMs)}`}
+                chosen={markId === chosen}
+                onChoose={() => choose(markId)}
+              />
+            ))}
+            {car && <CarMark lat={car.lat} lon={car.lon} />}
+          </RoadPicture>
+        </div>
+        <section className={styles.faults} aria-label={t('faults')}>
+          <h2>{t('faults')}</h2>
+          {placed.length === 0 && <p className="muted">{t('noFaultsPlaced')}</p>}
+          <ul>
+            {placed.map(({ markId, mark, name, within }) => (
+              <li key={markId}>
+                <button type="button" aria-pressed={markId === chosen} onClick={() => choose(markId)}>
+                  <GradeSign sign={grades.get(mark.grade)?.sign ?? 'noted'} size={20} />
+                  <span>
+                    {name}
+                    <small className="muted">
+                      {clockTime(mark.atMs)}, {t('withinMetres', { distance: aheadWords(within, units) })}
+                    </small>
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          {elsewhere > 0 && <p className="muted">{t('faultsElsewhere', { count: elsewhere })}</p>}
+        </section>
+      </div>
+      <Ribbon standard={standard} drive={drive} nowMs={endMs} chosen={chosen} onMark={choose} />
+      <div className={styles.scrub}>
+        <Slider
+          aria-label={t('moment')}
+          size="small"
+          min={0}
+          max={endMs}
+          step={1000}
+          value={atMs}
+          getAriaValueText={clockTime}
+          onChange={(_, value) => {
+            setChosen(undefined);
+            onMoment(value);
+          }}
+        />
+      </div>
+      <p role="status" className={styles.moment}>
+        {t('at', { time: clockTime(atMs), where: car ? (road ?? t('unnamed')) : t('notOnRoads') })}
+      </p>
+    </>
+  );
+}
+
+/** South-west and north-east of a trace, with a margin. */
+function boundsOf({ pieces, beside }: TraceReading): [[number, number], [number, number]] {
+  const places = [...pieces.flatMap(({ line }) => line), ...beside.flatMap(({ line }) => line)];
+  const lats = places.map(([lat]) => lat);
+  const lons = places.map(([, lon]) => lon);
+  const margin = 0.001;
+  return [
+    [Math.min(...lats) - margin, Math.min(...lons) - margin],
+    [Math.max(...lats) + margin, Math.max(...lons) + margin],
+  ];
+}

@@ -1,0 +1,117 @@
+import type { TraceView } from '@jasperwren/contract/traces';
+import { t } from '@jasperwren/words/traces';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogTitle from '@mui/material/DialogTitle';
+import TextField from '@mui/material/TextField';
+import { enqueueSnackbar } from 'notistack';
+import { useId, useState } from 'react';
+import { addressFor, api } from '../../base/api';
+import { apiError } from '../../base/client';
+import styles from './drive-road.module.css';
+
+/** The clock of a trace and its ends; and the ways to take it along or to delete it. */
+export function TraceClock({ driveId, trace }: { readonly driveId: string; readonly trace: TraceView }) {
+  const [seconds, setSeconds] = useState(String(trace.offsetMs / 1000));
+  const [start, setStart] = useState(String(trace.trimStart));
+  const [end, setEnd] = useState(String(trace.trimEnd));
+  const [edit, { isLoading, error }] = api.useEditTraceMutation();
+  const { suggested, version } = trace;
+  const save = (offset: string) =>
+    void edit({
+      driveId,
+      body: {
+        offsetMs: Math.round(Number(offset) * 1000),
+        trimStart: Math.round(Number(start)),
+        trimEnd: Math.round(Number(end)),
+        version,
+      },
+    });
+  const right = [seconds, start, end].every((text) => text.trim() !== '' && Number.isFinite(Number(text)));
+  const best = suggested && String(Math.round(suggested.ms / 1000));
+  return (
+    <details className={styles.details} open={trace.state === 'empty'}>
+      <summary>{t('details')}</summary>
+      <p>
+        {suggested
+          ? t('clockSays', {
+              seconds: best!,
+              agree: suggested.agree,
+              of: suggested.of,
+              within: Math.round(suggested.within / 1000),
+            })
+          : t('clockSilent')}
+      </p>
+      <form
+        className={styles.clock}
+        onSubmit={(event) => {
+          event.preventDefault();
+          save(seconds);
+        }}
+      >
+        <TextField
+          label={t('clock')}
+          value={seconds}
+          onChange={(event) => setSeconds(event.target.value)}
+          size="small"
+        />
+        <TextField
+          label={t('trimStart')}
+          value={start}
+          onChange={(event) => setStart(event.target.value)}
+          size="small"
+        />
+        <TextField label={t('trimEnd')} value={end} onChange={(event) => setEnd(event.target.value)} size="small" />
+        <Button type="submit" variant="outlined" disabled={!right || isLoading}>
+          {t('save')}
+        </Button>
+        {best !== undefined && Number(best) !== Math.round(trace.offsetMs / 1000) && (
+          <Button variant="outlined" disabled={isLoading} onClick={() => save(best)}>
+            {t('useThis', { seconds: best })}
+          </Button>
+        )}
+      </form>
+      {error && <p role="alert">{apiError(error)?.problems?.[0]?.message ?? apiError(error)?.message}</p>}
+      <div className={styles.clock}>
+        <Button variant="text" component="a" href={addressFor('traceFile', { driveId })} download>
+          {t('download')}
+        </Button>
+        <DeleteTrace driveId={driveId} />
+      </div>
+    </details>
+  );
+}
+
+function DeleteTrace({ driveId }: { readonly driveId: string }) {
+  const [asked, setAsked] = useState(false);
+  const [drop, { isLoading, error }] = api.useDropTraceMutation();
+  const id = useId();
+  const go = async () => {
+    const { error: failed } = await drop({ driveId });
+    if (failed) return;
+    setAsked(false);
+    enqueueSnackbar(t('deleted'));
+  };
+  return (
+    <>
+      <Button variant="text" color="error" onClick={() => setAsked(true)}>
+        {t('deleteTrace')}
+      </Button>
+      {asked && (
+        <Dialog open onClose={() => setAsked(false)} aria-labelledby={id}>
+          <DialogTitle id={id}>{t('deleteSure')}</DialogTitle>
+          {error && <p role="alert">{apiError(error)?.message}</p>}
+          <DialogActions>
+            <Button variant="text" onClick={() => setAsked(false)}>
+              {t('cancel')}
+            </Button>
+            <Button variant="contained" color="error" disabled={isLoading} onClick={() => void go()}>
+              {t('deleteTrace')}
+            </Button>
+          </DialogActions>
+        </Dialog>
+      )}
+    </>
+  );
+}
