@@ -39,6 +39,7 @@ const monthMs = 30 * 24 * 60 * 60 * 1000;
 
 /** What is added to the demo, worked out before there is a server that it would hold up. */
 export interface PlannedDemo {
+  readonly roads: Roads;
   readonly file: string;
   readonly earlier: string;
   readonly now: string;
@@ -58,6 +59,7 @@ export async function planDemoRoutes(island: string, demo: DemoRoutes): Promise<
     mode: 'directions',
   }));
   return {
+    roads,
     file: demo.file,
     earlier: earlier.osm,
     now: island,

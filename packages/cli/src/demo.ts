@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { LearnerView } from '@jasperwren/contract/learners';
+import { mostPiecesInABatch } from '@jasperwren/contract/traces';
+import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { Review } from '@jasperwren/core/safety-questions/memory';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
@@ -13,6 +15,7 @@ import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
 import { signedIn } from './client';
 import { addDemoRoutes, planDemoRoutes, type DemoRoutes } from './demo-routes';
+import { demoTraces } from './demo-traces';
 import { entriesOfDemoSheet, eventsOfDemoDrive, type DemoDrive } from './demo-drive';
 import { exitCodes, type Io } from './io';
 import { shippedStandard } from './records';
@@ -81,6 +84,7 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
     // Before anybody is connected: planning keeps this thread busy for seconds.
     const island = readFileSync(join(folder, 'tarnavel.osm'), 'utf8');
     const routes = await planDemoRoutes(island, read<DemoRoutes>('routes.json'));
+    const planTrace = demoTraces(routes);
     await createSchool(callNow(running.db), data.school, { ...data.lead, password: data.password });
     const lead = await signedIn(running.address, data.lead.email, data.password);
     for (const instructor of data.instructors) {
@@ -96,7 +100,12 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
       ).call('setFreeHours', { body: { hours: data.hours, version: 0 } });
     const drives = await addLearners(running.address, data, learners);
     await addDemoRoutes(lead, routes, running.settled);
-    io.out(`The demo holds ${learners.length} learners with ${drives} drives.`);
+    for (const { client, driveId, events } of drives) {
+      const pieces = planTrace(events);
+      for (let i = 0; i < pieces.length; i += mostPiecesInABatch)
+        await client.call('sendFixes', { driveId, body: { pieces: pieces.slice(i, i + mostPiecesInABatch) } });
+    }
+    io.out(`The demo holds ${learners.length} learners with ${drives.length} drives.`);
   } finally {
     await running.stop();
   }
@@ -124,11 +133,22 @@ async function addStandard(lead: Client, { from, name, summary, versions }: Demo
   }
 }
 
-async function addLearners(address: string, data: DemoSchool, learners: readonly DemoLearner[]): Promise<number> {
+/** A drive of the demo with whoever marked it. */
+interface AddedDrive {
+  readonly client: Client;
+  readonly driveId: string;
+  readonly events: readonly DriveEvent[];
+}
+
+async function addLearners(
+  address: string,
+  data: DemoSchool,
+  learners: readonly DemoLearner[],
+): Promise<readonly AddedDrive[]> {
   const standard = shippedStandard('tally');
   const today = new Date();
   const instructors = new Map<string, Client>();
-  let drives = 0;
+  const drives: AddedDrive[] = [];
   for (const learner of learners) {
     const client = instructors.get(learner.instructor) ?? (await signedIn(address, learner.instructor, data.password));
     instructors.set(learner.instructor, client);
@@ -146,7 +166,7 @@ async function addLearners(address: string, data: DemoSchool, learners: readonly
       const driveId = newId();
       const events = eventsOfDemoDrive(drive, driveId, id, client.accountId, standard, today);
       await client.call('sendEvents', { driveId, body: { events } });
-      drives += 1;
+      drives.push({ client, driveId, events });
     }
     if (learner.car) await client.call('chooseVehicle', { learnerId: id, body: { vehicleId: learner.car } });
     for (const session of learner.drill ?? [])

@@ -32,7 +32,8 @@ function fixes(slowS: number) {
     const still =
       s < 0 || [...stands, [9, 11] as const].some(([from, to]) => minute >= from && minute <= to) || minute >= 29.95;
     if (!still) x += 9;
-    found.push({ at: zero + (s - slowS) * 1000, ...placeAt(x, Math.sin(s) * 2) });
+    // The position wanders by some metres, slowly, as those of loggers do.
+    found.push({ at: zero + (s - slowS) * 1000, ...placeAt(x + 5 * Math.sin(s / 11), 5 * Math.cos(s / 7)) });
   }
   return found;
 }

@@ -1,5 +1,5 @@
 import type { Fix } from '@jasperwren/roads/traces/fix';
-import { metresBetween } from '@jasperwren/roads/geometry';
+import { metresBetween, type Place } from '@jasperwren/roads/geometry';
 import type { Drive } from '../drive/drive';
 import type { DriveEvent } from '../drive/event';
 
@@ -24,11 +24,19 @@ export interface ClockOffset {
 
 /** Clocks are taken to differ by no more than this: a time zone on either side of the date line. */
 const mostMs = 14 * 60 * 60 * 1000;
-/** Slower is standing, in metres a second: over so many milliseconds. */
-const standing = 0.8;
-const overMs = 4000;
+/**
+ * A car stands whose positions of some seconds before a moment and of some seconds after it have their middles no farther apart
+ * than this, in metres: positions of one that stands wander.
+ */
+const standing = 14;
+const nearMs = 3000;
+const farMs = 8000;
+
 /** Nobody touches a button in the moment: so many milliseconds late, or early. */
 const slackMs = 4000;
+
+/** So long after it moved off, and before it pulled up, a car moves, in milliseconds. */
+const movingMs = [12_000, 18_000];
 
 /** A moment at which the drive says whether the car stood or moved. */
 interface Moment {
@@ -44,14 +52,14 @@ interface Moment {
  */
 export function clockOffset(fixes: readonly Fix[], drive: Drive, zeroMs: number): ClockOffset | undefined {
   const moments = momentsOf(drive).map(({ atMs, stands }) => ({ at: zeroMs + atMs, stands }));
-  if (moments.length < 3 || fixes.length < 2) return undefined;
+  if (moments.length < leastMoments || fixes.length < 2) return undefined;
   const stood = standingSums(fixes);
   const agreeing = (offset: number) => moments.filter(({ at, stands }) => stood(at - offset) === stands).length;
   const start = fixes[0]!.at;
   const guess = moments[0]!.at - start;
   // A coarse look over all that overlaps, then a fine one.
   const fits = (offsets: readonly number[]) => {
-    const counts = offsets.map((offset) => [offset, agreeing(offset)] as const);
+    const counts = offsets.map((offset) => [offset, agreeing(offset) - unlikely(offset)] as const);
     const most = Math.max(...counts.map(([, count]) => count));
     return { most, best: counts.filter(([, count]) => count === most).map(([offset]) => offset) };
   };
@@ -60,7 +68,7 @@ export function clockOffset(fixes: readonly Fix[], drive: Drive, zeroMs: number)
   const all: number[] = [];
   for (let offset = guess - reach; offset <= guess + reach; offset += 1000) all.push(Math.round(offset / 1000) * 1000);
   const { most, best } = fits(all.filter((offset) => Math.abs(offset) <= mostMs));
-  if (best.length === 0 || most < Math.max(3, moments.length * 0.6)) return undefined;
+  if (best.length === 0 || most < moments.length * leastAgree) return undefined;
   // The longest row of offsets that fit: its middle is the likeliest.
   const rows: number[][] = [];
   for (const offset of best) {
@@ -70,7 +78,22 @@ export function clockOffset(fixes: readonly Fix[], drive: Drive, zeroMs: number)
   }
   const row = rows.reduce((a, b) => (b.length > a.length || (b.length === a.length && smaller(b, a)) ? b : a));
   const ms = Math.round((row[0]! + row.at(-1)!) / 2);
-  return { ms, within: (row.at(-1)! - row[0]!) / 2 + 1000, agree: most, of: moments.length };
+  return { ms, within: (row.at(-1)! - row[0]!) / 2 + 1000, agree: agreeing(ms), of: moments.length };
+}
+
+/** A drive with fewer moments at which it says whether the car stood tells nothing. */
+const leastMoments = 6;
+/** Less agreement than this, as a share, tells nothing. */
+const leastAgree = 0.75;
+
+/**
+ * What speaks against an offset: clocks are seconds or minutes off, whole time zones apart from that. Less than one moment, in
+ * whole steps, so that offsets side by side stay alike.
+ */
+function unlikely(offset: number): number {
+  const zone = 30 * 60_000;
+  const beyond = Math.abs(offset - Math.round(offset / zone) * zone) / 60_000;
+  return (Math.min(9, Math.floor(beyond)) + (Math.abs(offset) > zone / 2 ? 1 : 0)) / 11;
 }
 
 const smaller = (a: readonly number[], b: readonly number[]) => Math.abs(a[0]!) < Math.abs(b[0]!);
@@ -80,19 +103,20 @@ function momentsOf(drive: Drive): readonly Moment[] {
   const found: Moment[] = [];
   const say = (atMs: number, stands: boolean) => found.push({ atMs, stands });
   const endMs = drive.ended?.atMs ?? drive.lastMs;
-  for (const { fromMs, toMs } of drive.pauses) {
-    if (toMs === undefined) continue;
+  const stood = (fromMs: number, toMs: number) => {
     for (let at = fromMs + slackMs; at < toMs - slackMs; at += 5000) say(at, true);
-    say(toMs + 3 * slackMs, false);
-  }
-  for (const { step, atMs } of drive.steps) {
-    if (step === 'pull-up') {
-      say(atMs + slackMs, true);
-      say(atMs - 4 * slackMs, false);
-    }
-    if (step === 'move-off') say(atMs + 3 * slackMs, false);
-  }
-  say((drive.movedOffMs ?? 0) + 3 * slackMs, false);
+    for (const later of movingMs) say(toMs + later, false);
+  };
+  for (const { fromMs, toMs } of drive.pauses) if (toMs !== undefined) stood(fromMs, toMs);
+  const steps = drive.steps.filter(({ step }) => step === 'pull-up' || step === 'move-off');
+  steps.forEach(({ step, atMs }, i) => {
+    if (step !== 'pull-up') return;
+    for (const earlier of movingMs) say(atMs - earlier - slackMs, false);
+    const next = steps[i + 1];
+    if (next?.step === 'move-off') stood(atMs, next.atMs);
+    else say(atMs + slackMs, true);
+  });
+  for (const later of movingMs) say((drive.movedOffMs ?? 0) + later, false);
   if (drive.ended) say(endMs + slackMs, true);
   return found.sort((a, b) => a.atMs - b.atMs);
 }
@@ -102,16 +126,12 @@ function standingSums(fixes: readonly Fix[]): (at: number) => boolean {
   const first = fixes[0]!.at;
   const seconds = Math.ceil((fixes.at(-1)!.at - first) / 1000) + 1;
   const stands = new Uint8Array(seconds).fill(1);
-  let k = 0;
-  for (let i = 0; i < fixes.length; i++) {
-    while (fixes[i]!.at - fixes[k]!.at > overMs) k++;
-    const [a, b] = [fixes[k]!, fixes[i]!];
-    if (i === k) continue;
-    const speed = b.speed ?? metresBetween(a.lat, a.lon, b.lat, b.lon) / Math.max(1, (b.at - a.at) / 1000);
-    if (speed >= standing * (b.speed === undefined ? noiseFactor : 1)) {
-      const [from, to] = [a, b].map(({ at }) => Math.floor((at - first) / 1000)) as [number, number];
-      for (let s = from; s <= to; s++) stands[s] = 0;
-    }
+  const before = windowOf(fixes);
+  const after = windowOf(fixes);
+  for (let second = 0; second < seconds; second++) {
+    const at = first + second * 1000;
+    const [a, b] = [before(at - farMs, at - nearMs), after(at + nearMs, at + farMs)];
+    if (a && b && metresBetween(a.lat, a.lon, b.lat, b.lon) > standing) stands[second] = 0;
   }
   return (at) => {
     const second = Math.floor((at - first) / 1000);
@@ -119,5 +139,17 @@ function standingSums(fixes: readonly Fix[]): (at: number) => boolean {
   };
 }
 
-/** A position that wanders about a car that stands looks like a slow walk. */
-const noiseFactor = 3;
+/** Gives the middle of the fixes between two moments; asked for later and later moments. */
+function windowOf(fixes: readonly Fix[]): (from: number, to: number) => Place | undefined {
+  let low = 0;
+  return (from, to) => {
+    while (low < fixes.length && fixes[low]!.at < from) low++;
+    let [lat, lon, count] = [0, 0, 0];
+    for (let i = low; i < fixes.length && fixes[i]!.at <= to; i++) {
+      lat += fixes[i]!.lat;
+      lon += fixes[i]!.lon;
+      count++;
+    }
+    return count > 0 ? { lat: lat / count, lon: lon / count } : undefined;
+  };
+}

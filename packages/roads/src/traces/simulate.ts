@@ -22,6 +22,8 @@ export interface SimulatedDrive {
   readonly gaps?: readonly (readonly [from: number, to: number])[];
   /** The pace as a factor on that of a learner by the model. */
   readonly pace?: number;
+  /** Seconds after the start between which the car is made to stand. */
+  readonly stands?: readonly (readonly [from: number, to: number])[];
   /** Seconds for which the car stands at the end with the device on. */
   readonly parked?: number;
 }
@@ -38,7 +40,17 @@ export function simulateTrace(
   graph: RoadGraph,
   time: Weights,
   path: Path,
-  { seed, fromMs = 0, everyMs = 1000, noise = 0, lasting = 0, gaps = [], pace = 1, parked = 0 }: SimulatedDrive,
+  {
+    seed,
+    fromMs = 0,
+    everyMs = 1000,
+    noise = 0,
+    lasting = 0,
+    gaps = [],
+    stands = [],
+    pace = 1,
+    parked = 0,
+  }: SimulatedDrive,
 ): SimulatedTrace {
   const random = xoroshiro128plus(seed);
   // Two uniform numbers make a normal one (G. E. P. Box and M. E. Muller, 1958).
@@ -46,7 +58,9 @@ export function simulateTrace(
     Math.sqrt(-2 * Math.log(1 - uniformFloat64(random))) * Math.cos(2 * Math.PI * uniformFloat64(random));
   const clock = clockOf(graph, time, path, pace);
   const line = measuredLine(graph, path);
-  const whole = clock.at(-1)![0] + parked;
+  const stood = (second: number) =>
+    stands.reduce((sum, [from, to]) => sum + Math.max(0, Math.min(second, to) - from), 0);
+  const whole = clock.at(-1)![0] + stands.reduce((sum, [from, to]) => sum + to - from, 0) + parked;
   const fixes: Fix[] = [];
   const truth: (readonly [number, number])[] = [];
   let east = noise * normal();
@@ -58,8 +72,9 @@ export function simulateTrace(
     const second = i * (everyMs / 1000);
     east = lasting * east + fresh * normal();
     north = lasting * north + fresh * normal();
-    while (tick + 1 < clock.length - 1 && clock[tick + 1]![0] <= second) tick++;
-    const metres = inProportion(clock[tick]!, clock[tick + 1] ?? clock[tick]!, second);
+    const driven = second - stood(second);
+    while (tick + 1 < clock.length - 1 && clock[tick + 1]![0] <= driven) tick++;
+    const metres = inProportion(clock[tick]!, clock[tick + 1] ?? clock[tick]!, driven);
     truth.push([fromMs + second * 1000, metres]);
     if (gaps.some(([from, to]) => second > from && second < to)) continue;
     while (piece + 1 < line.length - 1 && line[piece + 1]![2] <= metres) piece++;
@@ -77,8 +92,8 @@ export function simulateTrace(
   return { fixes, truth };
 }
 
-/** Seconds and metres at every change of pace. */
-function clockOf(graph: RoadGraph, time: Weights, { edges, start, end }: Path, pace: number) {
+/** Seconds and metres at every change of pace, for a car that drives a path at a pace. */
+export function clockOf(graph: RoadGraph, time: Weights, { edges, start, end }: Path, pace: number) {
   const clock: (readonly [second: number, metres: number])[] = [[0, 0]];
   let second = 0;
   let metres = 0;

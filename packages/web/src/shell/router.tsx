@@ -105,6 +105,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../roads/editor/RoutePage')).default }),
           },
           {
+            path: 'routes/places',
+            lazy: async () => ({ Component: (await import('../roads/places/PlacesPage')).default }),
+          },
+          {
             path: 'routes/roads/:roadsId',
             lazy: async () => ({ Component: (await import('../roads/list/RoadsPage')).default }),
           },

@@ -35,6 +35,9 @@ export default function RoutesPage() {
       actions={
         ready && (
           <>
+            <Button variant="text" component={Link} to="/routes/places">
+              {t('whereFaultsHappen')}
+            </Button>
             <AddFromTrack roads={newestOf(roads.data ?? [])!} />
             <Button variant="outlined" component={Link} to="/routes/new?plan=1">
               {t('planRoutes')}

@@ -1,5 +1,7 @@
 import type { LegMode, RouteStop } from '@jasperwren/core/routes/driving-route';
 import { stopsFor, type FeatureStop } from '@jasperwren/core/routes/add-feature';
+import { practiceLoop } from '@jasperwren/core/routes/practice-loop';
+import type { RoadPlace } from '@jasperwren/core/places/passes';
 import { stopsFromTrack } from '@jasperwren/core/routes/from-track';
 import {
   openGraph,
@@ -151,6 +153,8 @@ const roadsWork = {
     const shareOn = (stretches: ReadonlySet<number>) => shareOfStretches(roads.graph, mine, stretches);
     return { each: sets.map(shareOn), any: shareOn(new Set(sets.flatMap((set) => [...set]))) };
   },
+  /** A loop that leads over a place several times; undefined where there is none. */
+  practice: (place: RoadPlace, start: Place) => practiceLoop(roadsNow(), place, start),
   /** Finds the stops that lead along a track. */
   track: (places: readonly Place[]) => stopsFromTrack(roadsNow(), places),
   /** Plans loops, telling how far it is. */

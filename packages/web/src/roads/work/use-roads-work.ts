@@ -2,6 +2,7 @@ import type { RouteStop } from '@jasperwren/core/routes/driving-route';
 import type { FeatureStop } from '@jasperwren/core/routes/add-feature';
 import type { FromTrack } from '@jasperwren/core/routes/from-track';
 import type { AnyReading, RouteReading } from '@jasperwren/core/routes/read-route';
+import type { RoadPlace } from '@jasperwren/core/places/passes';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import type { Place } from '@jasperwren/roads/geometry';
 import type { Reach } from '@jasperwren/roads/graph/reach';
@@ -78,6 +79,25 @@ const trackAll: Steps<RoadsWork, TrackQuestion, TrackParts> = async (work, { sto
 
 /** Finds the stops along a track beside the page. */
 export const useTrack = (question: TrackQuestion) => useWork(roadsWorkers, question, trackAll);
+
+/** A place that is to be practised, from a start. */
+export interface PracticeQuestion {
+  readonly stored: StoredRoads;
+  readonly place: RoadPlace;
+  readonly start: Place;
+}
+
+interface PracticeParts {
+  readonly stops: readonly RouteStop[] | 'none';
+}
+
+const practiceAll: Steps<RoadsWork, PracticeQuestion, PracticeParts> = async (work, { stored, place, start }, tell) => {
+  await work.open(stored);
+  tell({ stops: (await work.practice(place, start)) ?? 'none' });
+};
+
+/** Finds a loop that leads over a place, beside the page. */
+export const usePractice = (question: PracticeQuestion) => useWork(roadsWorkers, question, practiceAll);
 
 interface ReachParts {
   readonly reach: Reach;
