@@ -1,6 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { writeGpxTrace } from '@jasperwren/roads/formats/gpx';
 import type { RoadsSummary } from '@jasperwren/roads/graph/summary';
 import { run } from './run';
 
@@ -85,6 +86,31 @@ describe('roads at the command line', () => {
     const answer = await roads(...args);
     expect(answer.code).toBe(code);
     expect(answer.err).toContain(message);
+  });
+
+  it('says where a trace went, and how sure that is', async () => {
+    const way = JSON.parse(
+      (await roads('route', island, '--from', '44.2,-33.405', '--to', '44.222,-33.34', '--json')).out,
+    ) as Way;
+    const points = way.line.map(([lat, lon], i) => ({ at: Date.UTC(2026, 4, 4, 9) + i * 5000, lat, lon }));
+    const trace = fileOf('trace.gpx', writeGpxTrace('Trace', points, []));
+    const { code, out } = await roads('match', island, trace, '--json');
+    expect(code).toBe(0);
+    const found = JSON.parse(out) as {
+      readonly fixes: number;
+      readonly pieces: readonly { readonly metres: number; readonly roads: readonly { readonly sure: number }[] }[];
+    };
+    expect(found.fixes).toBeGreaterThan(points.length * 0.9);
+    expect(found.pieces).toHaveLength(1);
+    expect(Math.abs(found.pieces[0]!.metres / way.metres - 1)).toBeLessThan(0.02);
+    expect((await roads('match', island, trace)).out).toContain('positions, scattered by about');
+  });
+
+  it('says what is wrong with a trace, and wants one', async () => {
+    const empty = fileOf('empty.gpx', '<gpx/>');
+    expect(await roads('match', island, empty)).toMatchObject({ code: 2, err: expect.stringContaining('no track') });
+    expect((await roads('match', island)).code).toBe(1);
+    expect((await roads('match', island, '/nowhere.gpx')).code).toBe(2);
   });
 
   it('reads lines of GeoJSON as roads', async () => {

@@ -1,9 +1,11 @@
 import { createReadStream } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import { callsOf, deviceStyle, instructorStyle } from '@jasperwren/roads/directions/calls';
 import { featureKinds, type FeatureKind } from '@jasperwren/roads/features/features';
+import { readGpxFixes } from '@jasperwren/roads/formats/gpx';
 import type { Place } from '@jasperwren/roads/geometry';
-import { buildGraph } from '@jasperwren/roads/graph/graph';
+import { buildGraph, edgeMetres, wayOf } from '@jasperwren/roads/graph/graph';
 import { bansOf } from '@jasperwren/roads/graph/restrictions';
 import { trafficSide, type Side } from '@jasperwren/roads/graph/side';
 import { finder } from '@jasperwren/roads/graph/snap';
@@ -14,6 +16,9 @@ import { readRoads } from '@jasperwren/roads/read-roads';
 import { lineOf, makeRouter } from '@jasperwren/roads/route/router';
 import { byDistance, byTime } from '@jasperwren/roads/route/time-model';
 import { endAt, pathCost } from '@jasperwren/roads/route/via';
+import { measuredLine, withinPath } from '@jasperwren/roads/traces/along-piece';
+import { cleanFixes } from '@jasperwren/roads/traces/fix';
+import { matchTrace } from '@jasperwren/roads/traces/match';
 import { aheadWords, lengthWords } from '@jasperwren/words/roads/distances';
 import { callSentence } from '@jasperwren/words/roads/directions';
 import { featureName } from '@jasperwren/words/roads/features';
@@ -38,15 +43,20 @@ type Values = ReturnType<typeof parse>['values'];
 
 const parse = (args: readonly string[]) => parseArgs({ args: [...args], options, allowPositionals: true });
 
-/** `roads summary|route|plan FILE`: what a file of roads holds, the way between two places, loops for a mock test. */
+/** `roads summary|route|plan|match FILE`: what a file of roads holds, a way between two places, loops, where a trace went. */
 export async function roadsCommand([what = '', ...args]: readonly string[], io: Io): Promise<number> {
-  const command = { summary, route, plan }[what];
-  if (!command) throw new UsageError('Say what to do: jasperwren roads summary|route|plan FILE');
+  const command = { summary, route, plan, match: matchCommand }[what];
+  if (!command) throw new UsageError('Say what to do: jasperwren roads summary|route|plan|match FILE');
   const { values, positionals } = parse(args);
   const [file, ...more] = positionals;
-  if (file === undefined || more.length > 0) throw new UsageError(`Name one file: jasperwren roads ${what} FILE`);
+  if (file === undefined || more.length !== (what === 'match' ? 1 : 0))
+    throw new UsageError(
+      what === 'match'
+        ? 'Name two files: jasperwren roads match ROADS TRACE'
+        : `Name one file: jasperwren roads ${what} FILE`,
+    );
   try {
-    return await command(file, values, io);
+    return await command(file, values, io, more[0] ?? '');
   } catch (error) {
     if (!(error instanceof RoadsError)) throw error;
     io.err(`${file}: ${roadsProblem(error.problem)}`);
@@ -152,6 +162,43 @@ async function plan(file: string, values: Values, io: Io): Promise<number> {
     return exitCodes.pass;
   }
   found.forEach((loop, i) => printLoop(loop, i, values, io));
+  return exitCodes.pass;
+}
+
+/** Where the trace of a GPX file went on roads, and how sure that is. */
+async function matchCommand(file: string, values: Values, io: Io, trace: string): Promise<number> {
+  const units = oneOf(values.units, ['miles', 'metric'], '--units');
+  const graph = buildGraph(await read(file));
+  const side = sideOf(values.side) ?? trafficSide(graph.source);
+  const { fixes, leftOut, outOfOrder } = cleanFixes(readGpxFixes(await readFile(trace, 'utf8')));
+  const { pieces, unmatched, noise } = matchTrace({ graph, finder: finder(graph), time: byTime(graph, side) }, fixes);
+  const start = fixes[0]?.at ?? 0;
+  const seconds = (at: number) => round((at - start) / 1000, 1);
+  const found = pieces.map(({ path, sure, times }) => ({
+    from: seconds(times[0]![0]),
+    to: seconds(times.at(-1)![0]),
+    metres: round(path.metres),
+    line: withinPath(measuredLine(graph, path), path.metres).map(([lat, lon]) => [round(lat, 7), round(lon, 7)]),
+    roads: path.edges.map((edge, i) => {
+      const { name, ref } = wayOf(graph, edge);
+      return { name: name ?? ref ?? null, metres: round(edgeMetres(graph, edge)), sure: round(sure[i]!, 3) };
+    }),
+  }));
+  const beside = unmatched.map(({ from, to }) => ({ from: seconds(from), to: seconds(to) }));
+  if (values.json) {
+    printJson(io, { fixes: fixes.length, leftOut, outOfOrder, noise: round(noise), pieces: found, unmatched: beside });
+    return exitCodes.pass;
+  }
+  io.out(`${fixes.length} positions, scattered by about ${Math.round(noise)} m`);
+  for (const { from, to, metres, roads } of found) {
+    const unsure = roads.filter(({ sure }) => sure < 0.8).reduce((sum, road) => sum + road.metres, 0);
+    io.out(
+      `  ${from} to ${to} s: ${lengthWords(metres, units)}, ${Math.round((100 * unsure) / Math.max(1, metres))} % less than 80 % sure`,
+    );
+    const names = roads.map(({ name }) => name ?? 'unnamed').filter((name, i, all) => name !== all[i - 1]);
+    io.out(`    ${names.join(', ')}`);
+  }
+  for (const { from, to } of beside) io.out(`  ${from} to ${to} s: on no road of the file`);
   return exitCodes.pass;
 }
 

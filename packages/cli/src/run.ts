@@ -22,6 +22,7 @@ jasperwren roads summary FILE [--json]           what a file of roads holds (.os
 jasperwren roads route FILE --from LAT,LON --to LAT,LON [--by distance|time] [--style instructor|device] [--json]
                                                  the way between two places, with its directions
 jasperwren roads plan FILE --from LAT,LON --minutes N [--want KIND=N] [--loops N] [--seed N] [--json]
+jasperwren roads match FILE TRACE [--json]       where the trace of a GPX file went on the roads, and how sure that is
                                                  loops for a mock test
 jasperwren backup FILE                           copies the database
 jasperwren restore FILE                          puts a copy in its place

@@ -22,7 +22,7 @@ import type {
   SignInView,
   WelcomeView,
 } from './accounts';
-import type { FixBatch, TraceEdit, TraceView } from './traces';
+import type { FixBatch, SharedRoad, TraceEdit, TraceView } from './traces';
 import { placeFilters, type FaultAtPlace, type PlacesView } from './places';
 import { auditFilters, type AuditPage } from './audit';
 import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './safety-questions';
@@ -199,6 +199,7 @@ export const routes = {
     .answers<NewShare>(201),
   revokeShare: del('/api/drives/:driveId/shares/:shareId', 'staff', { changes: ['shares'] }).done(),
   sharedDebrief: get('/api/shared/:token', 'anybody').answers<SharedDebrief>(),
+  sharedDebriefRoad: get('/api/shared/:token/road', 'anybody').answers<SharedRoad | null>(),
 
   // Real tests, lessons, readiness.
   sheets: get('/api/learners/:learnerId/sheets', 'staff', { reads: ['sheets', 'learners'] }).answers<
@@ -344,6 +345,7 @@ export const routes = {
     .answers<EventReceipt>(),
   myDebriefs: get('/api/me/debriefs', 'learner', { reads: ['shares'] }).answers<readonly MyDebrief[]>(),
   myDebrief: get('/api/me/debriefs/:shareId', 'learner').answers<SharedDebrief>(),
+  myDebriefRoad: get('/api/me/debriefs/:shareId/road', 'learner').answers<SharedRoad | null>(),
   myRoutes: get('/api/me/routes', 'learner', { reads: ['shares'] }).answers<readonly MyRoute[]>(),
   myRoute: get('/api/me/routes/:routeId', 'learner').answers<SharedRehearsal>(),
 } as const;

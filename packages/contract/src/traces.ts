@@ -1,6 +1,7 @@
 import type { ClockOffset } from '@jasperwren/core/traces/clock-offset';
 import type { TraceReading } from '@jasperwren/core/traces/reading';
 import type { Detour } from '@jasperwren/core/traces/kept-route';
+import type { StoredRoads } from '@jasperwren/roads/source';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -103,6 +104,12 @@ export interface MarkOnRoad {
   readonly within: number;
   /** The place it belongs to, by its id. */
   readonly place?: string;
+}
+
+/** Where a drive went, as its learner sees it: with the roads near it. */
+export interface SharedRoad extends Pick<TraceView, 'marks' | 'zeroMs'> {
+  readonly roads: StoredRoads;
+  readonly reading: TraceReading;
 }
 
 /** The trace of a drive. */

@@ -90,7 +90,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...personalHandlers(keeper, jobs, config.dataDir),
     ...standardHandlers,
     ...driveHandlers(digests),
-    ...shareHandlers,
+    ...shareHandlers(workers),
     ...routeShareHandlers(workers),
     ...sheetHandlers(workers),
     ...lessonHandlers,
@@ -100,7 +100,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...routeHandlers,
     ...traceHandlers(jobs),
     ...placeHandlers,
-    ...meHandlers(),
+    ...meHandlers(workers),
   };
   return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs });
 }

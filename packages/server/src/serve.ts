@@ -17,7 +17,7 @@ import { estimatesWork } from './readiness/estimates-job';
 import { eraseAgain } from './personal/erase';
 import { callNow } from './call';
 import { dropBrokenUploads, roadsWork } from './roads/roads-job';
-import { tracesWork } from './traces/traces-job';
+import { queueOldReadings, tracesWork } from './traces/traces-job';
 import { addTemplatesEverywhere } from './standards/store';
 
 export interface Running {
@@ -103,6 +103,7 @@ export async function serve(
   await keeper.write(async (db) => {
     for (const { id } of schools) await queueJob(db, { schoolId: id, kind: 'estimates' }, new Date());
   });
+  await keeper.write(queueOldReadings);
   jobs.wake();
   const stopBackups = keepBackingUp(config, log);
   const tidy = setInterval(

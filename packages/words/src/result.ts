@@ -1,7 +1,6 @@
 import { wordsOf } from './words';
 
 export const resource = {
-  onTheRoad: 'On the road',
   area: 'Area',
   ruleRightRightWrongWrong: '{{rule}}: {{right}} right, {{wrong}} wrong.',
   nameTime: '{{name}}: {{time}}',

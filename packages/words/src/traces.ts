@@ -23,7 +23,7 @@ export const resource = {
   noGeolocation: 'it has none',
   working: 'The trace is being laid on the roads.',
   noRoads: 'None of your files of roads covers this trace. Add one under Routes; the trace is kept.',
-  empty: 'Nothing of this trace belongs to the time of the mock test. Set its clock right, or delete it.',
+  empty: 'Nothing of this trace belongs to the time of the mock test. Correct the clock below, or delete the trace.',
   noTrace: 'No trace was recorded on this mock test.',
   attach: 'Add a logger’s GPX file',
   attaching: 'Reading the file.',
@@ -37,8 +37,8 @@ export const resource = {
   moment: 'Moment of the mock test',
   at: 'At {{time}}: {{where}}',
   notOnRoads: 'not on a road',
-  withinMetres: 'to within {{distance}}',
-  knownShare: '{{name}} had driven {{share}} of these roads before, by {{drives}}.',
+  within: 'to within {{distance}}',
+  knownShare: '{{name}} had driven {{share}} of these roads before, going by {{drives}}.',
   tracedDrives_one: '{{count}} earlier trace',
   tracedDrives_other: '{{count}} earlier traces',
   firstTrace: 'This is the first trace of {{name}}: nothing tells yet which of these roads were known.',
@@ -54,7 +54,12 @@ export const resource = {
   besideRoads_one: '{{count}} stretch lies on no road of the file.',
   besideRoads_other: '{{count}} stretches lie on no road of the file.',
   unsure: '{{share}} of its length is less than 80 % sure: drawn thin.',
-  accuracy: 'Positions scatter by about {{metres}} m.',
+  accuracy: 'Positions scatter by about {{distance}}.',
+  yards: '{{value}} yards',
+  metres: '{{value}} m',
+  brakedHard_one: 'Braked hard once:',
+  brakedHard_other: 'Braked hard {{count}} times:',
+  brakedAt: '{{time}} ({{rate}} m/s², give or take {{within}})',
   leftOut: 'Left out: {{list}}.',
   sortedIn: '{{count}} sorted in by their time',
   untimed: '{{count}} without a time',
@@ -91,11 +96,11 @@ export const resource = {
   speedAxis: 'Speed ({{unit}})',
   limit: 'Limit',
   places: 'Where faults happen',
-  placesSub: '{{drives}} with a trace, {{passes}} of places, {{faults}}',
+  placesSub: '{{drives}} with a trace, {{passes}} over places, {{faults}}',
   drives_one: '{{count}} mock test',
   drives_other: '{{count}} mock tests',
-  passes_one: '{{count}} pass',
-  passes_other: '{{count}} passes',
+  passes_one: '{{number}} pass',
+  passes_other: '{{number}} passes',
   faultCount_one: '{{count}} fault',
   faultCount_other: '{{count}} faults',
   noPlaces:
@@ -172,6 +177,8 @@ export const resource = {
 
 export const t = wordsOf('traces', resource);
 
+const metresPerYard = 0.9144;
+
 const turns = { left: 'turnLeft', ahead: 'turnAhead', right: 'turnRight', back: 'turnBack' } as const;
 const turnWord = (turn: RoadPlace['turn']) => t(turns[turn ?? 'ahead']);
 
@@ -223,9 +230,18 @@ export function kindWords({
   }
 }
 
+/** "4,080 passes". */
+export const passesWords = (count: number): string => t('passes', { count, number: count.toLocaleString('en-GB') });
+
 /** A speed in the units of the roads: "33 mph". */
 export const speedWords = (kmh: number, units: Units): string =>
   units === 'miles' ? t('mph', { value: Math.round(kmh / kmhPerMph) }) : t('kmh', { value: Math.round(kmh) });
+
+/** A short distance, to the yard or the metre: "8 yards". */
+export const shortWords = (metres: number, units: Units): string =>
+  units === 'miles'
+    ? t('yards', { value: Math.round(metres / metresPerYard) })
+    : t('metres', { value: Math.round(metres) });
 
 /** What of a trace was left out, in a sentence; empty where nothing was. */
 export function leftOutWords(leftOut: LeftOut, sortedIn: number): string {

@@ -1,12 +1,14 @@
 import type { Place } from '@jasperwren/roads/geometry';
 import { edgeLimit, edgeMetres, type RoadGraph } from '@jasperwren/roads/graph/graph';
 import type { Side } from '@jasperwren/roads/graph/side';
-import { measuredLine } from '@jasperwren/roads/traces/along-piece';
+import { paceOf } from '@jasperwren/roads/route/time-model';
+import { measuredLine, placeOf, withinPath } from '@jasperwren/roads/traces/along-piece';
 import type { Fix, LeftOut } from '@jasperwren/roads/traces/fix';
 import type { Match } from '@jasperwren/roads/traces/match';
 import { passesOf, type Pass } from '../places/passes';
 import { between } from '../routes/read-route';
-import type { Times } from './speed';
+import { harshBrakings, type Braking } from './braking';
+import type { Steps, Times } from './speed';
 
 /** A stretch of a drive on roads. */
 export interface DrivenPiece {
@@ -17,7 +19,9 @@ export interface DrivenPiece {
   /** How likely the road is the right one, from so many metres on. */
   readonly sure: readonly (readonly [metres: number, probability: number])[];
   /** Limits in km/h from so many metres on. */
-  readonly limits: readonly (readonly [metres: number, kmh: number])[];
+  readonly limits: Steps;
+  /** The usual pace of a learner in km/h from so many metres on. */
+  readonly usual: Steps;
   readonly passes: readonly Pass[];
 }
 
@@ -30,6 +34,8 @@ export interface TraceReading {
     readonly to: number;
     readonly line: readonly (readonly [number, number])[];
   }[];
+  /** Where it was braked hard, as far as the device measured speeds. */
+  readonly brakings: readonly Braking[];
   /** Standard deviation of a fix in metres. */
   readonly noise: number;
   readonly fixes: number;
@@ -52,12 +58,15 @@ export function readingOf(
 ): TraceReading {
   const pieces = match.pieces.map(({ path, sure, times }): DrivenPiece => {
     const limits: (readonly [number, number])[] = [];
+    const usual: (readonly [number, number])[] = [];
     const sureFrom: (readonly [number, number])[] = [];
     let metres = -path.start;
     path.edges.forEach((edge, i) => {
       const from = round(Math.max(0, metres), 1);
       const limit = edgeLimit(graph, edge);
       if (limits.at(-1)?.[1] !== limit) limits.push([from, limit]);
+      const pace = round(paceOf(graph, edge), 1);
+      if (usual.at(-1)?.[1] !== pace) usual.push([from, pace]);
       const chance = round(sure[i]!, 2);
       if (sureFrom.at(-1)?.[1] !== chance) sureFrom.push([from, chance]);
       metres += edgeMetres(graph, edge);
@@ -70,6 +79,7 @@ export function readingOf(
       times: times.map(([at, along]) => [Math.round(at), round(along, 1)] as const),
       sure: sureFrom,
       limits,
+      usual,
       passes: passesOf(graph, side, path, sure),
     };
   });
@@ -80,34 +90,14 @@ export function readingOf(
       .filter(({ at }) => at >= from && at <= to)
       .map(({ lat, lon }) => [round(lat, 6), round(lon, 6)] as const),
   }));
-  return { pieces, beside, noise: round(match.noise, 1), fixes: fixes.length, leftOut, outOfOrder };
-}
-
-type Line = DrivenPiece['line'];
-
-/** A line from its start to its end, without what lies before and behind on the first and the last edge. */
-function withinPath(line: Line, whole: number): Line {
-  const at = placeOf(line);
-  const inside = line.filter(([, , metres]) => metres > 0 && metres < whole);
-  const [first, last] = [at(0), at(whole)];
-  return [[first.lat, first.lon, 0], ...inside, [last.lat, last.lon, whole]];
-}
-
-/** Gives the place so many metres along a line with metres. */
-export function placeOf(line: Line): (metres: number) => Place {
-  return (metres) => {
-    let low = 0;
-    let high = line.length - 1;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (line[middle]![2] < metres) low = middle + 1;
-      else high = middle;
-    }
-    const after = line[low]!;
-    const before = line[low - 1] ?? after;
-    const length = after[2] - before[2];
-    const share = length > 0 ? Math.min(1, Math.max(0, (metres - before[2]) / length)) : 1;
-    return { lat: before[0] + share * (after[0] - before[0]), lon: before[1] + share * (after[1] - before[1]) };
+  return {
+    pieces,
+    beside,
+    brakings: harshBrakings(fixes),
+    noise: round(match.noise, 1),
+    fixes: fixes.length,
+    leftOut,
+    outOfOrder,
   };
 }
 

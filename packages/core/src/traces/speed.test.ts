@@ -31,7 +31,7 @@ describe('stretches over the limit', () => {
   const limits = [[0, 48.3]] as const;
 
   it('are found where even the lower end of the range is above it', () => {
-    const [over, ...others] = speedStretches(speeds, limits, []);
+    const [over, ...others] = speedStretches(speeds, limits, limits, []);
     expect(others).toEqual([]);
     expect(over).toMatchObject({ kind: 'over', limit: 48.3, kmh: expect.closeTo(64.8, 1) as number });
     expect(over!.seconds).toBeGreaterThan(14);
@@ -39,15 +39,17 @@ describe('stretches over the limit', () => {
   });
 
   it('are not called so where the device may be off by as much', () => {
-    expect(speedStretches(speedsOf(driven([13, 30], [14, 20]), 15), limits, [])).toEqual([]);
+    expect(speedStretches(speedsOf(driven([13, 30], [14, 20]), 15), limits, limits, [])).toEqual([]);
   });
 });
 
 it('says where a car crept with nothing in sight, and not before a junction', () => {
   const speeds = speedsOf(driven([6, 60]), 2);
   const limits = [[0, 80]] as const;
-  expect(speedStretches(speeds, limits, []).map(({ kind }) => kind)).toEqual(['under']);
-  expect(speedStretches(speeds, limits, [60, 180, 300])).toEqual([]);
+  expect(speedStretches(speeds, limits, limits, []).map(({ kind }) => kind)).toEqual(['under']);
+  // On a narrow lane it is the usual pace.
+  expect(speedStretches(speeds, limits, [[0, 30]], [])).toEqual([]);
+  expect(speedStretches(speeds, limits, limits, [60, 180, 300])).toEqual([]);
 });
 
 it('finds where a car stood and for how long', () => {

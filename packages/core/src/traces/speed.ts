@@ -1,6 +1,9 @@
 /** Where a car was: milliseconds, and metres along its way; neither falls. */
 export type Times = readonly (readonly [at: number, metres: number])[];
 
+/** Values in km/h, each from so many metres on. */
+export type Steps = readonly (readonly [metres: number, kmh: number])[];
+
 /** How fast a car was at a place. */
 export interface SpeedAt {
   readonly at: number;
@@ -61,7 +64,7 @@ export interface SpeedStretch {
 
 /** A limit is exceeded only where even the lower end of the range is this much above it, as a share. */
 const tolerance = 0.02;
-/** Well under: below this share of the limit even at the upper end. */
+/** Well under: below this share of the usual pace there even at the upper end. */
 const wellUnder = 0.6;
 /** Stretches as short as this, in seconds, are left out. */
 const shortestOver = 3;
@@ -70,13 +73,15 @@ const shortestUnder = 12;
 const causeWithin = 130;
 
 /**
- * Stretches over the limit, by more than the device may be off, and stretches well under it with no junction near.
+ * Stretches over the limit, by more than the device may be off, and stretches well under what is usual there with no junction near.
  * @param limits from so many metres on, km/h
+ * @param usual paces of such roads, likewise: a narrow lane is not driven at its limit
  * @param causes metres at which there is a reason to be slow: junctions, crossings, stops
  */
 export function speedStretches(
   speeds: readonly SpeedAt[],
-  limits: readonly (readonly [metres: number, kmh: number])[],
+  limits: Steps,
+  usual: Steps,
   causes: readonly number[],
 ): readonly SpeedStretch[] {
   const found: SpeedStretch[] = [];
@@ -90,8 +95,9 @@ export function speedStretches(
     open = undefined;
   };
   for (const speed of speeds) {
-    const limit = limitAt(limits, speed.metres);
-    const kind = limit === undefined ? undefined : kindOf(speed, limit, causes);
+    const limit = stepAt(limits, speed.metres);
+    const pace = stepAt(usual, speed.metres);
+    const kind = limit === undefined ? undefined : kindOf(speed, limit, Math.min(limit, pace ?? limit), causes);
     if (!kind || limit === undefined || (open && (open.kind !== kind || open.limit !== limit))) close();
     if (!kind || limit === undefined) continue;
     if (open) {
@@ -106,16 +112,16 @@ export function speedStretches(
 function kindOf(
   { kmh, within, metres }: SpeedAt,
   limit: number,
+  pace: number,
   causes: readonly number[],
 ): SpeedStretch['kind'] | undefined {
   if (kmh - within > limit * (1 + tolerance)) return 'over';
-  if (kmh + within < limit * wellUnder && !causes.some((at) => Math.abs(at - metres) <= causeWithin)) return 'under';
+  if (kmh + within < pace * wellUnder && !causes.some((at) => Math.abs(at - metres) <= causeWithin)) return 'under';
   return undefined;
 }
 
-/** The limit at a place in km/h. */
-export const limitAt = (limits: readonly (readonly [metres: number, kmh: number])[], metres: number) =>
-  limits.findLast(([from]) => from <= metres + 0.5)?.[1];
+/** A value at a place. */
+const stepAt = (steps: Steps, metres: number) => steps.findLast(([from]) => from <= metres + 0.5)?.[1];
 
 /** Where a car stood: milliseconds and metres. */
 export interface Stand {

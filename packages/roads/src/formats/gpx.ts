@@ -50,6 +50,15 @@ interface Point {
   readonly [attribute: string]: unknown;
 }
 
+/** What the validator lets through may still be more than the parser takes. */
+function parsed(parser: XMLParser, text: string): Readonly<Record<string, unknown>> {
+  try {
+    return parser.parse(text) as Readonly<Record<string, unknown>>;
+  } catch (error) {
+    throw new RoadsError({ code: 'badXml', line: 1, column: 1, detail: error instanceof Error ? error.message : '' });
+  }
+}
+
 /** A GPX file as far as it is understood. */
 interface GpxFile {
   readonly rte?: readonly { readonly name?: unknown; readonly rtept?: readonly Point[] }[];
@@ -76,7 +85,7 @@ function parseGpx(text: string): GpxFile {
     parseTagValue: false,
     isArray: (tag, _, __, attribute) => !attribute && many.has(tag),
   });
-  const root = parser.parse(text) as Readonly<Record<string, unknown>>;
+  const root = parsed(parser, text);
   const found = Object.keys(root).find((key) => !key.startsWith('?')) ?? '';
   if (found !== 'gpx') throw new RoadsError({ code: 'otherRoot', line: 1, root: found, wanted: 'gpx' });
   return typeof root['gpx'] === 'object' && root['gpx'] !== null ? root['gpx'] : {};

@@ -1,15 +1,41 @@
-import { metresBetween, project } from '../geometry';
+import { metresBetween, project, type Place } from '../geometry';
 import { edgeLine, type RoadGraph } from '../graph/graph';
 import type { Path } from '../route/router';
 import type { Fix } from './fix';
 
 type Times = readonly (readonly [at: number, metres: number])[];
 
+/** Places with their metres from a start. */
+type Line = readonly (readonly [lat: number, lon: number, metres: number])[];
+
+/** A line from its start to its end, without what lies before and behind on the first and the last edge. */
+export function withinPath(line: Line, whole: number): Line {
+  const at = placeOf(line);
+  const inside = line.filter(([, , metres]) => metres > 0 && metres < whole);
+  const [first, last] = [at(0), at(whole)];
+  return [[first.lat, first.lon, 0], ...inside, [last.lat, last.lon, whole]];
+}
+
+/** Gives the place so many metres along a line with metres. */
+export function placeOf(line: Line): (metres: number) => Place {
+  return (metres) => {
+    let low = 0;
+    let high = line.length - 1;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (line[middle]![2] < metres) low = middle + 1;
+      else high = middle;
+    }
+    const after = line[low]!;
+    const before = line[low - 1] ?? after;
+    const length = after[2] - before[2];
+    const share = length > 0 ? Math.min(1, Math.max(0, (metres - before[2]) / length)) : 1;
+    return { lat: before[0] + share * (after[0] - before[0]), lon: before[1] + share * (after[1] - before[1]) };
+  };
+}
+
 /** The places of a path with their metres from its start, beginning on its first edge and ending on its last. */
-export function measuredLine(
-  graph: RoadGraph,
-  { edges, start }: Pick<Path, 'edges' | 'start'>,
-): readonly (readonly [lat: number, lon: number, metres: number])[] {
+export function measuredLine(graph: RoadGraph, { edges, start }: Pick<Path, 'edges' | 'start'>): Line {
   const line: (readonly [number, number, number])[] = [];
   let metres = -start;
   edges.forEach((edge, i) => {
@@ -70,7 +96,7 @@ function firstFrom(fixes: readonly Fix[], at: number): number {
 }
 
 function nearestBetween(
-  line: ReturnType<typeof measuredLine>,
+  line: Line,
   piece: number,
   fix: Fix,
   low: number,

@@ -159,6 +159,12 @@ export interface Columns {
     drive_id: string;
     place_id: string;
     passes: number;
+    faults: number;
+    drive_passes: number;
+    drive_faults: number;
+    learner_id: string;
+    account_id: string;
+    at: string;
   };
   password_links: {
     token_hash: string;
@@ -311,6 +317,7 @@ export interface Columns {
     created_at: string;
     roads_id: string | null;
     reading: Uint8Array | null;
+    reading_version: Generated<number>;
     driven: string | null;
   };
   vehicles: {

@@ -32,7 +32,7 @@ function runAndKill(program: string, args: readonly string[], afterMs: number): 
   });
 }
 
-it(`${kills} kills while events are written lose nothing acknowledged, double nothing and leave no half batch`, async () => {
+it(`${kills} kills while events and pieces of a trace are written lose nothing acknowledged, double nothing and leave no half batch`, async () => {
   const folder = mkdtempSync(join(tmpdir(), 'jasperwren-kills-'));
   const dataDir = join(folder, 'data');
   // Among the packages, which stay outside of it.
@@ -71,6 +71,7 @@ it(`${kills} kills while events are written lose nothing acknowledged, double no
 
     const after = await openDatabase(dataDir);
     const events = await after.selectFrom('events').select('id').where('drive_id', '=', 'killed').execute();
+    const pieces = await after.selectFrom('trace_pieces').select('id').where('drive_id', '=', 'killed').execute();
     await after.destroy();
     const batches = new Map<number, number>();
     for (const { id } of events) {
@@ -79,6 +80,10 @@ it(`${kills} kills while events are written lose nothing acknowledged, double no
     }
     expect(acknowledged.size).toBeGreaterThan(kills);
     expect([...acknowledged].filter((batch) => batches.get(batch) !== perBatch)).toEqual([]);
+    // Each piece of the trace once, and every one that was acknowledged.
+    const kept = new Set(pieces.map(({ id }) => id));
+    expect(kept.size).toBe(pieces.length);
+    expect([...acknowledged].filter((batch) => !kept.has(`piece-${batch}`))).toEqual([]);
     // Of what was not acknowledged there is all, nothing, or the two that came on their own.
     expect([...batches.values()].filter((n) => n !== perBatch && n !== 2)).toEqual([]);
   } finally {

@@ -440,6 +440,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .addColumn('roads_id', 'text')
         // What it says as JSON, gzipped.
         .addColumn('reading', 'blob')
+        .addColumn('reading_version', 'integer', (c) => c.notNull().defaultTo(0))
         // Metres by stretch as JSON.
         .addColumn('driven', 'text')
         .addPrimaryKeyConstraint('traces_key', ['school_id', 'drive_id'])
@@ -470,6 +471,13 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .addColumn('drive_id', 'text', (c) => c.notNull())
         .addColumn('place_id', 'text', (c) => c.notNull())
         .addColumn('passes', 'integer', (c) => c.notNull())
+        .addColumn('faults', 'integer', (c) => c.notNull())
+        // All of the drive: its faults are expected at its places in proportion to the passes.
+        .addColumn('drive_passes', 'integer', (c) => c.notNull())
+        .addColumn('drive_faults', 'integer', (c) => c.notNull())
+        .addColumn('learner_id', 'text', (c) => c.notNull())
+        .addColumn('account_id', 'text', (c) => c.notNull())
+        .addColumn('at', 'text', (c) => c.notNull())
         .addPrimaryKeyConstraint('passes_key', ['school_id', 'drive_id', 'place_id'])
         .execute();
       await db.schema
@@ -494,7 +502,22 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .on('marks_on_road')
         .columns(['school_id', 'place_id'])
         .execute();
-      await db.schema.createIndex('passes_by_place').on('passes').columns(['school_id', 'place_id']).execute();
+      // With all that the page of places asks, so that it reads nothing else.
+      await db.schema
+        .createIndex('passes_by_place')
+        .on('passes')
+        .columns([
+          'school_id',
+          'place_id',
+          'at',
+          'learner_id',
+          'account_id',
+          'passes',
+          'faults',
+          'drive_passes',
+          'drive_faults',
+        ])
+        .execute();
     },
   },
 };

@@ -2,6 +2,7 @@ import { fullTest } from '@jasperwren/core/drive/testing';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { callNow } from '../call';
 import { appendEvents } from '../drives/append';
+import { addPieces } from '../traces/store';
 import { openKeeper } from './keeper';
 
 /**
@@ -23,5 +24,9 @@ for (let batch = Number(first); ; batch++) {
   // Several at once share a commit, as several devices would.
   const again = keeper.write((db) => appendEvents({ ...callNow(db), who }, 'killed', { events: events.slice(0, 2) }));
   await Promise.all([keeper.write((db) => appendEvents({ ...callNow(db), who }, 'killed', { events })), again]);
+  // A piece of the trace comes twice as well, as over a network that loses answers.
+  const fix = [1_780_000_000_000 + batch * 1000, 48, -30, 5, -1] as const;
+  const piece = { pieces: [{ id: `piece-${batch}`, source: 'device' as const, fixes: [fix] }] };
+  await Promise.all([1, 2].map(() => keeper.write((db) => addPieces({ ...callNow(db), who }, 'killed', piece))));
   process.stdout.write(`${batch}\n`);
 }

@@ -49,6 +49,7 @@ function begin(): Runner {
           told.forEach((tell) => tell());
         }),
       roads: () => Promise.resolve(),
+      traces: () => Promise.resolve(),
     },
     { changed: () => undefined, failed: (error) => failures.push(error) },
   );

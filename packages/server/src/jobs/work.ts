@@ -8,6 +8,9 @@ import { readRoadsFile, type RoadsTask } from '../roads/read-roads';
 import { rehearsalOf } from '../route-shares/rehearsal';
 import type { OpenLink } from '../route-shares/store';
 import { refresh, type Refreshed, type RefreshTask } from '../readiness/refresh';
+import type { SharedRoad } from '@jasperwren/contract/traces';
+import type { SharedDrive } from '../shares/store';
+import { sharedRoad } from '../traces/shared-road';
 import { workOutTrace, type TraceTask, type WorkedOut } from '../traces/work-out';
 
 /** What takes longer than a request may: it reads the database by a connection of its own and writes nothing. */
@@ -16,12 +19,14 @@ export type Task =
   | ({ readonly kind: 'read-roads' } & RoadsTask & { readonly news: MessagePort })
   | ({ readonly kind: 'chance-before' } & BeforeTask)
   | ({ readonly kind: 'work-out-trace'; readonly schoolId: string } & TraceTask)
+  | ({ readonly kind: 'shared-road' } & SharedDrive)
   | ({ readonly kind: 'rehearsal' } & OpenLink);
 
 /** What a task answers with, by its kind; the others tell through their port. */
 interface Answers {
   readonly 'chance-before': SheetView['before'];
   readonly rehearsal: SharedRehearsal;
+  readonly 'shared-road': SharedRoad | null;
   readonly 'work-out-trace': WorkedOut | undefined;
 }
 export type AnswerTo<T extends Task> = T['kind'] extends keyof Answers ? Answers[T['kind']] : undefined;
@@ -39,6 +44,7 @@ export const readsDatabase = ({ kind }: Task): boolean => kind !== 'read-roads';
  */
 export async function work(db: () => Db, task: Task, stopped: () => boolean): Promise<unknown> {
   if (task.kind === 'chance-before') return chanceBefore({ ...callNow(db()), who: { schoolId: task.schoolId } }, task);
+  if (task.kind === 'shared-road') return sharedRoad({ ...callNow(db()), who: { schoolId: task.schoolId } }, task);
   if (task.kind === 'work-out-trace') return workOutTrace({ ...callNow(db()), who: { schoolId: task.schoolId } }, task);
   if (task.kind === 'rehearsal') return rehearsalOf({ ...callNow(db()), who: { schoolId: task.schoolId } }, task);
   if (task.kind === 'read-roads') {

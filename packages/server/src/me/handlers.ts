@@ -4,14 +4,25 @@ import type { HandlersOf } from '../http/call';
 import { triesOf } from '../http/tries';
 import { endAccess, getLearner } from '../learners/store';
 import { makeCode, redeemCode } from './access';
-import { me, myDebrief, myDebriefs } from './store';
+import type { Workers } from '../jobs/threads';
+import { sharedDebrief } from '../shares/store';
+import { me, myDebriefs, mySharedDrive } from './store';
 
 const wrongCodes = 10;
 
-type Names = 'letIn' | 'endAccess' | 'learnerSignIn' | 'me' | 'myReviews' | 'addMyReviews' | 'myDebriefs' | 'myDebrief';
+type Names =
+  | 'letIn'
+  | 'endAccess'
+  | 'learnerSignIn'
+  | 'me'
+  | 'myReviews'
+  | 'addMyReviews'
+  | 'myDebriefs'
+  | 'myDebrief'
+  | 'myDebriefRoad';
 
 /** What a learner may do, and how an instructor lets a learner in. */
-export function meHandlers(): HandlersOf<Names> {
+export function meHandlers(workers: Workers): HandlersOf<Names> {
   const guessed = triesOf('code', wrongCodes);
   return {
     letIn: ({ write }, { learnerId }, { kind }) => write((trx) => makeCode(trx, learnerId, kind)),
@@ -43,6 +54,8 @@ export function meHandlers(): HandlersOf<Names> {
     addMyReviews: ({ write, who }, _, { reviews }) =>
       write((trx) => addReviews(trx, who.learnerId, reviews), { detail: String(reviews.length) }),
     myDebriefs: (call) => myDebriefs(call),
-    myDebrief: (call, { shareId }) => myDebrief(call, shareId),
+    myDebrief: async (call, { shareId }) => sharedDebrief(call, await mySharedDrive(call, shareId)),
+    myDebriefRoad: async (call, { shareId }) =>
+      workers.run({ kind: 'shared-road', ...(await mySharedDrive(call, shareId)) }),
   };
 }

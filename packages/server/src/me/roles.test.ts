@@ -65,6 +65,7 @@ const open = new Set([
   'GET /api/password-links/:token',
   'POST /api/password-links/:token',
   'GET /api/shared/:token',
+  'GET /api/shared/:token/road',
   'GET /api/shared-routes/:token',
   'POST /api/me/session',
 ]);

@@ -1,5 +1,4 @@
 import type { MeView, MyDebrief } from '@jasperwren/contract/me';
-import type { SharedDebrief } from '@jasperwren/contract/shares';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { itemName } from '@jasperwren/words/marking/names';
 import type { Call, InSchool, LearnerWho } from '../call';
@@ -8,7 +7,7 @@ import type { DriveDigest } from '../drives/digest';
 import { drivesOfLearner, getDrive } from '../drives/store';
 import { checksOf } from '../safety-questions/store';
 import { getLearner } from '../learners/store';
-import { sharedDebrief } from '../shares/store';
+import type { SharedDrive } from '../shares/store';
 import { newestStandards } from '../standards/store';
 
 /** What a learner sees of themselves. */
@@ -70,16 +69,16 @@ export async function myDebriefs(call: Call<LearnerWho>): Promise<readonly MyDeb
  * One of them, whole.
  * @throws missing where none such was shared with this learner, also where it was with another
  */
-export async function myDebrief(call: Call<LearnerWho>, id: string): Promise<SharedDebrief> {
+export async function mySharedDrive(call: Call<LearnerWho>, id: string): Promise<SharedDrive> {
   const {
-    who: { learnerId },
+    who: { learnerId, schoolId },
   } = call;
   const row = await openShares(call, learnerId)
     .select(['shares.drive_id', 'shares.expires_at'])
     .where('shares.id', '=', id)
     .executeTakeFirst();
   if (!row) throw missing('No such debrief is shared with you, or not any more.', { code: 'no-share' });
-  return sharedDebrief(call, row.drive_id, row.expires_at);
+  return { schoolId, driveId: row.drive_id, expiresAt: row.expires_at };
 }
 
 function openShares({ db, who: { schoolId }, now }: InSchool, learnerId: string) {

@@ -1,5 +1,6 @@
 import type { FaultAtPlace, KindOfPlace, PlaceOfFaults, PlacesView } from '@jasperwren/contract/places';
-import { ratesOf } from '@jasperwren/core/places/hot-spots';
+import { groupBy } from '@jasperwren/core/marking/grouping';
+import { ratesOf, type PlaceSum } from '@jasperwren/core/places/hot-spots';
 import { placeSorts, type PlaceSort, type RoadPlace } from '@jasperwren/core/places/passes';
 import { severities, type FaultKind } from '@jasperwren/core/readiness/evidence';
 import { sql, type RawBuilder } from 'kysely';
@@ -12,60 +13,72 @@ export type PlaceFilter = Readonly<Partial<Record<'learner' | 'instructor' | 'si
 /** So many places at most are told in full. */
 const mostPlaces = 60;
 
-/** The traced drives that are looked at, and the faults on them, as common table expressions. */
-function looked({ who: { schoolId } }: InSchool, filter: PlaceFilter): RawBuilder<unknown> {
-  const { learner, instructor, since, area, severity } = filter;
+/** The conditions on passes, or on drives, that a filter means. */
+function only({ learner, instructor, since }: PlaceFilter, at: 'at' | 'started_at'): RawBuilder<unknown> {
   if (since !== undefined && Number.isNaN(Date.parse(since)))
     throw invalid('The date from which on drives count is not a date of the calendar.');
+  return sql`${learner === undefined ? sql`` : sql`and learner_id = ${learner}`}
+    ${instructor === undefined ? sql`` : sql`and account_id = ${instructor}`}
+    ${since === undefined ? sql`` : sql`and ${sql.ref(at)} >= ${since}`}`;
+}
+
+/** The faults that are looked at, each with the drive it was made on, as a common table expression. */
+function faultsIn({ who: { schoolId } }: InSchool, filter: PlaceFilter): RawBuilder<unknown> {
+  const { area, severity } = filter;
   if (severity !== undefined && !severities.some((one) => one === severity))
     throw invalid('Faults are counted or outright.');
-  const only = (condition: RawBuilder<unknown> | undefined) => condition ?? sql``;
-  return sql`
-    looked as (
-      select drives.id, drives.learner_id, drives.started_at from drives
-      join traces on traces.school_id = drives.school_id and traces.drive_id = drives.id
-      where drives.school_id = ${schoolId} and traces.state = 'ready'
-      ${only(learner === undefined ? undefined : sql`and drives.learner_id = ${learner}`)}
-      ${only(instructor === undefined ? undefined : sql`and drives.account_id = ${instructor}`)}
-      ${only(since === undefined ? undefined : sql`and drives.started_at >= ${since}`)}
-    ),
-    passed as (
-      select passes.drive_id, passes.place_id, passes.passes from looked
-      join passes on passes.school_id = ${schoolId} and passes.drive_id = looked.id
-    ),
-    faults as (
-      select marks_on_road.* from looked
-      join marks_on_road on marks_on_road.school_id = ${schoolId} and marks_on_road.drive_id = looked.id
-      where severity is not null and place_id is not null
-      ${only(area === undefined ? undefined : sql`and area = ${area}`)}
-      ${only(severity === undefined ? undefined : sql`and severity = ${severity}`)}
-    ),
-    counted as (
-      select drive_id, place_id, count(*) as faults from faults group by drive_id, place_id
-    ),
-    seen as (
-      select passed.drive_id, passed.place_id, passed.passes, coalesce(counted.faults, 0) as faults from passed
-      left join counted on counted.drive_id = passed.drive_id and counted.place_id = passed.place_id
-    )`;
+  return sql`faults as (
+    select marks_on_road.*, drives.learner_id, drives.started_at from marks_on_road
+    join drives on drives.school_id = marks_on_road.school_id and drives.id = marks_on_road.drive_id
+    where marks_on_road.school_id = ${schoolId} and severity is not null and place_id is not null
+    ${only(filter, 'started_at')}
+    ${area === undefined ? sql`` : sql`and area = ${area}`}
+    ${severity === undefined ? sql`` : sql`and severity = ${severity}`}
+  )`;
 }
 
 interface Sum {
   readonly place: string;
+  readonly month: string;
   readonly passes: number;
   readonly observed: number;
   readonly expected: number;
 }
 
+/**
+ * Passes and faults by place and month. The faults of each drive are expected at its places in proportion to its passes; where
+ * only some faults are looked at they are counted anew, otherwise as the job has counted them.
+ */
+async function sumsOf(call: InSchool, filter: PlaceFilter): Promise<readonly Sum[]> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const some = filter.area !== undefined || filter.severity !== undefined;
+  const query = some
+    ? sql<Sum>`with ${faultsIn(call, filter)},
+        counted as materialized (select drive_id, place_id, count(*) as n from faults group by drive_id, place_id),
+        totals as materialized (select drive_id, sum(n) as n from counted group by drive_id)
+        select passes.place_id as place, substr(at, 1, 7) as month, sum(passes.passes) as passes,
+          sum(coalesce(counted.n, 0)) as observed, sum(1.0 * passes.passes * coalesce(totals.n, 0) / drive_passes) as expected
+        from passes
+        left join counted on counted.drive_id = passes.drive_id and counted.place_id = passes.place_id
+        left join totals on totals.drive_id = passes.drive_id
+        where passes.school_id = ${schoolId} ${only(filter, 'at')} group by passes.place_id, month`
+    : sql<Sum>`select place_id as place, substr(at, 1, 7) as month, sum(passes) as passes, sum(faults) as observed,
+          sum(1.0 * passes * drive_faults / drive_passes) as expected
+        from passes where school_id = ${schoolId} ${only(filter, 'at')} group by place_id, month`;
+  return (await query.execute(db)).rows;
+}
+
 /** Where faults happen. */
 export async function placesOf(call: InSchool, filter: PlaceFilter): Promise<PlacesView> {
-  const { db } = call;
-  const from = looked(call, filter);
-  // The faults of each drive are expected at its places in proportion to its passes.
-  const { rows: sums } = await sql<Sum>`with ${from},
-    totals as (select drive_id, sum(passes) as passes, sum(faults) as faults from seen group by drive_id)
-    select seen.place_id as place, sum(seen.passes) as passes, sum(seen.faults) as observed,
-      sum(1.0 * seen.passes * totals.faults / totals.passes) as expected
-    from seen join totals on totals.drive_id = seen.drive_id group by seen.place_id`.execute(db);
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const parts = await sumsOf(call, filter);
+  const sums = [...groupBy(parts, ({ place }) => place)].map(([place, months]) => ({ place, ...added(months) }));
   const { rates, tooFew } = ratesOf(sums);
   const shown = rates.slice(0, mostPlaces);
   const known = await placesById(
@@ -74,18 +87,18 @@ export async function placesOf(call: InSchool, filter: PlaceFilter): Promise<Pla
   );
   const behaviours = await behavioursAt(
     call,
-    from,
+    filter,
     shown.map(({ place }) => place),
   );
-  const { rows: counts } = await sql<{ readonly drives: number; readonly learners: number }>`with ${from}
-    select count(*) as drives, count(distinct learner_id) as learners from looked`.execute(db);
-  const { rows: months } = await sql<PlacesView['months'][number]>`with ${from}
-    select substr(looked.started_at, 1, 7) as month, sum(seen.passes) as passes, sum(seen.faults) as faults
-    from seen join looked on looked.id = seen.drive_id group by month order by month`.execute(db);
+  const { rows } = await sql<{ readonly drives: number; readonly learners: number }>`
+    select count(*) as drives, count(distinct drives.learner_id) as learners from drives
+    where school_id = ${schoolId} ${only(filter, 'started_at')} and id in
+      (select drive_id from traces where school_id = ${schoolId} and state = 'ready')`.execute(db);
+  const whole = added(sums);
   return {
-    ...counts[0]!,
-    passes: sums.reduce((sum, { passes }) => sum + passes, 0),
-    faults: sums.reduce((sum, { observed }) => sum + observed, 0),
+    ...rows[0]!,
+    passes: whole.passes,
+    faults: whole.observed,
     places: shown.map(({ place, ...rate }): PlaceOfFaults => ({
       ...rate,
       place: known.get(place)!,
@@ -93,11 +106,24 @@ export async function placesOf(call: InSchool, filter: PlaceFilter): Promise<Pla
     })),
     tooFew,
     kinds: kindsOf(sums, known),
-    months,
+    months: [...groupBy(parts, ({ month }) => month)]
+      .map(([month, all]) => ({ month, passes: added(all).passes, faults: added(all).observed }))
+      .sort((a, b) => a.month.localeCompare(b.month)),
   };
 }
 
-function kindsOf(sums: readonly Sum[], known: ReadonlyMap<string, RoadPlace>): readonly KindOfPlace[] {
+/** Sums of sums. */
+function added(parts: readonly Pick<Sum, 'passes' | 'observed' | 'expected'>[]) {
+  const sum = { passes: 0, observed: 0, expected: 0 };
+  for (const { passes, observed, expected } of parts) {
+    sum.passes += passes;
+    sum.observed += observed;
+    sum.expected += expected;
+  }
+  return sum;
+}
+
+function kindsOf(sums: readonly PlaceSum[], known: ReadonlyMap<string, RoadPlace>): readonly KindOfPlace[] {
   const kinds = new Map<string, KindOfPlace>();
   for (const { place, passes, observed } of sums) {
     const { sort, turn } = known.get(place)!;
@@ -138,15 +164,15 @@ async function placesById(
   );
 }
 
-async function behavioursAt({ db }: InSchool, from: RawBuilder<unknown>, ids: readonly string[]) {
+async function behavioursAt(call: InSchool, filter: PlaceFilter, ids: readonly string[]) {
   const { rows } = await sql<{
     readonly place: string;
     readonly behaviour: string;
     readonly faults: number;
-  }>`with ${from}
+  }>`with ${faultsIn(call, filter)}
     select place_id as place, behaviour, count(*) as faults from faults
     where place_id in (select value from json_each(${JSON.stringify(ids)}))
-    group by place_id, behaviour order by faults desc, behaviour`.execute(db);
+    group by place_id, behaviour order by faults desc, behaviour`.execute(call.db);
   const found = new Map<string, { readonly behaviour: string; readonly faults: number }[]>();
   for (const { place, behaviour, faults } of rows)
     found.set(place, [...(found.get(place) ?? []), { behaviour, faults }]);
@@ -180,10 +206,10 @@ export async function allFaults(call: InSchool, filter: PlaceFilter): Promise<re
     readonly place_id: string;
     readonly lat: number;
     readonly lon: number;
-  }>`with ${looked(call, filter)}
-    select faults.drive_id, looked.learner_id, learners.name, looked.started_at, at_ms, behaviour, severity, place_id, lat, lon
-    from faults join looked on looked.id = faults.drive_id join learners on learners.id = looked.learner_id
-    order by looked.started_at desc, at_ms`.execute(call.db);
+  }>`with ${faultsIn(call, filter)}
+    select drive_id, learner_id, learners.name, started_at, at_ms, behaviour, severity, place_id, lat, lon
+    from faults join learners on learners.id = faults.learner_id
+    order by started_at desc, at_ms`.execute(call.db);
   return rows.map((row) => ({
     driveId: row.drive_id,
     learnerId: row.learner_id,
@@ -199,11 +225,16 @@ export async function allFaults(call: InSchool, filter: PlaceFilter): Promise<re
 
 /** How often each drive led over each place, and with how many faults. */
 export async function passTable(call: InSchool, filter: PlaceFilter): Promise<readonly object[]> {
-  const { rows } = await sql<object>`with ${looked(call, filter)}
-    select substr(looked.started_at, 1, 10) as date, learners.name as learner, places.sort, places.turn,
-      places.from_road as "from", places.onto_road as "onto", places.lat, places.lon, seen.passes, seen.faults
-    from seen join looked on looked.id = seen.drive_id join learners on learners.id = looked.learner_id
-    join places on places.school_id = ${call.who.schoolId} and places.id = seen.place_id
-    order by looked.started_at, places.sort, places.id`.execute(call.db);
+  const { db, who } = call;
+  const { rows } = await sql<object>`with ${faultsIn(call, filter)},
+    counted as materialized (select drive_id, place_id, count(*) as n from faults group by drive_id, place_id)
+    select substr(at, 1, 10) as date, learners.name as learner, places.sort, places.turn,
+      places.from_road as "from", places.onto_road as "onto", places.lat, places.lon, passes.passes,
+      coalesce(counted.n, 0) as faults
+    from passes join learners on learners.id = passes.learner_id
+    join places on places.school_id = passes.school_id and places.id = passes.place_id
+    left join counted on counted.drive_id = passes.drive_id and counted.place_id = passes.place_id
+    where passes.school_id = ${who.schoolId} ${only(filter, 'at')}
+    order by at, places.sort, places.id`.execute(db);
   return rows;
 }

@@ -1,13 +1,20 @@
 import type { HandlersOf } from '../http/call';
-import { addShare, readShare, revokeShare, sharesOf } from './store';
+import type { Workers } from '../jobs/threads';
+import { addShare, openShare, revokeShare, sharedDebrief, sharesOf } from './store';
 
 /** Links to debriefs; reading one needs no sign-in. */
-export const shareHandlers: HandlersOf<'shares' | 'share' | 'revokeShare' | 'sharedDebrief'> = {
+export const shareHandlers = (
+  workers: Workers,
+): HandlersOf<'shares' | 'share' | 'revokeShare' | 'sharedDebrief' | 'sharedDebriefRoad'> => ({
   shares: (call, { driveId }) => sharesOf(call, driveId),
   share: ({ write }, { driveId }, { days }) => write((trx) => addShare(trx, driveId, days)),
   revokeShare: ({ write }, { driveId, shareId }) => write((trx) => revokeShare(trx, driveId, shareId)),
-  sharedDebrief(call, { token }) {
+  async sharedDebrief(call, { token }) {
     call.setHeader('x-robots-tag', 'noindex');
-    return readShare(call, token);
+    return sharedDebrief(call, await openShare(call, token));
   },
-};
+  async sharedDebriefRoad(call, { token }) {
+    call.setHeader('x-robots-tag', 'noindex');
+    return workers.run({ kind: 'shared-road', ...(await openShare(call, token)) });
+  },
+});

@@ -60,12 +60,18 @@ export async function revokeShare(
   if (numUpdatedRows === 0n) throw noLink();
 }
 
+/** A drive that a link leads to. */
+export interface SharedDrive {
+  readonly schoolId: string;
+  readonly driveId: string;
+  readonly expiresAt: string;
+}
+
 /**
- * What a link shows, to whoever has it.
+ * What a link leads to, for whoever has it.
  * @throws missing where the link is unknown, has run out or was taken back: one answer for all, so that none can be guessed
  */
-export async function readShare(call: Anybody, token: string): Promise<SharedDebrief> {
-  const { db, now } = call;
+export async function openShare({ db, now }: Anybody, token: string): Promise<SharedDrive> {
   const row = await db
     .selectFrom('shares')
     .select(['school_id', 'drive_id', 'expires_at'])
@@ -74,15 +80,16 @@ export async function readShare(call: Anybody, token: string): Promise<SharedDeb
     .where('expires_at', '>', now.toISOString())
     .executeTakeFirst();
   if (!row) throw deadLink();
-  return sharedDebrief({ ...call, who: { schoolId: row.school_id } }, row.drive_id, row.expires_at);
+  return { schoolId: row.school_id, driveId: row.drive_id, expiresAt: row.expires_at };
 }
 
 /** A drive as its learner may read it until a day. */
-export async function sharedDebrief(call: InSchool, driveId: string, expiresAt: string): Promise<SharedDebrief> {
-  const {
-    db,
-    who: { schoolId },
-  } = call;
+export async function sharedDebrief(
+  given: Anybody,
+  { schoolId, driveId, expiresAt }: SharedDrive,
+): Promise<SharedDebrief> {
+  const { db } = given;
+  const call = { ...given, who: { schoolId } };
   const { summary, standard, events } = await getDrive(call, driveId);
   const [drives, school] = await Promise.all([
     drivesOfLearner(call, summary.learnerId),

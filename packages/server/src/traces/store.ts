@@ -24,6 +24,9 @@ import { refuseStale } from '../stale';
 /** How far a trace is. */
 export type TraceState = TraceView['state'];
 
+/** Changes whenever the same trace may be read otherwise: readings of an older one are worked out again at start. */
+export const readingVersion = 1;
+
 /** What is worked out of a trace and kept. */
 export interface KeptReading {
   readonly offsetMs: number;
@@ -165,10 +168,7 @@ export async function fixesOf({ db, who: { schoolId } }: InSchool, driveId: stri
 
 /** The trace of a drive with what it says; undefined where it has none. */
 export async function traceOf(call: InSchool, driveId: string): Promise<TraceView | undefined> {
-  const {
-    db,
-    who: { schoolId },
-  } = call;
+  const { db } = call;
   const row = await traceRow(call, driveId);
   if (!row) return undefined;
   const kept = row.reading ? (JSON.parse(gunzipSync(row.reading).toString('utf8')) as KeptReading) : undefined;

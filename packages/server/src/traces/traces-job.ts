@@ -1,10 +1,9 @@
-import { callNow } from '../call';
 import type { Db } from '../db/database';
 import type { Keeper } from '../db/keeper';
 import { queueJob } from '../jobs/queue';
 import type { JobWork } from '../jobs/runner';
 import type { Workers } from '../jobs/threads';
-import { traceJob } from './store';
+import { readingVersion, traceJob } from './store';
 import type { WorkedOut } from './work-out';
 
 /**
@@ -31,14 +30,15 @@ export function tracesWork({ db, write }: Keeper, workers: Workers, changed: (sc
 
 /** Writes what was worked out in place of what was there before; nothing where the trace was deleted meanwhile. */
 async function keepTrace(db: Db, schoolId: string, driveId: string, found: WorkedOut): Promise<void> {
-  const { state, roadsId, kept, driven, places, passes, marks } = found;
+  const { state, roadsId, kept, driven: metres, places, passes, marks } = found;
   const { numUpdatedRows } = await db
     .updateTable('traces')
     .set({
       state,
       roads_id: roadsId ?? null,
       reading: kept ? Buffer.from(kept) : null,
-      driven: driven ?? null,
+      reading_version: readingVersion,
+      driven: metres ?? null,
     })
     .where('school_id', '=', schoolId)
     .where('drive_id', '=', driveId)
@@ -62,16 +62,43 @@ async function keepTrace(db: Db, schoolId: string, driveId: string, found: Worke
       })
       .onConflict((one) => one.columns(['school_id', 'id']).doNothing())
       .execute();
-  for (const [place_id, count] of passes)
+  const drive = await db
+    .selectFrom('drives')
+    .select(['learner_id', 'account_id', 'started_at'])
+    .where('school_id', '=', schoolId)
+    .where('id', '=', driveId)
+    .executeTakeFirstOrThrow();
+  const passed = new Set(passes.map(([place]) => place));
+  const counted = marks.filter(({ place, severity }) => severity !== null && place !== null && passed.has(place));
+  const driven = {
+    learner_id: drive.learner_id,
+    account_id: drive.account_id,
+    at: drive.started_at,
+    drive_passes: passes.reduce((sum, [, count]) => sum + count, 0),
+    drive_faults: counted.length,
+  };
+  for (const [place_id, count] of passes) {
+    const faults = counted.filter(({ place }) => place === place_id).length;
     await db
       .insertInto('passes')
-      .values({ ...own, place_id, passes: count })
+      .values({ ...own, ...driven, place_id, passes: count, faults })
       .execute();
+  }
   for (const { markId, atMs, place, ...mark } of marks)
     await db
       .insertInto('marks_on_road')
       .values({ ...own, mark_id: markId, at_ms: atMs, place_id: place, ...mark })
       .execute();
+}
+
+/** Has traces worked out again that an older release worked out. */
+export async function queueOldReadings(db: Db): Promise<void> {
+  const rows = await db
+    .selectFrom('traces')
+    .select(['school_id', 'drive_id'])
+    .where('reading_version', '!=', readingVersion)
+    .execute();
+  for (const { school_id, drive_id } of rows) await queueJob(db, traceJob(school_id, drive_id), new Date());
 }
 
 /** Has traces worked out for which there were no roads. */
@@ -82,8 +109,7 @@ export async function queueWithoutRoads(db: Db, schoolId: string): Promise<void>
     .where('school_id', '=', schoolId)
     .where('state', '=', 'no-roads')
     .execute();
-  const { now } = callNow(db);
-  for (const { drive_id } of rows) await queueJob(db, traceJob(schoolId, drive_id), now);
+  for (const { drive_id } of rows) await queueJob(db, traceJob(schoolId, drive_id), new Date());
 }
 
 /** Has the trace of a drive worked out again whose log has changed, where it has one. */

@@ -38,10 +38,6 @@ export const router = createBrowserRouter([
             path: 'debriefs',
             lazy: async () => ({ Component: (await import('../learn/LearnDebriefsPage')).default }),
           },
-          {
-            path: 'drive/:driveId/road',
-            lazy: async () => ({ Component: (await import('../roads/traces/DriveRoadPage')).default }),
-          },
           { path: 'routes', lazy: async () => ({ Component: (await import('../learn/LearnRoutesPage')).default }) },
           {
             path: 'routes/:routeId',
@@ -94,6 +90,10 @@ export const router = createBrowserRouter([
           {
             path: 'drive/:driveId/debrief',
             lazy: async () => ({ Component: (await import('../drives/debrief/DebriefPage')).default }),
+          },
+          {
+            path: 'drive/:driveId/road',
+            lazy: async () => ({ Component: (await import('../roads/traces/DriveRoadPage')).default }),
           },
           {
             path: 'drive/:driveId/compare',

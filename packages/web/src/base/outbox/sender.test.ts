@@ -29,7 +29,13 @@ const send = (route: RouteOfLane, arg: object) => {
 };
 const dispatch = ((action: { type: string }) => actions.push(action)) as never;
 const sender = makeSender(
-  { sendEvents: carrier(200), addReviews: carrier(100), addMyReviews: carrier(100), setFreeHours: carrier(1) },
+  {
+    sendEvents: carrier(200),
+    sendFixes: carrier(40),
+    addReviews: carrier(100),
+    addMyReviews: carrier(100),
+    setFreeHours: carrier(1),
+  },
   send,
   dispatch,
   () => Promise.resolve(),

@@ -6,7 +6,10 @@ import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { describeMissing, describeStop } from '@jasperwren/words/marking/missing';
 import { itemName } from '@jasperwren/words/marking/names';
-import { useState, type ReactNode } from 'react';
+import type { SharedRoad } from '@jasperwren/contract/traces';
+import { Suspense, useState, type ReactNode } from 'react';
+import { RoadInDebrief } from '../../roads/public';
+import { Loading } from '../../ui/states';
 import { clockTime } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';
 import { Ribbon } from '../../ui/Ribbon';
@@ -17,12 +20,14 @@ interface Props {
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly debrief: Debrief;
+  /** Where it was driven; missing where that is not known. */
+  readonly road?: SharedRoad | undefined;
   /** What stands under "Work on next" in place of the plain list. */
   readonly choose?: ReactNode;
 }
 
 /** The talk-through on one screen, the learner looking on; the same for the printed sheet and the link. */
-export function DebriefBody({ standard, drive, debrief, choose }: Props) {
+export function DebriefBody({ standard, drive, debrief, road, choose }: Props) {
   const [chosen, setChosen] = useState<string>();
   const { verdict, marks, well, patterns, compared, workOn } = debrief;
   const stops = verdict.stops.map(describeStop);
@@ -34,7 +39,13 @@ export function DebriefBody({ standard, drive, debrief, choose }: Props) {
   };
   return (
     <>
-      <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choosing} chosen={chosen} />
+      {road ? (
+        <Suspense fallback={<Loading what={t('roads')} />}>
+          <RoadInDebrief road={road} standard={standard} drive={drive} onMark={choosing} />
+        </Suspense>
+      ) : (
+        <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choosing} chosen={chosen} />
+      )}
       <div className={styles.columns}>
         <div className={styles.marks} data-many={marks.length > 14}>
           <Section title={marks.length === 0 ? t('faults') : t('faultsInOrder')}>

@@ -1,4 +1,5 @@
 import { t } from '@jasperwren/words/debrief';
+import { skipToken } from '@reduxjs/toolkit/query';
 import { useParams } from 'react-router';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
@@ -10,6 +11,8 @@ import { SharedView } from './SharedView';
 export default function SharedPage() {
   const { token = '' } = useParams();
   const { data, error, refetch } = api.useSharedDebriefQuery({ token });
+  // It comes after the debrief, or not at all.
+  const { data: road } = api.useSharedDebriefRoadQuery(data ? { token } : skipToken);
   if (apiError(error)?.status === 404) {
     return (
       <Page title={t('thisLinkHasExpiredAskYour')}>
@@ -18,5 +21,5 @@ export default function SharedPage() {
     );
   }
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
-  return data ? <SharedView shared={data} /> : <Loading what={t('debrief')} />;
+  return data ? <SharedView shared={data} road={road} /> : <Loading what={t('debrief')} />;
 }

@@ -2,6 +2,7 @@ import { otherwiseSentence } from '@jasperwren/words/debrief-points';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { t } from '@jasperwren/words/debrief';
 import Button from '@mui/material/Button';
+import type { SharedRoad } from '@jasperwren/contract/traces';
 import type { SharedDebrief } from '@jasperwren/contract/shares';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
 import { longDate } from '../../ui/format';
@@ -10,7 +11,13 @@ import { DebriefBody } from './DebriefBody';
 import styles from './debrief.module.css';
 
 /** A debrief as its learner reads it, and nothing that leads further. */
-export function SharedView({ shared }: { readonly shared: SharedDebrief }) {
+export function SharedView({
+  shared,
+  road,
+}: {
+  readonly shared: SharedDebrief;
+  readonly road: SharedRoad | null | undefined;
+}) {
   const { standard } = shared;
   const debrief = debriefOf(standard, shared.drive, shared.past);
   return (
@@ -34,7 +41,7 @@ export function SharedView({ shared }: { readonly shared: SharedDebrief }) {
           </Button>
         }
       >
-        <DebriefBody standard={standard} drive={shared.drive} debrief={debrief} />
+        <DebriefBody standard={standard} drive={shared.drive} debrief={debrief} road={road ?? undefined} />
       </Page>
     </div>
   );

@@ -12,9 +12,6 @@ export function VerdictActions({ log, drive }: { readonly log: OpenDrive; readon
   const pins = unsettledPins(drive).length;
   return (
     <>
-      <Button variant="text" component={Link} to={`/drive/${meta.id}/road`}>
-        {t('onTheRoad')}
-      </Button>
       <Button variant="text" component={Link} to={`/drive/${meta.id}/compare`}>
         {t('compareStandards')}
       </Button>

@@ -6,7 +6,8 @@ import { marksByArea } from '@jasperwren/core/marking/areas';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
+import { TraceLink } from '../../roads/public';
 import { Link, Navigate, useParams } from 'react-router';
 import { firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
 import { Page, Rows, Section } from '../../ui/Page';
@@ -134,6 +135,9 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
               familiarity={drive.familiarity}
               onChoose={(familiarity) => void write({ type: 'roads', familiarity })}
             />
+            <Suspense fallback={null}>
+              <TraceLink driveId={meta.id} name={name} said={drive.familiarity} />
+            </Suspense>
           </Section>
           <PrivateNotes notes={drive.notes} write={write} />
           {myths.length > 0 && (

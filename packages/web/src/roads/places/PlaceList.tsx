@@ -1,7 +1,7 @@
 import type { PlaceOfFaults, PlacesView } from '@jasperwren/contract/places';
-import { findBehaviour } from '@jasperwren/core/catalogue/catalogue';
+import { behaviourCategories, findBehaviour } from '@jasperwren/core/catalogue/catalogue';
 import type { StoredRoads } from '@jasperwren/roads/source';
-import { placeWords, t } from '@jasperwren/words/traces';
+import { passesWords, placeWords, t } from '@jasperwren/words/traces';
 import { api } from '../../base/api';
 import { FaultsAt } from './FaultsAt';
 import styles from './places.module.css';
@@ -47,7 +47,7 @@ export function PlaceList({ view, compared, compareTo, chosen, onChoose, roads }
                   <b>{placeWords(one.place)}</b>
                   <span>{ofPasses(one)}</span>
                 </span>
-                <span className="muted">{behaviourWords(one)}</span>
+                <span className="muted">{areaWords(one)}</span>
                 <Band {...one} scale={scale} />
                 {one.hot && <span className={styles.hot}>{t('hot')}</span>}
               </button>
@@ -73,14 +73,24 @@ export function PlaceList({ view, compared, compareTo, chosen, onChoose, roads }
 
 const rate = (value: number) => value.toFixed(2);
 const ofPasses = ({ faults, passes }: PlaceOfFaults) =>
-  t('ofPasses', { faults: t('faultCount', { count: faults }), passes: t('passes', { count: passes }) });
+  t('ofPasses', { faults: t('faultCount', { count: faults }), passes: passesWords(passes) });
 
-/** "Lane 8, signal 5". */
-const behaviourWords = ({ behaviours }: PlaceOfFaults) =>
-  behaviours
-    .slice(0, 3)
-    .map(({ behaviour, faults }) => `${findBehaviour(behaviour)?.name ?? behaviour} ${faults}`)
+/** "Junctions 8, Mirrors 5". */
+function areaWords({ behaviours }: PlaceOfFaults): string {
+  const areas = new Map<string, number>();
+  for (const { behaviour, faults } of behaviours) {
+    const area = areaOf(behaviour);
+    areas.set(area, (areas.get(area) ?? 0) + faults);
+  }
+  return [...areas]
+    .sort(([, a], [, b]) => b - a)
+    .slice(0, 4)
+    .map(([area, faults]) => `${area} ${faults}`)
     .join(', ');
+}
+
+const areaNames = new Map(behaviourCategories.map(({ code, name }) => [code, name]));
+const areaOf = (behaviour: string) => areaNames.get(findBehaviour(behaviour)?.category ?? '') ?? behaviour;
 
 function Band({
   rate: middle,
@@ -113,7 +123,7 @@ function Compared({
   if (!there) return <p className="muted">{t('notPassed', { name })}</p>;
   return (
     <p className="muted">
-      {t('compared', { name, rate: rate(there.rate), passes: t('passes', { count: there.passes }) })}
+      {t('compared', { name, rate: rate(there.rate), passes: passesWords(there.passes) })}
       <Band {...there} high={Math.min(there.high, scale)} scale={scale} />
     </p>
   );

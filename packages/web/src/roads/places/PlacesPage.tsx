@@ -1,5 +1,5 @@
 import type { PlacesView } from '@jasperwren/contract/places';
-import { t } from '@jasperwren/words/traces';
+import { passesWords, t } from '@jasperwren/words/traces';
 import Button from '@mui/material/Button';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useState } from 'react';
@@ -12,7 +12,7 @@ import { PlaceFilters } from './PlaceFilters';
 import { PlaceList } from './PlaceList';
 import { PlacesPicture } from './PlacesPicture';
 import styles from './places.module.css';
-import { schoolWide, useFilter } from './use-filter';
+import { schoolWide, useFilter, type Filter } from './use-filter';
 
 /** Where on the roads faults are made, and how often. */
 export default function PlacesPage() {
@@ -24,23 +24,7 @@ export default function PlacesPage() {
   const { currentData: compared } = api.usePlacesQuery(other ? withoutMissing(other) : skipToken);
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   return (
-    <Page
-      title={t('places')}
-      sub={view && view.drives > 0 && sumWords(view)}
-      actions={
-        view &&
-        view.drives > 0 && (
-          <>
-            <Button variant="text" component="a" href={addressFor('placesFile', filter)} download>
-              {t('downloadPlaces')}
-            </Button>
-            <Button variant="text" component="a" href={addressFor('passesTable', filter)} download>
-              {t('downloadPasses')}
-            </Button>
-          </>
-        )
-      }
-    >
+    <Page title={t('places')} sub={view && view.drives > 0 && sumWords(view)}>
       {all?.drives === 0 ? (
         <Empty>{t('noPlaces')}</Empty>
       ) : (
@@ -48,7 +32,7 @@ export default function PlacesPage() {
           <PlaceFilters filter={filter} compare={compare} onChange={change} />
           {!view && <Loading what={t('places')} />}
           {view?.drives === 0 && <Empty>{t('noneOfThese')}</Empty>}
-          {view && view.drives > 0 && <Found view={view} compared={compared} compareTo={compare} />}
+          {view && view.drives > 0 && <Found view={view} compared={compared} compareTo={compare} filter={filter} />}
         </>
       )}
     </Page>
@@ -64,7 +48,7 @@ const withoutMissing = (filter: Readonly<Record<string, string | undefined>>) =>
 const sumWords = ({ drives, passes, faults }: PlacesView) =>
   t('placesSub', {
     drives: t('drives', { count: drives }),
-    passes: t('passes', { count: passes }),
+    passes: passesWords(passes),
     faults: t('faultCount', { count: faults }),
   });
 
@@ -72,9 +56,10 @@ interface FoundProps {
   readonly view: PlacesView;
   readonly compared: PlacesView | undefined;
   readonly compareTo: string | undefined;
+  readonly filter: Filter;
 }
 
-function Found({ view, compared, compareTo }: FoundProps) {
+function Found({ view, compared, compareTo, filter }: FoundProps) {
   const [chosen, setChosen] = useState<string>();
   const { data: roads } = api.useRoadsQuery();
   const newest = newestOf(roads ?? []);
@@ -103,6 +88,12 @@ function Found({ view, compared, compareTo }: FoundProps) {
         </Section>
       </div>
       <p className="muted">{t('caution')}</p>
+      <Button variant="text" component="a" href={addressFor('placesFile', filter)} download>
+        {t('downloadPlaces')}
+      </Button>
+      <Button variant="text" component="a" href={addressFor('passesTable', filter)} download>
+        {t('downloadPasses')}
+      </Button>
     </>
   );
 }

@@ -6,8 +6,8 @@ import { whereAt, type TraceReading } from '@jasperwren/core/traces/reading';
 import { edgeNameNear } from './name-near';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { itemName } from '@jasperwren/words/marking/names';
-import { aheadWords, type Units } from '@jasperwren/words/roads/distances';
-import { t } from '@jasperwren/words/traces';
+import type { Units } from '@jasperwren/words/roads/distances';
+import { shortWords, t } from '@jasperwren/words/traces';
 import Slider from '@mui/material/Slider';
 import { useMemo, useState } from 'react';
 import { clockTime } from '../../ui/format';
@@ -19,7 +19,7 @@ import { CarMark, SignMark } from './SignMark';
 import { TraceLines } from './TraceLines';
 
 interface Props {
-  readonly trace: TraceView;
+  readonly trace: Pick<TraceView, 'marks' | 'zeroMs'>;
   readonly reading: TraceReading;
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
@@ -28,10 +28,25 @@ interface Props {
   /** The moment that is looked at, in milliseconds of the drive's clock. */
   readonly atMs: number;
   readonly onMoment: (atMs: number) => void;
+  /** Is told of a fault that is chosen. */
+  readonly onMark?: (markId: string) => void;
+  /** Without the list of faults, where one stands below anyway. */
+  readonly plain?: boolean;
 }
 
 /** The way that was driven on the picture of the roads, the faults on it, and a moment that moves along both. */
-export function DrivePicture({ trace, reading, standard, drive, stored, units, atMs, onMoment }: Props) {
+export function DrivePicture({
+  trace,
+  reading,
+  standard,
+  drive,
+  stored,
+  units,
+  atMs,
+  onMoment,
+  onMark,
+  plain = false,
+}: Props) {
   const [chosen, setChosen] = useState<string>();
   const { grades } = rulesOf(standard);
   const byId = useMemo(() => new Map(drive.marks.map((mark) => [mark.id, mark])), [drive]);
@@ -42,6 +57,7 @@ export function DrivePicture({ trace, reading, standard, drive, stored, units, a
   const choose = (markId: string) => {
     setChosen(markId);
     onMoment(byId.get(markId)?.atMs ?? 0);
+    onMark?.(markId);
   };
   const placed = trace.marks.flatMap((one) => {
     const mark = byId.get(one.markId);
@@ -50,7 +66,7 @@ export function DrivePicture({ trace, reading, standard, drive, stored, units, a
   const elsewhere = drive.marks.filter(({ struck }) => !struck).length - placed.length;
   return (
     <>
-      <div className={styles.picture}>
+      <div className={styles.picture} data-plain={plain}>
         <div className={styles.map}>
           <RoadPicture stored={stored} show={show}>
             <TraceLines reading={reading} />
@@ -68,26 +84,28 @@ export function DrivePicture({ trace, reading, standard, drive, stored, units, a
             {car && <CarMark lat={car.lat} lon={car.lon} />}
           </RoadPicture>
         </div>
-        <section className={styles.faults} aria-label={t('faults')}>
-          <h2>{t('faults')}</h2>
-          {placed.length === 0 && <p className="muted">{t('noFaultsPlaced')}</p>}
-          <ul>
-            {placed.map(({ markId, mark, name, within }) => (
-              <li key={markId}>
-                <button type="button" aria-pressed={markId === chosen} onClick={() => choose(markId)}>
-                  <GradeSign sign={grades.get(mark.grade)?.sign ?? 'noted'} size={20} />
-                  <span>
-                    {name}
-                    <small className="muted">
-                      {clockTime(mark.atMs)}, {t('withinMetres', { distance: aheadWords(within, units) })}
-                    </small>
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
-          {elsewhere > 0 && <p className="muted">{t('faultsElsewhere', { count: elsewhere })}</p>}
-        </section>
+        {!plain && (
+          <section className={styles.faults} aria-label={t('faults')}>
+            <h2>{t('faults')}</h2>
+            {placed.length === 0 && <p className="muted">{t('noFaultsPlaced')}</p>}
+            <ul>
+              {placed.map(({ markId, mark, name, within }) => (
+                <li key={markId}>
+                  <button type="button" aria-pressed={markId === chosen} onClick={() => choose(markId)}>
+                    <GradeSign sign={grades.get(mark.grade)?.sign ?? 'noted'} size={20} />
+                    <span>
+                      {name}
+                      <small className="muted">
+                        {clockTime(mark.atMs)}, {t('within', { distance: shortWords(within, units) })}
+                      </small>
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {elsewhere > 0 && <p className="muted">{t('faultsElsewhere', { count: elsewhere })}</p>}
+          </section>
+        )}
       </div>
       <Ribbon standard={standard} drive={drive} nowMs={endMs} chosen={chosen} onMark={choose} />
       <div className={styles.scrub}>

@@ -1,12 +1,13 @@
 import type { MarkOnRoad } from '@jasperwren/contract/traces';
 import type { TraceReading } from '@jasperwren/core/traces/reading';
-import { standsOf, speedsOf, speedStretches } from '@jasperwren/core/traces/speed';
+import { speedsIn, type DriveSpeeds } from '@jasperwren/core/traces/drive-speeds';
 import { kmhPerMph } from '@jasperwren/roads/road-tags';
 import { lengthWords, type Units } from '@jasperwren/words/roads/distances';
 import { speedWords, t } from '@jasperwren/words/traces';
 import { lazy, Suspense, useMemo } from 'react';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
+import { clockTime } from '../../ui/format';
 import { Section } from '../../ui/Page';
 import { Loading } from '../../ui/states';
 import styles from './drive-road.module.css';
@@ -46,6 +47,16 @@ export function SpeedPart({ reading, zeroMs, marks, units, onMoment }: Props) {
       <Suspense fallback={<Loading what={t('speed')} />}>
         <SpeedChart found={found} marks={marks} units={units} />
       </Suspense>
+      {reading.brakings.length > 0 && (
+        <p>
+          {t('brakedHard', { count: reading.brakings.length })}{' '}
+          {reading.brakings.map(({ at, rate, within: off }) => (
+            <button key={at} type="button" className={styles.link} onClick={() => onMoment(at - zeroMs)}>
+              {t('brakedAt', { time: clockTime(at - zeroMs), rate: rate.toFixed(1), within: off.toFixed(1) })}
+            </button>
+          ))}
+        </p>
+      )}
       {lines.length > 0 && <h3>{t('stretches')}</h3>}
       <ul className={styles.lines}>
         {lines.map((line) => (
@@ -69,44 +80,12 @@ export function SpeedPart({ reading, zeroMs, marks, units, onMoment }: Props) {
   );
 }
 
-const mostLines = 14;
-
-/** Speeds, limits and stretches of all pieces, one after the other. */
-function speedsIn({ pieces, noise }: TraceReading) {
-  let begins = 0;
-  const all = pieces.map((piece) => {
-    const before = begins;
-    begins += piece.metres;
-    const along = speedsOf(piece.times, noise);
-    const causes = piece.passes.filter(({ place }) => place.sort !== 'road').map(({ to }) => to);
-    const stands = standsOf(along);
-    const reasons = [...causes, ...stands.map(({ metres }) => metres), 0, piece.metres];
-    return {
-      speeds: along.map((one) => ({ ...one, metres: one.metres + before })),
-      limits: piece.limits.map(([metres, kmh]) => [metres + before, kmh] as const),
-      stretches: speedStretches(along, piece.limits, reasons).map((one) => ({
-        ...one,
-        from: one.from + before,
-        to: one.to + before,
-      })),
-      stands: stands.map((one) => ({ ...one, metres: one.metres + before })),
-      begins: before,
-    };
-  });
-  return {
-    speeds: all.flatMap(({ speeds }) => speeds),
-    limits: all.flatMap(({ limits }) => limits),
-    stretches: all.flatMap(({ stretches }) => stretches),
-    stands: all.flatMap(({ stands }) => stands),
-    begins: all.map((one) => one.begins),
-    metres: begins,
-  };
-}
+const mostLines = 24;
 
 const median = (values: readonly number[]) => values.toSorted((a, b) => a - b)[values.length >> 1] ?? 0;
 
 interface ChartProps {
-  readonly found: ReturnType<typeof speedsIn>;
+  readonly found: DriveSpeeds;
   readonly marks: readonly MarkOnRoad[];
   readonly units: Units;
 }
@@ -154,6 +133,7 @@ function SpeedChart({ found, marks, units }: ChartProps) {
       layout: {
         height: 250,
         margin: { l: 48, r: 8, t: 8, b: 44 },
+        annotations: namesOf(found, far, fast, colours.ink),
         xaxis: { title: { text: t('distance', { unit }) }, gridcolor: colours.rule, zeroline: false },
         yaxis: {
           title: { text: t('speedAxis', { unit: speedUnit }) },
@@ -170,4 +150,27 @@ function SpeedChart({ found, marks, units }: ChartProps) {
     };
   }, [found, marks, units, theme]);
   return <Chart {...chart} label={t('speedChart')} />;
+}
+
+/** The two lines by their names, where they are highest. */
+function namesOf(
+  { limits, speeds }: DriveSpeeds,
+  far: (metres: number) => number,
+  fast: (kmh: number) => number,
+  color: string,
+) {
+  const top = limits.reduce((a, b) => (b[1] > a[1] ? b : a), limits[0] ?? [0, 0]);
+  const quick = speeds.reduce((a, b) => (b.kmh > a.kmh ? b : a), speeds[0] ?? { metres: 0, kmh: 0 });
+  const name = (x: number, y: number, text: string, yshift: number) => ({
+    x,
+    y,
+    text,
+    yshift,
+    showarrow: false,
+    font: { color, size: 13 },
+  });
+  return [
+    { ...name(far(top[0]), fast(top[1]), t('limit'), 10), xanchor: 'left' as const },
+    name(far(quick.metres), fast(quick.kmh), t('speed'), -16),
+  ];
 }

@@ -4,7 +4,7 @@ import { familiarityWord } from '@jasperwren/core/places/familiarity';
 import type { TraceReading } from '@jasperwren/core/traces/reading';
 import { percent } from '@jasperwren/words/lists';
 import type { Units } from '@jasperwren/words/roads/distances';
-import { detourWords, leftOutWords, t } from '@jasperwren/words/traces';
+import { shortWords, detourWords, leftOutWords, t } from '@jasperwren/words/traces';
 import { Section } from '../../ui/Page';
 import { sureFrom } from './TraceLines';
 
@@ -49,7 +49,7 @@ export function TraceFacts({ trace, reading, drive, units, name }: Props) {
         </ul>
       )}
       <p className="muted">
-        {t('accuracy', { metres: Math.round(reading.noise) })}{' '}
+        {t('accuracy', { distance: shortWords(reading.noise, units) })}{' '}
         {unsure >= 0.005 && `${t('unsure', { share: percent(unsure) })} `}
         {reading.beside.length > 0 && `${t('besideRoads', { count: reading.beside.length })} `}
         {leftOut}
