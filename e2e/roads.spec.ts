@@ -10,34 +10,19 @@ import { featureName } from '@jasperwren/words/roads/features';
 import { capital } from '@jasperwren/words/lists';
 import { commentaryWords, t as rehearsal } from '@jasperwren/words/rehearsal';
 import { t as routes } from '@jasperwren/words/routes';
-import { addLearner, endDrive, expect, expectNoHarm, minutes, signIn, test } from './fixtures';
-
-const island = 'demo/tarnavel.osm';
-
-/** Adds the island's roads by the button and waits until they are read. */
-async function addIsland(page: Page): Promise<void> {
-  await page.goto('/routes');
-  await page.getByLabel(routes('addRoads'), { exact: true }).setInputFiles(island);
-  await expect(page.getByText(/444 junctions/)).toBeVisible();
-}
-
-/** Has a loop planned about the middle of the picture, and uses the first. */
-async function planLoop(page: Page, wished: string): Promise<void> {
-  await page.getByRole('link', { name: routes('planRoutes') }).click();
-  await page.getByLabel(routes('planMinutes')).fill(wished);
-  await page.getByRole('button', { name: routes('plan'), exact: true }).click();
-  await page
-    .getByRole('button', { name: routes('useLoop') })
-    .first()
-    .click();
-  await expect(page.getByRole('heading', { name: routes('wants') })).toBeVisible();
-}
-
-async function saveAs(page: Page, name: string): Promise<void> {
-  await page.getByLabel(routes('nameOfRoute')).fill(name);
-  await page.getByRole('button', { name: routes('save') }).click();
-  await expect(page.getByRole('link', { name: routes('rehearse') })).toBeVisible();
-}
+import {
+  addIsland,
+  addLearner,
+  endDrive,
+  expect,
+  expectNoHarm,
+  island,
+  minutes,
+  planLoop,
+  saveRouteAs,
+  signIn,
+  test,
+} from './fixtures';
 
 test('roads are read, a route is planned, noted, saved and handed on as GPX', async ({ page, school }) => {
   await signIn(page, school);
@@ -75,7 +60,7 @@ test('roads are read, a route is planned, noted, saved and handed on as GPX', as
       .or(page.getByTitle('The device counts the gate as an exit.')),
   ).toBeVisible();
 
-  await saveAs(page, 'Harbour loop');
+  await saveRouteAs(page, 'Harbour loop');
   const downloading = page.waitForEvent('download');
   await page.getByRole('button', { name: routes('downloadGpx') }).click();
   const download = await downloading;
@@ -106,7 +91,7 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await addLearner(page, 'Ola Learner');
   await addIsland(page);
   await planLoop(page, '20');
-  await saveAs(page, 'Quay loop');
+  await saveRouteAs(page, 'Quay loop');
   await page.getByRole('link', { name: routes('printDirections') }).click();
   const sheet = page.getByRole('table').getByRole('row');
   await expect(sheet.nth(1)).toBeVisible();
@@ -180,7 +165,7 @@ test('a route is rehearsed: the exit is asked for before the call is heard', asy
   await addIsland(page);
   await planLoop(page, '20');
   await expect(page.getByRole('term').filter({ hasText: featureName('left-turn') })).toBeVisible();
-  await saveAs(page, 'Quay loop');
+  await saveRouteAs(page, 'Quay loop');
   await page.getByRole('link', { name: routes('rehearse') }).click();
   // From just before the first call, at four times the pace.
   await page.getByLabel(rehearsal('fromJunction')).click();

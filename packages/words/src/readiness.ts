@@ -1,6 +1,13 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  tracedOf_one: 'One of these {{whole}} mock tests has a trace: {{name}} had driven {{share}} of its roads before.',
+  tracedOf_other:
+    '{{count}} of these {{whole}} mock tests have a trace: {{name}} had driven {{share}} of their roads before, on average.',
+  roadsSaidOtherwise_one: 'For one of them something else was said; the trace counts.',
+  roadsSaidOtherwise_other: 'For {{count}} of them something else was said; the traces count.',
+  planALoopFor: 'Plan a loop for what {{name}} needs',
+  whereFaultsOf: 'Where {{name}}’s faults happen',
   readinessUnavailable: 'Readiness unavailable.',
   tryAgain: 'Try again',
   sureOfDays: '{{sure}} of {{days}}',

@@ -2,6 +2,7 @@ import type { LegMode, PlaceKind } from '@jasperwren/core/routes/driving-route';
 import { wordsOf } from './words';
 
 export const resource = {
+  placesOf: 'Where {{name}}’s faults happen, each place with a loop to practise it',
   whereFaultsHappen: 'Where faults happen',
   routes: 'Routes',
   routes2: 'routes',

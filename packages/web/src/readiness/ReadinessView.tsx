@@ -154,7 +154,7 @@ export function ReadinessView({ learner, input, standards }: Props) {
                   ))}
                 </Rows>
               </Section>
-              <Roads readiness={readiness} input={input} />
+              <Roads readiness={readiness} input={input} learnerId={learner.id} name={name} />
               <Section title={t('assumptions')}>
                 <AssumptionFields
                   assumptions={assumptions}

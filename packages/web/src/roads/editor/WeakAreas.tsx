@@ -4,6 +4,7 @@ import { joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/routes';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useEffect, useMemo, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
 import { LearnerSelect } from './LearnerSelect';
 
@@ -17,7 +18,8 @@ interface Props {
 /** Chooses a learner and proposes what of the roads they should meet more of, with the reason. */
 export function WeakAreas({ onKinds }: Props) {
   const { data: learners } = api.useLearnersQuery({});
-  const [learnerId, setLearnerId] = useState('');
+  const [search] = useSearchParams();
+  const [learnerId, setLearnerId] = useState(search.get('for') ?? '');
   // Of this learner alone, not what was there for the one before.
   const { currentData: drives } = api.useLearnerDrivesQuery(learnerId === '' ? skipToken : { learnerId });
   const weak = useMemo(
@@ -38,7 +40,12 @@ export function WeakAreas({ onKinds }: Props) {
   const name = learners.find(({ id }) => id === learnerId)?.name.split(' ')[0] ?? '';
   return (
     <>
-      <LearnerSelect label={t('planFor')} learners={learners} value={learnerId} onChange={setLearnerId} />
+      <LearnerSelect
+        label={t('planFor')}
+        learners={learners}
+        value={learners.some(({ id }) => id === learnerId) ? learnerId : ''}
+        onChange={setLearnerId}
+      />
       {learnerId !== '' && weak && (
         <p role="status" className="muted">
           {weak.areas.length === 0
@@ -47,6 +54,11 @@ export function WeakAreas({ onKinds }: Props) {
                 name,
                 areas: joinWords(weak.areas.map(({ name: area, faults }) => t('areaFaults', { area, count: faults }))),
               })}
+        </p>
+      )}
+      {learnerId !== '' && (
+        <p>
+          <Link to={`/routes/places?learner=${learnerId}&compare=school&span=all`}>{t('placesOf', { name })}</Link>
         </p>
       )}
     </>
