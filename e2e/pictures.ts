@@ -12,6 +12,7 @@ import { t as result } from '@jasperwren/words/result';
 import { t as standardsWords } from '@jasperwren/words/standards';
 import { t as rehearsalWords } from '@jasperwren/words/rehearsal';
 import { t as routesWords } from '@jasperwren/words/routes';
+import { t as tracesWords } from '@jasperwren/words/traces';
 import { t as today } from '@jasperwren/words/today';
 /**
  * Takes one picture of each main view from the demo data, for docs/screenshots.
@@ -45,7 +46,6 @@ async function standards(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Tarnavel board test' }).waitFor();
   await page.getByRole('link', { name: 'Tarnavel board test' }).click();
   await page.getByRole('heading', { name: standardsWords('whatFailsTheTest') }).waitFor();
-  await take(page, 'standard');
   await page.getByRole('link', { name: standardsWords('edit') }).click();
   await page.getByRole('listitem', { name: 'Limit Driving faults' }).waitFor();
   await take(page, 'standard-editor');
@@ -61,6 +61,22 @@ async function routes(page: Page): Promise<void> {
   await page.getByRole('option').nth(3).click();
   await page.getByRole('button', { name: rehearsalWords('play') }).waitFor();
   await take(page, 'rehearsal');
+}
+
+/** Where a mock test went, and where all of them had their faults. */
+async function traces(page: Page): Promise<void> {
+  await page.goto('/routes/places');
+  await page.getByRole('button', { name: /Lower Quay into Amber Road/ }).click();
+  await page.getByRole('button', { name: tracesWords('practise') }).waitFor();
+  await take(page, 'places');
+  await page
+    .getByRole('list', { name: tracesWords('theDrives') })
+    .getByRole('link')
+    .first()
+    .click();
+  await page.getByRole('heading', { name: tracesWords('faults') }).waitFor();
+  await page.getByRole('img', { name: tracesWords('speedChart') }).waitFor();
+  await take(page, 'road');
 }
 
 /** Waits until the server has worked out every estimate. */
@@ -119,6 +135,7 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   const page = await signedIn(browser, address, 'light');
   await estimated(page);
   await routes(page);
+  await traces(page);
   await standards(page);
   await checks(page);
   await readiness(page);
@@ -134,7 +151,6 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await take(page, 'learner');
   await page.goto('/drive');
   await page.getByRole('heading', { name: drives('recentResults') }).waitFor();
-  await take(page, 'mock-test');
   await page.getByRole('button', { name: drives('startMockTestWithName', { name: 'Tavi' }) }).click();
   await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
   await take(page, 'briefing');

@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import { XMLParser } from 'fast-xml-parser';
-import type { Page } from '@playwright/test';
 import type { RouteView } from '@jasperwren/contract/driving-routes';
 import { t as debrief } from '@jasperwren/words/debrief';
 import { t as drives } from '@jasperwren/words/drives';

@@ -1,4 +1,5 @@
-import { mostFixesInAPiece, type FixPiece, type SentFix } from '@jasperwren/contract/traces';
+import { mostFixesInAPiece } from '@jasperwren/contract/batch';
+import type { FixPiece, SentFix } from '@jasperwren/contract/traces';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { passesOf, type Pass } from '@jasperwren/core/places/passes';
 import { readRoute, between } from '@jasperwren/core/routes/read-route';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import { mostPiecesInABatch } from '@jasperwren/contract/traces';
+import { mostPiecesInABatch } from '@jasperwren/contract/batch';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { Review } from '@jasperwren/core/safety-questions/memory';
 import { setBySchool } from '@jasperwren/core/marking/provenance';

@@ -14,15 +14,12 @@ import {
   registerDecorator,
   ValidateNested,
 } from 'class-validator';
+import { mostFixesInAPiece, mostPiecesInABatch } from './batch';
 import { IsShortCode } from './texts';
 
 /** Where a trace came from: the device in the car, a stand-in that drives by itself, or the file of a logger. */
 export const traceSources = ['device', 'simulated', 'file'] as const;
 export type TraceSource = (typeof traceSources)[number];
-
-/** The most fixes in one piece, and the most pieces in one request. */
-export const mostFixesInAPiece = 120;
-export const mostPiecesInABatch = 40;
 
 /**
  * A fix as it travels: milliseconds since 1970 in UTC, degrees of latitude and longitude, metres of accuracy and metres a
@@ -132,5 +129,10 @@ export interface TraceView {
   /** Where it left the planned route, in each piece. */
   readonly detours?: readonly (readonly Detour[])[];
   /** How much of it the learner had driven before, from 0 to 1, and in how many traced drives. */
-  readonly familiarity?: { readonly share: number; readonly drives: number };
+  readonly familiarity?: {
+    readonly share: number;
+    readonly drives: number;
+    /** Where its roads were known, in metres of each piece. */
+    readonly known: readonly (readonly (readonly [from: number, to: number])[])[];
+  };
 }

@@ -46,6 +46,7 @@ export const resource = {
   known: 'known',
   partly: 'partly known',
   new: 'new',
+  showKnown: 'Dash the roads driven in the six weeks before',
   kept: 'The planned route was kept.',
   left_one: 'The planned route was left once. A wrong turn, safely made, is no fault.',
   left_other: 'The planned route was left {{count}} times. A wrong turn, safely made, is no fault.',

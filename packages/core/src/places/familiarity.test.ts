@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { familiarityOf, familiarityWord, type DrivenAt } from './familiarity';
+import { familiarityOf, familiarityWord, knownSpans, type DrivenAt } from './familiarity';
 
 const day = 24 * 60 * 60 * 1000;
 const daysAgo = (days: number) => new Date(Date.UTC(2026, 5, 1) - days * day).toISOString();
@@ -39,6 +39,21 @@ describe('how well a learner knew the roads', () => {
         expect(all).toBeLessThanOrEqual(1);
       }),
     );
+  });
+
+  it('is drawn where roads were driven in the last six weeks, neighbours as one', () => {
+    const stretches = [
+      [0, 'a'],
+      [100, 'b'],
+      [250, 'c'],
+      [300, 'a'],
+    ] as const;
+    const before = [drive(10, { a: 1 }), drive(40, { b: 1 }), drive(60, { c: 1 })];
+    expect(knownSpans(stretches, 400, today.at, before)).toEqual([
+      [0, 250],
+      [300, 400],
+    ]);
+    expect(knownSpans(stretches, 400, today.at, [])).toEqual([]);
   });
 
   it('has a word', () => {

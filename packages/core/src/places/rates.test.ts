@@ -1,5 +1,4 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { randomFrom } from '../safety-questions/random';
 import { drawGamma, drawPoisson } from '../readiness/gamma';
 import { leastPasses, ratesOf, type PlaceSum } from './hot-spots';
 import { likeliestRate, logLikelihood, possibleDiffering, shrunkRate, standOut, tailOf } from './rates';
@@ -72,8 +71,7 @@ it('lets the worst of many counts stand out only where chance does not explain i
 
 /** A school of 60 places; `differ` is the standard deviation of their relative rates. */
 function school(seed: number, differ: number): readonly (PlaceSum & { readonly truth: number })[] {
-  const source = xoroshiro128plus(seed);
-  const random = () => uniformFloat64(source);
+  const random = randomFrom(seed);
   const shape = 1 / differ ** 2;
   return Array.from({ length: 60 }, (_, i) => {
     const truth = differ === 0 ? 1 : drawGamma(shape, random) / shape;

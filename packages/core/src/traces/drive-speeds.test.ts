@@ -17,6 +17,7 @@ const piece: DrivenPiece = {
   limits: [[0, 32.2]],
   usual: [[0, 32.2]],
   passes: [],
+  stretches: [],
 };
 
 it('says where a drive was over the limit, its pieces one after the other', () => {

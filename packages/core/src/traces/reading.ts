@@ -5,6 +5,7 @@ import { paceOf } from '@jasperwren/roads/route/time-model';
 import { measuredLine, placeOf, withinPath } from '@jasperwren/roads/traces/along-piece';
 import type { Fix, LeftOut } from '@jasperwren/roads/traces/fix';
 import type { Match } from '@jasperwren/roads/traces/match';
+import { stretchKey } from '../places/familiarity';
 import { passesOf, type Pass } from '../places/passes';
 import { between } from '../routes/read-route';
 import { harshBrakings, type Braking } from './braking';
@@ -23,6 +24,8 @@ export interface DrivenPiece {
   /** The usual pace of a learner in km/h from so many metres on. */
   readonly usual: Steps;
   readonly passes: readonly Pass[];
+  /** The stretches it leads over, by their keys, from so many metres on. */
+  readonly stretches: readonly (readonly [metres: number, key: string])[];
 }
 
 /** What a trace says: where the drive went on the roads. */
@@ -59,10 +62,12 @@ export function readingOf(
   const pieces = match.pieces.map(({ path, sure, times }): DrivenPiece => {
     const limits: (readonly [number, number])[] = [];
     const usual: (readonly [number, number])[] = [];
+    const stretches: (readonly [number, string])[] = [];
     const sureFrom: (readonly [number, number])[] = [];
     let metres = -path.start;
     path.edges.forEach((edge, i) => {
       const from = round(Math.max(0, metres), 1);
+      stretches.push([from, stretchKey(graph, edge)]);
       const limit = edgeLimit(graph, edge);
       if (limits.at(-1)?.[1] !== limit) limits.push([from, limit]);
       const pace = round(paceOf(graph, edge), 1);
@@ -81,6 +86,7 @@ export function readingOf(
       limits,
       usual,
       passes: passesOf(graph, side, path, sure),
+      stretches,
     };
   });
   const beside = match.unmatched.map(({ from, to }) => ({

@@ -7,6 +7,8 @@ type WhoOf<A extends Access> = A extends 'staff' | 'lead' ? Who : A extends 'lea
 
 /** What a change was about, for the audit trail, where the address does not say it. */
 export interface About {
+  /** True where it only goes on with what has its line in the trail already. */
+  readonly goesOn?: boolean;
   /** What happened, where it is not what the route is called. */
   readonly action?: AuditExtra;
   readonly schoolId?: string;

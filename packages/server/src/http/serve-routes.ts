@@ -134,6 +134,7 @@ function callOf(
         schoolId = who?.schoolId ?? told.schoolId;
         if (schoolId === undefined) return value;
         if (restsOn) await queueJob(db, { schoolId, kind: 'estimates' }, now);
+        if (told.goesOn) return value;
         await addDeed(db, {
           schoolId,
           at: now,

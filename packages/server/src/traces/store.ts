@@ -8,7 +8,7 @@ import type {
   TraceSource,
   TraceView,
 } from '@jasperwren/contract/traces';
-import { familiarityOf, type Driven, type DrivenAt } from '@jasperwren/core/places/familiarity';
+import { familiarityOf, knownSpans, type Driven, type DrivenAt } from '@jasperwren/core/places/familiarity';
 import { groupBy } from '@jasperwren/core/marking/grouping';
 import type { ClockOffset } from '@jasperwren/core/traces/clock-offset';
 import type { Detour } from '@jasperwren/core/traces/kept-route';
@@ -49,7 +49,7 @@ export async function addPieces(
   call: Call,
   driveId: string,
   { pieces }: FixBatch,
-): Promise<{ readonly learnerId: string }> {
+): Promise<{ readonly learnerId: string; readonly goesOn: boolean }> {
   const { db, who, now } = call;
   const { schoolId } = who;
   const drive = await db
@@ -78,6 +78,7 @@ export async function addPieces(
     select ${schoolId}, ${driveId}, value ->> 'id', json(value -> 'fixes')
     from json_each(${JSON.stringify(pieces.map(({ id, fixes }) => ({ id, fixes })))}) where true
     on conflict (school_id, drive_id, id) do nothing`.execute(db);
+  const before = await traceRow(call, driveId);
   await db
     .insertInto('traces')
     .values({
@@ -96,7 +97,7 @@ export async function addPieces(
     .onConflict((one) => one.columns(['school_id', 'drive_id']).doUpdateSet({ state: 'working' }))
     .execute();
   await queueJob(db, traceJob(schoolId, driveId), now);
-  return { learnerId: drive.learner_id };
+  return { learnerId: drive.learner_id, goesOn: before !== undefined };
 }
 
 const sourceOf = (pieces: readonly FixPiece[]): TraceSource => pieces[0]!.source;
@@ -177,7 +178,8 @@ export async function traceOf(call: InSchool, driveId: string): Promise<TraceVie
       ? undefined
       : await db.selectFrom('roads').select(['id', 'name']).where('id', '=', row.roads_id).executeTakeFirst();
   const shown = row.state === 'ready' && kept && roads ? kept : undefined;
-  const familiarity = shown && row.driven !== null ? await familiarityIn(call, driveId, row.learner_id) : undefined;
+  const familiarity =
+    shown && row.driven !== null ? await familiarityIn(call, driveId, row.learner_id, shown.reading) : undefined;
   return {
     source: row.source as TraceSource,
     state: row.state as TraceState,
@@ -239,12 +241,21 @@ async function tracedDrives({ db, who: { schoolId } }: InSchool, learnerId?: str
   }));
 }
 
-async function familiarityIn(call: InSchool, driveId: string, learnerId: string): Promise<TraceView['familiarity']> {
+async function familiarityIn(
+  call: InSchool,
+  driveId: string,
+  learnerId: string,
+  { pieces }: TraceReading,
+): Promise<TraceView['familiarity']> {
   const drives = await tracedDrives(call, learnerId);
   const own = drives.find((one) => one.driveId === driveId);
   if (!own) return undefined;
   const before = drives.filter(({ at }) => at < own.at);
-  return { share: familiarityOf(own, before), drives: before.length };
+  return {
+    share: familiarityOf(own, before),
+    drives: before.length,
+    known: pieces.map(({ stretches, metres }) => knownSpans(stretches, metres, own.at, before)),
+  };
 }
 
 /** How much of each traced drive its learner had driven before, from 0 to 1, by the id of the drive. */

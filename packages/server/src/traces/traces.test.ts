@@ -73,7 +73,15 @@ it('keeps a trace until there are roads, lays it on them then, and places the fa
   // The fault was marked in the first minute after the start, half-way along the road.
   expect(trace.marks).toHaveLength(1);
   expect(trace.marks[0]).toMatchObject({ piece: 0, lat: expect.closeTo(48, 4), lon: expect.closeTo(-29.999, 4) });
-  expect(trace.familiarity).toEqual({ share: 0, drives: 0 });
+  expect(trace.familiarity).toEqual({ share: 0, drives: 0, known: [[]] });
+});
+
+it('has one line in the trail for a trace, however many pieces it comes in', async () => {
+  const driveId = await addDrive();
+  for (const id of ['a', 'b', 'c']) await send(driveId, [piece(id, fixesFrom(0, 10))]);
+  const { rows } = await sql<{ n: number }>`select count(*) as n from audit
+    where action = 'sendFixes' and subject = ${driveId}`.execute(server.db);
+  expect(rows[0]!.n).toBe(1);
 });
 
 it('refuses a piece that says something else under the same id', async () => {
@@ -123,8 +131,9 @@ it('says how well the roads were known, by the drives before', async () => {
   await db.deleteFrom('traces').execute();
   for (const driveId of [before, after]) await send(driveId, [piece('a', fixesFrom(0, 120))]);
   await server.settled();
-  const { share, drives: count } = (await traceOf(after))!.familiarity!;
+  const { share, drives: count, known } = (await traceOf(after))!.familiarity!;
   expect(count).toBe(1);
+  expect(known[0]![0]![0]).toBe(0);
   expect(share).toBeGreaterThan(0.95);
 });
 

@@ -1,5 +1,4 @@
-import { mostEventsInABatch } from '@jasperwren/contract/batch';
-import { mostPiecesInABatch } from '@jasperwren/contract/traces';
+import { mostEventsInABatch, mostPiecesInABatch } from '@jasperwren/contract/batch';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import type { RouteOfLane } from '../base/device/lanes';

@@ -6,7 +6,7 @@ import { useSearchParams } from 'react-router';
 export const schoolWide = 'school';
 
 /** How far back drives count, by the days. */
-export const spans = { '30': 30, '90': 90, '365': 365, all: undefined } as const;
+const spans = { '30': 30, '90': 90, '365': 365, all: undefined } as const;
 export type Span = keyof typeof spans;
 
 export interface Filter {

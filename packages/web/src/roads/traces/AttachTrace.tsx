@@ -1,5 +1,5 @@
-import { mostFixesInAPiece, type FixPiece, type SentFix } from '@jasperwren/contract/traces';
-import { readGpxFixes } from '@jasperwren/roads/formats/gpx';
+import { mostFixesInAPiece } from '@jasperwren/contract/batch';
+import type { FixPiece, SentFix } from '@jasperwren/contract/traces';
 import { RoadsError } from '@jasperwren/roads/problem';
 import { thinned, type Fix } from '@jasperwren/roads/traces/fix';
 import { roadsProblem } from '@jasperwren/words/roads/problems';
@@ -35,6 +35,8 @@ export function AttachTrace({
     setBusy(true);
     setFailed(undefined);
     try {
+      // What reads XML comes when it is needed.
+      const { readGpxFixes } = await import('@jasperwren/roads/formats/gpx');
       const fixes = near(readGpxFixes(await file.text()), startedAt);
       if (typeof fixes === 'string') return void setFailed(fixes);
       for (const body of piecesOf(fixes))

@@ -8,6 +8,8 @@ import type { StoredRoads } from '@jasperwren/roads/source';
 import { itemName } from '@jasperwren/words/marking/names';
 import type { Units } from '@jasperwren/words/roads/distances';
 import { shortWords, t } from '@jasperwren/words/traces';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import Slider from '@mui/material/Slider';
 import { useMemo, useState } from 'react';
 import { clockTime } from '../../ui/format';
@@ -19,7 +21,7 @@ import { CarMark, SignMark } from './SignMark';
 import { TraceLines } from './TraceLines';
 
 interface Props {
-  readonly trace: Pick<TraceView, 'marks' | 'zeroMs'>;
+  readonly trace: Pick<TraceView, 'marks' | 'zeroMs' | 'familiarity'>;
   readonly reading: TraceReading;
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
@@ -48,6 +50,8 @@ export function DrivePicture({
   plain = false,
 }: Props) {
   const [chosen, setChosen] = useState<string>();
+  const [showsKnown, setShowsKnown] = useState(false);
+  const known = trace.familiarity && trace.familiarity.drives > 0 ? trace.familiarity.known : undefined;
   const { grades } = rulesOf(standard);
   const byId = useMemo(() => new Map(drive.marks.map((mark) => [mark.id, mark])), [drive]);
   const show = useMemo(() => boundsOf(reading), [reading]);
@@ -69,7 +73,7 @@ export function DrivePicture({
       <div className={styles.picture} data-plain={plain}>
         <div className={styles.map}>
           <RoadPicture stored={stored} show={show}>
-            <TraceLines reading={reading} />
+            <TraceLines reading={reading} known={showsKnown ? known : undefined} />
             {placed.map(({ markId, lat, lon, mark, name }) => (
               <SignMark
                 key={markId}
@@ -103,6 +107,12 @@ export function DrivePicture({
                 </li>
               ))}
             </ul>
+            {known && (
+              <FormControlLabel
+                control={<Checkbox checked={showsKnown} onChange={(_, on) => setShowsKnown(on)} />}
+                label={t('showKnown')}
+              />
+            )}
             {elsewhere > 0 && <p className="muted">{t('faultsElsewhere', { count: elsewhere })}</p>}
           </section>
         )}
