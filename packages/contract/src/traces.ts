@@ -132,6 +132,8 @@ export interface TraceView {
   readonly familiarity?: {
     readonly share: number;
     readonly drives: number;
+    /** Whether readiness goes by it: enough of the drives before have a trace. */
+    readonly counts: boolean;
     /** Where its roads were known, in metres of each piece. */
     readonly known: readonly (readonly (readonly [from: number, to: number])[])[];
   };

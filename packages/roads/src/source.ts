@@ -1,4 +1,5 @@
 import type { Access, Road } from './road-tags';
+import type { DelayKind } from './route/time-model';
 
 /** One way of a file, cut where nodes outside the file interrupt it. */
 export interface RoadWay extends Road {
@@ -46,7 +47,12 @@ export interface RoadSource {
   readonly schools: readonly School[];
   /** Places of ways whose node is not in the file. */
   readonly missingNodes: number;
+  /** Seconds lost at junctions as drives on these roads measured them; the rest is as usual. */
+  readonly delays?: Delays | undefined;
 }
+
+/** Seconds lost at junctions, by what stands there. */
+export type Delays = Readonly<Partial<Record<DelayKind, number>>>;
 
 /** Whether anyone may drive a road at all. */
 export const isDrivable = ({ access }: { readonly access: Access }): boolean => access !== 'closed';
@@ -67,6 +73,7 @@ export interface StoredRoads {
   readonly dropped: readonly DroppedRestriction[];
   readonly schools: readonly School[];
   readonly missingNodes: number;
+  readonly delays?: Delays | undefined;
 }
 
 const scale = 1e7;
@@ -87,7 +94,7 @@ export function storeRoads({ ids, lat, lon, signs, ...rest }: RoadSource): Store
 
 /** The roads of kept JSON. */
 export function openRoads(stored: StoredRoads): RoadSource {
-  const { ids, lat, lon, signs: marked, ways, restrictions, dropped, schools, missingNodes } = stored;
+  const { ids, lat, lon, signs: marked, ways, restrictions, dropped, schools, missingNodes, delays } = stored;
   const signs = new Uint16Array(ids.length);
   for (const [node, bits] of marked) signs[node] = bits;
   const degrees = (values: readonly number[]) => Float64Array.from(values, (value) => value / scale);
@@ -101,5 +108,6 @@ export function openRoads(stored: StoredRoads): RoadSource {
     dropped,
     schools,
     missingNodes,
+    ...(delays && { delays }),
   };
 }

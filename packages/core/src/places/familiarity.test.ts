@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { familiarityOf, familiarityWord, knownSpans, type DrivenAt } from './familiarity';
+import { familiarityOf, familiarityWord, knownSpans, tracesTell, type DrivenAt } from './familiarity';
 
 const day = 24 * 60 * 60 * 1000;
 const daysAgo = (days: number) => new Date(Date.UTC(2026, 5, 1) - days * day).toISOString();
@@ -54,6 +54,16 @@ describe('how well a learner knew the roads', () => {
       [300, 400],
     ]);
     expect(knownSpans(stretches, 400, today.at, [])).toEqual([]);
+  });
+
+  it('is told by traces only where half of the mock tests before have one', () => {
+    const at = daysAgo(0);
+    expect(tracesTell(at, [], [])).toBe(false);
+    expect(tracesTell(at, [daysAgo(5)], [])).toBe(false);
+    expect(tracesTell(at, [daysAgo(5), daysAgo(9)], [daysAgo(5)])).toBe(true);
+    expect(tracesTell(at, [daysAgo(5), daysAgo(9), daysAgo(20)], [daysAgo(5)])).toBe(false);
+    // What lies longer back, or comes after, is not asked.
+    expect(tracesTell(at, [daysAgo(5), daysAgo(100), daysAgo(-3)], [daysAgo(5)])).toBe(true);
   });
 
   it('has a word', () => {

@@ -67,6 +67,22 @@ function knowledgeAt(at: string, before: readonly DrivenAt[]): (key: string) => 
   };
 }
 
+/** How far back mock tests are asked whether they have traces. */
+const askedWeeks = 12;
+
+/**
+ * Whether traces tell how well a learner knew the roads of a drive: at least half of their mock tests in the twelve weeks before it
+ * have one. Otherwise what they say is too little, and what was said holds.
+ * @param all when the learner's drives began, RFC 3339, traced or not
+ * @param traced those with a trace
+ */
+export function tracesTell(at: string, all: readonly string[], traced: readonly string[]): boolean {
+  const now = Date.parse(at);
+  const before = (one: string) => Date.parse(one) < now && now - Date.parse(one) <= askedWeeks * weekMs;
+  const withTrace = traced.filter(before).length;
+  return withTrace > 0 && 2 * withTrace >= all.filter(before).length;
+}
+
 /** A stretch known at least so well is drawn as known. */
 const drawnFrom = 0.5;
 

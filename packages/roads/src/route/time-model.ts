@@ -3,7 +3,11 @@ import { edgeLimit, edgeMetres, isAlong, isJunction, wayOf, type RoadGraph } fro
 import type { Side } from '../graph/side';
 import { signs, type RoadClass } from '../road-tags';
 
-/** How long driving takes: common practice of a learner's pace, to be replaced by what drives measured. */
+/** What is lost at junctions, as drives can measure it. */
+export const delayKinds = ['signals', 'stop', 'giveWay', 'mini', 'nearTurn', 'acrossTurn', 'ringEntry'] as const;
+export type DelayKind = (typeof delayKinds)[number];
+
+/** How long driving takes: common practice of a learner's pace; what a school's drives lost at junctions takes its place. */
 export interface TimeModel {
   /** Share of the limit that is reached on the whole, by class of road. */
   readonly pace: Readonly<Record<RoadClass, number>>;
@@ -66,8 +70,9 @@ export function byDistance(graph: RoadGraph): Weights {
   return { edge, turn: () => 0, leastPerMetre: 1 };
 }
 
-/** Seconds by the model. */
-export function byTime(graph: RoadGraph, side: Side, model: TimeModel = timeModel): Weights {
+/** Seconds by the model, with the delays that stand in the roads. */
+export function byTime(graph: RoadGraph, side: Side): Weights {
+  const model: TimeModel = { ...timeModel, ...graph.source.delays };
   const edge = new Float64Array(graph.edgeCount);
   let fastest = 0;
   for (let e = 0; e < graph.edgeCount; e++) {

@@ -319,6 +319,7 @@ export interface Columns {
     reading: Uint8Array | null;
     reading_version: Generated<number>;
     driven: string | null;
+    delays: string | null;
   };
   vehicles: {
     school_id: string;

@@ -441,8 +441,9 @@ export const migrations: Readonly<Record<string, Migration>> = {
         // What it says as JSON, gzipped.
         .addColumn('reading', 'blob')
         .addColumn('reading_version', 'integer', (c) => c.notNull().defaultTo(0))
-        // Metres by stretch as JSON.
+        // Metres by stretch, and what was lost at junctions, as JSON.
         .addColumn('driven', 'text')
+        .addColumn('delays', 'text')
         .addPrimaryKeyConstraint('traces_key', ['school_id', 'drive_id'])
         .execute();
       await db.schema

@@ -77,7 +77,7 @@ function readable(table: keyof typeof registry, row: Readonly<Record<string, unk
   );
 }
 
-const jsonTexts = new Set(['body', 'goals', 'digest', 'fixes', 'driven']);
+const jsonTexts = new Set(['body', 'goals', 'digest', 'fixes', 'driven', 'delays']);
 
 /** A value with what is packed in it. */
 function taken(name: string, value: unknown): unknown {

@@ -149,6 +149,7 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     reading: 'learner',
     reading_version: 'nobody',
     driven: 'learner',
+    delays: 'learner',
   },
   trace_pieces: { school_id: 'school', drive_id: 'learner', id: 'learner', fixes: 'learner' },
   places: {

@@ -2,7 +2,9 @@ import { gunzipSync } from 'node:zlib';
 import type { RoadsView } from '@jasperwren/contract/roads';
 import type { RoadsSummary } from '@jasperwren/roads/graph/summary';
 import type { RoadsProblem } from '@jasperwren/roads/problem';
-import type { StoredRoads } from '@jasperwren/roads/source';
+import type { Delays, StoredRoads } from '@jasperwren/roads/source';
+import { learntDelays, type MeasuredDelays } from '@jasperwren/core/traces/delays';
+import type { Db } from '../db/database';
 import { v7 as newId } from 'uuid';
 import type { Call, InSchool } from '../call';
 import { conflict, invalid, missing } from '../refusal';
@@ -20,7 +22,10 @@ export async function getRoads(call: InSchool, id: string): Promise<RoadsView> {
   return toView(row);
 }
 
-/** @throws missing where there are none, or they are not read yet */
+/**
+ * The ways of roads, with what the school's drives lost at junctions.
+ * @throws missing where there are none, or they are not read yet
+ */
 export async function waysOf({ db, who: { schoolId } }: InSchool, id: string): Promise<StoredRoads> {
   const row = await db
     .selectFrom('roads')
@@ -29,7 +34,20 @@ export async function waysOf({ db, who: { schoolId } }: InSchool, id: string): P
     .where('id', '=', id)
     .executeTakeFirst();
   if (!row?.ways) throw missing('Roads not found. They may have been removed.', { code: 'no-roads' });
-  return JSON.parse(gunzipSync(row.ways).toString('utf8')) as StoredRoads;
+  const stored = JSON.parse(gunzipSync(row.ways).toString('utf8')) as StoredRoads;
+  const delays = await delaysOfSchool(db, schoolId);
+  return Object.keys(delays).length > 0 ? { ...stored, delays } : stored;
+}
+
+/** What the drives of a school lost at junctions. */
+async function delaysOfSchool(db: Db, schoolId: string): Promise<Delays> {
+  const rows = await db
+    .selectFrom('traces')
+    .select('delays')
+    .where('school_id', '=', schoolId)
+    .where('delays', 'is not', null)
+    .execute();
+  return learntDelays(rows.map(({ delays }) => JSON.parse(delays!) as MeasuredDelays));
 }
 
 /**

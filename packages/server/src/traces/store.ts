@@ -8,7 +8,7 @@ import type {
   TraceSource,
   TraceView,
 } from '@jasperwren/contract/traces';
-import { familiarityOf, knownSpans, type Driven, type DrivenAt } from '@jasperwren/core/places/familiarity';
+import { familiarityOf, knownSpans, tracesTell, type Driven, type DrivenAt } from '@jasperwren/core/places/familiarity';
 import { groupBy } from '@jasperwren/core/marking/grouping';
 import type { ClockOffset } from '@jasperwren/core/traces/clock-offset';
 import type { Detour } from '@jasperwren/core/traces/kept-route';
@@ -254,16 +254,42 @@ async function familiarityIn(
   return {
     share: familiarityOf(own, before),
     drives: before.length,
+    counts: tells(await startsOf(call, learnerId), drives)(own),
     known: pieces.map(({ stretches, metres }) => knownSpans(stretches, metres, own.at, before)),
   };
 }
 
-/** How much of each traced drive its learner had driven before, from 0 to 1, by the id of the drive. */
+/** When the drives of a learner, or of all learners of a school, began, by learner. */
+async function startsOf(
+  { db, who: { schoolId } }: InSchool,
+  learnerId?: string,
+): Promise<ReadonlyMap<string, readonly string[]>> {
+  let query = db.selectFrom('drives').select(['learner_id', 'started_at']).where('school_id', '=', schoolId);
+  if (learnerId !== undefined) query = query.where('learner_id', '=', learnerId);
+  const byLearner = groupBy(await query.execute(), ({ learner_id }) => learner_id);
+  return new Map([...byLearner].map(([id, rows]) => [id, rows.map(({ started_at }) => started_at)]));
+}
+
+/** Tells of a drive whether enough of those before have a trace. */
+function tells(starts: ReadonlyMap<string, readonly string[]>, traced: readonly TracedDrive[]) {
+  const own = groupBy(traced, (one) => one.learnerId);
+  return ({ learnerId, at }: TracedDrive): boolean =>
+    tracesTell(
+      at,
+      starts.get(learnerId) ?? [],
+      (own.get(learnerId) ?? []).map((one) => one.at),
+    );
+}
+
+/**
+ * How much of each traced drive its learner had driven before, from 0 to 1, by the id of the drive; those are left out of
+ * which the traces tell too little.
+ */
 export async function knownShares(call: InSchool, learnerId?: string): Promise<ReadonlyMap<string, number>> {
-  const byLearner = groupBy(await tracedDrives(call, learnerId), (one) => one.learnerId);
+  const traced = await tracedDrives(call, learnerId);
+  const byLearner = groupBy(traced, (one) => one.learnerId);
+  const counts = tells(await startsOf(call, learnerId), traced);
   return new Map(
-    [...byLearner.values()].flatMap((drives) =>
-      drives.map((one) => [one.driveId, familiarityOf(one, drives)] as const),
-    ),
+    traced.filter(counts).map((one) => [one.driveId, familiarityOf(one, byLearner.get(one.learnerId)!)] as const),
   );
 }

@@ -30,7 +30,7 @@ export function tracesWork({ db, write }: Keeper, workers: Workers, changed: (sc
 
 /** Writes what was worked out in place of what was there before; nothing where the trace was deleted meanwhile. */
 async function keepTrace(db: Db, schoolId: string, driveId: string, found: WorkedOut): Promise<void> {
-  const { state, roadsId, kept, driven: metres, places, passes, marks } = found;
+  const { state, roadsId, kept, driven: metres, delays, places, passes, marks } = found;
   const { numUpdatedRows } = await db
     .updateTable('traces')
     .set({
@@ -39,6 +39,7 @@ async function keepTrace(db: Db, schoolId: string, driveId: string, found: Worke
       reading: kept ? Buffer.from(kept) : null,
       reading_version: readingVersion,
       driven: metres ?? null,
+      delays: delays ?? null,
     })
     .where('school_id', '=', schoolId)
     .where('drive_id', '=', driveId)

@@ -73,7 +73,7 @@ it('keeps a trace until there are roads, lays it on them then, and places the fa
   // The fault was marked in the first minute after the start, half-way along the road.
   expect(trace.marks).toHaveLength(1);
   expect(trace.marks[0]).toMatchObject({ piece: 0, lat: expect.closeTo(48, 4), lon: expect.closeTo(-29.999, 4) });
-  expect(trace.familiarity).toEqual({ share: 0, drives: 0, known: [[]] });
+  expect(trace.familiarity).toEqual({ share: 0, drives: 0, counts: false, known: [[]] });
 });
 
 it('has one line in the trail for a trace, however many pieces it comes in', async () => {

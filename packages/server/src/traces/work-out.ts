@@ -11,6 +11,7 @@ import { placeMoment } from '@jasperwren/core/places/place-marks';
 import { severityOf } from '@jasperwren/core/readiness/evidence';
 import { openGraph, readRoute, type Roads } from '@jasperwren/core/routes/read-route';
 import { clockOffset, zeroOf, type ClockOffset } from '@jasperwren/core/traces/clock-offset';
+import { delaysOf } from '@jasperwren/core/traces/delays';
 import { detoursOf } from '@jasperwren/core/traces/kept-route';
 import { readingOf, type TraceReading } from '@jasperwren/core/traces/reading';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
@@ -53,6 +54,8 @@ export interface WorkedOut {
   /** A `KeptReading` as JSON, gzipped. */
   readonly kept?: Uint8Array;
   readonly driven?: string;
+  /** What was lost at junctions, as JSON. */
+  readonly delays?: string;
   readonly places: readonly RoadPlace[];
   /** How often each place was passed. */
   readonly passes: readonly (readonly [place: string, count: number])[];
@@ -105,6 +108,7 @@ export async function workOutTrace(call: InSchool, { driveId }: TraceTask): Prom
     roadsId,
     kept: await zip(JSON.stringify(kept)),
     driven: JSON.stringify(driven, (_, value: unknown) => (typeof value === 'number' ? Math.round(value) : value)),
+    delays: JSON.stringify(delaysOf(roads.graph, roads.side, match.pieces)),
     ...passesIn(reading),
     marks: marksIn(standard, drive, reading, zeroMs),
   };

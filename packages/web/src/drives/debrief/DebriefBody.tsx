@@ -9,7 +9,6 @@ import { itemName } from '@jasperwren/words/marking/names';
 import type { SharedRoad } from '@jasperwren/contract/traces';
 import { Suspense, useState, type ReactNode } from 'react';
 import { RoadInDebrief } from '../../roads/public';
-import { Loading } from '../../ui/states';
 import { clockTime } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';
 import { Ribbon } from '../../ui/Ribbon';
@@ -37,14 +36,15 @@ export function DebriefBody({ standard, drive, debrief, road, choose }: Props) {
     setChosen(markId);
     document.getElementById(`told-${markId}`)?.scrollIntoView({ block: 'center' });
   };
+  const ribbon = <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choosing} chosen={chosen} />;
   return (
     <>
       {road ? (
-        <Suspense fallback={<Loading what={t('roads')} />}>
+        <Suspense fallback={ribbon}>
           <RoadInDebrief road={road} standard={standard} drive={drive} onMark={choosing} />
         </Suspense>
       ) : (
-        <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choosing} chosen={chosen} />
+        ribbon
       )}
       <div className={styles.columns}>
         <div className={styles.marks} data-many={marks.length > 14}>

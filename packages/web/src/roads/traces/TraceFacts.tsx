@@ -20,7 +20,7 @@ interface Props {
 /** What else a trace says: how well the roads were known, whether the route was kept, and how far it can be trusted. */
 export function TraceFacts({ trace, reading, drive, units, name }: Props) {
   const { familiarity, detours } = trace;
-  const found = familiarity && familiarity.drives > 0 ? familiarityWord(familiarity.share) : undefined;
+  const found = familiarity?.counts ? familiarityWord(familiarity.share) : undefined;
   const left = detours?.flat() ?? [];
   const unsure = unsureShare(reading);
   const leftOut = leftOutWords(reading.leftOut, reading.outOfOrder);

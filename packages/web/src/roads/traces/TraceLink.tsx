@@ -17,7 +17,7 @@ interface Props {
 export default function TraceLink({ driveId, name, said }: Props) {
   const { data: trace } = api.useTraceQuery({ driveId });
   const known = trace?.familiarity && trace.familiarity.drives > 0 ? trace.familiarity : undefined;
-  const found = known && familiarityWord(known.share);
+  const found = known?.counts ? familiarityWord(known.share) : undefined;
   return (
     <>
       {known && (
