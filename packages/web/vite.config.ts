@@ -39,7 +39,7 @@ export default defineConfig({
               /^\/api\/(session|learners|standards|drives|checks|me|roads|routes|road-notes|shared-routes|call-timing)(\/|$)/.test(
                 url.pathname,
               ) &&
-              !/\/(news|record|marks\.csv|shares|export\.zip|lessons\.ics)$/.test(url.pathname),
+              !/\/(news|record|marks\.csv|trace\.gpx|shares|export\.zip|lessons\.ics)$/.test(url.pathname),
             handler: 'NetworkFirst',
             options: {
               cacheName: 'jasperwren-answers',

@@ -11,7 +11,7 @@ export const resource = {
   recordWhy:
     'This device then notes where the car is, once a second, until the mock test ends. Each fault gets its place, and you see which roads were driven and how fast.',
   recordAsk:
-    'Ask {{name}} first: it is their data. It is seen by your school alone, and you can delete it at any time.',
+    'Ask {{name}} first: it is their data. Your school sees it, and so does anyone with a link to the debrief. You can delete it at any time.',
   recordScreen: 'The screen stays on. Keep the device in its holder; never touch it while you drive.',
   agreed: '{{name}} agrees: record',
   simulate: 'Record a simulated drive along the route',

@@ -1,7 +1,7 @@
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { writeGpxTrace } from '@jasperwren/roads/formats/gpx';
-import { cleanFixes } from '@jasperwren/roads/traces/fix';
+import { cleanFixes, trimmed } from '@jasperwren/roads/traces/fix';
 import { getDrive } from '../drives/store';
 import { file, type HandlersOf } from '../http/call';
 import type { Runner } from '../jobs/runner';
@@ -39,13 +39,14 @@ export const traceHandlers = (jobs: Runner): HandlersOf<Names> => ({
     const items = rulesOf(standard).items;
     const marks = new Map(foldDrive(events).marks.map((mark) => [mark.id, mark]));
     const { fixes } = cleanFixes(await fixesOf(call, driveId));
+    const shown = trimmed(fixes, trace.trimStart, trace.trimEnd);
     const day = summary.startedAt.slice(0, 10);
     return file(
       `drive-${day}.gpx`,
       'application/gpx+xml',
       writeGpxTrace(
         `${summary.learnerName}, ${day}`,
-        fixes.map((fix) => ({ ...fix, at: fix.at + trace.offsetMs })),
+        shown.map((fix) => ({ ...fix, at: fix.at + trace.offsetMs })),
         trace.marks.map(({ markId, atMs, lat, lon }) => ({
           lat,
           lon,

@@ -16,6 +16,7 @@ import type { TraceReading } from '@jasperwren/core/traces/reading';
 import type { Fix } from '@jasperwren/roads/traces/fix';
 import { sql } from 'kysely';
 import type { Call, InSchool } from '../call';
+import type { DriveDigest } from '../drives/digest';
 import { refuseMarker } from '../drives/may-mark';
 import { queueJob } from '../jobs/queue';
 import { conflict, missing } from '../refusal';
@@ -54,7 +55,7 @@ export async function addPieces(
   const { schoolId } = who;
   const drive = await db
     .selectFrom('drives')
-    .select(['account_id', 'learner_id'])
+    .select(['account_id', 'learner_id', 'digest'])
     .where('school_id', '=', schoolId)
     .where('id', '=', driveId)
     .executeTakeFirst();
@@ -96,7 +97,9 @@ export async function addPieces(
     })
     .onConflict((one) => one.columns(['school_id', 'drive_id']).doUpdateSet({ state: 'working' }))
     .execute();
-  await queueJob(db, traceJob(schoolId, driveId), now);
+  // While it is driven there is nothing to see yet; the end of the drive has it worked out.
+  const { phase } = JSON.parse(drive.digest) as DriveDigest;
+  if (phase === 'ended') await queueJob(db, traceJob(schoolId, driveId), now);
   return { learnerId: drive.learner_id, goesOn: before !== undefined };
 }
 

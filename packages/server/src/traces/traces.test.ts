@@ -20,16 +20,24 @@ afterAll(() => server.remove());
 let drives = 0;
 
 /** A drive of 40 minutes from 9 o'clock on with a fault a minute after the start. */
-async function addDrive(): Promise<string> {
+async function addDrive(ended = true): Promise<string> {
   const driveId = `drive-${drives++}`;
-  const events = fullTest([{ type: 'mark', item: 'signs.lights', grade: 'driving' }]).map((event) => ({
-    ...(event.type === 'started' ? { ...event, learnerId } : event),
-    id: `${driveId}-${event.id}`,
-  }));
+  const events = eventsOf(driveId).filter(({ type }) => ended || type !== 'ended');
   const { status } = await lead.send('POST', `/api/drives/${driveId}/events`, { events });
   expect(status).toBe(200);
   return driveId;
 }
+
+const endDrive = (driveId: string) =>
+  lead.send('POST', `/api/drives/${driveId}/events`, {
+    events: eventsOf(driveId).filter(({ type }) => type === 'ended'),
+  });
+
+const eventsOf = (driveId: string) =>
+  fullTest([{ type: 'mark', item: 'signs.lights', grade: 'driving' }]).map((event) => ({
+    ...(event.type === 'started' ? { ...event, learnerId } : event),
+    id: `${driveId}-${event.id}`,
+  }));
 
 const nine = Date.UTC(2026, 4, 4, 9, 0);
 
@@ -82,6 +90,16 @@ it('has one line in the trail for a trace, however many pieces it comes in', asy
   const { rows } = await sql<{ n: number }>`select count(*) as n from audit
     where action = 'sendFixes' and subject = ${driveId}`.execute(server.db);
   expect(rows[0]!.n).toBe(1);
+});
+
+it('is laid on the roads when the drive has ended, not before', async () => {
+  const driveId = await addDrive(false);
+  await send(driveId, [piece('a', fixesFrom(0, 120))]);
+  await server.settled();
+  expect((await traceOf(driveId))!.state).toBe('working');
+  await endDrive(driveId);
+  await server.settled();
+  expect((await traceOf(driveId))!.state).toBe('ready');
 });
 
 it('refuses a piece that says something else under the same id', async () => {
