@@ -17,22 +17,20 @@ const island = (async () => {
 
 it('finds what a drive lost at lights, where it was driven as usual and where it waited longer', async () => {
   const source = await island;
-  const measured = await Promise.all(
-    [undefined, { signals: 40 }].map(async (delays) => {
-      // What the roads say is lost the simulated drive loses.
-      const slow = openGraph({ ...source, ...(delays && { delays }) });
-      const plain = openGraph(source);
-      const all: MeasuredDelays[] = [];
-      for (let seed = 1; seed <= 5; seed++) {
-        const from = endAt(plain.graph, plain.finder, { lat: 44.2, lon: -33.405 });
-        const wish = { from, minutes: 25, wants: { signals: 4 }, loops: 1, seed };
-        const [loop] = planLoops(plain.graph, plain.router, plain.time, plain.side, wish);
-        const { fixes } = simulateTrace(slow.graph, slow.time, loop!.path, { seed, noise: 3, lasting: 0.9 });
-        all.push(delaysOf(plain.graph, plain.side, matchTrace(plain, cleanFixes(fixes).fixes).pieces));
-      }
-      return all;
-    }),
-  );
+  const measured = [undefined, { signals: 40 }].map((delays) => {
+    // What the roads say is lost the simulated drive loses.
+    const slow = openGraph({ ...source, ...(delays && { delays }) });
+    const plain = openGraph(source);
+    const all: MeasuredDelays[] = [];
+    for (let seed = 1; seed <= 5; seed++) {
+      const from = endAt(plain.graph, plain.finder, { lat: 44.2, lon: -33.405 });
+      const wish = { from, minutes: 25, wants: { signals: 4 }, loops: 1, seed };
+      const [loop] = planLoops(plain.graph, plain.router, plain.time, plain.side, wish);
+      const { fixes } = simulateTrace(slow.graph, slow.time, loop!.path, { seed, noise: 3, lasting: 0.9 });
+      all.push(delaysOf(plain.graph, plain.side, matchTrace(plain, cleanFixes(fixes).fixes).pieces));
+    }
+    return all;
+  });
   const mean = (all: readonly MeasuredDelays[]) => {
     const counts = all.flatMap(({ signals }) => (signals ? [signals] : []));
     const [count, seconds] = counts.reduce((a, b) => [a[0] + b[0], a[1] + b[1]], [0, 0]);

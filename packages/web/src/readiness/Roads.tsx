@@ -4,6 +4,7 @@ import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import type { Readiness } from '@jasperwren/core/readiness/estimate';
 import { percent } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/readiness';
+import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { Section } from '../ui/Page';
 
@@ -36,13 +37,13 @@ export function Roads({ readiness, input, learnerId, name }: Props) {
           {differ > 0 && t('roadsSaidOtherwise', { count: differ })}
         </p>
       )}
-      <p>
-        <Link to={`/routes/new?plan=1&for=${learnerId}`}>{t('planALoopFor', { name })}</Link>
-      </p>
+      <Button variant="text" component={Link} to={`/routes/new?plan=1&for=${learnerId}`}>
+        {t('planALoopFor', { name })}
+      </Button>
       {traced.length > 0 && (
-        <p>
-          <Link to={`/routes/places?learner=${learnerId}&compare=school&span=all`}>{t('whereFaultsOf', { name })}</Link>
-        </p>
+        <Button variant="text" component={Link} to={`/routes/places?learner=${learnerId}&compare=school&span=all`}>
+          {t('whereFaultsOf', { name })}
+        </Button>
       )}
     </Section>
   );

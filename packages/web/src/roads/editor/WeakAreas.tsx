@@ -4,6 +4,7 @@ import { joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/routes';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useEffect, useMemo, useState } from 'react';
+import Button from '@mui/material/Button';
 import { Link, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
 import { LearnerSelect } from './LearnerSelect';
@@ -57,9 +58,9 @@ export function WeakAreas({ onKinds }: Props) {
         </p>
       )}
       {learnerId !== '' && (
-        <p>
-          <Link to={`/routes/places?learner=${learnerId}&compare=school&span=all`}>{t('placesOf', { name })}</Link>
-        </p>
+        <Button variant="text" component={Link} to={`/routes/places?learner=${learnerId}&compare=school&span=all`}>
+          {t('placesOf', { name })}
+        </Button>
       )}
     </>
   );

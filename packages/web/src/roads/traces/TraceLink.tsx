@@ -2,6 +2,7 @@ import type { Familiarity } from '@jasperwren/core/drive/event';
 import { familiarityWord } from '@jasperwren/core/places/familiarity';
 import { percent } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/traces';
+import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { api } from '../../base/api';
 
@@ -26,9 +27,9 @@ export default function TraceLink({ driveId, name, said }: Props) {
           {found && said && found !== said && t('saidOtherwise', { said: t(said), found: t(found) })}
         </p>
       )}
-      <p>
-        <Link to={`/drive/${driveId}/road`}>{t('whereItWent')}</Link>
-      </p>
+      <Button variant="text" component={Link} to={`/drive/${driveId}/road`}>
+        {t('whereItWent')}
+      </Button>
     </>
   );
 }
