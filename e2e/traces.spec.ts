@@ -65,6 +65,8 @@ test('a trace is recorded, a logger joins in, a hot spot is found and practised,
   await page.getByRole('option', { name: 'Ola Learner' }).click();
   await page.getByLabel(routes('routeOptional')).click();
   await page.getByRole('option', { name: 'Quay loop' }).click();
+  // The route is packed for the car first.
+  await expect(page.getByText(routes('routeHelp'))).toBeVisible();
   await page
     .getByRole('button', { name: drives('startMockTest'), exact: true })
     .last()
