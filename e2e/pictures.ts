@@ -202,6 +202,7 @@ async function pictures(browser: Browser, address: string): Promise<void> {
     .click();
   await page.getByRole('link', { name: result('debrief') }).click();
   await page.getByText(debrief('comparedWithEarlierMockTests')).waitFor();
+  await page.getByRole('slider', { name: tracesWords('moment') }).waitFor();
   await take(page, 'debrief');
 }
 
