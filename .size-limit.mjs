@@ -21,7 +21,7 @@ const pages = Object.keys(manifest).filter((key) => manifest[key].isDynamicEntry
 
 /** Kilobytes; 150 holds for what is not named. Charts are a library of their own and come after their page; a map comes with its. */
 const limits = { Chart: 390, Map: 180, Page: 150 };
-const withMap = /RoutePage|PlanPanel|DriveRoadPage/;
+const withMap = /RoutePage|PlanPanel|TraceOfDrive/;
 
 export default [
   { name: 'JavaScript of the first load', path: files(first), gzip: true, limit: '215 kB' },

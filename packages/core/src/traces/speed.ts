@@ -29,11 +29,11 @@ export function speedsOf(times: Times, noise: number): readonly SpeedAt[] {
   times.forEach(([at, metres], i) => {
     while (times[low]![0] < at - halfWindowMs) low++;
     while (high + 1 < times.length && times[high + 1]![0] <= at + halfWindowMs) high++;
-    const window = times.slice(low, high + 1);
-    if (window.length < 4 || (i > 0 && at - times[i - 1]![0] > gapMs)) return;
-    const [meanAt, meanMetres] = [mean(window.map(([t]) => t)), mean(window.map(([, m]) => m))];
+    const near = times.slice(low, high + 1);
+    if (near.length < 4 || (i > 0 && at - times[i - 1]![0] > gapMs)) return;
+    const [meanAt, meanMetres] = [mean(near.map(([t]) => t)), mean(near.map(([, m]) => m))];
     let [cross, square] = [0, 0];
-    for (const [t, m] of window) {
+    for (const [t, m] of near) {
       cross += (t - meanAt) * (m - meanMetres);
       square += (t - meanAt) ** 2;
     }

@@ -63,6 +63,22 @@ export function banAutomaton({ edgeCount }: RoadGraph, words: readonly (readonly
   };
 }
 
+/** Visits the edges that may follow a state, with the states they lead to; turning round only where nothing else is left. */
+export function followers({ edgeTo, edgeBack, out, outStart }: RoadGraph, { stateEdge, next }: BanAutomaton) {
+  return (state: number, visit: (edge: number, next: number) => void): void => {
+    const edge = stateEdge[state]!;
+    const vertex = edgeTo[edge]!;
+    const back = edgeBack[edge]!;
+    const [first, last] = [outStart[vertex]!, outStart[vertex + 1]!];
+    for (let i = first; i < last; i++) {
+      const to = out[i]!;
+      if (to === back && last - first > 1) continue;
+      const then = next(state, to);
+      if (then >= 0) visit(to, then);
+    }
+  };
+}
+
 function depthOf(parent: ReadonlyMap<number, number>, state: number): number {
   let depth = 0;
   for (let at = parent.get(state); at !== undefined; at = parent.get(at)) depth++;

@@ -1,6 +1,6 @@
 import FlatQueue from 'flatqueue';
 import { degreeMetres, metresBetween, type Place } from '../geometry';
-import { banAutomaton } from '../graph/bans';
+import { banAutomaton, followers } from '../graph/bans';
 import { edgeNodes, wayOf, type RoadGraph } from '../graph/graph';
 import { bansOf } from '../graph/restrictions';
 import type { Snapped } from '../graph/snap';
@@ -50,7 +50,7 @@ export interface Search {
 
 /** A router over a graph. It keeps its working arrays: one router serves one search at a time. */
 export function makeRouter(graph: RoadGraph, weights: Weights): Router {
-  const { edgeCount, edgeTo, edgeBack, out, outStart, edgeStretch, metres } = graph;
+  const { edgeCount, edgeTo, out, outStart, edgeStretch, metres } = graph;
   const automaton = banAutomaton(graph, bansOf(graph).words);
   const { stateCount, stateEdge } = automaton;
   const local = Uint8Array.from({ length: edgeCount }, (_, e) => Number(wayOf(graph, e).access === 'destination'));
@@ -65,19 +65,7 @@ export function makeRouter(graph: RoadGraph, weights: Weights): Router {
   const estimate = leastCost(graph, weights);
   let now = 0;
 
-  /** The edges that may follow a state, with the states they lead to; turning round only where nothing else is left. */
-  function eachNext(state: number, visit: (edge: number, next: number) => void): void {
-    const edge = stateEdge[state]!;
-    const vertex = edgeTo[edge]!;
-    const back = edgeBack[edge]!;
-    const [first, last] = [outStart[vertex]!, outStart[vertex + 1]!];
-    for (let i = first; i < last; i++) {
-      const to = out[i]!;
-      if (to === back && last - first > 1) continue;
-      const next = automaton.next(state, to);
-      if (next >= 0) visit(to, next);
-    }
-  }
+  const eachNext = followers(graph, automaton);
 
   const lengthOf = (edge: number) => metres[edgeStretch[edge]!]!;
   /** Share of an edge that lies before a place on its stretch. */

@@ -1,5 +1,5 @@
 import FlatQueue from 'flatqueue';
-import { banAutomaton } from '../graph/bans';
+import { banAutomaton, followers } from '../graph/bans';
 import { edgeMetres, type RoadGraph } from '../graph/graph';
 import { bansOf } from '../graph/restrictions';
 import type { Weights } from '../route/time-model';
@@ -33,9 +33,9 @@ export interface ReachSearch {
 }
 
 export function reachSearch(graph: RoadGraph, { edge: seconds, turn }: Weights): ReachSearch {
-  const { edgeTo, edgeBack, out, outStart } = graph;
   const automaton = banAutomaton(graph, bansOf(graph).words);
   const { stateEdge } = automaton;
+  const eachNext = followers(graph, automaton);
   const queue = new FlatQueue<Reached>();
   return {
     edgeOf: (state) => stateEdge[state]!,
@@ -47,21 +47,15 @@ export function reachSearch(graph: RoadGraph, { edge: seconds, turn }: Weights):
       const goOn = (state: number, metres: number, time: number, before: Reached | undefined) => {
         if (metres > within) return;
         const edge = stateEdge[state]!;
-        const vertex = edgeTo[edge]!;
-        const back = edgeBack[edge]!;
-        const [first, last] = [outStart[vertex]!, outStart[vertex + 1]!];
-        for (let i = first; i < last; i++) {
-          const to = out[i]!;
-          if (to === back && last - first > 1) continue;
-          const next = automaton.next(state, to);
-          if (next < 0 || settled.has(next)) continue;
+        eachNext(state, (to, next) => {
+          if (settled.has(next)) return;
           const later = time + turn(edge, to);
           const known = found.get(next);
-          if (known && known.seconds <= later) continue;
+          if (known && known.seconds <= later) return;
           const reached = { state: next, edge: to, metres, seconds: later, before };
           found.set(next, reached);
           queue.push(reached, later);
-        }
+        });
       };
       const first = stateEdge[start]!;
       const whole = edgeMetres(graph, first);

@@ -185,7 +185,7 @@ export async function faultsAtPlace(
   placeId: string,
   filter: PlaceFilter,
 ): Promise<readonly FaultAtPlace[]> {
-  return (await allFaults(call, filter)).filter(({ place }) => place === placeId);
+  return allFaults(call, filter, placeId);
 }
 
 /** A fault with the place it belongs to. */
@@ -193,8 +193,12 @@ export interface PlacedFault extends FaultAtPlace {
   readonly place: string;
 }
 
-/** Every fault that lies at a place, the latest first. */
-export async function allFaults(call: InSchool, filter: PlaceFilter): Promise<readonly PlacedFault[]> {
+/** Every fault that lies at a place, or at this one, the latest first. */
+export async function allFaults(
+  call: InSchool,
+  filter: PlaceFilter,
+  placeId?: string,
+): Promise<readonly PlacedFault[]> {
   const { rows } = await sql<{
     readonly drive_id: string;
     readonly learner_id: string;
@@ -209,6 +213,7 @@ export async function allFaults(call: InSchool, filter: PlaceFilter): Promise<re
   }>`with ${faultsIn(call, filter)}
     select drive_id, learner_id, learners.name, started_at, at_ms, behaviour, severity, place_id, lat, lon
     from faults join learners on learners.id = faults.learner_id
+    ${placeId === undefined ? sql`` : sql`where place_id = ${placeId}`}
     order by started_at desc, at_ms`.execute(call.db);
   return rows.map((row) => ({
     driveId: row.drive_id,

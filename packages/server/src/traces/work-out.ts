@@ -1,6 +1,6 @@
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
-import { behaviours } from '@jasperwren/core/catalogue/catalogue';
+import { findBehaviour } from '@jasperwren/core/catalogue/catalogue';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { countingMarks } from '@jasperwren/core/marking/counting';
@@ -214,7 +214,7 @@ function marksIn(
         markId: mark.id,
         atMs: mark.atMs,
         behaviour,
-        area: areaOf(behaviour),
+        area: findBehaviour(behaviour)?.category ?? '',
         severity: severityOf(grades.get(mark.grade)?.sign) ?? null,
         place: pass?.place.id ?? null,
         lat,
@@ -226,6 +226,3 @@ function marksIn(
     ];
   });
 }
-
-const areas = new Map(behaviours.map(({ code, category }) => [code, category]));
-const areaOf = (behaviour: string) => areas.get(behaviour) ?? '';

@@ -10,6 +10,8 @@ export const TraceRecorder = lazyOrNothing(() => import('./traces/TraceRecorder'
 export const TraceConsent = lazyOrNothing(() => import('./traces/TraceConsent'));
 /** Where a drive went, for its debrief. */
 export const RoadInDebrief = lazyOrNothing(() => import('./traces/RoadInDebrief'));
+/** The trace of a drive, or the way to add one. */
+export const TraceOfDrive = lazy(() => import('./traces/TraceOfDrive'));
 /** What a trace says of the roads of a mock test. */
 export const TraceLink = lazyOrNothing(() => import('./traces/TraceLink'));
 /** The next direction of a route, for the marking screen. */

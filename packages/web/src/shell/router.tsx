@@ -93,7 +93,7 @@ export const router = createBrowserRouter([
           },
           {
             path: 'drive/:driveId/road',
-            lazy: async () => ({ Component: (await import('../roads/traces/DriveRoadPage')).default }),
+            lazy: async () => ({ Component: (await import('../drives/road/DriveRoadPage')).default }),
           },
           {
             path: 'drive/:driveId/compare',

@@ -1,19 +1,11 @@
-import { behaviourCategories, findBehaviour } from '@jasperwren/core/catalogue/catalogue';
 import { t } from '@jasperwren/words/traces';
 import { Link } from 'react-router';
 import { api } from '../../base/api';
 import { shortDate } from '../../ui/format';
 import { Failed, Loading } from '../../ui/states';
+import { behaviourName } from './behaviour-names';
 import styles from './places.module.css';
 import { useFilter } from './use-filter';
-
-const areaNames = new Map(behaviourCategories.map(({ code, name }) => [code, name]));
-
-/** "Junctions, Observation": the name of a behaviour alone does not say of what. */
-function nameOf(code: string): string {
-  const behaviour = findBehaviour(code);
-  return behaviour ? `${areaNames.get(behaviour.category) ?? ''}, ${behaviour.name.toLowerCase()}` : code;
-}
 
 /** The faults at a place, each with its mock test. */
 export function FaultsAt({ placeId }: { readonly placeId: string }) {
@@ -28,7 +20,7 @@ export function FaultsAt({ placeId }: { readonly placeId: string }) {
           <Link to={`/drive/${driveId}/road`}>
             {learnerName}, {shortDate(at)}
           </Link>
-          : {nameOf(behaviour)}
+          : {behaviourName(behaviour)}
         </li>
       ))}
     </ul>

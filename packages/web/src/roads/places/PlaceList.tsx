@@ -1,8 +1,8 @@
 import type { PlaceOfFaults, PlacesView } from '@jasperwren/contract/places';
-import { behaviourCategories, findBehaviour } from '@jasperwren/core/catalogue/catalogue';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { passesWords, placeWords, t } from '@jasperwren/words/traces';
 import { api } from '../../base/api';
+import { areaOf } from './behaviour-names';
 import { FaultsAt } from './FaultsAt';
 import styles from './places.module.css';
 import { PractiseButton } from './PractiseButton';
@@ -88,9 +88,6 @@ function areaWords({ behaviours }: PlaceOfFaults): string {
     .map(([area, faults]) => `${area} ${faults}`)
     .join(', ');
 }
-
-const areaNames = new Map(behaviourCategories.map(({ code, name }) => [code, name]));
-const areaOf = (behaviour: string) => areaNames.get(findBehaviour(behaviour)?.category ?? '') ?? behaviour;
 
 function Band({
   rate: middle,

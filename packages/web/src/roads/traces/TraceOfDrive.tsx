@@ -1,0 +1,77 @@
+import type { TraceView } from '@jasperwren/contract/traces';
+import type { Drive } from '@jasperwren/core/drive/drive';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { t } from '@jasperwren/words/traces';
+import { skipToken } from '@reduxjs/toolkit/query';
+import { useState } from 'react';
+import { api } from '../../base/api';
+import { Failed, Loading } from '../../ui/states';
+import { unitsOf } from '../format-route';
+import { AttachTrace } from './AttachTrace';
+import { DrivePicture } from './DrivePicture';
+import styles from './drive-road.module.css';
+import { SpeedPart } from './SpeedPart';
+import { TraceClock } from './TraceClock';
+import { TraceFacts } from './TraceFacts';
+
+/** While a trace is worked out it is asked for again after so many milliseconds. */
+const askMs = 1500;
+
+interface Props {
+  readonly driveId: string;
+  /** First name of the learner. */
+  readonly name: string;
+  readonly standard: EffectiveStandard;
+  readonly drive: Drive;
+}
+
+/** The trace of a drive, or the way to add one. */
+export default function TraceOfDrive(props: Props) {
+  const { driveId, drive } = props;
+  const working = api.endpoints.trace.useQueryState(
+    { driveId },
+    { selectFromResult: ({ data }) => ({ is: data?.state === 'working' }) },
+  ).is;
+  const { data: trace, error, refetch } = api.useTraceQuery({ driveId }, { pollingInterval: working ? askMs : 0 });
+  if (error && trace === undefined) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (trace === undefined) return <Loading what={t('trace')} />;
+  if (trace) return <Trace {...props} trace={trace} />;
+  return (
+    <>
+      <p>{t('noTrace')}</p>
+      <AttachTrace driveId={driveId} startedAt={drive.startedAt} />
+    </>
+  );
+}
+
+const stateWords = { working: 'working', 'no-roads': 'noRoads', empty: 'empty' } as const;
+
+function Trace({ driveId, name, standard, drive, trace }: Props & { readonly trace: TraceView }) {
+  const [atMs, setAtMs] = useState(0);
+  const { data: stored, error, refetch } = api.useRoadsOfQuery(trace.roads ? { roadsId: trace.roads.id } : skipToken);
+  const units = unitsOf(stored);
+  const parts = { trace, standard, drive, units };
+  return (
+    <>
+      {trace.state !== 'ready' && <p role="status">{t(stateWords[trace.state])}</p>}
+      {error && <Failed error={error} onRetry={() => void refetch()} />}
+      {trace.reading && !stored && !error && <Loading what={t('trace')} />}
+      {trace.reading && stored && (
+        <>
+          <DrivePicture {...parts} reading={trace.reading} stored={stored} atMs={atMs} onMoment={setAtMs} />
+          <div className={styles.columns}>
+            <SpeedPart
+              reading={trace.reading}
+              zeroMs={trace.zeroMs}
+              marks={trace.marks}
+              units={units}
+              onMoment={setAtMs}
+            />
+            <TraceFacts {...parts} reading={trace.reading} name={name} />
+          </div>
+        </>
+      )}
+      <TraceClock key={trace.version} driveId={driveId} trace={trace} />
+    </>
+  );
+}
