@@ -62,6 +62,7 @@ export interface Columns {
     clock_ms: number | null;
     clock_at: string | null;
     digest_version: Generated<number>;
+    trace_dropped_at: string | null;
   };
   driving_routes: {
     id: string;

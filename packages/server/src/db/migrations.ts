@@ -521,4 +521,9 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0014-dropped-traces': {
+    async up(db: Kysely<unknown>) {
+      await db.schema.alterTable('drives').addColumn('trace_dropped_at', 'text').execute();
+    },
+  },
 };

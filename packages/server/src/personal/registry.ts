@@ -111,6 +111,7 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     started_at: 'learner',
     clock_ms: 'nobody',
     clock_at: 'nobody',
+    trace_dropped_at: 'learner',
     digest: 'learner',
     digest_version: 'nobody',
   },

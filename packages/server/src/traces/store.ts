@@ -42,26 +42,29 @@ export const traceJob = (schoolId: string, driveId: string) =>
   ({ schoolId, kind: 'traces', subject: driveId }) as const;
 
 /**
- * Takes pieces of the trace of a drive, each id once, and has it worked out where the drive has ended.
+ * Takes pieces of the trace of a drive, each id once, and has it worked out where the drive has ended. Once a trace was
+ * deleted, what a device still holds of it is taken without being kept; a file that is added afterwards is a new trace.
  * @throws missing where the drive has not arrived yet; conflict where a piece is known by its id and says something else;
  *   notAllowed where somebody else drives
  */
 export async function addPieces(
   call: Call,
   driveId: string,
-  { pieces }: FixBatch,
+  { pieces: sent }: FixBatch,
 ): Promise<{ readonly learnerId: string; readonly goesOn: boolean }> {
   const { db, who, now } = call;
   const { schoolId } = who;
   const drive = await db
     .selectFrom('drives')
-    .select(['account_id', 'learner_id', 'digest'])
+    .select(['account_id', 'learner_id', 'digest', 'trace_dropped_at'])
     .where('school_id', '=', schoolId)
     .where('id', '=', driveId)
     .executeTakeFirst();
   if (!drive)
     throw missing('This drive has not arrived yet. Nothing was taken; send the drive first.', { code: 'not-yet' });
   await refuseMarker(call, driveId, drive.account_id);
+  const pieces = drive.trace_dropped_at === null ? sent : sent.filter(({ source }) => source === 'file');
+  if (pieces.length === 0) return { learnerId: drive.learner_id, goesOn: true };
   const texts = new Map(pieces.map(({ id, fixes }) => [id, JSON.stringify(fixes)]));
   const known = await db
     .selectFrom('trace_pieces')
@@ -124,7 +127,7 @@ export async function editTrace(call: Call, driveId: string, edit: TraceEdit): P
   await queueJob(db, traceJob(who.schoolId, driveId), now);
 }
 
-/** Takes a trace out with all that followed from it. */
+/** Takes a trace out with all that followed from it, and what devices have not sent of it yet. */
 export async function dropTrace(call: Call, driveId: string): Promise<{ readonly learnerId: string }> {
   const row = await traceRow(call, driveId);
   if (!row) throw noTrace();
@@ -132,6 +135,12 @@ export async function dropTrace(call: Call, driveId: string): Promise<{ readonly
   const { schoolId } = call.who;
   for (const table of ['marks_on_road', 'passes', 'trace_pieces', 'traces'] as const)
     await sql`delete from ${sql.table(table)} where school_id = ${schoolId} and drive_id = ${driveId}`.execute(call.db);
+  await call.db
+    .updateTable('drives')
+    .set({ trace_dropped_at: call.now.toISOString() })
+    .where('school_id', '=', schoolId)
+    .where('id', '=', driveId)
+    .execute();
   return { learnerId: row.learner_id };
 }
 

@@ -186,4 +186,10 @@ it('deletes a trace with everything that followed from it', async () => {
   expect((await lead.send('DELETE', `/api/drives/${driveId}/trace`)).status).toBe(204);
   expect(await rows()).toEqual([0, 0, 0, 0]);
   expect(await traceOf(driveId)).toBeNull();
+  // What a device without a network had not sent comes later, and is not kept; a file is a new trace.
+  expect((await send(driveId, [piece('late', fixesFrom(120, 60))])).status).toBe(204);
+  expect(await rows()).toEqual([0, 0, 0, 0]);
+  await send(driveId, [piece('file', fixesFrom(0, 120), 'file')]);
+  await server.settled();
+  expect((await traceOf(driveId))!).toMatchObject({ source: 'file', state: 'ready' });
 });
