@@ -43,6 +43,8 @@ export const resource = {
   keepBoth: 'keep both',
   debriefed: 'debriefed',
   familiarityOfTheRoads: 'familiarity of the roads',
+  lookSeen: 'look',
+  sensors: 'sensors',
   fault: 'fault',
   pin: 'pin',
   removal: 'removal',

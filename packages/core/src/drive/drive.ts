@@ -20,6 +20,10 @@ export interface Mark {
   /** What was measured, in the unit of the item. */
   readonly measured?: number | undefined;
   readonly advice?: Advised | undefined;
+  /** The expected look that was missed, by its code. */
+  readonly look?: string | undefined;
+  /** What sensors saw, in milliseconds of the clock of the car. */
+  readonly detected?: { readonly run: string; readonly fromMs: number; readonly toMs: number } | undefined;
   readonly by: string;
   /** The device it was made on. */
   readonly device: string;
@@ -72,6 +76,22 @@ export interface Pause {
   readonly fromMs: number;
   readonly toMs?: number;
   readonly reason?: string;
+}
+
+/** An expected look that was seen. */
+export interface LookSeen extends TimedEvent {
+  readonly look: string;
+}
+
+/** Sensors that are read from a moment on. */
+export interface SensorRun extends TimedEvent {
+  readonly run: string;
+  readonly car?: string;
+  /** What the clock of the car showed at that moment, in milliseconds. */
+  readonly clockMs: number;
+  /** RFC 3339. */
+  readonly wall: string;
+  readonly by: string;
 }
 
 /** What became of a step of the briefing. */
@@ -131,6 +151,9 @@ export interface Drive {
   readonly prompts: readonly TimedEvent[];
   readonly interventions: readonly TimedEvent[];
   readonly steps: readonly CountedMove[];
+  readonly looks: readonly LookSeen[];
+  /** The sensors that are read, the last word holds. */
+  readonly sensors?: SensorRun;
   /** Attempts said to have failed. */
   readonly failedAttempts: readonly TimedEvent[];
   /** When the car moved off, in milliseconds of the drive's clock; missing while it has not. */

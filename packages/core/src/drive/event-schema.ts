@@ -97,6 +97,22 @@ export const eventBodies = {
     pin: { ...text, description: 'The pin that this mark settles; the mark then happened when the pin was dropped.' },
     note: freeText,
     measured,
+    look: { ...text, description: 'Code of the expected look of the exercise under way that was missed.' },
+    detected: {
+      type: 'object',
+      description: 'What sensors saw: the run, and from when to when, in milliseconds of the clock of the car.',
+      required: ['run', 'fromMs', 'toMs'],
+      additionalProperties: false,
+      properties: { run: text, fromMs: count, toMs: count },
+    },
+  }),
+  look: event('An expected look of the exercise under way was seen. Outside an exercise it says nothing.', ['look'], {
+    look: { ...text, description: 'Code of a look of the exercise.' },
+  }),
+  run: event('From here on the sensors of a car are read.', ['run', 'clockMs'], {
+    run: { ...text, description: 'The run of sensor values, by its id.' },
+    car: { ...text, description: 'The car, as the school calls it.' },
+    clockMs: { ...count, description: 'What the clock of the car showed at this moment, in milliseconds.' },
   }),
   pin: event('Something happened here: a moment to be named at the next stop.', [], {}),
   strike: event(

@@ -1,6 +1,6 @@
 import type { AdviceEvent, CheckEvent, DriveEvent, MarkEvent, RegradeEvent, StartedEvent } from './event';
 import { compareEvents } from './event-order';
-import { doublesAmong } from './doubles';
+import { doublesAmong, withoutRepeats } from './doubles';
 import { sameOnce } from './same-once';
 import {
   spanAt,
@@ -16,6 +16,7 @@ import {
   type Pin,
   type Span,
   type CountedMove,
+  type LookSeen,
   type Struck,
 } from './drive';
 import { effectiveStrikes } from './strikes';
@@ -51,18 +52,19 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   const settledPins = new Set<string>();
   for (const event of standing) if (event.type === 'mark' && event.pin) settledPins.add(event.pin);
 
-  const marks: Mark[] = [];
+  const found: Mark[] = [];
   const pins: Pin[] = [];
   const prompts: TimedEvent[] = [];
   const interventions: TimedEvent[] = [];
   const steps: CountedMove[] = [];
+  const looks: LookSeen[] = [];
   const failedAttempts: TimedEvent[] = [];
   const answers: Answer[] = [];
   const notes: Note[] = [];
   for (const event of ordered) {
     switch (event.type) {
       case 'mark':
-        marks.push(toMark(event, lasting, struck(event.id)));
+        found.push(toMark(event, lasting, struck(event.id)));
         break;
       case 'pin': {
         const drop = struck(event.id);
@@ -79,6 +81,9 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
         break;
       case 'step':
         if (!strikes.has(event.id)) steps.push({ id: event.id, atMs: event.atMs, step: event.step });
+        break;
+      case 'look':
+        if (!strikes.has(event.id)) looks.push({ id: event.id, atMs: event.atMs, look: event.look });
         break;
       case 'attempt':
         if (!strikes.has(event.id)) failedAttempts.push({ id: event.id, atMs: event.atMs });
@@ -100,10 +105,12 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     }
   }
   // The sort is stable: marks of one moment stay in the order of the log.
-  marks.sort((a, b) => a.atMs - b.atMs);
+  found.sort((a, b) => a.atMs - b.atMs);
+  const marks = withoutRepeats(found, standing);
 
   const debriefed = standing.findLast((event) => event.type === 'debriefed');
   const roads = standing.findLast((event) => event.type === 'roads');
+  const run = standing.findLast((event) => event.type === 'run');
 
   return {
     phase: phaseOf(started !== undefined, movedOffMs === undefined, ended !== undefined, pauses),
@@ -114,6 +121,18 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     prompts,
     interventions,
     steps,
+    looks,
+    ...(run && {
+      sensors: {
+        id: run.id,
+        atMs: run.atMs,
+        run: run.run,
+        ...(run.car && { car: run.car }),
+        clockMs: run.clockMs,
+        wall: run.wall,
+        by: run.by,
+      },
+    }),
     failedAttempts,
     ...(movedOffMs !== undefined && { movedOffMs }),
     spans,
@@ -186,6 +205,8 @@ function toMark(event: MarkEvent, { byId, spans, endMs, grades, advice }: Lastin
     note: event.note,
     measured: regrade?.measured ?? event.measured,
     advice: toAdvised(advice.get(event.id)),
+    look: event.look,
+    detected: event.detected,
     by: event.by,
     device: event.device,
     struck,

@@ -1,5 +1,5 @@
 import { endingCauses, exerciseStepKinds, sectionKinds } from '../drive/event-kinds';
-import { measuredUnits } from '../marking/standard';
+import { clockTriggers, leavingSteps, manoeuvres, measuredUnits, sensorSigns } from '../marking/standard';
 
 const text = { type: 'string', minLength: 1, maxLength: 200 } as const;
 /** No white space: codes are put side by side to make keys. */
@@ -45,6 +45,39 @@ const item = object(
       { counts: { enum: ['value', 'grade'] } },
     ),
     sequence: { type: 'array', maxItems: 20, items: text },
+    sensors: { type: 'array', maxItems: sensorSigns.length, uniqueItems: true, items: { enum: sensorSigns } },
+  },
+);
+
+const exercise = object(
+  { code, name: text },
+  {
+    task: words,
+    clockStarts: text,
+    items: codes,
+    manoeuvre: { enum: manoeuvres },
+    side: { enum: ['left', 'right'] },
+    script: words,
+    startsAt: { enum: clockTriggers },
+    endsWhen: text,
+    looks: listOf(object({ code, name: text, item: text }), 20),
+    next: { type: 'array', maxItems: 20, items: text },
+  },
+);
+
+const course = object(
+  {},
+  {
+    leaving: object({
+      order: {
+        type: 'array',
+        minItems: 2,
+        maxItems: leavingSteps.length,
+        uniqueItems: true,
+        items: { enum: leavingSteps },
+      },
+      item: text,
+    }),
   },
 );
 
@@ -140,7 +173,7 @@ const standard = object(
         exercise: [{ exercise: text }],
       }),
     ),
-    exercises: listOf(object({ code, name: text }, { task: words, clockStarts: text, items: codes })),
+    exercises: listOf(exercise),
     questions: listOf(
       object({ kind: { enum: ['tell', 'show', 'oral'] }, name: text, item: text, perTest: sourced, tries: sourced }),
     ),
@@ -148,6 +181,7 @@ const standard = object(
   },
   {
     startScore: sourced,
+    course,
     briefing: listOf(briefingStep, 20),
     endings: listOf(
       object({

@@ -1,4 +1,5 @@
 import { findBehaviour } from '../catalogue/catalogue';
+import { checkCourse } from './lint-course';
 import { checkLimits } from './lint-limits';
 import { effective } from './options';
 import { problemList, type StandardProblem } from './problem';
@@ -22,6 +23,7 @@ export function lintStandard(standard: Standard): readonly StandardProblem[] {
   checkRequirements(standard, problems.add);
   checkBriefing(standard, problems.add);
   checkOptions(standard, problems.add);
+  checkCourse(standard, problems.add);
   if (problems.all.length === 0) checkLimits(effective(standard), problems.add);
   return problems.all;
 }

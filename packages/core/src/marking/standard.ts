@@ -42,6 +42,31 @@ export interface Measured {
   readonly counts?: 'value' | 'grade';
 }
 
+/** What the sensors of a car can tell of a fault. What each is and from where on it is one: `yard/signs.ts`. */
+export const sensorSigns = [
+  'roll-back',
+  'revs',
+  'speed',
+  'tone-speed',
+  'late-braking',
+  'clutch-first',
+  'dry-steering',
+  'brake-on',
+  'early-brake',
+  'not-in-park',
+  'extra-reverse',
+  'late-extra-reverse',
+  'pull-forward',
+  'line',
+  'parked-outside',
+  'pole',
+  'stalled',
+  'belt',
+  'door',
+  'leaving-order',
+] as const;
+export type SensorSign = (typeof sensorSigns)[number];
+
 /** A behaviour as this standard lists and words it. */
 export interface Item {
   readonly code: string;
@@ -61,6 +86,8 @@ export interface Item {
   readonly measured?: Measured;
   /** The checks that make up this item, in their order. */
   readonly sequence?: readonly string[];
+  /** What of it the sensors of a car can tell: in its exercise, or in the whole yard where it belongs to none. */
+  readonly sensors?: readonly SensorSign[];
 }
 
 /** A class of error that cuts across the categories. */
@@ -140,6 +167,22 @@ export type Requirement =
   | { readonly kind: 'section-time'; readonly section: SectionKind; readonly atLeastMin: Sourced }
   | { readonly kind: 'exercise'; readonly exercise: string };
 
+/** What a car does in an exercise. */
+export const manoeuvres = ['slope', 'quick-stop', 'bay-forward', 'bay-reverse', 'turn'] as const;
+export type Manoeuvre = (typeof manoeuvres)[number];
+
+/** What starts the clock of an exercise, once the car is in its part of the yard. */
+export const clockTriggers = ['entry', 'right-indicator', 'left-indicator', 'reverse-gear', 'rolling'] as const;
+export type ClockTrigger = (typeof clockTriggers)[number];
+
+/** A look that is expected in an exercise. */
+export interface ExpectedLook {
+  readonly code: string;
+  readonly name: string;
+  /** The item to mark where it is missed. */
+  readonly item: string;
+}
+
 /** A set exercise. Its clock, attempts and movements are limits. */
 export interface Exercise {
   readonly code: string;
@@ -150,6 +193,29 @@ export interface Exercise {
   readonly clockStarts?: string;
   /** Codes of the items it can bring, besides those that name it as theirs; the likeliest first. */
   readonly items?: readonly string[];
+  readonly manoeuvre?: Manoeuvre;
+  /** The side it is driven to, where it is asked on both. */
+  readonly side?: 'left' | 'right';
+  /** What is read aloud before it. */
+  readonly script?: string;
+  /** What starts its clock, as sensors can tell it. */
+  readonly startsAt?: ClockTrigger;
+  /** What ends it. */
+  readonly endsWhen?: string;
+  /** The looks it asks for, in their order. */
+  readonly looks?: readonly ExpectedLook[];
+  /** Codes of the exercises of which one comes next; the one that follows in the list where it is missing. */
+  readonly next?: readonly string[];
+}
+
+/** The steps of leaving a car. */
+export const leavingSteps = ['parking-brake', 'gear', 'engine', 'belt', 'door'] as const;
+export type LeavingStep = (typeof leavingSteps)[number];
+
+/** A closed course: the exercises of its standard are driven one after another. */
+export interface Course {
+  /** The order in which the car is left at the end, and the item to mark where it is left otherwise. */
+  readonly leaving?: { readonly order: readonly LeavingStep[]; readonly item: string };
 }
 
 /** One thing of a step of the briefing. */
@@ -259,6 +325,8 @@ export interface Standard {
   readonly caps: readonly Cap[];
   readonly requirements: readonly Requirement[];
   readonly exercises: readonly Exercise[];
+  /** Where the exercises make up a closed course. */
+  readonly course?: Course;
   readonly questions: readonly QuestionRule[];
   readonly options: readonly StandardOption[];
 }

@@ -5,17 +5,34 @@ import { settled } from './disputed';
 import { withItems } from './exercise-items';
 import { forExercise, fromCatalogue } from './from-catalogue';
 
+const reverseInto = (side: 'left' | 'right', script: string) =>
+  ({
+    manoeuvre: 'bay-reverse',
+    side,
+    startsAt: 'reverse-gear',
+    endsWhen: 'the car stands in the bay',
+    script,
+  }) as const;
+
 const exercises: readonly (Exercise & {
   readonly letter: string;
   readonly attempts: number;
   readonly movements?: number;
 })[] = [
-  { code: 'alley-left', name: 'Alley dock left', letter: 'A', task: 'Reverse into the bay on the left.', attempts: 2 },
+  {
+    code: 'alley-left',
+    name: 'Alley dock left',
+    letter: 'A',
+    task: 'Reverse into the bay on the left.',
+    ...reverseInto('left', 'Please reverse into the bay on your left and stop between the lines.'),
+    attempts: 2,
+  },
   {
     code: 'alley-right',
     name: 'Alley dock right',
     letter: 'B',
     task: 'Reverse into the bay on the right.',
+    ...reverseInto('right', 'Please reverse into the bay on your right and stop between the lines.'),
     attempts: 2,
   },
   {
@@ -23,6 +40,7 @@ const exercises: readonly (Exercise & {
     name: 'Parallel park left',
     letter: 'P',
     task: 'Park beside the lane on the left.',
+    ...reverseInto('left', 'Please park beside the lane on your left, in three movements at most.'),
     attempts: 2,
     movements: 3,
   },
@@ -31,6 +49,7 @@ const exercises: readonly (Exercise & {
     name: 'Parallel park right',
     letter: 'R',
     task: 'Park beside the lane on the right.',
+    ...reverseInto('right', 'Please park beside the lane on your right, in three movements at most.'),
     attempts: 2,
     movements: 3,
   },
@@ -39,6 +58,10 @@ const exercises: readonly (Exercise & {
     name: 'Incline start',
     letter: 'N',
     task: 'Stop on the incline and move off without rolling.',
+    manoeuvre: 'slope',
+    startsAt: 'entry',
+    endsWhen: 'the car has moved off',
+    script: 'Please stop on the incline and apply the parking brake. Then move off without rolling back.',
     attempts: 1,
   },
   {
@@ -46,6 +69,10 @@ const exercises: readonly (Exercise & {
     name: 'Turn in the road',
     letter: 'T',
     task: 'Turn the car round between the kerbs.',
+    manoeuvre: 'turn',
+    startsAt: 'rolling',
+    endsWhen: 'the car faces the other way',
+    script: 'Please turn the car round between the kerbs, in three movements at most.',
     attempts: 1,
     movements: 3,
   },
@@ -76,12 +103,20 @@ const categories: readonly Category[] = [
         'Speed or steering not in control',
         { grades: ['penalty'] },
       ],
-      ['E', 'stalled', 'yard.stalled', 'Engine stopped', { grades: ['penalty'] }],
+      ['E', 'stalled', 'yard.stalled', 'Engine stopped', { grades: ['penalty'], sensors: ['stalled'] }],
       ...(code === 'incline'
         ? ([['R', 'roll-back', 'yard.roll-back', 'Rolled back', { grades: ['penalty', 'ends'] }]] as const)
-        : ([['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', { grades: ['penalty'] }]] as const)),
-      ['L', 'line', 'yard.line', 'Wheel on a line', { grades: ['ends'] }],
-      ['T', 'obstacle', 'yard.obstacle', 'Obstacle or kerb touched', { grades: ['ends'] }],
+        : ([
+            [
+              'D',
+              'dry',
+              'yard.dry-steering',
+              'Wheel turned standing still',
+              { grades: ['penalty'], sensors: ['dry-steering'] },
+            ],
+          ] as const)),
+      ['L', 'line', 'yard.line', 'Wheel on a line', { grades: ['ends'], sensors: ['line'] }],
+      ['T', 'obstacle', 'yard.obstacle', 'Obstacle or kerb touched', { grades: ['ends'], sensors: ['pole'] }],
     ]),
   ),
 ];
@@ -89,7 +124,7 @@ const categories: readonly Category[] = [
 /** An inspection, then exercises with a number of attempts; touching a line or an obstacle ends the test. */
 export const attemptsYard: Standard = {
   id: 'attempts-yard',
-  version: 4,
+  version: 5,
   name: 'Attempts yard',
   summary: 'An inspection outside and inside, then six exercises with set attempts; a touched line ends the test.',
   trafficSide: 'left',
@@ -175,8 +210,12 @@ export const attemptsYard: Standard = {
   requirements: exercises.map(({ code }) => ({ kind: 'exercise', exercise: code })),
   exercises: withItems(
     categories,
-    exercises.map(({ code, name, task }) => ({ code, name, task: task! })),
+    exercises.map(({ letter: _, attempts: __, movements: ___, ...exercise }) => ({
+      ...exercise,
+      looks: [{ code: 'all-round', name: 'All round before moving', item: `${exercise.code}.look` }],
+    })),
   ),
+  course: {},
   questions: [],
   briefing: [documents, outsideCheck, cockpitDrill(categories, 'doors')],
   endings: usualEndings,

@@ -2,7 +2,28 @@ import type { Standard } from '../standard';
 import { inEarlierNames } from './earlier-names';
 import { templates } from './templates';
 
-const beforeNames = templates.map(inEarlierNames);
+/** What says how a course is driven and what sensors tell: a version earlier, standards had none of it. */
+const ofCourses = new Set([
+  'course',
+  'sensors',
+  'manoeuvre',
+  'side',
+  'script',
+  'startsAt',
+  'endsWhen',
+  'looks',
+  'next',
+]);
+
+const withoutCourse = (standard: Standard): Standard => {
+  const plain = JSON.parse(JSON.stringify(standard), (key, value: unknown) =>
+    ofCourses.has(key) ? undefined : value,
+  ) as Standard;
+  return { ...plain, version: standard.version - 1 };
+};
+
+const beforeCourses = templates.filter(({ course }) => course).map(withoutCourse);
+const beforeNames = [...templates.filter(({ course }) => !course), ...beforeCourses].map(inEarlierNames);
 
 /** In version 2 a fourth movement failed the exercise at once, and no attempt could fail by itself. */
 const withoutFailedAttempts = (standard: Standard): Standard => ({
@@ -15,6 +36,7 @@ const withoutFailedAttempts = (standard: Standard): Standard => ({
 
 /** Versions that shipped before: a drive is judged for ever by the version it was marked under. */
 export const earlierVersions: readonly Standard[] = [
+  ...beforeCourses,
   ...beforeNames,
   ...beforeNames.filter(({ id }) => id === 'attempts-yard').map(withoutFailedAttempts),
 ];

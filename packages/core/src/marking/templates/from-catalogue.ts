@@ -2,7 +2,7 @@ import { behaviourCategories, findBehaviour } from '../../catalogue/catalogue';
 import type { Category, Item } from '../standard';
 
 type Changes = Partial<
-  Pick<Item, 'name' | 'letter' | 'grades' | 'class' | 'exercise' | 'points' | 'measured' | 'sequence'>
+  Pick<Item, 'name' | 'letter' | 'grades' | 'class' | 'exercise' | 'points' | 'measured' | 'sequence' | 'sensors'>
 >;
 
 /** How a template lists one behaviour: its own word for it, where it has one, and the grades it can have. */

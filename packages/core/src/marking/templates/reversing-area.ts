@@ -15,11 +15,17 @@ const categories: readonly Category[] = [
     'Before the reverse',
   ),
   forExercise('reverse', 'Reverse into the bay', 'V', [
-    ['S', 'shunt', 'reversing.shunt', 'Pull-forward', { grades: ['noted', 'fault'] }],
+    ['S', 'shunt', 'reversing.shunt', 'Pull-forward', { grades: ['noted', 'fault'], sensors: ['pull-forward'] }],
     ['W', 'walk', 'reversing.walk', 'Look from outside with the vehicle unsecured', { grades: ['fault', 'serious'] }],
     ['O', 'look', 'reversing.observation', 'Not looking all round'],
     ['C', 'control', 'reversing.control', 'Control of speed and steering'],
-    ['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', { grades: ['noted', 'fault'] }],
+    [
+      'D',
+      'dry',
+      'yard.dry-steering',
+      'Wheel turned standing still',
+      { grades: ['noted', 'fault'], sensors: ['dry-steering'] },
+    ],
     ['P', 'stop', 'yard.stop-mark', 'Not stopped at the A line', { grades: ['fault', 'serious'] }],
     ['A', 'end', 'reversing.accuracy', 'Rear end short of the stopping area', seriousOnly],
   ]),
@@ -34,6 +40,7 @@ const categories: readonly Category[] = [
         name: 'Tyre across a boundary line',
         letter: 'L',
         exercise: 'reverse',
+        sensors: ['line'],
         ...seriousOnly,
       },
       {
@@ -42,6 +49,7 @@ const categories: readonly Category[] = [
         name: 'Cone or barrier touched',
         letter: 'T',
         exercise: 'reverse',
+        sensors: ['pole'],
         ...seriousOnly,
       },
       {
@@ -67,7 +75,7 @@ const categories: readonly Category[] = [
 /** Reversing a trailer or a large vehicle through markers into a bay. */
 export const reversingArea: Standard = {
   id: 'reversing-area',
-  version: 3,
+  version: 4,
   name: 'Reversing area',
   summary: 'One reverse with a trailer or a large vehicle, with two pull-forwards and one look from outside.',
   trafficSide: 'left',
@@ -152,8 +160,19 @@ export const reversingArea: Standard = {
       code: 'reverse',
       name: 'Reverse into the bay',
       task: 'From the A markers back past B into the bay, the rear end past the black line and short of the barrier. The belt may be off; there is no clock.',
+      manoeuvre: 'bay-reverse',
+      side: 'left',
+      startsAt: 'reverse-gear',
+      endsWhen: 'the rear end stands past the black line',
+      script:
+        'Please drive up with B on your left and stop with the front at the A line. Then reverse past B into the bay. You may pull forward twice and get out once to look.',
+      looks: [
+        { code: 'all-round', name: 'All round before reversing', item: 'reverse.look' },
+        { code: 'mirrors', name: 'Both mirrors while reversing', item: 'reverse.look' },
+      ],
     },
   ]),
+  course: {},
   questions: [],
   briefing: [documents, outsideCheck],
   endings: usualEndings,

@@ -10,12 +10,23 @@ const demeritOnly = { grades: ['demerit'] } as const;
 const failOnly = { grades: ['fail'] } as const;
 const two = { grades: ['demerit'], points: { demerit: commonPractice(2) } };
 
+/** Before the wheel is turned, and before a reverse. */
+const allRound = (item: string, name = 'All round before reversing') => ({ code: 'all-round', name, item });
+const whileReversing = (item: string) => ({ code: 'rear', name: 'Mirrors and rear window while reversing', item });
+const beforeLeaving = (item: string) => ({ code: 'leaving', name: 'Over the shoulder before leaving', item });
+
 const exercises: readonly (Exercise & { readonly seconds: number })[] = [
   {
     code: 'slope',
     name: 'Slope',
     task: 'Stop on the slope and move off again without rolling back, inside the lines.',
     clockStarts: 'on the slope',
+    manoeuvre: 'slope',
+    startsAt: 'entry',
+    endsWhen: 'the car has left the slope',
+    script:
+      'Please drive onto the slope, stop between the two lines and apply the parking brake. Then move off without rolling back.',
+    looks: [{ code: 'shoulder', name: 'Over the left shoulder before moving off', item: 'slope.look' }],
     seconds: 90,
   },
   {
@@ -23,6 +34,12 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
     name: 'Emergency brake',
     task: 'Gather speed and brake on the tone; without a tone, at the first broken line 5 m past the entry.',
     clockStarts: 'at the entry',
+    manoeuvre: 'quick-stop',
+    startsAt: 'entry',
+    endsWhen: 'the car has driven out of the lane',
+    script:
+      'Please drive up the lane and gather speed. When you hear the tone, stop as in an emergency. Wait, look round, and drive on when it is safe.',
+    looks: [{ code: 'round', name: 'Over both shoulders before driving on', item: 'brake.look' }],
     seconds: 90,
   },
   {
@@ -30,6 +47,15 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
     name: 'Angle bay at 60 degrees',
     task: 'Drive into the slanted bay; parking brake once the car has stopped.',
     clockStarts: 'with the right indicator',
+    manoeuvre: 'bay-forward',
+    startsAt: 'right-indicator',
+    endsWhen: 'the car has left the bay',
+    script:
+      'Please signal, drive into the slanted bay and park. Apply the parking brake once you have stopped. Then reverse out when it is safe.',
+    looks: [
+      { code: 'head', name: 'Over the right shoulder before turning in', item: 'angle-bay.head-check' },
+      allRound('angle-bay.look', 'All round before reversing out'),
+    ],
     seconds: 120,
   },
   {
@@ -37,6 +63,12 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
     name: 'Garage bay at 90 degrees',
     task: 'Reverse into the bay at right angles and park inside the lines.',
     clockStarts: 'with reverse gear',
+    manoeuvre: 'bay-reverse',
+    startsAt: 'reverse-gear',
+    endsWhen: 'the car has left the bay',
+    script:
+      'Please reverse into the bay and park between the lines with the parking brake on. Then drive out when it is safe.',
+    looks: [allRound('garage-bay.look'), whileReversing('garage-bay.look'), beforeLeaving('garage-bay.look')],
     seconds: 180,
   },
   {
@@ -44,6 +76,17 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
     name: 'Parallel bay',
     task: 'Reverse into the bay beside the lane and park inside the lines.',
     clockStarts: 'with reverse gear',
+    manoeuvre: 'bay-reverse',
+    startsAt: 'reverse-gear',
+    endsWhen: 'the car has left the bay',
+    script:
+      'Please reverse into the bay beside the lane and park with the parking brake on. Then signal and drive out when it is safe.',
+    looks: [
+      allRound('parallel-bay.look'),
+      { code: 'left', name: 'Over the left shoulder before steering right', item: 'parallel-bay.shoulder' },
+      whileReversing('parallel-bay.look'),
+      beforeLeaving('parallel-bay.look'),
+    ],
     seconds: 300,
   },
 ];
@@ -72,10 +115,16 @@ const overspeed = (most: number): readonly Band[] => [{ over: most, grade: 'fail
 
 const inBay = [
   ['O', 'look', 'reversing.observation', 'Mirror or rear window not checked', demeritOnly],
-  ['W', 'in-gear', 'stopping.securing', 'Not in P after parking (automatic)', demeritOnly],
-  ['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', demeritOnly],
-  ['B', 'brake-on', 'yard.brake-on', 'Moved with the parking brake on', demeritOnly],
-  ['L', 'line', 'yard.line', 'Line touched or parked outside', failOnly],
+  [
+    'W',
+    'in-gear',
+    'stopping.securing',
+    'Not in P after parking (automatic)',
+    { ...demeritOnly, sensors: ['not-in-park'] },
+  ],
+  ['D', 'dry', 'yard.dry-steering', 'Wheel turned standing still', { ...demeritOnly, sensors: ['dry-steering'] }],
+  ['B', 'brake-on', 'yard.brake-on', 'Moved with the parking brake on', { ...demeritOnly, sensors: ['brake-on'] }],
+  ['L', 'line', 'yard.line', 'Line touched or parked outside', { ...failOnly, sensors: ['line', 'parked-outside'] }],
 ] as const;
 
 const whole: readonly Item[] = [
@@ -83,17 +132,20 @@ const whole: readonly Item[] = [
     ...failOnly,
     name: 'Too fast in the yard',
     measured: { quantity: 'highest speed', unit: 'km/h', bands: overspeed(35) },
+    sensors: ['speed'],
   }),
   itemFor('whole.stalled', 'yard.stalled', {
     ...demeritOnly,
     points: { demerit: houseDefault(0, 'Counted by itself, not in points.') },
+    sensors: ['stalled'],
   }),
-  itemFor('whole.belts', 'set-up.belts', { ...failOnly, name: 'Belt off', letter: 'B' }),
-  itemFor('whole.doors', 'set-up.doors', { ...failOnly, name: 'Door open', letter: 'D' }),
+  itemFor('whole.belts', 'set-up.belts', { ...failOnly, name: 'Belt off', letter: 'B', sensors: ['belt'] }),
+  itemFor('whole.doors', 'set-up.doors', { ...failOnly, name: 'Door open', letter: 'D', sensors: ['door'] }),
   itemFor('whole.finish', 'yard.finish', {
     grades: ['demerit'],
     name: 'Finish out of order',
     sequence: ['parking brake', 'neutral or park', 'belt', 'door'],
+    sensors: ['leaving-order'],
   }),
 ];
 
@@ -107,11 +159,11 @@ const testLimit = (code: string, name: string, limit: Pick<Limit, 'measure' | 'a
 
 const categories: readonly Category[] = [
   forExercise('slope', 'Slope', 'S', [
-    ['R', 'roll-back', 'yard.roll-back', 'Rolled back', { measured: rollBack }],
-    ['G', 'revs', 'yard.revs', 'Engine raced', { ...failOnly, measured: revs }],
+    ['R', 'roll-back', 'yard.roll-back', 'Rolled back', { measured: rollBack, sensors: ['roll-back'] }],
+    ['G', 'revs', 'yard.revs', 'Engine raced', { ...failOnly, measured: revs, sensors: ['revs'] }],
     ['O', 'look', 'moving-off.observation', 'Shoulder not checked', demeritOnly],
-    ['B', 'brake-on', 'yard.brake-on', 'Moved with the parking brake on', demeritOnly],
-    ['L', 'line', 'yard.line', 'Line touched', failOnly],
+    ['B', 'brake-on', 'yard.brake-on', 'Moved with the parking brake on', { ...demeritOnly, sensors: ['brake-on'] }],
+    ['L', 'line', 'yard.line', 'Line touched', { ...failOnly, sensors: ['line'] }],
   ]),
   forExercise('brake', 'Emergency brake', 'E', [
     [
@@ -119,27 +171,49 @@ const categories: readonly Category[] = [
       'speed',
       'emergency-stop.speed',
       'Speed at the tone',
-      { ...failOnly, measured: { quantity: 'speed reached', unit: 'km/h', bands: brakeSpeed(30) } },
+      {
+        ...failOnly,
+        measured: { quantity: 'speed reached', unit: 'km/h', bands: brakeSpeed(30) },
+        sensors: ['tone-speed'],
+      },
     ],
-    ['R', 'reaction', 'emergency-stop.reaction', 'Did not brake at once', failOnly],
-    ['F', 'footwork', 'emergency-stop.footwork', 'Clutch before brake'],
+    ['R', 'reaction', 'emergency-stop.reaction', 'Did not brake at once', { ...failOnly, sensors: ['late-braking'] }],
+    ['F', 'footwork', 'emergency-stop.footwork', 'Clutch before brake', { sensors: ['clutch-first'] }],
     ['O', 'look', 'emergency-stop.moving-on', 'Moved on without a look', demeritOnly],
-    ['L', 'line', 'yard.line', 'Line touched', failOnly],
+    ['L', 'line', 'yard.line', 'Line touched', { ...failOnly, sensors: ['line'] }],
   ]),
   forExercise('angle-bay', 'Angle bay', 'A', [
     ['H', 'head-check', 'mirrors.blind-spot', 'No head check', demeritOnly],
-    ['P', 'early-brake', 'controls.parking-brake', 'Parking brake while still rolling in', demeritOnly],
-    ['X', 'extra', 'reversing.shunt', 'Reversed to correct', demeritOnly],
+    [
+      'P',
+      'early-brake',
+      'controls.parking-brake',
+      'Parking brake while still rolling in',
+      { ...demeritOnly, sensors: ['early-brake'] },
+    ],
+    ['X', 'extra', 'reversing.shunt', 'Reversed to correct', { ...demeritOnly, sensors: ['extra-reverse'] }],
     ...inBay,
   ]),
   forExercise('garage-bay', 'Garage bay', 'G', [
-    ['X', 'extra', 'reversing.shunt', 'Extra reverse, before half the car is in', two],
-    ['V', 'late-extra', 'yard.movements', 'Extra reverse with half the car in', failOnly],
+    [
+      'X',
+      'extra',
+      'reversing.shunt',
+      'Extra reverse, before half the car is in',
+      { ...two, sensors: ['extra-reverse'] },
+    ],
+    [
+      'V',
+      'late-extra',
+      'yard.movements',
+      'Extra reverse with half the car in',
+      { ...failOnly, sensors: ['late-extra-reverse'] },
+    ],
     ...inBay,
   ]),
   forExercise('parallel-bay', 'Parallel bay', 'P', [
     ['H', 'shoulder', 'mirrors.blind-spot', 'No left shoulder look before steering right', two],
-    ['X', 'extra', 'reversing.shunt', 'Extra reverse', demeritOnly],
+    ['X', 'extra', 'reversing.shunt', 'Extra reverse', { ...demeritOnly, sensors: ['extra-reverse'] }],
     ...inBay,
   ]),
   { code: 'whole', name: 'Whole yard', letter: 'Y', items: whole },
@@ -148,7 +222,7 @@ const categories: readonly Category[] = [
 /** Five exercises, each on a clock and on demerits. */
 export const timedYard: Standard = {
   id: 'timed-yard',
-  version: 3,
+  version: 4,
   name: 'Timed yard',
   summary: 'Five exercises in a closed yard, each with a clock and its demerits, and a clock over all of them.',
   trafficSide: 'right',
@@ -218,13 +292,9 @@ export const timedYard: Standard = {
   requirements: exercises.map(({ code }) => ({ kind: 'exercise', exercise: code })),
   exercises: withItems(
     categories,
-    exercises.map(({ code, name, task, clockStarts }) => ({
-      code,
-      name,
-      task: task!,
-      clockStarts: clockStarts!,
-    })),
+    exercises.map(({ seconds: _, ...exercise }) => exercise),
   ),
+  course: { leaving: { order: ['parking-brake', 'gear', 'belt', 'door'], item: 'whole.finish' } },
   questions: [],
   briefing: [documents, bayNumber, cockpitDrill(categories, 'seat')],
   endings: usualEndings,

@@ -29,6 +29,8 @@ const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
   regrade: t('changeOfGrade'),
   advice: t('suggestedGrade'),
   step: t('count'),
+  look: t('lookSeen'),
+  run: t('sensors'),
   attempt: t('failedAttempt'),
   prompt: t('prompt'),
   intervention: t('tookControl'),
