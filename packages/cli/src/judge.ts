@@ -10,6 +10,7 @@ import { conflictSentence, crossingWords, reasonSentence, verdictSentence } from
 import { describeMissing } from '@jasperwren/words/marking/missing';
 import { limitName } from '@jasperwren/words/marking/names';
 import { exitCodes, printJson, UsageError, type Io } from './io';
+import { exitCodeOf } from './outcome';
 import { comparisonTable, judgeUnderAll, translationNotes } from './judge-all';
 import { knownIds, ownStandard, readRecords, shippedStandard } from './records';
 
@@ -50,12 +51,6 @@ export function judge(args: readonly string[], io: Io): number {
   if (values.json) printJson(io, judged.map(toJson));
   else judged.forEach((one, i) => print(one, i > 0, io));
   return exitCodeOf(judged.map(({ verdict }) => verdict));
-}
-
-function exitCodeOf(verdicts: readonly Verdict[]): number {
-  const outcomes = verdicts.map(({ outcome }) => outcome);
-  if (outcomes.includes('fail')) return exitCodes.fail;
-  return outcomes.includes('incomplete') ? exitCodes.incomplete : exitCodes.pass;
 }
 
 /** Every drive under every standard; the exit code is that of the verdicts under their own. */

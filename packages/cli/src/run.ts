@@ -7,6 +7,7 @@ const commands: ReadonlyMap<string, () => Promise<Command>> = new Map<string, ()
   ['judge', async () => (await import('./judge')).judge],
   ['readiness', async () => (await import('./readiness')).readinessCommand],
   ['roads', async () => (await import('./roads')).roadsCommand],
+  ['yard', async () => (await import('./yard')).yardCommand],
   ['backup', async () => (await import('./keep')).backupCommand],
   ['restore', async () => (await import('./keep')).restoreCommand],
   ['recover', async () => (await import('./keep')).recoverCommand],
@@ -22,8 +23,12 @@ jasperwren roads summary FILE [--json]           what a file of roads holds (.os
 jasperwren roads route FILE --from LAT,LON --to LAT,LON [--by distance|time] [--style instructor|device] [--json]
                                                  the way between two places, with its directions
 jasperwren roads plan FILE --from LAT,LON --minutes N [--want KIND=N] [--loops N] [--seed N] [--json]
-jasperwren roads match FILE TRACE [--json]       where the trace of a GPX file went on the roads, and how sure that is
                                                  loops for a mock test
+jasperwren roads match FILE TRACE [--json]       where the trace of a GPX file went on the roads, and how sure that is
+jasperwren yard judge FILE [--standard ID] [--retest] [--json]
+                                                 exercises, faults and result of a run of sensor values (CSV)
+jasperwren yard simulate [--standard ID] [--seed N] [--slips CHANCE]
+                                                 prints a simulated run as CSV
 jasperwren backup FILE                           copies the database
 jasperwren restore FILE                          puts a copy in its place
 jasperwren school NAME --lead NAME --email ADDR  makes a school, password in JASPERWREN_PASSWORD

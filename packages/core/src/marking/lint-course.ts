@@ -32,7 +32,9 @@ export function checkCourse(standard: Standard, add: Add): void {
   if (leaving && !items.has(leaving.item)) add('/course/leaving/item', noItem(leaving.item));
   if (standard.course && exercises.size === 0) add('/course', 'A course needs at least one exercise.');
   standard.categories.forEach((category, c) =>
-    category.items.forEach((item, i) => checkSensors(item, (at, cause) => add(`/categories/${c}/items/${i}${at}`, cause))),
+    category.items.forEach((item, i) =>
+      checkSensors(item, (at, cause) => add(`/categories/${c}/items/${i}${at}`, cause)),
+    ),
   );
 }
 

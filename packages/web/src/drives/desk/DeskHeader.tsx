@@ -9,7 +9,7 @@ import { useAppSelector } from '../../base/hooks';
 import { clockTime } from '../../ui/format';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './header.module.css';
-import { limitOf } from './exercise-words';
+import { limitOf } from '@jasperwren/core/marking/exercise-limits';
 import { Key } from './Key';
 import type { DeskActions } from './desk-actions';
 import { useNow } from './use-now';

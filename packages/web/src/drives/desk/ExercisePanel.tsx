@@ -15,7 +15,8 @@ import { useState } from 'react';
 import { clockTime, times } from '../../ui/format';
 import styles from './panel.module.css';
 import type { DeskActions } from './desk-actions';
-import { bringsWords, limitOf } from './exercise-words';
+import { limitOf } from '@jasperwren/core/marking/exercise-limits';
+import { bringsWords } from './exercise-words';
 import { useNow } from './use-now';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/desk';
 import { itemsOfExercise } from '@jasperwren/core/marking/likely';
-import { coversExercise, rulesOf } from '@jasperwren/core/marking/rules';
-import type { Limit, LimitMeasure, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 
 const mostNamed = 4;
 
@@ -13,20 +13,4 @@ export function bringsWords(standard: EffectiveStandard, exercise: string): stri
   return names.length > mostNamed
     ? t('watchForNamedAndCountMore', { named, count: names.length - mostNamed })
     : t('watchForNamed', { named });
-}
-
-/** The limit of this kind over an exercise, its own before one over all. */
-export function limitOf(
-  standard: EffectiveStandard,
-  exercise: string,
-  kind: LimitMeasure['kind'],
-  step?: string,
-): Limit | undefined {
-  const fits = standard.limits.filter(
-    (limit) =>
-      limit.measure.kind === kind &&
-      (limit.measure.kind !== 'steps' || limit.measure.step === step) &&
-      coversExercise(limit, exercise),
-  );
-  return fits.find(({ scope }) => scope.kind === 'exercise' && scope.exercise !== undefined) ?? fits[0];
 }

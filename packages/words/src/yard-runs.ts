@@ -1,0 +1,70 @@
+import type { Finding } from '@jasperwren/core/yard/findings';
+import type { LeftOut } from '@jasperwren/core/yard/intake';
+import type { CsvProblem } from '@jasperwren/core/yard/telemetry-csv';
+import { joinWords } from './lists';
+import { wordsOf } from './words';
+
+export const resource = {
+  empty: 'The file has no samples.',
+  noTimes: 'The file has no column “at_ms” with times, or none of them can be read.',
+  noChannels: 'The file has times but no column with sensor values.',
+  tooMany: 'The file has more than {{most}} samples. Split it.',
+  torn: 'Row {{row}} cannot be read: a quotation mark is missing.',
+  tooLarge: 'The file is larger than {{most}} MB. Split it.',
+  gap: 'No signal for {{seconds}} s from {{at}}: not judged.',
+  reaction: 'Reaction time {{seconds}} s.',
+  stoppingDistance: 'Stopped {{metres}} m after the brake was pressed.',
+  leftOut: 'Left out: {{list}}.',
+  untimed_one: '{{count}} sample with no usable time',
+  untimed_other: '{{count}} samples with no usable time',
+  doubled_one: '{{count}} sample that was sent twice',
+  doubled_other: '{{count}} samples that were sent twice',
+  late_one: '{{count}} sample that came too late',
+  late_other: '{{count}} samples that came too late',
+} as const;
+
+const t = wordsOf('yard-runs', resource);
+
+/** Why a file holds no run of sensor values. */
+export function csvProblem(problem: CsvProblem | { readonly code: 'too-large'; readonly mostMb: number }): string {
+  switch (problem.code) {
+    case 'empty':
+      return t('empty');
+    case 'no-times':
+      return t('noTimes');
+    case 'no-channels':
+      return t('noChannels');
+    case 'too-many':
+      return t('tooMany', { most: problem.most.toLocaleString('en-GB') });
+    case 'torn':
+      return t('torn', { row: problem.row });
+    case 'too-large':
+      return t('tooLarge', { most: problem.mostMb });
+  }
+}
+
+/** What was found in a run beside faults: gaps and measurements; empty for everything else. */
+export function foundSentence(found: Finding): string {
+  switch (found.kind) {
+    case 'gap':
+      return t('gap', { seconds: ((found.to - found.at) / 1000).toFixed(1), at: clockWords(found.at) });
+    case 'fact':
+      return found.fact === 'reaction'
+        ? t('reaction', { seconds: found.value.toFixed(2) })
+        : t('stoppingDistance', { metres: found.value.toFixed(1) });
+    default:
+      return '';
+  }
+}
+
+/** What of a run was left out, in a sentence; empty where nothing was. */
+export function leftOutSentence(leftOut: LeftOut): string {
+  const parts = (['untimed', 'doubled', 'late'] as const)
+    .filter((why) => leftOut[why] > 0)
+    .map((why) => t(why, { count: leftOut[why] }));
+  return parts.length === 0 ? '' : t('leftOut', { list: joinWords(parts) });
+}
+
+/** Minutes and seconds: "1:04". */
+const clockWords = (ms: number): string =>
+  `${Math.floor(ms / 60_000)}:${String(Math.floor((ms % 60_000) / 1000)).padStart(2, '0')}`;
