@@ -19,7 +19,7 @@ module.exports = {
       'core-stands-alone',
       'core imports roads, itself and small libraries of computation',
       '^packages/core/src',
-      '^packages/(core|roads)/src|node_modules/(ajv|damerau-levenshtein|dayjs|ajv-formats|json-schema-to-ts|jsonc-parser|ts-fsrs|@stdlib)',
+      '^packages/(core|roads)/src|node_modules/(ajv|damerau-levenshtein|dayjs|ajv-formats|json-schema-to-ts|jsonc-parser|ts-fsrs|papaparse|pure-rand|@stdlib)',
     ),
     only(
       'contract-on-core',

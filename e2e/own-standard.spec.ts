@@ -87,44 +87,6 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   await expect(page.getByText('Fail: more than 2 demerits (engine stopped) in the whole test.')).toBeVisible();
 });
 
-test('a fourth movement fails the attempt, and the last attempt the exercise', async ({ page, school }) => {
-  await page.clock.install();
-  await signIn(page, school);
-  await testUnder(page, 'Zora Learner', 'Attempts yard');
-  await startDrive(page);
-  await press(page, '=');
-  await page.getByRole('button', { name: 'Start Parallel park left' }).click();
-  await press(page, '=');
-  for (const n of [0, 1, 2]) await page.getByRole('button', { name: `Movement: ${n} of 3` }).click();
-  await page.getByRole('button', { name: 'Movement: 3 of 3' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: desk('thisAttemptFailed') })).toHaveText(
-    /^This attempt failed\. 4 movements .*\. 3 allowed\. Start Parallel park left again for attempt 2\.$/,
-  );
-  await minutes(page, 1);
-  await page.getByRole('button', { name: 'Start Parallel park left' }).click();
-  await press(page, '=');
-  await expect(page.getByText(/^Parallel park left: .*, attempt 2 of 2$/)).toBeVisible();
-  await page.getByRole('button', { name: desk('attemptFailed') }).click();
-  await expect(page.getByRole('alert').filter({ hasText: desk('thisAttemptFailed') })).toHaveText(
-    'This attempt failed. Recorded by you.',
-  );
-  await page.getByRole('button', { name: desk('endExercise') }).click();
-  for (let go = 0; go < 2; go++) {
-    await press(page, '=');
-    await page.getByRole('button', { name: 'Start Turn in the road' }).click();
-    await minutes(page, 1);
-  }
-  await endDrive(page);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 2 failed exercises.');
-  await expect(
-    page.getByText('Parallel park left: 2 failed attempts (Failed attempts at parallel park left). 1 allowed.'),
-  ).toBeVisible();
-  await expect(
-    page.getByText('Parallel park left: 4 movements (Movements of parallel park left). 3 allowed.'),
-  ).toBeVisible();
-  await expect(page.getByText('Turn in the road: 2 attempts (Attempts at turn in the road). 1 allowed.')).toBeVisible();
-});
-
 test('a standard that learners are waiting for is not retired, and an instructor only reads', async ({
   page,
   school,

@@ -1,10 +1,10 @@
 import { currentSpan, exerciseRuns, type ExerciseRun } from '../drive/clock';
 import type { Drive, Mark } from '../drive/drive';
 import { countingMarks } from '../marking/counting';
-import { secondsAllowed } from '../marking/exercise-limits';
+import { limitOf, secondsAllowed } from '../marking/exercise-limits';
 import type { Reason } from '../marking/reason';
 import { countsMarks, coversExercise, rulesOf } from '../marking/rules';
-import type { EffectiveStandard, Exercise } from '../marking/standard';
+import type { EffectiveStandard, Exercise, Limit } from '../marking/standard';
 import type { Headroom, Verdict } from '../marking/verdict';
 
 /** One attempt at an exercise. */
@@ -22,7 +22,9 @@ export interface ExerciseSheet {
   /** The marks that count in it, in order of their moments. */
   readonly marks: readonly Mark[];
   /** What is used up of the limit that adds up its marks, where one mark does not fail it. */
-  readonly room?: Headroom;
+  readonly room?: Pick<Headroom, 'limit' | 'used' | 'allowed' | 'left'>;
+  /** The time a first attempt may take, in seconds; missing where it has no clock. */
+  readonly allowedS?: number;
   /** What failed it. */
   readonly failedBy?: Reason;
 }
@@ -50,32 +52,55 @@ export function courseSheet(
       return { ...run, ...(allowedS !== undefined && { allowedS }), ...(failedBy && { failedBy }) };
     });
     const failedBy = verdict.failedExercises.find(({ scope }) => scope === code);
-    const room = verdict.headroom.find(
-      ({ limit, scope, allowed }) => scope === code && allowed > 0 && countsMarks(limit.measure),
-    );
+    const room = roomIn(standard, verdict, code);
+    const allowedS = secondsAllowed(standard, code, false);
     return {
       exercise,
       state: code === under ? 'now' : failedBy ? 'failed' : own.length > 0 ? 'done' : 'to-come',
       attempts,
       marks: marks.filter((mark) => (items.get(mark.item)?.item.exercise ?? mark.exercise) === code),
       ...(room && { room }),
+      ...(allowedS !== undefined && { allowedS }),
       ...(failedBy && { failedBy }),
     };
   });
 }
 
-/** What one mark after another in an exercise may add up to, where one does not fail it: "Demerits in one exercise". */
-export function roomAllowed(standard: EffectiveStandard, exercise: string): number | undefined {
-  return standard.limits.find(
-    (limit) => countsMarks(limit.measure) && limit.allowed.value > 0 && coversExercise(limit, exercise),
-  )?.allowed.value;
+function roomIn(standard: EffectiveStandard, verdict: Verdict, exercise: string): ExerciseSheet['room'] {
+  const adds = ({ measure, allowed }: Limit) => countsMarks(measure) && allowed.value > 0;
+  const used = verdict.headroom.find(({ limit, scope }) => scope === exercise && adds(limit));
+  if (used) return used;
+  const limit = standard.limits.find((one) => adds(one) && coversExercise(one, exercise));
+  return limit && { limit, used: 0, allowed: limit.allowed.value, left: limit.allowed.value };
 }
 
-/** The exercises of which one comes next: those that may follow the last one driven, or the first that is left. */
-export function nextExercises(standard: EffectiveStandard, drive: Drive): readonly Exercise[] {
-  const driven = drive.spans.flatMap(({ exercise }) => exercise ?? []);
-  const left = standard.exercises.filter(({ code }) => !driven.includes(code));
-  const last = standard.exercises.find(({ code }) => code === driven.at(-1));
+/**
+ * The exercises of which one comes next: the last one again where its attempt failed and another is left, or else those that
+ * may follow it, or the first that is left.
+ */
+export function nextExercises(standard: EffectiveStandard, drive: Drive, verdict: Verdict): readonly Exercise[] {
+  const runs = exerciseRuns(drive, drive.lastMs);
+  const lastRun = runs.at(-1);
+  const last = standard.exercises.find(({ code }) => code === lastRun?.exercise);
+  if (last && lastRun && mayTryAgain(standard, runs, lastRun, verdict)) return [last];
+  const left = standard.exercises.filter(({ code }) => !runs.some(({ exercise }) => exercise === code));
   const branches = left.filter(({ code }) => last?.next?.includes(code));
   return branches.length > 0 ? branches : left.slice(0, 1);
+}
+
+function mayTryAgain(
+  standard: EffectiveStandard,
+  runs: readonly ExerciseRun[],
+  { exercise, fromMs, failedAtMs }: ExerciseRun,
+  { failedAttempts, failedExercises }: Verdict,
+): boolean {
+  const most = limitOf(standard, exercise, 'attempts')?.allowed.value ?? 1;
+  const failed =
+    failedAtMs !== undefined ||
+    failedAttempts.some(({ scope, crossedAtMs }) => scope === exercise && crossedAtMs >= fromMs);
+  return (
+    failed &&
+    runs.filter((run) => run.exercise === exercise).length < most &&
+    !failedExercises.some(({ scope }) => scope === exercise)
+  );
 }

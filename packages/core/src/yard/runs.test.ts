@@ -1,20 +1,15 @@
 import fc from 'fast-check';
 import { foldDrive } from '../drive/fold';
-import { effective } from '../marking/options';
 import { countBy } from '../marking/grouping';
-import { attemptsYard } from '../marking/templates/attempts-yard';
-import { reversingArea } from '../marking/templates/reversing-area';
+import { attemptsYard as attempts, reversingArea as reversing, timedYard as timed } from '../marking/testing-standards';
 import { startDetector } from './detector';
 import type { Finding } from './findings';
 import { findingsOf } from './judge-run';
 import { startRunEvents } from './run-events';
 import { overBadLine, randomPlan, simulateRun, truthOf } from './simulate-run';
 import { readRunCsv, writeRunCsv } from './telemetry-csv';
-import { judged, planWith, runWith, timed } from './testing-runs';
+import { judged, planWith, runWith } from './testing-runs';
 import type { SentSample } from './sample';
-
-const attempts = effective(attemptsYard);
-const reversing = effective(reversingArea);
 
 const itemsOf = (marks: readonly { readonly item: string }[]) => countBy(marks, ({ item }) => item);
 const seeds = fc.integer({ min: 1, max: 1_000_000 });

@@ -1,17 +1,14 @@
-import { effective } from '../marking/options';
 import type { EffectiveStandard } from '../marking/standard';
-import { timedYard } from '../marking/templates/timed-yard';
+import { timedYard } from '../marking/testing-standards';
 import { judgeRun, type JudgedRun, type RunFacts } from './judge-run';
 import type { SentSample } from './sample';
 import { randomPlan, simulateRun, type RunPlan } from './simulate-run';
 import type { Slip } from './simulated-exercises';
 
-export const timed = effective(timedYard);
-
 const facts: RunFacts = { run: 'run', learnerId: 'learner', startedAt: '2026-05-04T09:00:00.000Z', by: 'instructor' };
 
 /** Judges samples as a run of a made-up learner. */
-export function judged(samples: readonly SentSample[], standard = timed, more: Partial<RunFacts> = {}): JudgedRun {
+export function judged(samples: readonly SentSample[], standard = timedYard, more: Partial<RunFacts> = {}): JudgedRun {
   return judgeRun(standard, samples, { ...facts, ...more })!;
 }
 
@@ -21,7 +18,7 @@ export function planWith(
   slips: readonly Slip[],
   more: { readonly waitS?: number; readonly standard?: EffectiveStandard } & Partial<RunPlan> = {},
 ): RunPlan {
-  const { waitS, standard = timed, ...rest } = more;
+  const { waitS, standard = timedYard, ...rest } = more;
   const plan = randomPlan(standard, 1, 0);
   return {
     ...plan,
@@ -35,6 +32,6 @@ export function planWith(
 
 /** The run of such a plan, judged. */
 export function runWith(...[exercise, slips, more = {}]: Parameters<typeof planWith>): JudgedRun {
-  const { standard = timed } = more;
+  const { standard = timedYard } = more;
   return judged(simulateRun(standard, planWith(exercise, slips, more)), standard);
 }

@@ -1,7 +1,5 @@
-import { effective } from '../marking/options';
-import type { Standard } from '../marking/standard';
-import { timedYard } from '../marking/templates/timed-yard';
-import { judged, planWith, runWith, timed } from './testing-runs';
+import { choosing, timedYard } from '../marking/testing-standards';
+import { judged, planWith, runWith } from './testing-runs';
 import { simulateRun } from './simulate-run';
 import type { JudgedRun } from './judge-run';
 
@@ -15,7 +13,9 @@ it('finds nothing in a run without a fault, and passes it', () => {
   const run = runWith('slope', []);
   expect(marksOf(run)).toEqual([]);
   expect(run.verdict.outcome).toBe('pass');
-  expect(run.drive.spans.flatMap(({ exercise }) => exercise ?? [])).toEqual(timed.exercises.map(({ code }) => code));
+  expect(run.drive.spans.flatMap(({ exercise }) => exercise ?? [])).toEqual(
+    timedYard.exercises.map(({ code }) => code),
+  );
 });
 
 it.each([
@@ -47,11 +47,6 @@ it.each([
   expect(marksOf(runWith('brake', [{ sign: 'tone-speed', value }]))).toEqual(marks);
 });
 
-const withOption = (code: string, chosen: string): Standard => ({
-  ...timedYard,
-  options: timedYard.options.map((option) => (option.code === code ? { ...option, chosen } : option)),
-});
-
 it.each([
   ['over-35', 34, []],
   ['over-35', 35, []],
@@ -59,17 +54,17 @@ it.each([
   ['over-34', 34, []],
   ['over-34', 35, [['whole.overspeed', 'fail', 35]]],
 ])('with the option %s grades %d km/h in the yard', (choice, value, marks) => {
-  const standard = effective(withOption('yard-speed', choice));
+  const standard = choosing(timedYard, 'yard-speed', choice);
   const between = [{ sign: 'speed', value, after: 'brake' }] as const;
   expect(marksOf(runWith('slope', [], { standard, between }))).toEqual(marks);
 });
 
 /** A run in which one exercise takes so many seconds. */
 function lasting(exercise: string, seconds: number, retest = false): JudgedRun {
-  const base = judged(simulateRun(timed, planWith(exercise, [])));
+  const base = judged(simulateRun(timedYard, planWith(exercise, [])));
   const spans = base.drive.spans.filter((span) => span.exercise === exercise);
   const needsS = (spans[0]!.toMs! - spans[0]!.fromMs) / 1000;
-  return judged(simulateRun(timed, planWith(exercise, [], { waitS: seconds - needsS })), timed, { retest });
+  return judged(simulateRun(timedYard, planWith(exercise, [], { waitS: seconds - needsS })), timedYard, { retest });
 }
 
 it.each([
@@ -108,11 +103,11 @@ it('fails a line touched, a bay parked outside of and a late extra reverse at on
 
 it('lets the engine stop twice and fails the third time, or the fourth by the option', () => {
   const stops = (n: number) =>
-    timed.exercises.slice(0, n).map(({ code }) => ({ sign: 'stalled' as const, after: code }));
-  const outcome = (n: number, standard = timed) =>
+    timedYard.exercises.slice(0, n).map(({ code }) => ({ sign: 'stalled' as const, after: code }));
+  const outcome = (n: number, standard = timedYard) =>
     runWith('slope', [], { standard, between: stops(n) }).verdict.outcome;
   expect([outcome(2), outcome(3)]).toEqual(['pass', 'fail']);
-  const lenient = effective(withOption('engine-stops', 'more-than-three'));
+  const lenient = choosing(timedYard, 'engine-stops', 'more-than-three');
   expect([outcome(3, lenient), outcome(4, lenient)]).toEqual(['pass', 'fail']);
 });
 
@@ -122,7 +117,7 @@ it.each(['belt', 'door'] as const)('fails a %s in the yard, and not when the car
 
 it('marks the clutch before the brake, and both together where brake comes first', () => {
   expect(marksOf(runWith('brake', [{ sign: 'clutch-first' }]))).toEqual([['brake.footwork', 'fail']]);
-  const together = effective(withOption('emergency-footwork', 'together'));
+  const together = choosing(timedYard, 'emergency-footwork', 'together');
   expect(marksOf(runWith('brake', [{ sign: 'clutch-first' }], { standard: together }))).toEqual([
     ['brake.footwork', 'demerit'],
   ]);

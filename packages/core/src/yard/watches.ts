@@ -40,7 +40,7 @@ export function valueWatch({ item, mark }: Tools, sign: SensorSign, value: (now:
       const worth = own && mark(own, now.at, now.at, now.at, reading);
       if (!worth || open?.of !== own) {
         const closed = close();
-        if (worth) open = { of: own!, from: now.at, to: now.at, peak: reading, peakAt: now.at };
+        if (worth) open = { of: own, from: now.at, to: now.at, peak: reading, peakAt: now.at };
         return closed;
       }
       open.to = now.at;

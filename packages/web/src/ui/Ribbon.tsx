@@ -43,7 +43,9 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
               className={`${styles.span} ${styles[span.section]}`}
               style={{ left: left(span.fromMs), width: `${(100 * (toMs - span.fromMs)) / lengthMs}%` }}
             >
-              {span.section !== 'guided' && <span>{span.exercise ?? sectionName(span.section)}</span>}
+              {span.section !== 'guided' && (
+                <span>{exerciseName(standard, span.exercise) ?? sectionName(span.section)}</span>
+              )}
             </div>
           );
         })}
@@ -171,3 +173,6 @@ const Token = memo(function Token({ id, leftPx, label, sign, chosen, faded, onCh
     </span>
   );
 });
+
+const exerciseName = (standard: EffectiveStandard, exercise: string | undefined): string | undefined =>
+  standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;

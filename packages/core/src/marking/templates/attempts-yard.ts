@@ -210,9 +210,16 @@ export const attemptsYard: Standard = {
   requirements: exercises.map(({ code }) => ({ kind: 'exercise', exercise: code })),
   exercises: withItems(
     categories,
-    exercises.map(({ letter: _, attempts: __, movements: ___, ...exercise }) => ({
-      ...exercise,
-      looks: [{ code: 'all-round', name: 'All round before moving', item: `${exercise.code}.look` }],
+    exercises.map(({ code, name, task, manoeuvre, side, startsAt, endsWhen, script }) => ({
+      code,
+      name,
+      task: task!,
+      manoeuvre: manoeuvre!,
+      ...(side && { side }),
+      startsAt: startsAt!,
+      endsWhen: endsWhen!,
+      script: script!,
+      looks: [{ code: 'all-round', name: 'All round before moving', item: `${code}.look` }],
     })),
   ),
   course: {},

@@ -15,7 +15,7 @@ const allRound = (item: string, name = 'All round before reversing') => ({ code:
 const whileReversing = (item: string) => ({ code: 'rear', name: 'Mirrors and rear window while reversing', item });
 const beforeLeaving = (item: string) => ({ code: 'leaving', name: 'Over the shoulder before leaving', item });
 
-const exercises: readonly (Exercise & { readonly seconds: number })[] = [
+const exercises: readonly Exercise[] = [
   {
     code: 'slope',
     name: 'Slope',
@@ -27,7 +27,6 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
     script:
       'Please drive onto the slope, stop between the two lines and apply the parking brake. Then move off without rolling back.',
     looks: [{ code: 'shoulder', name: 'Over the left shoulder before moving off', item: 'slope.look' }],
-    seconds: 90,
   },
   {
     code: 'brake',
@@ -40,7 +39,6 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
     script:
       'Please drive up the lane and gather speed. When you hear the tone, stop as in an emergency. Wait, look round, and drive on when it is safe.',
     looks: [{ code: 'round', name: 'Over both shoulders before driving on', item: 'brake.look' }],
-    seconds: 90,
   },
   {
     code: 'angle-bay',
@@ -56,7 +54,6 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
       { code: 'head', name: 'Over the right shoulder before turning in', item: 'angle-bay.head-check' },
       allRound('angle-bay.look', 'All round before reversing out'),
     ],
-    seconds: 120,
   },
   {
     code: 'garage-bay',
@@ -69,7 +66,6 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
     script:
       'Please reverse into the bay and park between the lines with the parking brake on. Then drive out when it is safe.',
     looks: [allRound('garage-bay.look'), whileReversing('garage-bay.look'), beforeLeaving('garage-bay.look')],
-    seconds: 180,
   },
   {
     code: 'parallel-bay',
@@ -87,9 +83,17 @@ const exercises: readonly (Exercise & { readonly seconds: number })[] = [
       whileReversing('parallel-bay.look'),
       beforeLeaving('parallel-bay.look'),
     ],
-    seconds: 300,
   },
 ];
+
+/** The time each may take, in seconds. */
+const seconds: Readonly<Record<string, number>> = {
+  slope: 90,
+  brake: 90,
+  'angle-bay': 120,
+  'garage-bay': 180,
+  'parallel-bay': 300,
+};
 
 const rollBack: Measured = {
   quantity: 'distance rolled back',
@@ -250,12 +254,12 @@ export const timedYard: Standard = {
   ],
   categories,
   limits: [
-    ...exercises.map(({ code, name, seconds }): Limit => ({
+    ...exercises.map(({ code, name }): Limit => ({
       code: `time-${code}`,
       name: `Time of the ${name.toLowerCase()}`,
       scope: { kind: 'exercise', exercise: code },
       measure: { kind: 'time' },
-      allowed: commonPractice(seconds),
+      allowed: commonPractice(seconds[code]!),
       effect: { kind: 'fail-exercise' },
     })),
     {
@@ -290,10 +294,7 @@ export const timedYard: Standard = {
   ],
   caps: [],
   requirements: exercises.map(({ code }) => ({ kind: 'exercise', exercise: code })),
-  exercises: withItems(
-    categories,
-    exercises.map(({ seconds: _, ...exercise }) => exercise),
-  ),
+  exercises: withItems(categories, exercises),
   course: { leaving: { order: ['parking-brake', 'gear', 'belt', 'door'], item: 'whole.finish' } },
   questions: [],
   briefing: [documents, bayNumber, cockpitDrill(categories, 'seat')],

@@ -5,11 +5,12 @@ import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { secondsWords } from '@jasperwren/words/marking/names';
 import { memo } from 'react';
-import { useAppSelector } from '../../base/hooks';
+import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { clockTime } from '../../ui/format';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './header.module.css';
 import { limitOf } from '@jasperwren/core/marking/exercise-limits';
+import { boardSwitched } from './desk-slice';
 import { Key } from './Key';
 import type { DeskActions } from './desk-actions';
 import { useNow } from './use-now';
@@ -41,7 +42,9 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
         <b>{clockTime(drivenMs(drive, nowMs))}</b>{' '}
         <span className="muted">{t('ofTotalMinMin', { totalMin: totalMin.value })}</span>
       </div>
-      {span?.exercise !== undefined ? (
+      {meta.standard.course ? (
+        <BoardSwitch />
+      ) : span?.exercise !== undefined ? (
         <ExerciseClock standard={meta.standard} drive={drive} nowMs={nowMs} onOpen={actions.openMore} />
       ) : (
         <button
@@ -87,6 +90,17 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
     </header>
   );
 });
+
+/** On a course: the exercises or all faults. */
+function BoardSwitch() {
+  const dispatch = useAppDispatch();
+  const allFaults = useAppSelector((state) => state.desk.allFaults ?? false);
+  return (
+    <button type="button" className={styles.section} onClick={() => dispatch(boardSwitched())}>
+      <b>{allFaults ? t('viewExercises') : t('viewAllFaults')}</b>
+    </button>
+  );
+}
 
 function trayWords(pins: number, doubles: number): string {
   return doubles === 0 ? t('namePins', { count: pins }) : t('toSortOut', { n: pins + doubles });

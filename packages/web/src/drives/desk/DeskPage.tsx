@@ -4,7 +4,7 @@ import { likelyItems } from '@jasperwren/core/marking/likely';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { drivenMs } from '@jasperwren/core/drive/clock';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import { memo, Suspense, useCallback, useEffect, useMemo } from 'react';
+import { lazy, memo, Suspense, useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { firstName } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
@@ -30,6 +30,8 @@ import { useStorageRoom } from '../log/use-storage-room';
 import { useCellCounts, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 import { useNow } from './use-now';
+
+const YardConsole = lazy(() => import('../yard/YardConsole'));
 
 const likelyRows = 7;
 const lingerMs = 700;
@@ -64,6 +66,19 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
     document.title = t('learnerNameJasperwren', { learnerName: meta.learnerName });
     dispatch(deskOpened());
   }, [dispatch, meta.id, meta.learnerName]);
+  const onCourse = useAppSelector((state) => meta.standard.course !== undefined && !state.desk.allFaults);
+  const shown = panel && (
+    <DeskPanelView
+      panel={panel}
+      driveId={meta.id}
+      name={firstName(meta.learnerName)}
+      hasRoute={meta.route !== undefined}
+      standard={meta.standard}
+      drive={drive}
+      verdict={verdict}
+      actions={actions}
+    />
+  );
   if (drive.phase === 'briefing') return <Briefing meta={meta} drive={drive} />;
   return (
     <main
@@ -71,6 +86,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
       data-phase={drive.phase}
       data-keys={keys}
       data-route={meta.route !== undefined}
+      data-course={onCourse}
       data-beat={panel ? 'panel' : atCategory ? 'second' : 'first'}
     >
       <DeskHeader meta={meta} drive={settled} actions={actions} />
@@ -79,22 +95,19 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
           <Directions meta={meta} drive={settled} />
         </Suspense>
       )}
-      <CategoryBoard standard={meta.standard} drive={settled} />
-      {panel ? (
-        <DeskPanelView
-          panel={panel}
-          driveId={meta.id}
-          name={firstName(meta.learnerName)}
-          hasRoute={meta.route !== undefined}
-          standard={meta.standard}
-          drive={drive}
-          verdict={verdict}
-          actions={actions}
-        />
+      {onCourse ? (
+        <Suspense fallback={<div className={styles.course} />}>
+          <YardConsole meta={meta} drive={settled} verdict={verdict} settling={pin} panel={shown} actions={actions} />
+        </Suspense>
       ) : (
-        <Matrix standard={meta.standard} likely={likely} counts={counts} settling={pin} actions={actions} />
+        <>
+          <CategoryBoard standard={meta.standard} drive={settled} />
+          {shown ?? (
+            <Matrix standard={meta.standard} likely={likely} counts={counts} settling={pin} actions={actions} />
+          )}
+          <SidePanel standard={meta.standard} verdict={verdict} actions={actions} />
+        </>
       )}
-      <SidePanel standard={meta.standard} verdict={verdict} actions={actions} />
       <footer className={styles.footer}>
         <Receipt meta={meta} drive={settled} />
         <LiveRibbon meta={meta} drive={settled} />

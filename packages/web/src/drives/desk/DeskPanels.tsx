@@ -6,6 +6,7 @@ import type { DeskPanel } from './desk-slice';
 import { EndPanel } from './EndPanel';
 import { ExercisePanel } from './ExercisePanel';
 import { KeysPanel } from './KeysPanel';
+import { MeasurePanel } from './MeasurePanel';
 import { AdvisePanel, MarkPanel } from './MarkPanel';
 import { MoreTiles } from './MoreTiles';
 import { NotePanel } from './NotePanel';
@@ -35,7 +36,9 @@ export function DeskPanelView({ panel, driveId, name, hasRoute, standard, drive,
     case 'more':
       return (
         <Panel title={t('exercisesAndMore')}>
-          <ExercisePanel driveId={driveId} standard={standard} drive={drive} verdict={verdict} actions={actions} />
+          {!standard.course && (
+            <ExercisePanel driveId={driveId} standard={standard} drive={drive} verdict={verdict} actions={actions} />
+          )}
           <MoreTiles standard={standard} drive={drive} actions={actions} />
         </Panel>
       );
@@ -47,6 +50,8 @@ export function DeskPanelView({ panel, driveId, name, hasRoute, standard, drive,
       return <PausePanel pauseId={panel.pauseId} actions={actions} />;
     case 'trace':
       return <TracePanel driveId={driveId} name={name} hasRoute={hasRoute} />;
+    case 'measure':
+      return <MeasurePanel key={panel.item} itemCode={panel.item} standard={standard} actions={actions} />;
     case 'tray':
       return <TrayPanel standard={standard} drive={drive} actions={actions} />;
     case 'mark':

@@ -21,6 +21,7 @@ const keyWords: readonly (readonly [keyof typeof commandKeys, string])[] = [
   ['pulledUp', t('pulledUp')],
   ['movedOff', t('movedOff')],
   ['pause', t('pauseOrResume')],
+  ['exercise', t('startOrEndAnExercise')],
   ['end', t('endMockTest')],
   ['back', t('back')],
 ];

@@ -5,6 +5,7 @@ import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
+import { usualGrade } from '@jasperwren/core/marking/asked';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { AppDispatch } from '../../base/store';
@@ -53,6 +54,13 @@ interface Means {
   readonly dispatch: AppDispatch;
 }
 
+/** What a mark can say besides its item and grade. */
+interface MarkedWith {
+  readonly measured?: number;
+  /** Code of the look that was missed. */
+  readonly look?: string;
+}
+
 export type DeskActions = ReturnType<typeof deskActions>;
 
 /** Everything the desk can do, each with its receipt. */
@@ -60,6 +68,25 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
   const at = () => clockTime(driveNowMs(driveId));
   // Read when something is done, so that the actions stay the same from mark to mark and little is drawn anew.
   const driveNow = () => foldDrive(store.getState().driveLogs.open[driveId]?.events ?? []);
+  function mark(item: string, grade: string, more: MarkedWith = {}): void {
+    const pin = store.getState().desk.settling;
+    if (!running && !pin) return;
+    void write({ type: 'mark', item, grade, ...(pin && { pin }), ...more });
+    const { grades, items } = rulesOf(standard);
+    const placed = items.get(item);
+    dispatch(
+      done(
+        t('gradeAreaFaultAt', {
+          grade: capital(grades.get(grade)?.name ?? grade),
+          area: placed?.category.name.toLowerCase() ?? '',
+          fault: placed?.item.name.toLowerCase() ?? item,
+          at: at(),
+        }),
+      ),
+    );
+    receipt();
+  }
+
   function settleNext(): void {
     const pins = unsettledPins(driveNow());
     const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
@@ -72,23 +99,11 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     running,
     canMark,
     ...taskActions({ driveId, standard, running, write, tell, driveNow, dispatch }),
-    mark(item: string, grade: string): void {
-      const pin = store.getState().desk.settling;
-      if (!running && !pin) return;
-      void write({ type: 'mark', item, grade, ...(pin && { pin }) });
-      const { grades, items } = rulesOf(standard);
-      const placed = items.get(item);
-      dispatch(
-        done(
-          t('gradeAreaFaultAt', {
-            grade: capital(grades.get(grade)?.name ?? grade),
-            area: placed?.category.name.toLowerCase() ?? '',
-            fault: placed?.item.name.toLowerCase() ?? item,
-            at: at(),
-          }),
-        ),
-      );
-      receipt();
+    mark,
+    /** An expected look was missed: the item it belongs to, at its mildest. */
+    missLook(look: string, item: string): void {
+      const grade = usualGrade(standard, item);
+      if (grade) mark(item, grade.code, { look });
     },
     pin(): void {
       if (!running) return;

@@ -1,6 +1,7 @@
-import { graded, tally } from '@jasperwren/core/marking/testing-standards';
+import { itemsOfExercise } from '@jasperwren/core/marking/likely';
+import { graded, tally, timedYard } from '@jasperwren/core/marking/testing-standards';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { gradesOf } from '@jasperwren/core/marking/rules';
+import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import { configureStore } from '@reduxjs/toolkit';
 import { commandKeys, deskKeys } from './desk-keys';
 import { deskReducer, panelOpened } from './desk-slice';
@@ -8,7 +9,7 @@ import { deskReducer, panelOpened } from './desk-slice';
 jest.mock('../../base/store', () => ({ addSlice: () => undefined }));
 
 /** A desk that notes what is asked of it. */
-function desk(standard: EffectiveStandard = tally, inExercise = false) {
+function desk(standard: EffectiveStandard = tally, inExercise = false, inHand?: string) {
   const store = configureStore({ reducer: { desk: deskReducer } });
   const asked: unknown[] = [];
   const actions = new Proxy({} as never, {
@@ -16,14 +17,14 @@ function desk(standard: EffectiveStandard = tally, inExercise = false) {
       (_, name: string) =>
       (...args: readonly unknown[]) => {
         asked.push([name, ...args]);
-        return name === 'countInExercise' ? inExercise : undefined;
+        return name === 'countInExercise' ? inExercise : name === 'exerciseInHand' ? inHand : undefined;
       },
   });
   const take = deskKeys(standard, actions, store.dispatch as never, () => store.getState().desk);
   return {
     store,
     press: (keys: readonly string[], onControl = false) => keys.map((key) => take(key, onControl)),
-    asked: () => asked.filter((one) => (one as string[])[0] !== 'countInExercise'),
+    asked: () => asked.filter((one) => !['countInExercise', 'exerciseInHand'].includes((one as string[])[0]!)),
     counted: () => asked.filter((one) => (one as string[])[0] === 'countInExercise').map((one) => (one as string[])[1]),
     said: () => store.getState().desk.receipt,
   };
@@ -38,6 +39,25 @@ describe('marking by keyboard', () => {
           press([category.letter, item.letter, String(standard.grades.indexOf(grade) + 1)]);
           expect(asked()).toEqual([['mark', item.code, grade.code]]);
         }
+  });
+
+  it('marks every fault of an exercise on a course by one key, but for those that are measured', () => {
+    const { items } = rulesOf(timedYard);
+    for (const { code } of timedYard.exercises)
+      for (const itemCode of itemsOfExercise(timedYard, code)) {
+        const { item } = items.get(itemCode)!;
+        const { press, asked, store } = desk(timedYard, false, code);
+        press([item.letter]);
+        if (item.measured) expect(store.getState().desk.panel).toEqual({ kind: 'measure', item: itemCode });
+        else if (item.grades?.length === 1) expect(asked()).toEqual([['mark', itemCode, item.grades[0]]]);
+        else {
+          press(['1']);
+          expect(asked()).toEqual([['mark', itemCode, timedYard.grades[0]!.code]]);
+        }
+      }
+    const { press, asked, said } = desk(timedYard, false, 'slope');
+    press(['z']);
+    expect([asked(), said()]).toEqual([[], 'No Z in Slope.']);
   });
 
   it('takes capitals and small letters alike', () => {

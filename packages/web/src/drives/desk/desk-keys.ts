@@ -1,9 +1,11 @@
 import { t } from '@jasperwren/words/desk';
 import type { ExerciseStepKind } from '@jasperwren/core/drive/event';
-import { gradesOf } from '@jasperwren/core/marking/rules';
+import { itemsOfExercise } from '@jasperwren/core/marking/likely';
+import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { AppDispatch, RootState } from '../../base/store';
 import type { DeskActions } from './desk-actions';
+import { tileKeys } from '../yard/tile-keys';
 import { categoryChosen, itemChosen, panelOpened, said, stepBack } from './desk-slice';
 
 /** The commands that are not letters or digits of the standard. */
@@ -23,6 +25,7 @@ export const commandKeys = {
   mirrors: { key: '\\', word: '\\' },
   pulledUp: { key: 'PageUp', word: 'PgUp' },
   movedOff: { key: 'PageDown', word: 'PgDn' },
+  exercise: { key: 'Home', word: 'Home' },
   pause: { key: '0', word: '0' },
   end: { key: 'End', word: 'End' },
   back: { key: 'Escape', word: 'Esc' },
@@ -67,6 +70,7 @@ export function deskKeys(
     [commandKeys.mirrors.key, () => actions.switchCounter('mirrors')],
     [commandKeys.pulledUp.key, () => actions.count('pull-up')],
     [commandKeys.movedOff.key, () => actions.count('move-off')],
+    [commandKeys.exercise.key, actions.nextOrEndExercise],
     [commandKeys.pause.key, () => void actions.switchPause()],
     [commandKeys.end.key, actions.askToEnd],
     [commandKeys.keys.key, () => dispatch(panelOpened({ kind: 'keys' }))],
@@ -88,7 +92,31 @@ export function deskKeys(
     return false;
   }
 
+  /** On a course a letter is a fault of the exercise at hand: marked at once where it has one grade. */
+  function takeExerciseLetter(exercise: string, letter: string): boolean {
+    const { items } = rulesOf(standard);
+    const own = itemsOfExercise(standard, exercise).flatMap((code) => items.get(code) ?? []);
+    const keys = tileKeys(own.map(({ item }) => item));
+    const placed = own.find(({ item }) => keys.get(item.code) === letter);
+    if (!placed) {
+      dispatch(said(letterNames(letter, standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise)));
+      return true;
+    }
+    const { item, category } = placed;
+    const grades = gradesOf(standard, item);
+    if (item.measured) dispatch(panelOpened({ kind: 'measure', item: item.code }));
+    else if (grades.length === 1) actions.mark(item.code, grades[0]!.code);
+    else {
+      dispatch(categoryChosen(category.code));
+      dispatch(itemChosen(item.code));
+      dispatch(said(t('chooseTheGradeOf', { item: item.name })));
+    }
+    return true;
+  }
+
   function takeLetter(letter: string): boolean {
+    const exercise = actions.exerciseInHand();
+    if (exercise !== undefined) return takeExerciseLetter(exercise, letter);
     const { category: code, item } = desk();
     const category = standard.categories.find((candidate) => candidate.code === code);
     if (!category || item) {

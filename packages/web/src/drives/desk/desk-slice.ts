@@ -12,6 +12,7 @@ export type DeskPanel =
   | { readonly kind: 'note'; readonly target?: string | undefined }
   | { readonly kind: 'pause'; readonly pauseId: string }
   | { readonly kind: 'trace' }
+  | { readonly kind: 'measure'; readonly item: string }
   | { readonly kind: 'tray' }
   | { readonly kind: 'end' }
   | { readonly kind: 'keys' };
@@ -26,6 +27,10 @@ interface Desk {
   /** The pin that the next mark settles. */
   readonly settling?: string | undefined;
   readonly panel?: DeskPanel | undefined;
+  /** On a course, the exercise that comes next where another was chosen than the one in turn. */
+  readonly exercise?: string | undefined;
+  /** On a course, all faults instead of the exercise. */
+  readonly allFaults?: boolean | undefined;
   /** What is being counted for the instructor, on the drive's clock. */
   readonly counter?: Counter | undefined;
   /** The last thing that happened, for the receipt and for screen readers. */
@@ -61,9 +66,23 @@ const slice = createSlice({
       state.panel || state.category || state.lingering
         ? { ...state, category: undefined, lingering: undefined, item: undefined, panel: undefined }
         : { ...state, settling: undefined },
+    exerciseChosen: (state, { payload }: PayloadAction<string | undefined>) => ({
+      ...state,
+      exercise: payload,
+      panel: undefined,
+    }),
+    boardSwitched: (state) => ({
+      ...state,
+      allFaults: !state.allFaults,
+      panel: undefined,
+      category: undefined,
+      item: undefined,
+    }),
     done: (state, { payload }: PayloadAction<string>): Desk => ({
       receipt: payload,
       counter: state.counter,
+      exercise: state.exercise,
+      allFaults: state.allFaults,
       lingering: state.panel ? undefined : (state.category ?? state.lingering),
     }),
     counterChanged: (state, { payload }: PayloadAction<Counter | undefined>) => ({ ...state, counter: payload }),
@@ -80,6 +99,8 @@ export const {
   panelOpened,
   stepBack,
   done,
+  exerciseChosen,
+  boardSwitched,
   counterChanged,
   lingeredEnough,
   said,

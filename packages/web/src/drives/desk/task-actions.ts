@@ -1,15 +1,18 @@
 import { t } from '@jasperwren/words/desk';
 import { counterTargetS, readCounter, type CounterKind } from '@jasperwren/core/drive/counter';
+import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { Drive } from '@jasperwren/core/drive/drive';
+import { nextExercises } from '@jasperwren/core/yard/course-sheet';
 import type { DriveEvent, EventBody, ExerciseStepKind, Familiarity, StepKind } from '@jasperwren/core/drive/event';
 import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { isChosen } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { AppDispatch } from '../../base/store';
 import { store } from '../../base/store';
 import { clockTime } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
-import { counterChanged, done, panelOpened, stepBack } from './desk-slice';
+import { counterChanged, done, exerciseChosen, panelOpened, stepBack } from './desk-slice';
 
 interface Tools {
   readonly driveId: string;
@@ -40,10 +43,35 @@ const stepWords: Readonly<Record<StepKind, string>> = {
 export function taskActions({ driveId, standard, running, write, tell, driveNow, dispatch }: Tools) {
   const at = () => clockTime(driveNowMs(driveId));
 
+  function exerciseInHand(): string | undefined {
+    const { allFaults, exercise } = store.getState().desk;
+    if (!standard.course || allFaults) return undefined;
+    const drive = driveNow();
+    return (
+      currentSpan(drive)?.exercise ?? exercise ?? nextExercises(standard, drive, judgeDrive(standard, drive))[0]?.code
+    );
+  }
+
   function count(step: StepKind): void {
     if (!running) return;
     void write({ type: 'step', step });
     tell(t('stepAt', { step: stepWords[step], at: at() }));
+  }
+
+  function startExercise(exercise: string, name: string, retest: boolean): void {
+    if (!running) return;
+    dispatch(exerciseChosen(undefined));
+    void write({ type: 'section', section: 'exercise', exercise, ...(retest && { retest }) });
+    dispatch(stepBack());
+    tell(t('nameStartedAtAt', { name, at: at() }));
+  }
+
+  function finishExercise(name: string): void {
+    if (!running) return;
+    const before = driveNow().spans.findLast(({ exercise }) => exercise === undefined)?.section ?? 'guided';
+    void write({ type: 'section', section: before });
+    dispatch(stepBack());
+    tell(t('nameEndedAtAt', { name, at: at() }));
   }
 
   return {
@@ -106,25 +134,29 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
         }),
       );
     },
-    startExercise(exercise: string, name: string, retest: boolean): void {
-      if (!running) return;
-      void write({ type: 'section', section: 'exercise', exercise, ...(retest && { retest }) });
-      dispatch(stepBack());
-      tell(t('nameStartedAtAt', { name, at: at() }));
+    /** On a course, the exercise under way, or else the one that comes next; undefined where all faults are shown. */
+    exerciseInHand,
+    /** On a course: ends the exercise under way, or starts the one that comes next. */
+    nextOrEndExercise(): void {
+      const code = exerciseInHand();
+      const exercise = standard.exercises.find((one) => one.code === code);
+      if (!exercise) return;
+      if (currentSpan(driveNow())?.exercise === code) finishExercise(exercise.name);
+      else startExercise(exercise.code, exercise.name, false);
     },
+    seeLook(look: string, name: string): void {
+      if (!running) return;
+      void write({ type: 'look', look });
+      tell(t('lookSeenAt', { look: name, at: at() }));
+    },
+    startExercise,
     /** Says that the attempt under way failed; what follows from that, the standard says. */
     failAttempt(name: string): void {
       if (!running) return;
       void write({ type: 'attempt', result: 'failed' });
       tell(t('nameAttemptFailedAtAt', { name, at: at() }));
     },
-    finishExercise(name: string): void {
-      if (!running) return;
-      const before = driveNow().spans.findLast(({ exercise }) => exercise === undefined)?.section ?? 'guided';
-      void write({ type: 'section', section: before });
-      dispatch(stepBack());
-      tell(t('nameEndedAtAt', { name, at: at() }));
-    },
+    finishExercise,
     /** Stops the clock at once and asks why afterwards, or lets it go on. */
     async switchPause(): Promise<void> {
       if (!running) return;

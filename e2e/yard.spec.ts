@@ -1,0 +1,135 @@
+import { t as desk } from '@jasperwren/words/desk';
+import { t as drives } from '@jasperwren/words/drives';
+import { t as yard } from '@jasperwren/words/yard';
+import type { Page } from '@playwright/test';
+import { endDrive, expect, expectNoHarm, minutes, press, signIn, startDrive, test, testUnder } from './fixtures';
+
+/** Starts the exercise that comes next, or ends the one under way, by its key. */
+const startOrEnd = (page: Page) => press(page, 'Home');
+
+const counter = (page: Page, what: string) => page.getByRole('button', { name: yard('countOne', { what }) });
+
+test('a timed yard by hand: clocks, demerits, measured values, looks and the order of leaving the car', async ({
+  page,
+  school,
+}) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await testUnder(page, 'Yara Learner', 'Timed yard');
+  await startDrive(page);
+  await expect(page.getByRole('heading', { name: yard('next', { name: 'Slope' }) })).toBeVisible();
+  await expect(page.getByText('Please drive onto the slope', { exact: false })).toBeVisible();
+  await startOrEnd(page);
+  // 16 cm by keypad is a demerit by its band.
+  await press(page, 'r');
+  await page.getByRole('textbox', { name: 'Distance rolled back, cm' }).fill('15');
+  await expect(page.getByRole('button', { name: yard('within', { value: '15', unit: 'cm' }) })).toBeDisabled();
+  await page.getByRole('button', { name: yard('clear') }).click();
+  for (const digit of ['1', '6']) await page.getByRole('button', { name: digit, exact: true }).click();
+  await page.getByRole('button', { name: yard('record', { value: '16', unit: 'cm', grade: 'demerit' }) }).click();
+  await minutes(page, 76 / 60);
+  await expect(page.getByText(/^\d+ seconds left$/)).toBeVisible();
+  await startOrEnd(page);
+
+  await startOrEnd(page);
+  await expect(page.getByRole('heading', { name: 'Emergency brake' })).toBeVisible();
+  await minutes(page, 1);
+  await startOrEnd(page);
+
+  // One second too many fails the exercise at once, without anything being touched.
+  await startOrEnd(page);
+  await minutes(page, 121 / 60);
+  await expect(page.getByRole('alert').filter({ hasText: /^This exercise is failed, / })).toContainText(
+    '120 s allowed',
+  );
+  await expectNoHarm(page, 'the console with a failed exercise');
+  await startOrEnd(page);
+
+  await startOrEnd(page);
+  await page.getByRole('button', { name: yard('seenLook', { look: 'All round before reversing' }) }).click();
+  await page.getByRole('button', { name: yard('missedLook', { look: 'Over the shoulder before leaving' }) }).click();
+  await press(page, 'x', 'x');
+  const room = page.getByRole('listitem').filter({ hasText: 'Demerits in one exercise' });
+  await expect(room).toContainText(yard('usedOf', { used: 5, allowed: 5 }));
+  await press(page, 'd');
+  await expect(room).toContainText(yard('usedOf', { used: 6, allowed: 5 }));
+  // What was touched by mistake is taken back, and the exercise stands.
+  await press(page, 'Backspace');
+  await expect(room).toContainText(yard('usedOf', { used: 5, allowed: 5 }));
+  await startOrEnd(page);
+
+  // It survives a reload in the middle of an exercise: the clock goes on from its start.
+  await startOrEnd(page);
+  await minutes(page, 3);
+  await page.reload();
+  await expect(page.getByRole('timer', { name: yard('timer') })).toContainText(/3:0\d/);
+  await startOrEnd(page);
+
+  await expect(page.getByRole('heading', { name: yard('all') })).toBeVisible();
+  await page.getByRole('button', { name: yard('leftOtherwise') }).click();
+  await expect(page.getByText(yard('leavingDone'))).toBeVisible();
+  await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 failed exercise.');
+  const rolled = page.getByRole('listitem', { name: /^Slope: rolled back/ });
+  await rolled.getByLabel('Distance rolled back, cm').fill('34');
+  await rolled.getByRole('button', { name: drives('setGrade') }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 2 failed exercises.');
+});
+
+test('an attempts yard on both sides: a fourth movement fails the attempt, the last attempt the exercise', async ({
+  page,
+  school,
+}) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await testUnder(page, 'Zora Learner', 'Attempts yard');
+  await startDrive(page);
+  for (const side of ['left', 'right']) {
+    await expect(page.getByRole('heading', { name: yard('next', { name: `Alley dock ${side}` }) })).toBeVisible();
+    await startOrEnd(page);
+    await minutes(page, 1);
+    await startOrEnd(page);
+  }
+  await startOrEnd(page);
+  for (let i = 0; i < 4; i++) await counter(page, yard('movements')).click();
+  await expect(page.getByRole('alert').filter({ hasText: /^This attempt failed/ })).toContainText('3 allowed');
+  await startOrEnd(page);
+  await expect(page.getByRole('heading', { name: yard('again', { name: 'Parallel park left' }) })).toBeVisible();
+  await startOrEnd(page);
+  await expect(page.getByText(yard('attemptOf', { attempt: 2, most: 2 }))).toBeVisible();
+  await page.getByRole('button', { name: yard('attemptFailed') }).click();
+  await expect(page.getByRole('alert').filter({ hasText: /^This exercise is failed/ })).toBeVisible();
+  await startOrEnd(page);
+  // No third attempt: the course goes on with the other side.
+  await expect(page.getByRole('heading', { name: yard('next', { name: 'Parallel park right' }) })).toBeVisible();
+  await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 failed exercise.');
+  await expect(
+    page.getByText('Parallel park left: 2 failed attempts (Failed attempts at parallel park left). 1 allowed.'),
+  ).toBeVisible();
+});
+
+test('a reversing area: two pull-forwards pass and the third fails', async ({ page, school }) => {
+  await signIn(page, school);
+  await testUnder(page, 'Rhea Learner', 'Reversing area');
+  await startDrive(page);
+  await startOrEnd(page);
+  await press(page, 's', 's');
+  await counter(page, yard('walks')).click();
+  const pulls = page.getByRole('listitem').filter({ hasText: 'Pull-forwards' });
+  await expect(pulls).toContainText(yard('usedOf', { used: 2, allowed: 2 }));
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await press(page, 's');
+  await expect(page.getByRole('alert').filter({ hasText: /^This exercise is failed/ })).toContainText(
+    yard('testFailed'),
+  );
+  await press(page, 'Backspace');
+  await expect(page.getByRole('alert').filter({ hasText: /^This exercise is failed/ })).toHaveCount(0);
+  // All faults are one touch away, for what belongs to no exercise.
+  await page.getByRole('button', { name: desk('viewAllFaults') }).click();
+  await page.getByRole('button', { name: /^At the end/ }).click();
+  await page.getByRole('button', { name: desk('viewExercises') }).click();
+  await startOrEnd(page);
+  await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Pass: 2 of 5 faults.');
+});
