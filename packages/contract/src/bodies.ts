@@ -25,6 +25,7 @@ import { CallTimingInput } from './call-timing';
 import { ShareInput } from './shares';
 import { SheetEdit, SheetInput } from './sheets';
 import { FixBatch, TraceEdit } from './traces';
+import { YardCarInput, YardRunInput } from './yard';
 import { DraftInput, ImportInput, NewStandard } from './standards';
 
 /** The routes that take something. */
@@ -53,6 +54,8 @@ export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } =
   sendEvents: EventBatch,
   sendFixes: FixBatch,
   editTrace: TraceEdit,
+  addYardRun: YardRunInput,
+  addYardCar: YardCarInput,
   share: ShareInput,
   shareRoute: ShareInput,
   setCallTiming: CallTimingInput,

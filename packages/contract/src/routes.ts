@@ -23,6 +23,7 @@ import type {
   WelcomeView,
 } from './accounts';
 import type { FixBatch, SharedRoad, TraceEdit, TraceView } from './traces';
+import type { NewYardCar, YardCarInput, YardCarView, YardRunInput, YardRunView } from './yard';
 import { placeFilters, type FaultAtPlace, type PlacesView } from './places';
 import { auditFilters, type AuditPage } from './audit';
 import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './safety-questions';
@@ -333,6 +334,21 @@ export const routes = {
   }).answers<readonly FaultAtPlace[]>(),
   placesFile: get('/api/places.geojson', 'staff', { query: placeFilters }).file(),
   passesTable: get('/api/passes.csv', 'staff', { query: placeFilters }).file(),
+
+  // The yard: runs of sensor values, and the cars that send them.
+  yardRuns: get('/api/yard/runs', 'staff', { reads: ['yard', 'learners', 'drives'], live: true }).answers<
+    readonly YardRunView[]
+  >(),
+  addYardRun: post('/api/yard/runs', 'staff', { changes: ['yard'] })
+    .takes<YardRunInput>()
+    .answers<YardRunView>(201),
+  yardRunFile: get('/api/yard/runs/:runId/file', 'staff').file(),
+  dropYardRun: del('/api/yard/runs/:runId', 'staff', { changes: ['yard'] }).done(),
+  yardCars: get('/api/yard/cars', 'staff', { reads: ['yard'] }).answers<readonly YardCarView[]>(),
+  addYardCar: post('/api/yard/cars', 'lead', { changes: ['yard'] })
+    .takes<YardCarInput>()
+    .answers<NewYardCar>(201),
+  dropYardCar: del('/api/yard/cars/:carId', 'lead', { changes: ['yard'] }).done(),
 
   // What a learner may do. No address names a learner: whose data it is follows from the sign-in alone.
   learnerSignIn: post('/api/me/session', 'anybody').takes<CodeSignIn>().answers<MeView>(),

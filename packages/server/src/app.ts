@@ -5,6 +5,7 @@ import Koa from 'koa';
 import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Logger } from 'pino';
+import { yardHandlers } from './yard/handlers';
 import { placeHandlers } from './places/handlers';
 import { traceHandlers } from './traces/handlers';
 import { peopleHandlers } from './accounts/people-handlers';
@@ -100,6 +101,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...routeHandlers,
     ...traceHandlers(jobs),
     ...placeHandlers,
+    ...yardHandlers,
     ...meHandlers(workers),
   };
   return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs });

@@ -46,6 +46,7 @@ const note = { lat: 48, lon: -30, text: 'A van parks at the mouth.', reviewBy: '
 const timing = { steps: [{ kmh: 0, metres: 150 }], leastSeconds: 7 };
 const fix = [1_780_000_000_000, 48, -30, 5, -1];
 const stop = { lat: 48, lon: -30, mode: 'directions' };
+const run = { id: 'run', name: 'Morning run', source: 'file', standardId: 'timed-yard', columns: 'at_ms,speed_kmh' };
 const learner = { name: 'Ada', transmission: 'manual', standardId: 'tally' };
 
 beforeAll(async () => {
@@ -66,6 +67,8 @@ beforeAll(async () => {
   );
   await post('/api/drives/drive/events', { events });
   const { id: sheetId } = await post<SheetView>(`/api/learners/${learnerId}/sheets`, sheet);
+  await post('/api/yard/runs', run);
+  const { id: carId } = await post<{ id: string }>('/api/yard/cars', { name: 'Car 3' });
   const { id: shareId } = await post<NewShare>('/api/drives/drive/shares', { days: 7 });
   const { standard: draft, savedAt } = await post<DraftView>('/api/standards', {
     fromId: 'tally',
@@ -97,6 +100,8 @@ beforeAll(async () => {
     noteId,
     routeId,
     linkId,
+    runId: run.id,
+    carId,
   };
   writes = [
     { route: 'POST /api/learners', body: learner },
@@ -111,6 +116,10 @@ beforeAll(async () => {
     },
     { route: 'DELETE /api/drives/:driveId/trace' },
     { route: 'POST /api/drives/:driveId/shares', body: { days: 7 } },
+    { route: 'POST /api/yard/runs', body: { ...run, id: 'another' } },
+    { route: 'DELETE /api/yard/runs/:runId' },
+    { route: 'POST /api/yard/cars', body: { name: 'Car 4' } },
+    { route: 'DELETE /api/yard/cars/:carId' },
     { route: 'PUT /api/call-timing', body: { instructor: timing, device: { ...timing, againSeconds: 4 }, version: 0 } },
     { route: 'POST /api/routes/:routeId/shares', body: { days: 7 } },
     { route: 'POST /api/learners/:learnerId/sheets', body: sheet },

@@ -18,6 +18,7 @@ import { eraseAgain } from './personal/erase';
 import { callNow } from './call';
 import { dropBrokenUploads, roadsWork } from './roads/roads-job';
 import { queueOldReadings, tracesWork } from './traces/traces-job';
+import { serveFeed } from './yard/feed';
 import { addTemplatesEverywhere } from './standards/store';
 
 export interface Running {
@@ -98,6 +99,7 @@ export async function serve(
     await release();
     throw error;
   });
+  const feed = serveFeed(server, keeper, config, log);
   // A new day, or another release, may work out otherwise what stands.
   const schools = await keeper.db.selectFrom('schools').select('id').execute();
   await keeper.write(async (db) => {
@@ -124,6 +126,7 @@ export async function serve(
     async stop() {
       stopBackups();
       clearInterval(tidy);
+      feed.close();
       await stopListening(server);
       await release();
     },

@@ -50,6 +50,8 @@ export const resource = {
   startOrEndAnExercise: 'On a course: start or end an exercise',
   chooseTheGradeOf: '{{item}}: now press the number of the grade.',
   sensors: 'sensors',
+  sensorsReadAt: 'Sensors of {{car}} are read from {{at}}.',
+  seenBySensors: 'Seen by sensors, {{from}} to {{to}} s on the car’s timer.',
   fault: 'fault',
   pin: 'pin',
   removal: 'removal',

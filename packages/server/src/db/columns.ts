@@ -331,4 +331,32 @@ export interface Columns {
     account_id: string;
     created_at: string;
   };
+  yard_cars: {
+    school_id: string;
+    id: string;
+    name: string;
+    token_hash: string;
+    created_at: string;
+  };
+  yard_rows: {
+    school_id: string;
+    run_id: string;
+    from_row: number;
+    rows: string;
+  };
+  yard_runs: {
+    school_id: string;
+    id: string;
+    name: string;
+    source: string;
+    columns: string;
+    samples: number;
+    started_at: string;
+    seen_at: string;
+    standard_id: string | null;
+    car_id: string | null;
+    account_id: string | null;
+    learner_id: string | null;
+    drive_id: string | null;
+  };
 }

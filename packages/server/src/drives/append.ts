@@ -5,6 +5,7 @@ import { sql } from 'kysely';
 import type { Call, InSchool } from '../call';
 import { conflict } from '../refusal';
 import { getLearner } from '../learners/store';
+import { linkRuns } from '../yard/store';
 import { boundStandard } from '../standards/store';
 import { summariseDrive, digestVersion } from './digest';
 import { refuseStrangers } from './may-mark';
@@ -46,6 +47,11 @@ export async function appendEvents(
     select ${schoolId}, ${driveId}, value ->> 'id', ${accountId}, value, ${received_at}
     from json_each(${JSON.stringify(events)}) where true
     on conflict (school_id, drive_id, id) do nothing`.execute(db);
+  await linkRuns(
+    call,
+    { driveId, learnerId: drive?.learner_id ?? started!.learnerId },
+    events.flatMap((event) => (event.type === 'run' ? [event.run] : [])),
+  );
   const news = {
     ...(drive && { digest_version: 0 }),
     ...(clockMs !== undefined && { clock_ms: clockMs, clock_at: received_at }),

@@ -70,11 +70,9 @@ export function sessions(app: Koa, { db, write }: Keeper, config: Config): Koa.M
   const store = {
     async get(key: string): Promise<(Kept & Live) | undefined> {
       const id = signInId(key);
-      const row = await rowOf(db, id);
+      const row = await liveRow(db, id);
+      if (!row) return undefined;
       const now = Date.now();
-      if (!row || row.expires_ms <= now || row.created_ms + longestMs <= now) return undefined;
-      if (row.account_id !== null && (row.role === null || row.disabled_at !== null)) return undefined;
-      if (row.learner_id !== null && (row.learner === null || row.archived_at !== null)) return undefined;
       if (now - row.seen_ms > hourMs)
         await write((trx) =>
           trx
@@ -124,6 +122,30 @@ export function sessions(app: Koa, { db, write }: Keeper, config: Config): Koa.M
     },
     app,
   );
+}
+
+/** Who of the school is signed in by the cookies of a request that is none of the routes; undefined where nobody is. */
+export async function staffOfCookie(db: Db, config: Config, cookies: string | undefined): Promise<Who | undefined> {
+  const name = cookieName(config);
+  const key = cookies
+    ?.split(';')
+    .map((one) => one.trim().split('='))
+    .find(([own]) => own === name)?.[1];
+  const row = key === undefined ? undefined : await liveRow(db, signInId(decodeURIComponent(key)));
+  if (!row?.account_id || row.role === null) return undefined;
+  const { schoolId } = JSON.parse(row.data) as Kept;
+  const factorMissing = row.require_factor === 1 && row.factor_secret === null;
+  return schoolId === undefined || factorMissing ? undefined : { accountId: row.account_id, schoolId, role: row.role };
+}
+
+/** A sign-in that holds: not run out, its account or learner still let in. */
+async function liveRow(db: Db, id: string) {
+  const row = await rowOf(db, id);
+  const now = Date.now();
+  if (!row || row.expires_ms <= now || row.created_ms + longestMs <= now) return undefined;
+  if (row.account_id !== null && (row.role === null || row.disabled_at !== null)) return undefined;
+  if (row.learner_id !== null && (row.learner === null || row.archived_at !== null)) return undefined;
+  return row;
 }
 
 interface StoreContext {

@@ -1,3 +1,4 @@
+import type { SessionView } from '@jasperwren/contract/accounts';
 import type { AccessCode } from '@jasperwren/contract/access';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { ErasedIds, ErasureReceipt, OutOfTime, SchoolView } from '@jasperwren/contract/school';
@@ -10,6 +11,7 @@ import { parse } from 'papaparse';
 import { backUp, restore } from '../db/backup';
 import { addRoads, startTestServer, startTwoSchools, testClient, type TestClient } from '../testing';
 import { registry } from './registry';
+import { addRows } from '../yard/store';
 import { learnerTables } from './rows';
 
 let server: Awaited<ReturnType<typeof startTwoSchools>>['server'];
@@ -60,6 +62,10 @@ async function everywhere() {
     -1,
   ]);
   await post(`/api/drives/${driveId}/fixes`, { pieces: [{ id: 'p', source: 'device', fixes }] });
+  const run = { id: `run-${driveId}`, name: 'Yard', source: 'file', standardId: 'timed-yard', columns: 'at_ms' };
+  await post('/api/yard/runs', { ...run, learnerId: id });
+  const { school } = (await lead.send<SessionView>('GET', '/api/session')).body;
+  await addRows(server.db, new Date(), { schoolId: school.id, id: run.id }, 0, ['0']);
   await post(`/api/drives/${driveId}/shares`, { days: 7 });
   await post(`/api/learners/${id}/reviews`, {
     reviews: [

@@ -2,8 +2,8 @@ import { sql } from 'kysely';
 import type { InSchool } from '../call';
 import type { Tables } from '../db/schema';
 
-/** How a table tells whose a row is: by the learner, or by the drive. */
-type Owner = 'learner_id' | 'drive_id' | 'subject' | 'id';
+/** How a table tells whose a row is: by the learner, by the drive, or by the run. */
+type Owner = 'learner_id' | 'drive_id' | 'run_id' | 'subject' | 'id';
 
 /**
  * Every table with rows about one learner, in the order in which they can be taken out: what refers to something goes
@@ -17,6 +17,8 @@ export const learnerTables: readonly (readonly [table: keyof Tables, owner: Owne
   ['passes', 'drive_id'],
   ['trace_pieces', 'drive_id'],
   ['traces', 'drive_id'],
+  ['yard_rows', 'run_id'],
+  ['yard_runs', 'learner_id'],
   ['events', 'drive_id'],
   ['estimates', 'learner_id'],
   ['jobs', 'subject'],
@@ -32,7 +34,13 @@ type Row = Readonly<Record<string, unknown>>;
 /** The condition under which a row of a table is about a learner. */
 export function isAbout(owner: Owner, schoolId: string, learnerId: string) {
   const drives = sql`select id from drives where school_id = ${schoolId} and learner_id = ${learnerId}`;
-  const whose = owner === 'drive_id' ? sql`drive_id in (${drives})` : sql`${sql.ref(owner)} = ${learnerId}`;
+  const runs = sql`select id from yard_runs where school_id = ${schoolId} and learner_id = ${learnerId}`;
+  const whose =
+    owner === 'drive_id'
+      ? sql`drive_id in (${drives})`
+      : owner === 'run_id'
+        ? sql`run_id in (${runs})`
+        : sql`${sql.ref(owner)} = ${learnerId}`;
   return sql`school_id = ${schoolId} and ${whose}`;
 }
 

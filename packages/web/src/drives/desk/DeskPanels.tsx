@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/desk';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
+import { lazy, Suspense } from 'react';
 import type { DeskPanel } from './desk-slice';
 import { EndPanel } from './EndPanel';
 import { ExercisePanel } from './ExercisePanel';
@@ -17,6 +18,8 @@ import { ReasonForm } from './ReasonForm';
 import { TracePanel } from './TracePanel';
 import { TrayPanel } from './TrayPanel';
 import type { DeskActions } from './desk-actions';
+
+const SensorsPanel = lazy(() => import('../yard/SensorsPanel'));
 
 interface Props {
   readonly panel: DeskPanel;
@@ -50,6 +53,12 @@ export function DeskPanelView({ panel, driveId, name, hasRoute, standard, drive,
       return <PausePanel pauseId={panel.pauseId} actions={actions} />;
     case 'trace':
       return <TracePanel driveId={driveId} name={name} hasRoute={hasRoute} />;
+    case 'sensors':
+      return (
+        <Suspense fallback={null}>
+          <SensorsPanel standard={standard} actions={actions} />
+        </Suspense>
+      );
     case 'measure':
       return <MeasurePanel key={panel.item} itemCode={panel.item} standard={standard} actions={actions} />;
     case 'tray':

@@ -91,6 +91,14 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
             mark={mark}
             onMeasured={(grade, measured, reason) => actions.regrade(mark.id, grade, { reason, measured })}
           />
+          {mark.detected && (
+            <p className="muted">
+              {t('seenBySensors', {
+                from: (mark.detected.fromMs / 1000).toFixed(2),
+                to: (mark.detected.toMs / 1000).toFixed(2),
+              })}
+            </p>
+          )}
           {mark.firstGrade && (
             <p className="muted">
               {t('firstRecordedAsFind', {

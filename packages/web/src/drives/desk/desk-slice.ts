@@ -12,6 +12,7 @@ export type DeskPanel =
   | { readonly kind: 'note'; readonly target?: string | undefined }
   | { readonly kind: 'pause'; readonly pauseId: string }
   | { readonly kind: 'trace' }
+  | { readonly kind: 'sensors' }
   | { readonly kind: 'measure'; readonly item: string }
   | { readonly kind: 'tray' }
   | { readonly kind: 'end' }

@@ -144,6 +144,13 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       if (currentSpan(driveNow())?.exercise === code) finishExercise(exercise.name);
       else startExercise(exercise.code, exercise.name, false);
     },
+    /** From now on what the sensors of a car see goes into the log. */
+    readSensors({ car, ...run }: { readonly run: string; readonly car: string; readonly clockMs: number }): void {
+      if (!running) return;
+      void write({ type: 'run', ...run, car });
+      dispatch(stepBack());
+      tell(t('sensorsReadAt', { car, at: at() }));
+    },
     seeLook(look: string, name: string): void {
       if (!running) return;
       void write({ type: 'look', look });

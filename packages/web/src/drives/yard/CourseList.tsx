@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/yard';
 import type { ExerciseSheet } from '@jasperwren/core/yard/course-sheet';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { useAppDispatch } from '../../base/hooks';
 import { clockTime } from '../../ui/format';
 import { exerciseChosen } from '../desk/desk-slice';
@@ -11,10 +11,12 @@ interface Props {
   /** The exercise in the middle, by its code. */
   readonly shown: string | undefined;
   readonly choosable: boolean;
+  /** What stands below. */
+  readonly children: ReactNode;
 }
 
 /** The exercises in their order, with what became of each. */
-export function CourseList({ sheets, shown, choosable }: Props) {
+export function CourseList({ sheets, shown, choosable, children }: Props) {
   const dispatch = useAppDispatch();
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
@@ -40,6 +42,7 @@ export function CourseList({ sheets, shown, choosable }: Props) {
           );
         })}
       </ol>
+      {children}
     </nav>
   );
 }

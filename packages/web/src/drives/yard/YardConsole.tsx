@@ -3,7 +3,9 @@ import type { Drive, Pin } from '@jasperwren/core/drive/drive';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { courseSheet, nextExercises } from '@jasperwren/core/yard/course-sheet';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { DriveMeta } from '../../base/device/device-db';
 import { useAppSelector } from '../../base/hooks';
 import type { DeskActions } from '../desk/desk-actions';
@@ -13,6 +15,8 @@ import { CourseList } from './CourseList';
 import { ExerciseConsole } from './ExerciseConsole';
 import { FaultTiles } from './FaultTiles';
 import { LeaveCar } from './LeaveCar';
+import { SensorStrip } from './SensorStrip';
+import { useSensors } from './use-sensors';
 import styles from './yard.module.css';
 
 interface Props {
@@ -25,10 +29,24 @@ interface Props {
   readonly actions: DeskActions;
 }
 
+/** What came of it, and the way there. */
+function Ended({ meta, verdict }: Pick<Props, 'meta' | 'verdict'>) {
+  return (
+    <>
+      <h2>{t('ended')}</h2>
+      <p>{verdictSentence(meta.standard, verdict)}</p>
+      <p>
+        <Link to={`/drive/${meta.id}`}>{t('seeResult')}</Link>
+      </p>
+    </>
+  );
+}
+
 /** The desk for a course: the exercise under way is its subject, with its clock, its looks and its counts. */
 export default function YardConsole({ meta, drive, verdict: settled, settling, panel, actions }: Props) {
   const { standard } = meta;
   const running = drive.phase === 'running';
+  const heard = useSensors(meta.id, standard, drive.sensors, drive.ended !== undefined);
   const nowMs = useNow(meta.id, running);
   const chosen = useAppSelector((state) => state.desk.exercise);
   // Clocks run out without anything being touched.
@@ -40,10 +58,14 @@ export default function YardConsole({ meta, drive, verdict: settled, settling, p
   const shown = under ?? ahead;
   return (
     <div className={styles.console} data-panel={panel !== undefined}>
-      <CourseList sheets={sheets} shown={shown?.exercise.code} choosable={!under && actions.running} />
+      <CourseList sheets={sheets} shown={shown?.exercise.code} choosable={!under && actions.running}>
+        <SensorStrip sensors={drive.sensors} heard={heard} running={actions.running} />
+      </CourseList>
       <section className={styles.middle} aria-label={t('exerciseNow')}>
         {panel ??
-          (under ? (
+          (drive.ended ? (
+            <Ended meta={meta} verdict={verdict} />
+          ) : under ? (
             <ExerciseConsole
               key={under.attempts.at(-1)!.fromMs}
               standard={standard}

@@ -1,0 +1,31 @@
+import { file, type HandlersOf } from '../http/call';
+import { missing } from '../refusal';
+import { addCar, addRun, dropCar, dropRun, listCars, listRuns, rowsFrom, runHead } from './store';
+
+type Names = 'yardRuns' | 'addYardRun' | 'yardRunFile' | 'dropYardRun' | 'yardCars' | 'addYardCar' | 'dropYardCar';
+
+export const yardHandlers: HandlersOf<Names> = {
+  yardRuns: (call) => listRuns(call),
+  addYardRun: ({ write }, _, body) =>
+    write((trx) => addRun(trx, body), {
+      subject: body.id,
+      ...(body.learnerId !== undefined && { learnerId: body.learnerId }),
+    }),
+  async yardRunFile({ db, who }, { runId }) {
+    const head = await runHead(db, who.schoolId, runId);
+    if (!head) throw missing('There is no run with this id. It may have been deleted.', { code: 'no-run' });
+    const rows = await rowsFrom(db, head, 0);
+    return file('run.csv', 'text/csv', `${[head.columns, ...rows].join('\r\n')}\r\n`);
+  },
+  async dropYardRun({ write }, { runId }) {
+    await write(
+      (trx) => dropRun(trx, runId),
+      ({ learner }) => ({ ...(learner && { learnerId: learner.id }) }),
+    );
+  },
+  yardCars: (call) => listCars(call),
+  addYardCar: ({ write }, _, body) => write((trx) => addCar(trx, body)),
+  async dropYardCar({ write }, { carId }) {
+    await write((trx) => dropCar(trx, carId));
+  },
+};

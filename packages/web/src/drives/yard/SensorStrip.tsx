@@ -1,0 +1,65 @@
+import { t } from '@jasperwren/words/yard';
+import { foundSentence } from '@jasperwren/words/yard-runs';
+import type { SensorRun } from '@jasperwren/core/drive/drive';
+import { useEffect, useState } from 'react';
+import { useAppDispatch } from '../../base/hooks';
+import { panelOpened } from '../desk/desk-slice';
+import type { Heard } from './use-sensors';
+import styles from './sensors.module.css';
+
+interface Props {
+  readonly sensors: SensorRun | undefined;
+  readonly heard: Heard | undefined;
+  readonly running: boolean;
+}
+
+/** So long without a sample a car is silent, in milliseconds. */
+const silentMs = 2000;
+
+/** Whether sensors are read, what they say now, and the way to have them read. */
+export function SensorStrip({ sensors, heard, running }: Props) {
+  const dispatch = useAppDispatch();
+  const silent = useSilent(heard?.at);
+  if (!sensors || !heard)
+    return (
+      <button
+        type="button"
+        className={styles.choose}
+        disabled={!running}
+        onClick={() => dispatch(panelOpened({ kind: 'sensors' }))}
+      >
+        {t('readSensors')}
+      </button>
+    );
+  const { last, hearing, told } = heard;
+  const car = sensors.car ?? t('theCar');
+  return (
+    <div className={styles.strip}>
+      <b role="status">
+        {hearing !== 'heard' ? t('connecting', { car }) : silent ? t('silent', { car }) : t('sending', { car })}
+      </b>
+      {last && (
+        <span>
+          {[
+            typeof last.speed === 'number' && t('kmh', { value: Math.abs(last.speed).toFixed(0) }),
+            typeof last.gear === 'string' && t('gearNow', { gear: last.gear }),
+            typeof last.rpm === 'number' && t('rpm', { value: Math.round(last.rpm).toLocaleString('en-GB') }),
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </span>
+      )}
+      {told && <small>{foundSentence(told)}</small>}
+    </div>
+  );
+}
+
+/** Whether nothing has come for a while. */
+function useSilent(at: number | undefined): boolean {
+  const [silentSince, setSilentSince] = useState<number>();
+  useEffect(() => {
+    const timer = setTimeout(() => setSilentSince(at), silentMs);
+    return () => clearTimeout(timer);
+  }, [at]);
+  return at !== undefined && silentSince === at;
+}

@@ -1,0 +1,92 @@
+import { t } from '@jasperwren/words/yard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { api } from '../../base/api';
+import { Failed, Loading } from '../../ui/states';
+import { keepSimulated, learners, newLearner, simulatedRows, watchRun, type LearnerKind } from '../../yard/public';
+import { Panel } from '../desk/Panel';
+import type { DeskActions } from '../desk/desk-actions';
+import styles from './sensors.module.css';
+
+interface Props {
+  readonly standard: EffectiveStandard;
+  readonly actions: DeskActions;
+}
+
+/** While the list is open it is asked for again after so many milliseconds. */
+const askMs = 2000;
+
+/** Which car's sensors are read: one that is sending, or the simulated one. */
+export default function SensorsPanel({ standard, actions }: Props) {
+  const { data: runs, error, refetch } = api.useYardRunsQuery(undefined, { pollingInterval: askMs });
+  const [addRun, { error: notAdded, isLoading }] = api.useAddYardRunMutation();
+  const [joining, setJoining] = useState<string>();
+  const sending = runs?.filter((run) => run.sending && run.source === 'car');
+
+  /** From the moment on that its clock shows now. */
+  function join(run: string, car: string): void {
+    setJoining(run);
+    let lastMs = 0;
+    const stop = watchRun(run, {
+      samples(samples) {
+        const at = samples.at(-1)?.at;
+        if (typeof at !== 'number') return;
+        // What was kept comes first; what comes as it is sent is few.
+        if (samples.length > 100) {
+          lastMs = at;
+          return;
+        }
+        stop();
+        actions.readSensors({ run, car, clockMs: Math.round(Math.max(at, lastMs)) });
+      },
+    });
+  }
+
+  async function simulate(kind: LearnerKind): Promise<void> {
+    const learner = newLearner(kind);
+    const id = newId();
+    const car = t('simulatedCar');
+    const { columns } = simulatedRows(standard, learner);
+    await addRun({ body: { id, name: t(kind), source: 'simulated', standardId: standard.id, columns } }).unwrap();
+    keepSimulated(id, learner);
+    actions.readSensors({ run: id, car, clockMs: 0 });
+  }
+
+  return (
+    <Panel title={t('readSensors')}>
+      <p>{t('sensorsWhy')}</p>
+      {error && !runs ? <Failed error={error} onRetry={() => void refetch()} /> : null}
+      {!runs && !error && <Loading what={t('carsSending')} />}
+      {sending && (
+        <section aria-label={t('carsSending')}>
+          <h3>{t('carsSending')}</h3>
+          {sending.length === 0 && <p className="muted">{t('noCarSending')}</p>}
+          <ul className={styles.list}>
+            {sending.map(({ id, name, car }) => (
+              <li key={id}>
+                <button type="button" disabled={joining !== undefined} onClick={() => join(id, car ?? name)}>
+                  <b>{car ?? name}</b>
+                  {joining === id && <small>{t('connecting', { car: car ?? name })}</small>}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section aria-label={t('simulatedCar')}>
+        <h3>{t('simulatedCar')}</h3>
+        <ul className={styles.list}>
+          {(Object.keys(learners) as readonly LearnerKind[]).map((kind) => (
+            <li key={kind}>
+              <button type="button" disabled={isLoading} onClick={() => void simulate(kind).catch(() => undefined)}>
+                <b>{t(kind)}</b>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {notAdded && <p role="alert">{notAdded.message}</p>}
+    </Panel>
+  );
+}

@@ -1,0 +1,32 @@
+import { watchPath, type WatchRows } from '@jasperwren/contract/yard-feed';
+import type { SentSample } from '@jasperwren/core/yard/sample';
+import { readRunCsv } from '@jasperwren/core/yard/telemetry-csv';
+import { openLine } from './socket';
+
+/** Whether a run is heard. */
+export type Hearing = 'connecting' | 'heard' | 'lost';
+
+interface Watcher {
+  /** Samples in the order in which the server keeps them, each once. */
+  readonly samples: (samples: readonly SentSample[]) => void;
+  readonly hearing?: (now: Hearing) => void;
+}
+
+/** Listens to a run from its first sample on, over as many connections as it takes. Returns how to stop. */
+export function watchRun(run: string, { samples, hearing }: Watcher): () => void {
+  let next = 0;
+  hearing?.('connecting');
+  const line = openLine({
+    path: () => `${watchPath}?run=${encodeURIComponent(run)}&from=${next}`,
+    opened: () => hearing?.('heard'),
+    told({ columns, from, rows }: WatchRows) {
+      const fresh = rows.slice(Math.max(0, next - from));
+      next = Math.max(next, from + rows.length);
+      if (fresh.length === 0) return;
+      const read = readRunCsv([columns, ...fresh].join('\n'));
+      if ('run' in read) samples(read.run.samples);
+    },
+    lost: () => hearing?.('lost'),
+  });
+  return line.close;
+}
