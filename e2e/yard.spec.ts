@@ -1,7 +1,14 @@
 import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
+import { t as result } from '@jasperwren/words/result';
+import { t as shell } from '@jasperwren/words/shell';
 import { t as yard } from '@jasperwren/words/yard';
+import { t as pages } from '@jasperwren/words/yard-pages';
+import { timedYard } from '@jasperwren/core/marking/testing-standards';
+import { randomPlan, simulateRun } from '@jasperwren/core/yard/simulate-run';
+import { writeRunCsv } from '@jasperwren/core/yard/telemetry-csv';
 import type { Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
 import { endDrive, expect, expectNoHarm, minutes, press, signIn, startDrive, test, testUnder } from './fixtures';
 
 /** Starts the exercise that comes next, or ends the one under way, by its key. */
@@ -132,4 +139,86 @@ test('a reversing area: two pull-forwards pass and the third fails', async ({ pa
   await startOrEnd(page);
   await endDrive(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Pass: 2 of 5 faults.');
+});
+
+test('a timed yard by the stand-in, from its start to the result without a hand on it', async ({
+  page,
+  school,
+  server,
+}) => {
+  test.setTimeout(180_000);
+  await signIn(page, school);
+  await testUnder(page, 'Sela Learner', 'Timed yard');
+  await startDrive(page);
+  await page.getByRole('button', { name: yard('readSensors') }).click();
+  await page.getByRole('button', { name: yard('careful') }).click();
+  await expect(page.getByText(yard('sending', { car: yard('simulatedCar') }))).toBeVisible();
+  const console = page.getByRole('region', { name: yard('exerciseNow') });
+  await expect(console.getByRole('heading', { name: 'Slope', exact: true })).toBeVisible();
+  // In the middle of an exercise: a reload, and a server that is gone for a while.
+  await page.reload();
+  await expect(console.getByRole('heading', { name: 'Emergency brake', exact: true })).toBeVisible();
+  await server.kill();
+  await expect(page.getByText(yard('connecting', { car: yard('simulatedCar') }))).toBeVisible();
+  await server.start();
+  await expect(console.getByRole('heading', { name: 'Parallel bay', exact: true })).toBeVisible({ timeout: 90_000 });
+  await expect(console.getByRole('heading', { name: yard('ended') })).toBeVisible({ timeout: 60_000 });
+  await expect(console).toContainText('Pass: no faults.');
+  await page.getByText(desk('allSaved')).waitFor();
+  await page.getByRole('link', { name: yard('seeResult'), exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Pass: no faults.');
+  // Each exercise stands there once, with its time, however often it was read.
+  const course = page.getByRole('row').filter({ hasText: 'of 180 s' });
+  await expect(course).toContainText('passed');
+  await expect(course.getByText('of 180 s')).toHaveCount(1);
+  await page.getByRole('link', { name: result('showSensorValues') }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(yard('careful'));
+  await expect(page.getByText('Pass: no faults.')).toBeVisible();
+  await expect(page.getByRole('img', { name: pages('stripOf') })).toBeVisible();
+  await expectNoHarm(page, 'the values of a run');
+});
+
+test('a run from a file is judged, shown around its faults, kept as a mock test and given back as the same file', async ({
+  page,
+  school,
+}) => {
+  await signIn(page, school);
+  await testUnder(page, 'Fia Learner', 'Timed yard');
+  const csv = writeRunCsv(
+    simulateRun(timedYard, {
+      ...randomPlan(timedYard, 5, 0),
+      exercises: timedYard.exercises.map(({ code }) => ({
+        exercise: code,
+        slips: code === 'slope' ? [{ sign: 'roll-back', value: 16 }] : code === 'garage-bay' ? [{ sign: 'line' }] : [],
+      })),
+    }),
+  );
+  await page.getByRole('link', { name: shell('yard') }).click();
+  await expect(page.getByText(pages('noRuns'))).toBeVisible();
+  const add = page.getByLabel(pages('addFile'), { exact: true });
+  await add.setInputFiles({ name: 'torn.csv', mimeType: 'text/csv', buffer: Buffer.from('speed_kmh\n5\n') });
+  await expect(page.getByRole('alert').filter({ hasText: '“at_ms”' })).toBeVisible();
+  await add.setInputFiles({ name: 'morning.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+  await expect(page.getByRole('heading', { level: 1, name: 'morning.csv' })).toBeVisible();
+  await expect(page.getByText('Fail: 1 failed exercise.')).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'Slope' })).toContainText('Rolled back, demerit, 16 cm');
+  await page.getByRole('button', { name: /^Show the ten seconds around: Line touched/ }).click();
+  await expect(page.getByRole('combobox', { name: pages('part') })).toHaveText(pages('aroundFault'));
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: pages('download') }).click();
+  expect(await readFile(await (await download).path(), 'utf8')).toBe(`${csv}\r\n`);
+  await page.getByRole('button', { name: pages('keep') }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 failed exercise.');
+  await expect(page.getByRole('link', { name: 'Fia Learner' })).toBeVisible();
+  await page
+    .getByRole('link', { name: result('seenBySensors') })
+    .first()
+    .click();
+  await expect(page.getByRole('combobox', { name: pages('part') })).toHaveText(pages('aroundFault'));
+  await page.getByRole('button', { name: pages('deleteRun') }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: pages('deleteRun') })
+    .click();
+  await expect(page.getByText(pages('noRuns'))).toBeVisible();
 });

@@ -18,7 +18,7 @@ import { eraseAgain } from './personal/erase';
 import { callNow } from './call';
 import { dropBrokenUploads, roadsWork } from './roads/roads-job';
 import { queueOldReadings, tracesWork } from './traces/traces-job';
-import { serveFeed } from './yard/feed';
+import { serveFeed } from './yard/feed-handlers';
 import { addTemplatesEverywhere } from './standards/store';
 
 export interface Running {

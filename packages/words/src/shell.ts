@@ -19,6 +19,7 @@ export const resource = {
   learners: 'Learners',
   mockTest: 'Mock test',
   routes: 'Routes',
+  yard: 'Yard',
   questions: 'Questions',
   standards: 'Standards',
   yourSignIn: 'your sign-in',

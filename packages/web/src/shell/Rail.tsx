@@ -7,6 +7,7 @@ import GroupsOutlined from '@mui/icons-material/GroupsOutlined';
 import MoreHorizRounded from '@mui/icons-material/MoreHorizRounded';
 import RouteOutlined from '@mui/icons-material/RouteOutlined';
 import SearchRounded from '@mui/icons-material/SearchRounded';
+import WarehouseOutlined from '@mui/icons-material/WarehouseOutlined';
 import WbTwilightOutlined from '@mui/icons-material/WbTwilightOutlined';
 import type { SvgIconComponent } from '@mui/icons-material';
 import { lazy, Suspense, useState } from 'react';
@@ -23,6 +24,7 @@ const places: readonly Place[] = [
   ['/learners', t('learners'), GroupsOutlined],
   ['/drive', t('mockTest'), AddRoadOutlined],
   ['/routes', t('routes'), RouteOutlined],
+  ['/yard', t('yard'), WarehouseOutlined],
   ['/checks', t('questions'), FactCheckOutlined],
   ['/standards', t('standards'), BalanceOutlined],
 ];

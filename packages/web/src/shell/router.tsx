@@ -124,6 +124,11 @@ export const router = createBrowserRouter([
             path: 'routes/:routeId/rehearse',
             lazy: async () => ({ Component: (await import('../roads/rehearsal/RehearsalPage')).default }),
           },
+          { path: 'yard', lazy: async () => ({ Component: (await import('../yard/YardPage')).default }) },
+          {
+            path: 'yard/runs/:runId',
+            lazy: async () => ({ Component: (await import('../yard/runs/RunPage')).default }),
+          },
           {
             path: 'standards',
             lazy: async () => ({ Component: (await import('../standards/StandardsPage')).default }),

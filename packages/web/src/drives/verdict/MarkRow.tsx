@@ -10,6 +10,7 @@ import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/words/marking/names';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useSignedIn } from '../../base/signed-in';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
@@ -56,6 +57,9 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
           {capped && t('overTheCapNotCounted')}
           {mark.by !== account.id && t('byNameOf', { nameOf: nameOf(mark.by) })}
         </div>
+        {mark.detected && (
+          <Link to={`/yard/runs/${mark.detected.run}?at=${mark.detected.fromMs}`}>{t('seenBySensors')}</Link>
+        )}
         {!mark.struck && (
           <Measure
             standard={standard}

@@ -8,6 +8,7 @@ import { rulesOf } from '@jasperwren/core/marking/rules';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { Suspense, useState } from 'react';
 import { TraceLink } from '../../roads/public';
+import { CourseTable } from '../../yard/public';
 import { Link, Navigate, useParams } from 'react-router';
 import { firstName, helpGiven, longDate, wholeMinutes } from '../../ui/format';
 import { Page, Rows, Section } from '../../ui/Page';
@@ -95,6 +96,14 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
                   />
                 ))}
               </Rows>
+            </Section>
+          )}
+          {standard.course && (
+            <Section title={t('theCourse')}>
+              <Suspense fallback={null}>
+                <CourseTable standard={standard} judged={{ drive, verdict }} onFault={choose} />
+              </Suspense>
+              {drive.sensors && <Link to={`/yard/runs/${drive.sensors.run}`}>{t('showSensorValues')}</Link>}
             </Section>
           )}
           <Section title={t('faultsInOrder')}>

@@ -1,0 +1,108 @@
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { mostCsvBytes, readRunCsv } from '@jasperwren/core/yard/telemetry-csv';
+import { t } from '@jasperwren/words/yard-pages';
+import { csvProblem } from '@jasperwren/words/yard-runs';
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { api } from '../base/api';
+import { apiError } from '../base/client';
+import { sendWholeRun } from './feed/send-run';
+import { learners, newLearner, simulatedRows, type LearnerKind } from './feed/simulated';
+
+interface Run {
+  readonly name: string;
+  readonly source: 'file' | 'simulated';
+  readonly standardId: string;
+  readonly columns: string;
+  readonly rows: readonly string[];
+}
+
+/** Adds a run from a file, or simulates one, and leads to it. */
+export function AddRun({ standards }: { readonly standards: readonly EffectiveStandard[] }) {
+  const input = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const [addRun] = api.useAddYardRunMutation();
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  const [said, setSaid] = useState('');
+  const [failed, setFailed] = useState('');
+  const first = standards[0];
+  if (!first) return <p className="muted">{t('noCourse')}</p>;
+
+  async function add({ rows, ...run }: Run): Promise<void> {
+    setFailed('');
+    const id = newId();
+    try {
+      await addRun({ body: { id, ...run } }).unwrap();
+      await sendWholeRun({ run: id, columns: run.columns, rows }, (have) =>
+        setSaid(t('sendingFile', { have: have.toLocaleString('en-GB'), of: rows.length.toLocaleString('en-GB') })),
+      );
+      void navigate(`/yard/runs/${id}`);
+    } catch (error) {
+      setFailed(error instanceof Error ? error.message : (apiError(error)?.message ?? ''));
+    } finally {
+      setSaid('');
+    }
+  }
+
+  async function addFile(file: File | undefined): Promise<void> {
+    if (!file) return;
+    if (file.size > mostCsvBytes) {
+      setFailed(csvProblem({ code: 'too-large', mostMb: mostCsvBytes / 1e6 }));
+      return;
+    }
+    const text = await file.text();
+    const read = readRunCsv(text);
+    if (!('run' in read)) {
+      setFailed(csvProblem(read.problem));
+      return;
+    }
+    const [columns = '', ...rows] = text
+      .replace(/^\uFEFF/, '')
+      .split(/\r?\n/)
+      .filter((row) => row.trim() !== '');
+    await add({ name: file.name.slice(0, 80), source: 'file', standardId: first!.id, columns, rows });
+  }
+
+  async function simulate(standard: EffectiveStandard, kind: LearnerKind): Promise<void> {
+    setAnchor(undefined);
+    const name = t('simulatedOf', { kind: t(kind), standard: standard.name });
+    await add({ name, source: 'simulated', standardId: standard.id, ...simulatedRows(standard, newLearner(kind)) });
+  }
+
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".csv,text/csv"
+        aria-label={t('addFile')}
+        onChange={(event) => {
+          void addFile(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      <Button variant="outlined" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        {t('simulateRun')}
+      </Button>
+      <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
+        {standards.flatMap((standard) =>
+          (Object.keys(learners) as readonly LearnerKind[]).map((kind) => (
+            <MenuItem key={`${standard.id} ${kind}`} onClick={() => void simulate(standard, kind)}>
+              {t('simulatedOf', { kind: t(kind), standard: standard.name })}
+            </MenuItem>
+          )),
+        )}
+      </Menu>
+      <Button variant="contained" onClick={() => input.current?.click()}>
+        {t('addFile')}
+      </Button>
+      {said && <span role="status">{said}</span>}
+      {failed && <span role="alert">{failed}</span>}
+    </>
+  );
+}

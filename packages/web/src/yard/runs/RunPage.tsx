@@ -1,0 +1,158 @@
+import type { YardRunView } from '@jasperwren/contract/yard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { JudgedRun } from '@jasperwren/core/yard/judge-run';
+import type { SentSample } from '@jasperwren/core/yard/sample';
+import { t } from '@jasperwren/words/yard-pages';
+import { foundSentence, leftOutSentence } from '@jasperwren/words/yard-runs';
+import { verdictSentence } from '@jasperwren/words/marking/verdict';
+import { missing } from './no-run';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { api } from '../../base/api';
+import { useSignedIn } from '../../base/signed-in';
+import { Page, Section } from '../../ui/Page';
+import { Failed, Loading, NotWorkedOut } from '../../ui/states';
+import { courseStandards } from '../course-standards';
+import { runWords } from '../YardPage';
+import { Choose } from './Choose';
+import CourseTable from './CourseTable';
+import { KeepRun } from './KeepRun';
+import { RunActions } from './RunActions';
+import { useJudgedRun } from './use-judged-run';
+import { useRunSamples } from './use-run-samples';
+
+/** While a run is being sent its entry is asked for again after so many milliseconds. */
+const askMs = 2000;
+
+const RunStrip = lazy(() => import('./RunStrip'));
+
+/** A run: what came of it under a standard, and its values over time. */
+export default function RunPage() {
+  const { runId = '' } = useParams();
+  const sending = api.endpoints.yardRuns.useQueryState(undefined, {
+    selectFromResult: ({ data }) => ({ now: data?.find(({ id }) => id === runId)?.sending ?? false }),
+  }).now;
+  const {
+    data: runs,
+    error,
+    refetch,
+  } = api.useYardRunsQuery(undefined, {
+    pollingInterval: sending ? askMs : 0,
+    refetchOnMountOrArgChange: true,
+  });
+  const { data: standards } = api.useStandardsQuery();
+  const samples = useRunSamples(runId);
+  const run = runs?.find(({ id }) => id === runId);
+  if (error && !runs) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (!runs || !standards) return <Loading what={t('run')} />;
+  if (!run) return <Failed error={missing} />;
+  return (
+    <Page
+      title={run.name}
+      over={<Link to="/yard">{t('yard')}</Link>}
+      sub={runWords(run)}
+      actions={<RunActions runId={runId} />}
+    >
+      {samples ? (
+        <Judged run={run} runs={runs} standards={courseStandards(standards)} samples={samples} />
+      ) : (
+        <Loading what={t('run')} />
+      )}
+      <p className="muted">{t('caution')}</p>
+    </Page>
+  );
+}
+
+interface JudgedProps {
+  readonly run: YardRunView;
+  readonly runs: readonly YardRunView[];
+  readonly standards: readonly EffectiveStandard[];
+  readonly samples: readonly SentSample[];
+}
+
+function Judged({ run, runs, standards, samples }: JudgedProps) {
+  const { account } = useSignedIn();
+  const [standardId, setStandardId] = useState(run.standardId);
+  const standard = standards.find(({ id }) => id === standardId) ?? standards[0];
+  const question = useMemo(
+    () =>
+      standard && {
+        standard,
+        samples,
+        facts: {
+          run: run.id,
+          learnerId: '',
+          startedAt: run.startedAt,
+          by: account.id,
+          ...(run.car && { car: run.car }),
+        },
+      },
+    [standard, samples, run.id, run.startedAt, run.car, account.id],
+  );
+  if (!standard || !question) return <p>{t('noCourse')}</p>;
+  return (
+    <>
+      <Choose
+        label={t('standard')}
+        value={standard.id}
+        options={standards.map(({ id, name }) => [id, name])}
+        onChoose={setStandardId}
+      />
+      <Result key={standard.id} question={question} run={run} runs={runs} />
+    </>
+  );
+}
+
+interface ResultProps {
+  readonly question: Parameters<typeof useJudgedRun>[0];
+  readonly run: YardRunView;
+  readonly runs: readonly YardRunView[];
+}
+
+function Result({ question, run, runs }: ResultProps) {
+  const { standard, samples } = question;
+  const { parts, failed, again } = useJudgedRun(question);
+  const [asked, setAsked] = useSearchParams();
+  const [chosen, setFault] = useState<string>();
+  if (failed !== undefined) return <NotWorkedOut what={t('run')} why={failed} onAgain={again} />;
+  const { judged } = parts;
+  if (judged === undefined) return <Loading what={t('judging')} />;
+  if (judged === null) return <p>{t('noResult')}</p>;
+  // A link from a result names the moment.
+  const linked = asked.get('at');
+  const fault = chosen ?? judged.drive.marks.find(({ detected }) => detected && String(detected.fromMs) === linked)?.id;
+  return (
+    <>
+      <p role="status">
+        <b>{verdictSentence(standard, judged.verdict)}</b>
+      </p>
+      <Told judged={judged} />
+      <Section title={t('exercises')}>
+        <CourseTable standard={standard} judged={judged} onFault={setFault} />
+      </Section>
+      <Section title={t('strip')}>
+        <Suspense fallback={<Loading what={t('strip')} />}>
+          <RunStrip
+            standard={standard}
+            judged={judged}
+            samples={samples}
+            fault={fault}
+            onPart={() => {
+              setFault(undefined);
+              setAsked({}, { replace: true });
+            }}
+            others={runs.filter(({ id }) => id !== run.id)}
+          />
+        </Suspense>
+      </Section>
+      <KeepRun run={run} judged={judged} />
+    </>
+  );
+}
+
+/** Gaps, measurements and what was left out. */
+function Told({ judged: { findings, leftOut } }: { readonly judged: JudgedRun }) {
+  const sentences = [...findings.map(foundSentence), leftOutSentence(leftOut)].filter(Boolean);
+  if (sentences.length === 0) return null;
+  return <p className="muted">{sentences.join(' ')}</p>;
+}
