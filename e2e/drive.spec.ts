@@ -1,18 +1,7 @@
 import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as learners } from '@jasperwren/words/learners';
-import {
-  addLearner,
-  allSaved,
-  endDrive,
-  expect,
-  minutes,
-  press,
-  signIn,
-  startDrive,
-  test,
-  testUnder,
-} from './fixtures';
+import { addLearner, allSaved, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
 
 test('a whole drive by keyboard alone', async ({ page, school }) => {
   await page.clock.install();

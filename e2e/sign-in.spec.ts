@@ -43,7 +43,7 @@ test('sign-in details are on the page in demo mode only', async ({ page }) => {
     await page.getByRole('button', { name: 'brisa@ysmer-road.example' }).click();
     await page.getByRole('button', { name: account('signIn'), exact: true }).click();
     await page.getByRole('link', { name: learners('learners') }).click();
-    await expect(page.getByText('8 learners')).toBeVisible();
+    await expect(page.getByText('12 learners')).toBeVisible();
     await page.getByRole('link', { name: 'Lenka Brathmoor' }).click();
     await expect(page.getByText('Most faults:')).toBeVisible();
     await expect(

@@ -16,6 +16,7 @@ import { v7 as newId } from 'uuid';
 import { signedIn } from './client';
 import { addDemoRoutes, planDemoRoutes, type DemoRoutes } from './demo-routes';
 import { demoTraces } from './demo-traces';
+import { addDemoYard, type DemoYardLearner } from './demo-yard';
 import { entriesOfDemoSheet, eventsOfDemoDrive, type DemoDrive } from './demo-drive';
 import { exitCodes, type Io } from './io';
 import { shippedStandard } from './records';
@@ -105,7 +106,10 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
       for (let i = 0; i < pieces.length; i += mostPiecesInABatch)
         await client.call('sendFixes', { driveId, body: { pieces: pieces.slice(i, i + mostPiecesInABatch) } });
     }
-    io.out(`The demo holds ${learners.length} learners with ${drives.length} drives.`);
+    const yard = read<readonly DemoYardLearner[]>('yard.json');
+    const signIn = (email: string) => signedIn(running.address, email, data.password);
+    const tests = await addDemoYard(running.db, signIn, yard);
+    io.out(`The demo holds ${learners.length + yard.length} learners with ${drives.length + tests} drives.`);
   } finally {
     await running.stop();
   }

@@ -268,7 +268,7 @@ describe('keeping data', () => {
   it('loads the demo once, and copies and restores it', async () => {
     const dataDir = (process.env['JASPERWREN_DATA'] = join(folder, 'demo'));
     const data = join(__dirname, '../../../demo');
-    expect(await cli('demo', data)).toMatchObject({ code: 0, out: expect.stringContaining('8 learners') });
+    expect(await cli('demo', data)).toMatchObject({ code: 0, out: expect.stringContaining('12 learners') });
     expect(await cli('demo', data)).toMatchObject({ code: 0, out: expect.stringContaining('nothing was loaded') });
     const copy = join(folder, 'copy.sqlite');
     expect(await cli('backup', copy)).toMatchObject({ code: 0 });

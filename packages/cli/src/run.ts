@@ -29,6 +29,8 @@ jasperwren yard judge FILE [--standard ID] [--retest] [--json]
                                                  exercises, faults and result of a run of sensor values (CSV)
 jasperwren yard simulate [--standard ID] [--seed N] [--slips CHANCE]
                                                  prints a simulated run as CSV
+jasperwren yard send FILE --to ADDRESS [--pace N] [--run ID]
+                                                 sends a run as a car does, its code in JASPERWREN_CAR_TOKEN
 jasperwren backup FILE                           copies the database
 jasperwren restore FILE                          puts a copy in its place
 jasperwren school NAME --lead NAME --email ADDR  makes a school, password in JASPERWREN_PASSWORD

@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { parseArgs } from 'node:util';
+import { v7 as newId } from 'uuid';
 import type { Mark } from '@jasperwren/core/drive/drive';
 import { fileText } from '@jasperwren/core/formats/file-text';
 import { countingMarks } from '@jasperwren/core/marking/counting';
@@ -15,6 +17,7 @@ import { csvProblem, foundSentence, leftOutSentence } from '@jasperwren/words/ya
 import { exitCodes, printJson, printLines, UsageError, type Io } from './io';
 import { exitCodeOf } from './outcome';
 import { shippedStandard } from './records';
+import { sendAsCar } from './yard-send';
 
 const options = {
   standard: { type: 'string', default: 'timed-yard' },
@@ -22,19 +25,23 @@ const options = {
   json: { type: 'boolean', default: false },
   seed: { type: 'string', default: '1' },
   slips: { type: 'string', default: '0' },
+  to: { type: 'string' },
+  pace: { type: 'string', default: '1' },
+  run: { type: 'string' },
 } as const;
 
 type Values = ReturnType<typeof parse>['values'];
 
 const parse = (args: readonly string[]) => parseArgs({ args: [...args], options, allowPositionals: true });
 
-/** `yard judge FILE` judges the run of a file of samples; `yard simulate` writes one of the stand-in. */
-export function yardCommand([what = '', ...args]: readonly string[], io: Io): number {
+/** `yard judge FILE` judges the run of a file of samples; `yard simulate` writes one of the stand-in; `yard send FILE` is a car. */
+export async function yardCommand([what = '', ...args]: readonly string[], io: Io): Promise<number> {
   const { values, positionals } = parse(args);
   if (what === 'simulate' && positionals.length === 0) return simulate(values, io);
   const [file] = positionals;
+  if (what === 'send' && file !== undefined && positionals.length === 1) return send(file, values, io);
   if (what !== 'judge' || file === undefined || positionals.length > 1)
-    throw new UsageError('Say what to do: jasperwren yard judge FILE, or jasperwren yard simulate');
+    throw new UsageError('Say what to do: jasperwren yard judge FILE, yard simulate, or yard send FILE');
   const standard = yardStandard(values.standard);
   const read = readRun(file);
   if (typeof read === 'string') {
@@ -83,6 +90,34 @@ function simulate({ standard: id, seed, slips }: Values, io: Io): number {
   if (!(chance >= 0 && chance <= 1)) throw new UsageError('--slips takes a chance from 0 (careful) to 1.');
   const standard = yardStandard(id);
   printLines(io.out, writeRunCsv(simulateRun(standard, randomPlan(standard, number, chance))).replaceAll('\r', ''));
+  return exitCodes.pass;
+}
+
+/** Sends a file as a car does, at its own times or so many times as fast. The car's code stands in JASPERWREN_CAR_TOKEN. */
+async function send(file: string, { to, pace, run }: Values, io: Io): Promise<number> {
+  const token = process.env['JASPERWREN_CAR_TOKEN'];
+  const times = Number(pace);
+  if (to === undefined || !token)
+    throw new UsageError('Say where with --to ADDRESS, and the code in JASPERWREN_CAR_TOKEN.');
+  if (!(times > 0)) throw new UsageError('--pace takes how many times as fast, such as 10.');
+  const read = readRun(file);
+  if (typeof read === 'string') {
+    io.err(`${file}: ${read}`);
+    return exitCodes.unusable;
+  }
+  const [columns = '', ...rows] = writeRunCsv(read.samples).split('\r\n');
+  const at = (row: number) => Number(rows[row]!.split(',', 1)[0]);
+  const first = at(0);
+  await sendAsCar({
+    to,
+    token,
+    run: run ?? newId(),
+    name: path.basename(file).slice(0, 80),
+    columns,
+    rows,
+    due: (row) => (at(row) - first) / times,
+  });
+  io.out(`Sent ${rows.length} samples.`);
   return exitCodes.pass;
 }
 
