@@ -14,6 +14,8 @@ import { t as rehearsalWords } from '@jasperwren/words/rehearsal';
 import { t as routesWords } from '@jasperwren/words/routes';
 import { t as tracesWords } from '@jasperwren/words/traces';
 import { t as today } from '@jasperwren/words/today';
+import { t as yardWords } from '@jasperwren/words/yard';
+import { t as yardPages } from '@jasperwren/words/yard-pages';
 /**
  * Takes one picture of each main view from the demo data, for docs/screenshots.
  * Run: npm run build && npm run pictures
@@ -79,6 +81,42 @@ async function traces(page: Page): Promise<void> {
   await take(page, 'road');
 }
 
+/** A run with its values, and the console in the middle of an exercise. */
+async function yard(page: Page): Promise<void> {
+  await page.goto('/yard');
+  await page.getByRole('link', { name: 'First time round the course' }).click();
+  await page.getByRole('img', { name: yardPages('stripOf') }).waitFor();
+  await page.getByRole('heading', { name: yardPages('strip') }).evaluate((heading) => heading.scrollIntoView());
+  await take(page, 'yard-run');
+  await page.goto('/learners');
+  await page.getByRole('link', { name: 'Dagny Ostwick' }).click();
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startMockTest') }).click();
+  await page.getByRole('timer').first().waitFor();
+  for (const [seconds, keys] of [
+    [70, ['r']],
+    [52, []],
+    [81, ['h']],
+  ] as const) {
+    await page.keyboard.press('Home');
+    await page.clock.fastForward(seconds * 1000);
+    for (const key of keys) await page.keyboard.press(key);
+    const value = page.getByRole('textbox', { name: /^Distance rolled back/ });
+    if (await value.isVisible()) {
+      await value.fill('18');
+      await page.keyboard.press('Enter');
+    }
+    await page.keyboard.press('Home');
+  }
+  await page.keyboard.press('Home');
+  await page.clock.fastForward(98_000);
+  await page.getByRole('button', { name: yardWords('seenLook', { look: 'All round before reversing' }) }).click();
+  await page.keyboard.press('x');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await take(page, 'yard');
+}
+
 /** Waits until the server has worked out every estimate. */
 async function estimated(page: Page): Promise<void> {
   for (let pending = 1; pending > 0;)
@@ -139,13 +177,13 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await standards(page);
   await checks(page);
   await readiness(page);
+  await yard(page);
   await page.goto('/');
   await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
   await take(page, 'today');
   await page.getByRole('link', { name: learners('learners') }).click();
   await page.getByRole('heading', { level: 1, name: learners('learners') }).waitFor();
   await page.getByRole('link', { name: 'Tavi Ormsund' }).waitFor();
-  await take(page, 'learners');
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
   await page.getByText('Most faults:').waitFor();
   await take(page, 'learner');
@@ -172,11 +210,7 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.clock.fastForward(60_000);
   await page.keyboard.press('j');
   await take(page, 'desk');
-  await page.setViewportSize({ width: 1024, height: 768 });
-  await page.emulateMedia({ colorScheme: 'dark' });
   await page.keyboard.press('Escape');
-  await take(page, 'desk-tablet-night');
-  await page.emulateMedia({ colorScheme: 'light' });
   await page.setViewportSize({ width: 390, height: 844 });
   await take(page, 'desk-phone');
   await page.setViewportSize(desktop);

@@ -47,6 +47,7 @@ export const resource = {
   limits: 'Limits',
   times: 'Times',
   exercises: 'Exercises',
+  looksList: 'Looks: {{list}}.',
   timedFromClockStarts: 'Timed from {{clockStarts}}.',
   questions: 'Questions',
   inATest: 'in a test',

@@ -53,7 +53,6 @@ export const resource = {
   timeOf: '{{time}} of {{allowed}}',
   seconds: '{{value}} s',
   usedOf: '{{used}} of {{allowed}}',
-  none: 'none',
   wholeYard: 'Anywhere in the yard',
   fault: '{{fault}}, {{grade}}',
   faultMeasured: '{{fault}}, {{grade}}, {{value}} {{unit}}',

@@ -1,4 +1,3 @@
-import type { LeavingStep } from '@jasperwren/core/marking/standard';
 import { wordsOf } from './words';
 
 export const resource = {
@@ -82,14 +81,6 @@ export const resource = {
   kmh: '{{value}} km/h',
   rpm: '{{value}} rpm',
   gearNow: 'gear {{gear}}',
-  'parking-brake': 'Parking brake on',
-  gear: 'Neutral or park',
-  engine: 'Engine off',
-  belt: 'Belt off',
-  door: 'Door open',
 } as const;
 
 export const t = wordsOf('yard', resource);
-
-/** A step of leaving the car: "Parking brake on". */
-export const leavingWords = (step: LeavingStep): string => t(step);

@@ -1,3 +1,4 @@
+import { joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/standards';
 import { bandWords } from '@jasperwren/core/marking/measured';
 import { effective } from '@jasperwren/core/marking/options';
@@ -63,11 +64,15 @@ export function ReadView({ standard: raw }: { readonly standard: Standard }) {
       {standard.exercises.length > 0 && (
         <Section title={t('exercises')}>
           <Rows>
-            {standard.exercises.map(({ code, name, task, clockStarts }) => (
+            {standard.exercises.map(({ code, name, task, clockStarts, script, looks }) => (
               <li key={code} className={styles.plain}>
                 <b>{name}</b>
                 {task && <span>{task}</span>}
                 {clockStarts && <span className="muted">{t('timedFromClockStarts', { clockStarts })}</span>}
+                {script && <q>{script}</q>}
+                {looks && (
+                  <span className="muted">{t('looksList', { list: joinWords(looks.map((look) => look.name)) })}</span>
+                )}
               </li>
             ))}
           </Rows>

@@ -1,4 +1,5 @@
-import { leavingWords, t } from '@jasperwren/words/yard';
+import { leavingWords } from '@jasperwren/words/leaving';
+import { t } from '@jasperwren/words/yard';
 import { standingMarks, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import Button from '@mui/material/Button';

@@ -13,6 +13,7 @@ import { Unsaved } from '../../ui/Unsaved';
 import { CategoryFields } from './CategoryFields';
 import type { Change } from './change';
 import styles from './editor.module.css';
+import { CourseFields } from './CourseFields';
 import { ExerciseFields } from './ExerciseFields';
 import { HeadFields } from './HeadFields';
 import { LimitFields } from './LimitFields';
@@ -138,6 +139,11 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
       <Section title={t('exercisesAndQuestions')}>
         <ExerciseFields standard={draft} change={change} />
       </Section>
+      {draft.exercises.length > 0 && (
+        <Section title={t('yardCourse')}>
+          <CourseFields standard={draft} change={change} />
+        </Section>
+      )}
       <Section title={t('grades')}>
         <GradeFields standard={draft} change={change} />
       </Section>

@@ -10,11 +10,13 @@ interface TextProps {
   readonly value: string;
   readonly onChange: (value: string) => void;
   readonly multiline?: boolean;
+  /** It may be left empty. */
+  readonly optional?: boolean;
   readonly width?: string;
 }
 
 /** A text of a standard. */
-export function TextEdit({ label, value, onChange, multiline = false, width = '100%' }: TextProps) {
+export function TextEdit({ label, value, onChange, multiline = false, optional = false, width = '100%' }: TextProps) {
   return (
     <TextField
       size="small"
@@ -23,7 +25,7 @@ export function TextEdit({ label, value, onChange, multiline = false, width = '1
       onChange={(event) => onChange(event.target.value)}
       multiline={multiline}
       sx={{ width }}
-      error={value.trim() === ''}
+      error={!optional && value.trim() === ''}
       slotProps={{ htmlInput: { maxLength: multiline ? 1000 : 200 } }}
     />
   );

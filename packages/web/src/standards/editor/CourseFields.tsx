@@ -1,0 +1,178 @@
+import {
+  clockTriggers,
+  manoeuvres,
+  type Exercise,
+  type Item,
+  type LeavingStep,
+  type Standard,
+} from '@jasperwren/core/marking/standard';
+import { leavingWords } from '@jasperwren/words/leaving';
+import { t } from '@jasperwren/words/editor';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import type { EditProps } from './change';
+import {
+  addLook,
+  changeLook,
+  moveExercise,
+  otherSteps,
+  removeLook,
+  setCourse,
+  setField,
+  setLeaving,
+  withStep,
+} from './course-change';
+import styles from './editor.module.css';
+import { ChoiceEdit, TextEdit } from './fields';
+
+const none = '-';
+type OrNone<T extends string> = T | typeof none;
+const chosen = <T extends string>(value: OrNone<T>): T | undefined => (value === none ? undefined : value);
+
+/** The course of a yard: what is read aloud, when clocks start, which looks are asked for, how the car is left. */
+export function CourseFields({ standard, change }: EditProps) {
+  return (
+    <>
+      <FormControlLabel
+        control={<Checkbox checked={standard.course !== undefined} onChange={(_, on) => change(setCourse(on))} />}
+        label={t('isCourse')}
+      />
+      {standard.course && (
+        <>
+          {standard.exercises.map((exercise, i) => (
+            <details key={exercise.code} className={styles.courseExercise}>
+              <summary>
+                {i + 1} {exercise.name}
+              </summary>
+              <CourseExercise exercise={exercise} standard={standard} change={change} />
+            </details>
+          ))}
+          <Leaving standard={standard} change={change} />
+        </>
+      )}
+    </>
+  );
+}
+
+const itemsOf = (standard: Standard): readonly Item[] => standard.categories.flatMap(({ items }) => items);
+
+function CourseExercise({ exercise, standard, change }: EditProps & { readonly exercise: Exercise }) {
+  const { code, name, script = '', endsWhen = '', clockStarts = '', looks = [] } = exercise;
+  const own = itemsOf(standard).filter((item) => item.exercise === code);
+  const choices = (own.length > 0 ? own : itemsOf(standard)).map((item) => [item.code, item.name] as const);
+  return (
+    <div className={styles.fields}>
+      <ChoiceEdit<OrNone<(typeof manoeuvres)[number]>>
+        label={t('manoeuvre')}
+        value={exercise.manoeuvre ?? none}
+        choices={[[none, t('notSaid')], ...manoeuvres.map((one) => [one, t(one)] as const)]}
+        onChange={(value) => change(setField(code, 'manoeuvre', chosen(value)))}
+      />
+      <ChoiceEdit<OrNone<'left' | 'right'>>
+        label={t('side')}
+        value={exercise.side ?? none}
+        choices={[
+          [none, t('notSaid')],
+          ['left', t('left')],
+          ['right', t('right')],
+        ]}
+        onChange={(value) => change(setField(code, 'side', chosen(value)))}
+        width="10rem"
+      />
+      <ChoiceEdit<OrNone<(typeof clockTriggers)[number]>>
+        label={t('startsAt')}
+        value={exercise.startsAt ?? none}
+        choices={[[none, t('notSaid')], ...clockTriggers.map((one) => [one, t(one)] as const)]}
+        onChange={(value) => change(setField(code, 'startsAt', chosen(value)))}
+        width="16rem"
+      />
+      <TextEdit
+        label={t('timedFrom')}
+        value={clockStarts}
+        onChange={(value) => change(setField(code, 'clockStarts', value))}
+        width="14rem"
+        optional
+      />
+      <TextEdit
+        label={t('endsWhen')}
+        value={endsWhen}
+        onChange={(value) => change(setField(code, 'endsWhen', value))}
+        width="18rem"
+        optional
+      />
+      <TextEdit
+        label={t('script')}
+        value={script}
+        onChange={(value) => change(setField(code, 'script', value))}
+        multiline
+        optional
+      />
+      {looks.map((look) => (
+        <div key={look.code} className={styles.fields} role="group" aria-label={look.name}>
+          <TextEdit
+            label={t('look')}
+            value={look.name}
+            onChange={(value) => change(changeLook(code, look.code, { name: value }))}
+            width="20rem"
+          />
+          <ChoiceEdit
+            label={t('missedIs')}
+            value={look.item}
+            choices={choices}
+            onChange={(item) => change(changeLook(code, look.code, { item }))}
+            width="18rem"
+          />
+          <Button
+            variant="text"
+            aria-label={t('removeName', { name: look.name })}
+            onClick={() => change(removeLook(code, look.code))}
+          >
+            {t('remove')}
+          </Button>
+        </div>
+      ))}
+      {choices[0] && (
+        <Button variant="outlined" onClick={() => change(addLook(code, t('newLook'), choices[0]![0]))}>
+          {t('addLook')}
+        </Button>
+      )}
+      <Button variant="text" aria-label={t('earlierName', { name })} onClick={() => change(moveExercise(code, -1))}>
+        {t('earlier')}
+      </Button>
+      <Button variant="text" aria-label={t('laterName', { name })} onClick={() => change(moveExercise(code, 1))}>
+        {t('later')}
+      </Button>
+    </div>
+  );
+}
+
+/** The steps of leaving the car: taken in one after the other, in the order in which they are touched. */
+function Leaving({ standard, change }: EditProps) {
+  const items = itemsOf(standard);
+  const { order = [], item = items[0]?.code } = standard.course?.leaving ?? {};
+  const toggle = (step: LeavingStep) => change(setLeaving(withStep(order, step), item));
+  return (
+    <div className={styles.fields} role="group" aria-label={t('leavingTheCar')}>
+      <b className={styles.wide}>
+        {t('leavingTheCar')}: {order.length > 0 ? order.map(leavingWords).join(', ') : t('anyOrder')}
+      </b>
+      {order.length > 0 && item !== undefined && (
+        <ChoiceEdit
+          label={t('otherwiseIs')}
+          value={item}
+          choices={items.map((one) => [one.code, one.name] as const)}
+          onChange={(value) => change(setLeaving(order, value))}
+          width="18rem"
+        />
+      )}
+      {[...order, ...otherSteps(order)].map((step) => (
+        <FormControlLabel
+          key={step}
+          control={<Checkbox checked={order.includes(step)} onChange={() => toggle(step)} />}
+          label={leavingWords(step)}
+        />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,83 @@
+import { leavingSteps, type Exercise, type ExpectedLook, type LeavingStep } from '@jasperwren/core/marking/standard';
+import type { Change } from './change';
+
+/** Changes of the course of a standard. */
+
+type OptionalField = 'manoeuvre' | 'side' | 'script' | 'startsAt' | 'endsWhen' | 'clockStarts' | 'looks';
+
+const inExercise = (code: string, change: (exercise: Exercise) => Exercise): Change => {
+  return (standard) => ({
+    ...standard,
+    exercises: standard.exercises.map((exercise) => (exercise.code === code ? change(exercise) : exercise)),
+  });
+};
+
+/** Sets what an exercise may say or not; nothing, or no text, takes it out. */
+export function setField<F extends OptionalField>(code: string, field: F, value: Exercise[F] | '' | undefined): Change {
+  const empty = value === undefined || value === '' || (Array.isArray(value) && value.length === 0);
+  return inExercise(code, (exercise) => {
+    const others = Object.fromEntries(
+      Object.entries(exercise).filter(([name]) => name !== field),
+    ) as unknown as Exercise;
+    return empty ? others : { ...others, [field]: value };
+  });
+}
+
+/** Puts an exercise one place earlier (-1) or later (1). */
+export function moveExercise(code: string, by: -1 | 1): Change {
+  return (standard) => {
+    const at = standard.exercises.findIndex((exercise) => exercise.code === code);
+    const to = at + by;
+    if (at < 0 || to < 0 || to >= standard.exercises.length) return standard;
+    const exercises = [...standard.exercises];
+    [exercises[at], exercises[to]] = [exercises[to]!, exercises[at]!];
+    return { ...standard, exercises };
+  };
+}
+
+/** Adds a look to an exercise, with a code that none of its looks has. */
+export const addLook = (code: string, name: string, item: string): Change =>
+  inExercise(code, (exercise) => {
+    const looks = exercise.looks ?? [];
+    const taken = new Set(looks.map((look) => look.code));
+    let n = looks.length + 1;
+    while (taken.has(`look-${n}`)) n++;
+    return { ...exercise, looks: [...looks, { code: `look-${n}`, name, item }] };
+  });
+
+export const changeLook = (code: string, look: string, changes: Partial<ExpectedLook>): Change =>
+  inExercise(code, (exercise) => ({
+    ...exercise,
+    looks: exercise.looks?.map((one) => (one.code === look ? { ...one, ...changes } : one)) ?? [],
+  }));
+
+export const removeLook =
+  (code: string, look: string): Change =>
+  (standard) =>
+    setField(
+      code,
+      'looks',
+      standard.exercises.find((exercise) => exercise.code === code)?.looks?.filter((one) => one.code !== look),
+    )(standard);
+
+/** Makes the exercises a course, or no longer one. */
+export const setCourse =
+  (on: boolean): Change =>
+  ({ course, ...others }) =>
+    on ? { ...others, course: course ?? {} } : others;
+
+/** Sets in which order the car is left and which item is marked otherwise; fewer than two steps ask for no order. */
+export function setLeaving(order: readonly LeavingStep[], item: string | undefined): Change {
+  return (standard) => ({
+    ...standard,
+    course: order.length < 2 || item === undefined ? {} : { leaving: { order, item } },
+  });
+}
+
+/** The order with a step taken in at its end, or taken out. */
+export const withStep = (order: readonly LeavingStep[], step: LeavingStep): readonly LeavingStep[] =>
+  order.includes(step) ? order.filter((one) => one !== step) : [...order, step];
+
+/** The steps that are not in the order, as they usually follow. */
+export const otherSteps = (order: readonly LeavingStep[]): readonly LeavingStep[] =>
+  leavingSteps.filter((step) => !order.includes(step));

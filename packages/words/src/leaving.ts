@@ -1,0 +1,15 @@
+import type { LeavingStep } from '@jasperwren/core/marking/standard';
+import { wordsOf } from './words';
+
+export const resource = {
+  'parking-brake': 'Parking brake on',
+  gear: 'Neutral or park',
+  engine: 'Engine off',
+  belt: 'Belt off',
+  door: 'Door open',
+} as const;
+
+const t = wordsOf('leaving', resource);
+
+/** A step of leaving the car: "Parking brake on". */
+export const leavingWords = (step: LeavingStep): string => t(step);
