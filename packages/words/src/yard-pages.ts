@@ -63,6 +63,7 @@ export const resource = {
   wholeRun: 'Whole run',
   compare: 'Compare with',
   nothing: 'nothing',
+  dotted: 'Dotted lines: {{name}}.',
   aroundFault: 'around a fault',
   fromTrigger: 'Seconds since the timer of {{exercise}} started',
   fromStart: 'Seconds since the start of the run',

@@ -109,7 +109,7 @@ function CourseExercise({ exercise, standard, change }: EditProps & { readonly e
         optional
       />
       {looks.map((look) => (
-        <div key={look.code} className={styles.fields} role="group" aria-label={look.name}>
+        <div key={look.code} className={styles.look} role="group" aria-label={look.name}>
           <TextEdit
             label={t('look')}
             value={look.name}

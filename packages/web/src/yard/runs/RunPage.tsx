@@ -6,7 +6,7 @@ import { t } from '@jasperwren/words/yard-pages';
 import { foundSentence, leftOutSentence } from '@jasperwren/words/yard-runs';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { missing } from './no-run';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
 import { useSignedIn } from '../../base/signed-in';
@@ -18,13 +18,12 @@ import { Choose } from './Choose';
 import CourseTable from './CourseTable';
 import { KeepRun } from './KeepRun';
 import { RunActions } from './RunActions';
+import { RunStrip } from './RunStrip';
 import { useJudgedRun } from './use-judged-run';
 import { useRunSamples } from './use-run-samples';
 
 /** While a run is being sent its entry is asked for again after so many milliseconds. */
 const askMs = 2000;
-
-const RunStrip = lazy(() => import('./RunStrip'));
 
 /** A run: what came of it under a standard, and its values over time. */
 export default function RunPage() {
@@ -131,19 +130,17 @@ function Result({ question, run, runs }: ResultProps) {
         <CourseTable standard={standard} judged={judged} onFault={setFault} />
       </Section>
       <Section title={t('strip')}>
-        <Suspense fallback={<Loading what={t('strip')} />}>
-          <RunStrip
-            standard={standard}
-            judged={judged}
-            samples={samples}
-            fault={fault}
-            onPart={() => {
-              setFault(undefined);
-              setAsked({}, { replace: true });
-            }}
-            others={runs.filter(({ id }) => id !== run.id)}
-          />
-        </Suspense>
+        <RunStrip
+          standard={standard}
+          judged={judged}
+          samples={samples}
+          fault={fault}
+          onPart={() => {
+            setFault(undefined);
+            setAsked({}, { replace: true });
+          }}
+          others={runs.filter(({ id }) => id !== run.id)}
+        />
       </Section>
       <KeepRun run={run} judged={judged} />
     </>

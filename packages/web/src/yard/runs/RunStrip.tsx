@@ -3,10 +3,10 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { JudgedRun } from '@jasperwren/core/yard/judge-run';
 import type { SentSample } from '@jasperwren/core/yard/sample';
 import { t } from '@jasperwren/words/yard-pages';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
-import Chart from '../../charts/Chart';
+import { Loading } from '../../ui/states';
 import styles from '../yard-pages.module.css';
 import { Choose } from './Choose';
 import { Replay } from './Replay';
@@ -25,15 +25,18 @@ interface Props {
   readonly others: readonly YardRunView[];
 }
 
+const Chart = lazy(() => import('../../charts/Chart'));
+
 const nothing = '-';
 
 /** The values of a run over time; another run under them, each from the trigger of the exercise. */
-export default function RunStrip({ standard, judged, samples, fault, onPart, others }: Props) {
+export function RunStrip({ standard, judged, samples, fault, onPart, others }: Props) {
   const colours = tokens[useThemeName()];
   const [chosen, setChosen] = useState('');
   const [otherId, setOtherId] = useState(nothing);
   const otherSamples = useRunSamples(otherId === nothing ? undefined : otherId);
   const other = useOtherRun(useMemo(() => ({ standard, samples: otherSamples }), [standard, otherSamples]));
+  const otherName = others.find(({ id }) => id === otherId)?.name;
   const { drive, findings, span } = judged;
   const clockMs = drive.sensors?.clockMs ?? span!.from;
   const marks = useMemo(() => drive.marks.map((mark) => ({ ...mark, carMs: mark.atMs + clockMs })), [drive, clockMs]);
@@ -80,7 +83,10 @@ export default function RunStrip({ standard, judged, samples, fault, onPart, oth
           />
         )}
       </div>
-      <Chart {...figure} label={t('stripOf')} />
+      {otherName !== undefined && <p className="muted">{t('dotted', { name: otherName })}</p>}
+      <Suspense fallback={<Loading what={t('strip')} />}>
+        <Chart {...figure} label={t('stripOf')} />
+      </Suspense>
       <Replay samples={samples} span={span!} />
     </>
   );
