@@ -1,3 +1,4 @@
+import type { ExerciseResult } from '@jasperwren/core/yard/exercise-history';
 import { eventProblems } from '@jasperwren/core/formats/drive-record';
 import type { DriveEvent, StandardRef } from '@jasperwren/core/drive/event';
 import type { DrivePhase } from '@jasperwren/core/drive/drive';
@@ -53,6 +54,8 @@ export interface DriveSummary {
   readonly byGrade: Readonly<Record<string, number>>;
   readonly byArea: readonly AreaCount[];
   readonly byItem: ItemCounts;
+  /** What became of the exercises of its course; missing where its standard has none or it has not ended. */
+  readonly exercises?: readonly ExerciseResult[];
   /** The planned route it was driven on. */
   readonly route?: { readonly id: string; readonly name: string };
   /** What it says about how ready the learner is; missing where its standard cannot judge it. */

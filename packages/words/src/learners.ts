@@ -91,6 +91,7 @@ export const resource = {
   drivingTestDateWhenPart: 'Driving test {{date}}, {{when}}{{part}}',
   safetyQuestions: 'Safety questions',
   edit: 'Edit',
+  exercises: 'Exercises in the yard',
   manualGearbox: 'Manual gearbox',
   automaticGearbox: 'Automatic gearbox',
   standardStandard: '{{standard}} standard',

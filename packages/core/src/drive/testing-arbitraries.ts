@@ -48,6 +48,13 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
     exercise: fc.constantFrom(...tally.exercises.map(({ code }) => code)),
     retest: fc.boolean(),
   }),
+  fc
+    .record({ mark: anyMark, from: fc.nat(100_000), long: fc.nat(5000) })
+    .map(
+      ({ mark, from, long }) => ({ ...mark, detected: { run: 'run', fromMs: from, toMs: from + long } }) as EventBody,
+    ),
+  fc.record({ type: fc.constant('look' as const), look: fc.constantFrom('all-round', 'mirrors') }),
+  fc.record({ type: fc.constant('run' as const), run: fc.constantFrom('run', 'other'), clockMs: fc.nat(100_000) }),
   fc.record({ type: fc.constant('step' as const), step: fc.constantFrom(...stepKinds) }),
   fc.record({ type: fc.constant('attempt' as const), result: fc.constantFrom(...attemptResults) }),
   fc.record({ type: fc.constant('pause' as const), state: fc.constantFrom('paused' as const, 'resumed' as const) }),

@@ -152,3 +152,40 @@ it('counts the movements of the attempts yard on both sides, and ends it at a li
   );
   expect(runWith('alley-right', [{ sign: 'line' }], { standard: attempts }).verdict.outcome).toBe('fail');
 });
+
+it('reads whatever stands in a file without breaking, and judges what is left', () => {
+  const piece = fc.constantFrom(
+    'at_ms',
+    'speed_kmh',
+    'gear',
+    'zone',
+    'brake',
+    ',',
+    '\n',
+    '\r\n',
+    '"',
+    '0',
+    '50',
+    '1e400',
+    '-',
+    'R',
+    'slope',
+    '\u0000',
+    ' ',
+  );
+  fc.assert(
+    fc.property(fc.array(fc.oneof(piece, fc.string()), { maxLength: 60 }), (parts) => {
+      const read = readRunCsv(parts.join(''));
+      if (!('run' in read)) {
+        expect(read.problem.code).toEqual(expect.any(String));
+        return;
+      }
+      const { findings, span } = findingsOf(timed, read.run.samples);
+      if (span === undefined) expect(findings).toEqual([]);
+      // What is written again says the same.
+      const again = readRunCsv(writeRunCsv(read.run.samples));
+      expect('run' in again && findingsOf(timed, again.run.samples).findings).toEqual(findings);
+    }),
+    { numRuns: 300 },
+  );
+});

@@ -9,6 +9,7 @@ import { countingMarks } from '@jasperwren/core/marking/counting';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
+import { exerciseResults } from '@jasperwren/core/yard/exercise-history';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { verdictDetail } from '@jasperwren/words/marking/verdict';
 
@@ -16,13 +17,14 @@ import { verdictDetail } from '@jasperwren/words/marking/verdict';
 export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' | 'instructorName' | 'startedAt'>;
 
 /** Changes whenever the same log may be summarised otherwise: digests of an older one are worked out again at start. */
-export const digestVersion = 4;
+export const digestVersion = 5;
 
 /** What lists show of a drive. */
 export function summariseDrive(standard: EffectiveStandard, events: readonly DriveEvent[]): DriveDigest {
   const drive = foldDrive(events);
   const verdict = judgeDrive(standard, drive);
   const evidence = evidenceOfDrive(standard, drive);
+  const exercises = exerciseResults(standard, drive, verdict);
   return {
     standard: { id: standard.id, version: standard.version, name: standard.name },
     phase: drive.phase,
@@ -37,6 +39,7 @@ export function summariseDrive(standard: EffectiveStandard, events: readonly Dri
     byGrade: countBy(countingMarks(standard, drive), ({ grade }) => grade),
     byArea: marksByArea(standard, drive),
     byItem: countItems(drive),
+    ...(exercises.length > 0 && { exercises }),
     ...(drive.route && { route: drive.route }),
     ...(evidence && { evidence }),
   };

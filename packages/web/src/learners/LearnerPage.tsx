@@ -1,12 +1,15 @@
 import { t } from '@jasperwren/words/learners';
 import Button from '@mui/material/Button';
+import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { LearnerView } from '@jasperwren/contract/learners';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { lazy, Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { api } from '../base/api';
 import { fromToday, longDate, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
+import { ExerciseTable } from '../yard/public';
 import { LearnerAside } from './LearnerAside';
 import { LearnerReadiness } from './LearnerReadiness';
 import { DriveRow, SheetRow } from './history-rows';
@@ -96,6 +99,7 @@ function History({ learner }: { readonly learner: LearnerView }) {
   ].sort((a, b) => (a.date < b.date ? 1 : -1));
   return (
     <>
+      <YardExercises drives={drives} standard={standards.find(({ id }) => id === learner.standardId)} />
       {drives.length > 0 && (
         <Section title={t('faultsByArea')}>
           <Suspense fallback={<Loading what={t('chart')} />}>
@@ -107,5 +111,26 @@ function History({ learner }: { readonly learner: LearnerView }) {
         <Rows>{rows.map(({ row }) => row)}</Rows>
       </Section>
     </>
+  );
+}
+
+/** The exercises of the learner's course over the mock tests under it; nothing on the road. */
+function YardExercises({
+  drives,
+  standard,
+}: {
+  readonly drives: readonly DriveSummary[];
+  readonly standard: EffectiveStandard | undefined;
+}) {
+  const driven = drives.flatMap((drive) =>
+    drive.standard.id === standard?.id && drive.exercises ? [drive.exercises] : [],
+  );
+  if (!standard || driven.length === 0) return null;
+  return (
+    <Section title={t('exercises')}>
+      <Suspense fallback={<Loading what={t('exercises')} />}>
+        <ExerciseTable drives={driven} count={standard.exercises.length} />
+      </Suspense>
+    </Section>
   );
 }

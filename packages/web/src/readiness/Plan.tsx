@@ -118,6 +118,11 @@ export function Plan({ learner, input, kept, standard }: Props) {
       }
       actions={
         <>
+          {!standard.course && (
+            <Button variant="text" component={Link} to={`/routes/new?plan=1&for=${learner.id}`}>
+              {t('planALoopFor', { name })}
+            </Button>
+          )}
           {standing.length > 0 && (
             <Button variant="outlined" component="a" href={addressFor('calendar', { learnerId: learner.id })} download>
               {t('calendarFile')}

@@ -5,3 +5,5 @@ export { driveSimulated, keepSimulated, learners, newLearner, simulatedRows, typ
 export { watchRun, type Hearing } from './feed/watch-run';
 /** The exercises of a mock test in the order of the course. */
 export const CourseTable = lazyOrNothing(() => import('./runs/CourseTable'));
+/** The exercises of a learner over their mock tests. */
+export const ExerciseTable = lazyOrNothing(() => import('./ExerciseTable'));

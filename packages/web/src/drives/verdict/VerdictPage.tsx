@@ -138,16 +138,18 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
             <p className={styles.caution}>{t('oneMockTestIsNotA')}</p>
           </Section>
           <Besides standard={standard} drive={drive} />
-          <Section title={t('roads')}>
-            <p className="muted">{t('didNameKnowTheseRoadsFamiliar', { name })}</p>
-            <RoadsChoice
-              familiarity={drive.familiarity}
-              onChoose={(familiarity) => void write({ type: 'roads', familiarity })}
-            />
-            <Suspense fallback={null}>
-              <TraceLink driveId={meta.id} name={name} said={drive.familiarity} />
-            </Suspense>
-          </Section>
+          {(!standard.course || drive.route) && (
+            <Section title={t('roads')}>
+              <p className="muted">{t('didNameKnowTheseRoadsFamiliar', { name })}</p>
+              <RoadsChoice
+                familiarity={drive.familiarity}
+                onChoose={(familiarity) => void write({ type: 'roads', familiarity })}
+              />
+              <Suspense fallback={null}>
+                <TraceLink driveId={meta.id} name={name} said={drive.familiarity} />
+              </Suspense>
+            </Section>
+          )}
           <PrivateNotes notes={drive.notes} write={write} />
           {myths.length > 0 && (
             <Section title={t('commonMisunderstandings')}>
