@@ -80,6 +80,7 @@ test('every main screen takes its words from the words package', async ({ browse
       `/drive/${drive}`,
       `/drive/${drive}/debrief`,
       `/drive/${drive}/compare`,
+      '/yard',
       '/checks',
       '/standards',
       '/standards/tally',

@@ -42,6 +42,11 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
   const watchers = new Map<string, Set<(from: number, rows: readonly string[]) => void>>();
   const keyOf = ({ schoolId, id }: Pick<RunHead, 'schoolId' | 'id'>) => `${schoolId} ${id}`;
 
+  /** As for every request: what signs somebody in does not travel in the clear. */
+  const isSecure = ({ headers, socket }: IncomingMessage): boolean =>
+    ('encrypted' in socket && socket.encrypted === true) ||
+    (config.proxies > 0 && headers['x-forwarded-proto'] === 'https');
+
   async function senderOf(request: IncomingMessage): Promise<Sender | undefined> {
     const token = /^Bearer (\S+)$/.exec(request.headers.authorization ?? '')?.[1];
     if (token !== undefined) {
@@ -56,6 +61,7 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
   server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
     const { pathname, searchParams } = new URL(request.url ?? '/', 'http://host');
     if (pathname !== feedPath && pathname !== watchPath) return refuse(socket, '404 Not Found');
+    if (config.secureCookies && !isSecure(request)) return refuse(socket, '421 Misdirected Request');
     senderOf(request)
       .then((sender) => {
         if (!sender) return refuse(socket, '401 Unauthorized');

@@ -147,3 +147,20 @@ it('belongs to the learner of the mock test it was driven on, and goes with it',
   const runs = (await lead.send<readonly YardRunView[]>('GET', '/api/yard/runs')).body;
   expect(runs.map(({ id }) => id)).not.toContain('own');
 });
+
+it('takes no code in the clear where everything else travels by https', async () => {
+  const own = await startTestServer(undefined, { secureCookies: true, proxies: 1 });
+  const at = own.address;
+  await expect(socket(feedPath, asCar(), at)).rejects.toThrow('421');
+  await expect(socket(feedPath, { ...asCar(), 'x-forwarded-proto': 'https' }, at)).rejects.toThrow('401');
+  await own.remove();
+});
+
+it('ends a run that grows beyond all bounds', async () => {
+  const car = await socket(feedPath, asCar());
+  await car.ask({ run: 'long', columns });
+  await server.db.updateTable('yard_runs').set({ samples: 149_999 }).where('id', '=', 'long').execute();
+  expect(await car.ask({ from: 149_999, rows: rowsOf(0, 1) })).toEqual({ have: 150_000 });
+  expect(await car.ask({ from: 150_000, rows: rowsOf(0, 1) })).toEqual({ error: expect.stringContaining('150000') });
+  expect(await car.closed).toBe(1008);
+});

@@ -6,10 +6,11 @@ import type {
   YardRunInput,
   YardRunView,
 } from '@jasperwren/contract/yard';
+import { mostSamples } from '@jasperwren/core/yard/telemetry-csv';
 import { v7 as newId } from 'uuid';
 import type { Call, InSchool } from '../call';
 import type { Db } from '../db/database';
-import { conflict, missing } from '../refusal';
+import { conflict, invalid, missing } from '../refusal';
 import { digestOfSecret, newToken } from '../secrets';
 
 /** A run is being sent while its last rows came less than so many milliseconds ago. */
@@ -142,6 +143,8 @@ export async function addRows(
   const have = head.samples;
   // Rows that come before those between are sent again once the sender knows what there is.
   const added = from > have ? [] : rows.slice(have - from);
+  if (have + added.length > mostSamples)
+    throw invalid(`A run has at most ${mostSamples} samples. Begin another run.`, { code: 'run-full' });
   if (added.length === 0) return { have, from: have, added: [] };
   await db
     .insertInto('yard_rows')
