@@ -44,6 +44,7 @@ export const resource = {
   debriefed: 'debriefed',
   familiarityOfTheRoads: 'familiarity of the roads',
   lookSeen: 'look',
+  placeOfAFault: 'place of a fault',
   lookSeenAt: '{{look}}: seen, {{at}}.',
   viewExercises: 'Show the exercises',
   viewAllFaults: 'Show all faults',

@@ -20,6 +20,8 @@ export interface Mark {
   /** What was measured, in the unit of the item. */
   readonly measured?: number | undefined;
   readonly advice?: Advised | undefined;
+  /** Where it was made, as somebody has said. */
+  readonly place?: { readonly lat: number; readonly lon: number } | undefined;
   /** The expected look that was missed, by its code. */
   readonly look?: string | undefined;
   /** What sensors saw, in milliseconds of the clock of the car. */

@@ -114,6 +114,11 @@ export const eventBodies = {
     car: { ...text, description: 'The car, as the school calls it.' },
     clockMs: { ...count, description: 'What the clock of the car showed at this moment, in milliseconds.' },
   }),
+  place: event('Where a mark was made, as somebody says; the last word on a mark holds.', ['target', 'lat', 'lon'], {
+    target,
+    lat: { type: 'number', minimum: -90, maximum: 90, description: 'Degrees of latitude.' },
+    lon: { type: 'number', minimum: -180, maximum: 180, description: 'Degrees of longitude.' },
+  }),
   pin: event('Something happened here: a moment to be named at the next stop.', [], {}),
   strike: event(
     'Takes an earlier event out of account. The event and the reason stay in the log.',

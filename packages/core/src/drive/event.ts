@@ -41,6 +41,7 @@ export type StartedEvent = EventOf<'started'>;
 export type MarkEvent = EventOf<'mark'>;
 export type StrikeEvent = EventOf<'strike'>;
 export type RegradeEvent = EventOf<'regrade'>;
+export type PlaceEvent = EventOf<'place'>;
 export type CheckEvent = EventOf<'check'>;
 export type AdviceEvent = EventOf<'advice'>;
 

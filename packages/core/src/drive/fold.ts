@@ -1,4 +1,4 @@
-import type { AdviceEvent, CheckEvent, DriveEvent, MarkEvent, RegradeEvent, StartedEvent } from './event';
+import type { AdviceEvent, CheckEvent, DriveEvent, MarkEvent, PlaceEvent, RegradeEvent, StartedEvent } from './event';
 import { compareEvents } from './event-order';
 import { doublesAmong, withoutRepeats } from './doubles';
 import { sameOnce } from './same-once';
@@ -48,6 +48,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     endMs: ended?.atMs ?? Infinity,
     grades: lastByTarget<RegradeEvent>(standing, 'regrade'),
     advice: lastByTarget<AdviceEvent>(standing, 'advice'),
+    places: lastByTarget<PlaceEvent>(standing, 'place'),
   };
   const settledPins = new Set<string>();
   for (const event of standing) if (event.type === 'mark' && event.pin) settledPins.add(event.pin);
@@ -187,9 +188,14 @@ interface Lasting {
   readonly endMs: number;
   readonly grades: ReadonlyMap<string, RegradeEvent>;
   readonly advice: ReadonlyMap<string, AdviceEvent>;
+  readonly places: ReadonlyMap<string, PlaceEvent>;
 }
 
-function toMark(event: MarkEvent, { byId, spans, endMs, grades, advice }: Lasting, struck: Struck | undefined): Mark {
+function toMark(
+  event: MarkEvent,
+  { byId, spans, endMs, grades, advice, places }: Lasting,
+  struck: Struck | undefined,
+): Mark {
   const pin = event.pin === undefined ? undefined : byId.get(event.pin);
   const atMs = Math.min(endMs, pin?.type === 'pin' ? pin.atMs : event.atMs);
   const regrade = grades.get(event.id);
@@ -205,6 +211,7 @@ function toMark(event: MarkEvent, { byId, spans, endMs, grades, advice }: Lastin
     note: event.note,
     measured: regrade?.measured ?? event.measured,
     advice: toAdvised(advice.get(event.id)),
+    place: toPlace(places.get(event.id)),
     look: event.look,
     detected: event.detected,
     by: event.by,
@@ -217,7 +224,11 @@ function toAdvised(event: AdviceEvent | undefined): Advised | undefined {
   return event && { answers: event.answers, proposed: event.proposed };
 }
 
-function lastByTarget<E extends RegradeEvent | AdviceEvent>(
+function toPlace(event: PlaceEvent | undefined): Mark['place'] {
+  return event && { lat: event.lat, lon: event.lon };
+}
+
+function lastByTarget<E extends RegradeEvent | AdviceEvent | PlaceEvent>(
   standing: readonly DriveEvent[],
   type: E['type'],
 ): ReadonlyMap<string, E> {

@@ -53,6 +53,12 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
     .map(
       ({ mark, from, long }) => ({ ...mark, detected: { run: 'run', fromMs: from, toMs: from + long } }) as EventBody,
     ),
+  fc.record({
+    type: fc.constant('place' as const),
+    target,
+    lat: fc.double({ min: -90, max: 90, noNaN: true }),
+    lon: fc.double({ min: -180, max: 180, noNaN: true }),
+  }),
   fc.record({ type: fc.constant('look' as const), look: fc.constantFrom('all-round', 'mirrors') }),
   fc.record({ type: fc.constant('run' as const), run: fc.constantFrom('run', 'other'), clockMs: fc.nat(100_000) }),
   fc.record({ type: fc.constant('step' as const), step: fc.constantFrom(...stepKinds) }),

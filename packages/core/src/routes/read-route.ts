@@ -1,6 +1,6 @@
 import { callsOf, type Call, type CallStyle } from '@jasperwren/roads/directions/calls';
 import { countFeatures, featuresOf, type Feature, type FeatureKind } from '@jasperwren/roads/features/features';
-import { metresBetween, type Place } from '@jasperwren/roads/geometry';
+import { metresBetween, project, type Place } from '@jasperwren/roads/geometry';
 import { buildGraph, edgeLimit, edgeLine, edgeMetres, type RoadGraph } from '@jasperwren/roads/graph/graph';
 import { trafficSide, type Side } from '@jasperwren/roads/graph/side';
 import { finder, type Finder, type Snapped } from '@jasperwren/roads/graph/snap';
@@ -196,6 +196,22 @@ export function between(pairs: readonly (readonly [x: number, y: number])[], x: 
   const [x2, y2] = pairs[after]!;
   const [x1, y1] = pairs[after - 1] ?? [x2, y2];
   return x2 === x1 ? y2 : y1 + ((x - x1) / (x2 - x1)) * (y2 - y1);
+}
+
+/** How many metres along a line the point of it lies that is nearest to a place, and how far off that is. */
+export function nearestAlong(
+  line: readonly (readonly [lat: number, lon: number])[],
+  place: Place,
+): { readonly metres: number; readonly off: number } {
+  let [best, along] = [{ metres: 0, off: Infinity }, 0];
+  for (let i = 1; i < line.length; i++) {
+    const [[aLat, aLon], [bLat, bLon]] = [line[i - 1]!, line[i]!];
+    const length = metresBetween(aLat, aLon, bLat, bLon);
+    const { share, metres: off } = project(place, aLat, aLon, bLat, bLon);
+    if (off < best.off) best = { metres: along + share * length, off };
+    along += length;
+  }
+  return best;
 }
 
 /** Gives the place so many metres along a line. */

@@ -191,6 +191,7 @@ function keepAlive(ws: WebSocket): void {
     alive = false;
     ws.ping();
   }, aliveMs);
+  timer.unref();
   ws.on('pong', () => (alive = true));
   ws.on('error', () => ws.terminate());
   ws.on('close', () => clearInterval(timer));

@@ -31,6 +31,7 @@ const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
   advice: t('suggestedGrade'),
   step: t('count'),
   look: t('lookSeen'),
+  place: t('placeOfAFault'),
   run: t('sensors'),
   attempt: t('failedAttempt'),
   prompt: t('prompt'),

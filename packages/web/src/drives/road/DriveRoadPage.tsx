@@ -6,7 +6,7 @@ import { firstName, longDate } from '../../ui/format';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import type { OpenDrive } from '../log/drive-logs';
-import { useJudgedDrive, useOpenDrive } from '../log/use-drive';
+import { useDriveLog, useJudgedDrive, useOpenDrive } from '../log/use-drive';
 
 /** Where a mock test went, with its faults at their places. */
 export default function DriveRoadPage() {
@@ -20,6 +20,7 @@ export default function DriveRoadPage() {
 function DriveRoad({ log }: { readonly log: OpenDrive }) {
   const { meta } = log;
   const { drive } = useJudgedDrive(log);
+  const { write } = useDriveLog(meta.id);
   return (
     <Page
       title={t('whereItWent')}
@@ -31,7 +32,13 @@ function DriveRoad({ log }: { readonly log: OpenDrive }) {
       }
     >
       <Suspense fallback={<Loading what={t('trace')} />}>
-        <TraceOfDrive driveId={meta.id} name={firstName(meta.learnerName)} standard={meta.standard} drive={drive} />
+        <TraceOfDrive
+          driveId={meta.id}
+          name={firstName(meta.learnerName)}
+          standard={meta.standard}
+          drive={drive}
+          onPlace={(target, place) => void write({ type: 'place', target, ...place })}
+        />
       </Suspense>
     </Page>
   );

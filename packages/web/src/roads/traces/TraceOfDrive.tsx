@@ -10,6 +10,7 @@ import { unitsOf } from '../format-route';
 import { AttachTrace } from './AttachTrace';
 import { DrivePicture } from './DrivePicture';
 import styles from './drive-road.module.css';
+import { PlaceByHand, type OnPlace } from './PlaceByHand';
 import { SpeedPart } from './SpeedPart';
 import { TraceClock } from './TraceClock';
 import { TraceFacts } from './TraceFacts';
@@ -23,11 +24,12 @@ interface Props {
   readonly name: string;
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
+  readonly onPlace: OnPlace;
 }
 
 /** The trace of a drive, or the way to add one. */
 export default function TraceOfDrive(props: Props) {
-  const { driveId, drive } = props;
+  const { driveId, drive, standard, onPlace } = props;
   const working = api.endpoints.trace.useQueryState(
     { driveId },
     { selectFromResult: ({ data }) => ({ is: data?.state === 'working' }) },
@@ -40,13 +42,14 @@ export default function TraceOfDrive(props: Props) {
     <>
       <p>{t('noTrace')}</p>
       <AttachTrace driveId={driveId} startedAt={drive.startedAt} />
+      {drive.route && <PlaceByHand routeId={drive.route.id} standard={standard} drive={drive} onPlace={onPlace} />}
     </>
   );
 }
 
 const stateWords = { working: 'working', 'no-roads': 'noRoads', empty: 'empty' } as const;
 
-function Trace({ driveId, name, standard, drive, trace }: Props & { readonly trace: TraceView }) {
+function Trace({ driveId, name, standard, drive, trace }: Omit<Props, 'onPlace'> & { readonly trace: TraceView }) {
   const [atMs, setAtMs] = useState(0);
   const { data: stored, error, refetch } = api.useRoadsOfQuery(trace.roads ? { roadsId: trace.roads.id } : skipToken);
   const units = unitsOf(stored);
