@@ -83,7 +83,7 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   await page.getByRole('option', { name: 'More than three fail' }).click();
   await publishStandard(page);
   await expect(page.getByText('Fail: more than 3 demerits (engine stopped) in the whole test.')).toBeVisible();
-  await page.getByRole('link', { name: 'timed-yard version 3' }).click();
+  await page.getByRole('link', { name: 'timed-yard version 4' }).click();
   await expect(page.getByText('Fail: more than 2 demerits (engine stopped) in the whole test.')).toBeVisible();
 });
 
@@ -116,6 +116,7 @@ test('the desk and the sheet offer the grades that the chosen options leave', as
   await testUnder(page, 'Cato Learner', 'Reversing area');
   const learner = page.url();
   await startDrive(page);
+  await page.getByRole('button', { name: desk('viewAllFaults') }).click();
   await press(page, 'v');
   const row = page.getByRole('group', { name: 'Pull-forward' });
   await expect(row.getByRole('button', { name: 'Pull-forward: fault' })).toBeVisible();
