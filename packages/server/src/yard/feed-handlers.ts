@@ -109,6 +109,7 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
 
   async function open({ schoolId, car }: Sender, { run: id, columns, name }: FeedHello): Promise<RunHead> {
     const known = await runHead(db, schoolId, id);
+    if (known && known.carId !== car?.id) throw new FeedError('This run is sent by somebody else. Choose another id.');
     if (known && known.columns === columns) return known;
     // Whoever is signed in begins a run by its route, which has a line in the trail.
     if (!car) throw new FeedError(known ? 'This run has other columns.' : 'There is no run with this id.');

@@ -121,6 +121,15 @@ it('is closed to a car of nobody, to a removed one, and to pages of others', asy
   expect(await feed.ask({ run: 'cut', columns })).toEqual({ error: 'There is no run with this id.' });
 });
 
+it('takes a run from one car alone', async () => {
+  const { body } = await lead.send<NewYardCar>('POST', '/api/yard/cars', { name: 'Another' });
+  const refusal = { error: expect.stringContaining('somebody else') };
+  const another = await socket(feedPath, asCar(body.token));
+  expect(await another.ask({ run: 'cut', columns })).toEqual(refusal);
+  const page = await socket(feedPath, asPage(lead));
+  expect(await page.ask({ run: 'cut', columns })).toEqual(refusal);
+});
+
 it.each([
   ['no JSON', '{'],
   ['rows before the run', { from: 0, rows: ['0,5'] }],

@@ -60,17 +60,27 @@ export interface RunHead {
   readonly id: string;
   readonly columns: string;
   readonly samples: number;
+  /** The car that sends it; missing where people do. */
+  readonly carId?: string;
 }
 
 /** The head of a run; undefined where the school has none such. */
 export async function runHead(db: Db, schoolId: string, id: string): Promise<RunHead | undefined> {
   const row = await db
     .selectFrom('yard_runs')
-    .select(['columns', 'samples'])
+    .select(['columns', 'samples', 'car_id'])
     .where('school_id', '=', schoolId)
     .where('id', '=', id)
     .executeTakeFirst();
-  return row && { schoolId, id, columns: row.columns, samples: row.samples };
+  return (
+    row && {
+      schoolId,
+      id,
+      columns: row.columns,
+      samples: row.samples,
+      ...(row.car_id !== null && { carId: row.car_id }),
+    }
+  );
 }
 
 /** Begins a run whose rows are about to be sent; asked for again with the same id it stays the same. */
