@@ -3,10 +3,10 @@ import { exerciseRuns } from '@jasperwren/core/drive/clock';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { logOf, start } from '@jasperwren/core/drive/testing';
 import { askedOn } from '@jasperwren/core/marking/asked';
-import { graded, tally } from '@jasperwren/core/marking/testing-standards';
+import { graded, tally, timedYard } from '@jasperwren/core/marking/testing-standards';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { configureStore } from '@reduxjs/toolkit';
-import { deskReducer, itemChosen, panelOpened, settlingChosen } from './desk-slice';
+import { boardSwitched, deskReducer, exerciseChosen, itemChosen, panelOpened, settlingChosen } from './desk-slice';
 import { taskActions } from './task-actions';
 
 let nowMs = 0;
@@ -214,5 +214,50 @@ describe('words', () => {
     nowMs = 1000;
     actions.sayRoads('new');
     expect(driveNow().familiarity).toBe('new');
+  });
+});
+
+describe('a course on the desk', () => {
+  it('starts the exercise that is next by a key and ends it by the same', () => {
+    const { actions, written, driveNow } = desk(timedYard);
+    expect(actions.exerciseInHand()).toBe('slope');
+    actions.nextOrEndExercise();
+    nowMs = 60_000;
+    expect(actions.exerciseInHand()).toBe('slope');
+    actions.nextOrEndExercise();
+    expect(actions.exerciseInHand()).toBe('brake');
+    expect(written()).toEqual([
+      { type: 'section', section: 'exercise', exercise: 'slope' },
+      { type: 'section', section: 'guided' },
+    ]);
+    expect(exerciseRuns(driveNow(), nowMs)).toMatchObject([{ exercise: 'slope', timeMs: 60_000 }]);
+  });
+
+  it('starts the one that was chosen, and has none at hand where all faults are shown or there is no course', () => {
+    const { actions } = desk(timedYard);
+    store.dispatch(exerciseChosen('garage-bay'));
+    expect(actions.exerciseInHand()).toBe('garage-bay');
+    actions.nextOrEndExercise();
+    nowMs = 1000;
+    expect(actions.exerciseInHand()).toBe('garage-bay');
+    expect(store.getState().desk.exercise).toBeUndefined();
+    store.dispatch(boardSwitched());
+    expect(actions.exerciseInHand()).toBeUndefined();
+    expect(desk(tally).actions.exerciseInHand()).toBeUndefined();
+  });
+
+  it('notes a look that was seen, and the sensors that are read', () => {
+    const { actions, written, told } = desk(timedYard);
+    actions.seeLook('shoulder', 'Over the left shoulder');
+    actions.readSensors({ run: 'r1', car: 'Car 3', clockMs: 1200 });
+    expect(written()).toEqual([
+      { type: 'look', look: 'shoulder' },
+      { type: 'run', run: 'r1', car: 'Car 3', clockMs: 1200 },
+    ]);
+    expect(told).toEqual(['Over the left shoulder: seen, 0:00.', 'Sensors of Car 3 are read from 0:00.']);
+    const still = desk(timedYard, false);
+    still.actions.seeLook('shoulder', 'Over the left shoulder');
+    still.actions.readSensors({ run: 'r1', car: 'Car 3', clockMs: 0 });
+    expect(still.written()).toEqual([]);
   });
 });
