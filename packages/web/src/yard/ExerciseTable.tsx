@@ -25,7 +25,7 @@ export default function ExerciseTable({ drives, count }: Props) {
         {t('weakest', { name: weakest.name, passed: weakest.passed, count: weakest.results.length })}{' '}
         {chance !== undefined && t('wholeCourse', { chance: percent(chance) })}
       </p>
-      <div className={styles.scroll}>
+      <div>
         <table className={styles.table}>
           <thead>
             <tr>

@@ -23,7 +23,7 @@ export default function CourseTable({ standard, judged: { drive, verdict }, onFa
   const own = new Set(sheets.flatMap(({ marks }) => marks.map(({ id }) => id)));
   const others = countingMarks(standard, drive).filter(({ id }) => !own.has(id));
   return (
-    <div className={styles.scroll}>
+    <div>
       <table className={styles.table}>
         <thead>
           <tr>

@@ -3,6 +3,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { JudgedRun } from '@jasperwren/core/yard/judge-run';
 import type { SentSample } from '@jasperwren/core/yard/sample';
 import { t } from '@jasperwren/words/yard-pages';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
@@ -32,6 +33,7 @@ const nothing = '-';
 /** The values of a run over time; another run under them, each from the trigger of the exercise. */
 export function RunStrip({ standard, judged, samples, fault, onPart, others }: Props) {
   const colours = tokens[useThemeName()];
+  const narrow = useMediaQuery('(max-width: 700px)');
   const [chosen, setChosen] = useState('');
   const [otherId, setOtherId] = useState(nothing);
   const otherSamples = useRunSamples(otherId === nothing ? undefined : otherId);
@@ -56,8 +58,9 @@ export function RunStrip({ standard, judged, samples, fault, onPart, others }: P
       other:
         otherSamples && other?.span ? { samples: otherSamples, findings: other.findings, span: other.span } : undefined,
       colours,
+      narrow,
     });
-  }, [standard, samples, findings, span, marks, faultMs, chosen, otherSamples, other, colours]);
+  }, [standard, samples, findings, span, marks, faultMs, chosen, otherSamples, other, colours, narrow]);
   return (
     <>
       <div className={styles.choices}>

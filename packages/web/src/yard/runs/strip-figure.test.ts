@@ -24,6 +24,18 @@ it('shows the whole run with its exercises, its limits and its fault', () => {
   expect(xOf({ data, layout, figures }, 0).length).toBeLessThanOrEqual(1500);
 });
 
+it('numbers the exercises where names have no room', () => {
+  const { layout } = stripFigure({
+    standard: timedYard,
+    run: strip,
+    marks,
+    part: { kind: 'run' },
+    colours: tokens.day,
+    narrow: true,
+  });
+  expect(layout.annotations?.map(({ text }) => text)).toEqual(['1', '2', '3', '4', '5']);
+});
+
 it('starts an exercise at its trigger, and lays another run under it from its own', () => {
   const slow = simulateRun(timedYard, planWith('slope', [], { waitS: 9 }));
   const late = judged(slow);

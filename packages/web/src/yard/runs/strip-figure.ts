@@ -82,10 +82,12 @@ interface Strip {
   readonly part: StripPart;
   readonly other?: StripRun | undefined;
   readonly colours: Colours;
+  /** Too narrow for names: exercises stand by their number. */
+  readonly narrow?: boolean;
 }
 
 /** The values of a run over time, with its exercises, faults and limits, and another run under them. */
-export function stripFigure({ standard, run, marks, part, other, colours }: Strip) {
+export function stripFigure({ standard, run, marks, part, other, colours, narrow = false }: Strip) {
   const { zero, from, to } = windowOf(run, part);
   const second = (at: number) => (at - zero) / 1000;
   const shown = shownIn(run, from, to);
@@ -93,7 +95,8 @@ export function stripFigure({ standard, run, marks, part, other, colours }: Stri
     ...(other ? linesOf(...ofOther(other, part, to - from), colours, true) : []),
     ...linesOf(shown, zero, colours, false),
   ];
-  const exercises = standard.exercises.flatMap(({ code, name }) => {
+  const exercises = standard.exercises.flatMap(({ code, name: full }, i) => {
+    const name = narrow ? String(i + 1) : full;
     const own = spanOf(run, code);
     return own && own.to > from && own.from < to
       ? [{ name, from: second(Math.max(own.from, from)), to: second(Math.min(own.to, to)) }]
