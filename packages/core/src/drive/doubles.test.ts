@@ -69,3 +69,46 @@ describe('marks made on two devices', () => {
     expect(doubleWithinMs).toBeLessThan(minute);
   });
 });
+
+describe('what sensors saw and a person marked', () => {
+  const seen = { detected: { run: 'r', fromMs: 1000, toMs: 2000 }, measured: 16 } as const;
+  const bySensors = (second: number, item = 'signs.lights') =>
+    [second, { ...mark(item), ...seen } as EventBody] as const;
+  const standing = (drive: ReturnType<typeof foldDrive>) =>
+    drive.marks.map(({ id, detected, measured }) => [id, detected?.run, measured]);
+
+  it('is one fault: the mark of the person with what was measured, and nobody is asked', () => {
+    const drive = twoDevices([[60, mark('signs.lights', 'serious')]], [bySensors(66)]);
+    expect(standing(drive)).toEqual([['front-1', 'r', 16]]);
+    expect(drive.marks[0]!.grade).toBe('serious');
+    expect(pairs(drive)).toEqual([]);
+  });
+
+  it('is paired one to one, the nearest first', () => {
+    const drive = twoDevices(
+      [
+        [60, mark('signs.lights')],
+        [70, mark('signs.lights')],
+      ],
+      [bySensors(69), bySensors(72), bySensors(75)],
+    );
+    // The two of the person take what lies nearest to them; the third stands by itself.
+    expect(standing(drive).map(([id, run]) => [id, run])).toEqual([
+      ['front-1', 'r'],
+      ['front-2', 'r'],
+      [expect.stringMatching(/^back-/), 'r'],
+    ]);
+  });
+
+  it.each([
+    ['another fault', [bySensors(61, 'signs.signs')]],
+    ['too far apart', [bySensors(60 + doubleWithinMs / 1000 + 1)]],
+  ] as const)('stays two where it is %s', (_, back) => {
+    expect(twoDevices([[60, mark('signs.lights')]], back).marks).toHaveLength(2);
+  });
+
+  it('takes a value of the person before that of the sensors', () => {
+    const drive = twoDevices([[60, { ...mark('signs.lights'), measured: 20 } as EventBody]], [bySensors(61)]);
+    expect(standing(drive)).toEqual([['front-1', 'r', 20]]);
+  });
+});
