@@ -6,7 +6,7 @@
 import { timedYard } from '../packages/core/src/marking/testing-standards';
 import { startDetector } from '../packages/core/src/yard/detector';
 import { randomPlan, simulateRun } from '../packages/core/src/yard/simulate-run';
-import { readRunCsv, writeRunCsv } from '../packages/core/src/yard/telemetry-csv';
+import { csvHead, csvRows, readRunCsv } from '../packages/core/src/yard/telemetry-csv';
 import { feedPath, watchPath, type WatchRows } from '../packages/contract/src/yard-feed';
 import type { NewYardCar } from '../packages/contract/src/yard';
 import { startTestServer, testClient } from '../packages/server/src/testing';
@@ -30,7 +30,7 @@ const p95 = (values: readonly number[]) => values.toSorted((a, b) => a - b)[Math
 
 async function car(i: number): Promise<void> {
   const { body } = await lead.send<NewYardCar>('POST', '/api/yard/cars', { name: `Car ${i}` });
-  const [columns = '', ...rows] = writeRunCsv(simulateRun(timedYard, randomPlan(timedYard, i, 0.2))).split('\r\n');
+  const [columns, rows] = [csvHead, csvRows(simulateRun(timedYard, randomPlan(timedYard, i, 0.2)))];
   const run = `bench-${i}`;
   const sentAt: number[] = [];
   const feed = new WebSocket(address + feedPath, { headers: { authorization: `Bearer ${body.token}` } });

@@ -1,8 +1,7 @@
 import type { LearnerView } from '@jasperwren/contract/learners';
-import type { SentSample } from '@jasperwren/core/yard/sample';
 import { judgeRun } from '@jasperwren/core/yard/judge-run';
 import { randomPlan, simulateRun } from '@jasperwren/core/yard/simulate-run';
-import { readRunCsv, writeRunCsv } from '@jasperwren/core/yard/telemetry-csv';
+import { csvHead, csvRows } from '@jasperwren/core/yard/telemetry-csv';
 import { addRows } from '@jasperwren/server/yard/store';
 import type { Db } from '@jasperwren/server/db/database';
 import { v7 as newId } from 'uuid';
@@ -46,13 +45,13 @@ export async function addDemoYard(
         automatic: learner.transmission === 'automatic',
         exercises: plan.exercises.map((one, i) => ({ ...one, waitS: waits[(i + seed) % waits.length]! })),
       });
-      const [columns, ...rows] = writeRunCsv(samples).split('\r\n');
+      const rows = csvRows(samples);
       const id = newId();
-      const body = { id, name, source: 'simulated', standardId: standard.id, columns: columns!, learnerId } as const;
+      const body = { id, name, source: 'simulated', standardId: standard.id, columns: csvHead, learnerId } as const;
       await client.call('addYardRun', { body });
       await addRows(db, new Date(), { schoolId: await schoolOf(db), id }, 0, rows);
       const startedAt = tenOClock(daysAgo);
-      const judged = judgeRun(standard, readBack(columns!, rows), {
+      const judged = judgeRun(standard, samples, {
         run: id,
         learnerId,
         startedAt,
@@ -68,12 +67,6 @@ export async function addDemoYard(
     }
   }
   return tests;
-}
-
-/** As the page will read them. */
-function readBack(columns: string, rows: readonly string[]): readonly SentSample[] {
-  const read = readRunCsv([columns, ...rows].join('\n'));
-  return 'run' in read ? read.run.samples : [];
 }
 
 const schoolOf = async (db: Db): Promise<string> =>

@@ -1,7 +1,7 @@
 import type { NewYardCar, YardRunView } from '@jasperwren/contract/yard';
 import { randomPlan, simulateRun } from '@jasperwren/core/yard/simulate-run';
 import { timedYard } from '@jasperwren/core/marking/testing-standards';
-import { writeRunCsv } from '@jasperwren/core/yard/telemetry-csv';
+import { csvHead, csvRows, writeRunCsv } from '@jasperwren/core/yard/telemetry-csv';
 import { startTestServer, testClient } from '@jasperwren/server/testing';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -9,8 +9,9 @@ import path from 'node:path';
 import { run } from './run';
 import { sendAsCar } from './yard-send';
 
-const csv = writeRunCsv(simulateRun(timedYard, randomPlan(timedYard, 2, 0)));
-const [columns, ...rows] = csv.split('\r\n');
+const samples = simulateRun(timedYard, randomPlan(timedYard, 2, 0));
+const csv = writeRunCsv(samples);
+const [columns, rows] = [csvHead, csvRows(samples)];
 const atOnce = () => 0;
 
 async function schoolWithCar() {
@@ -51,7 +52,7 @@ it('goes on after the server was gone, with nothing lost and nothing doubled', a
     token,
     run: 'cut',
     name: 'Cut',
-    columns: columns!,
+    columns: columns,
     rows,
     due: (row) => row,
   });
@@ -73,7 +74,7 @@ it('says why a run is refused', async () => {
     token,
     run: 'one',
     name: 'One',
-    columns: columns!,
+    columns: columns,
     rows: rows.slice(0, 5),
     due: atOnce,
   };

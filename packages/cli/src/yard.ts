@@ -11,7 +11,14 @@ import { courseSheet, type ExerciseSheet } from '@jasperwren/core/yard/course-sh
 import type { Finding } from '@jasperwren/core/yard/findings';
 import { judgeRun, type JudgedRun } from '@jasperwren/core/yard/judge-run';
 import { randomPlan, simulateRun } from '@jasperwren/core/yard/simulate-run';
-import { mostCsvBytes, readRunCsv, writeRunCsv, type CsvRun } from '@jasperwren/core/yard/telemetry-csv';
+import {
+  csvHead,
+  csvRows,
+  mostCsvBytes,
+  readRunCsv,
+  writeRunCsv,
+  type CsvRun,
+} from '@jasperwren/core/yard/telemetry-csv';
 import { reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { csvProblem, foundSentence, leftOutSentence } from '@jasperwren/words/yard-runs';
 import { exitCodes, printJson, printLines, UsageError, type Io } from './io';
@@ -105,7 +112,7 @@ async function send(file: string, { to, pace, run }: Values, io: Io): Promise<nu
     io.err(`${file}: ${read}`);
     return exitCodes.unusable;
   }
-  const [columns = '', ...rows] = writeRunCsv(read.samples).split('\r\n');
+  const rows = csvRows(read.samples);
   const at = (row: number) => Number(rows[row]!.split(',', 1)[0]);
   const first = at(0);
   await sendAsCar({
@@ -113,7 +120,7 @@ async function send(file: string, { to, pace, run }: Values, io: Io): Promise<nu
     token,
     run: run ?? newId(),
     name: path.basename(file).slice(0, 80),
-    columns,
+    columns: csvHead,
     rows,
     due: (row) => (at(row) - first) / times,
   });

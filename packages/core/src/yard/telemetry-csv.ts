@@ -93,6 +93,16 @@ function readField(name: 'at' | Channel, field: string): unknown {
   return field;
 }
 
+/** The head of a file with every channel. */
+export const csvHead = Object.values(columns).join(',');
+
+/** Samples as rows under `csvHead`, as a sender sends them. */
+export function csvRows(samples: readonly SentSample[]): readonly string[] {
+  return samples.length === 0 ? [] : writeRunCsv(samples).split(newline).slice(1);
+}
+
+const newline = '\r\n';
+
 /** Writes samples as CSV that `readRunCsv` reads; what is no reading becomes an empty field. */
 export function writeRunCsv(samples: readonly SentSample[]): string {
   const names = Object.keys(columns) as readonly ('at' | Channel)[];
@@ -101,7 +111,7 @@ export function writeRunCsv(samples: readonly SentSample[]): string {
       fields: names.map((name) => columns[name]),
       data: samples.map((sample) => names.map((name) => fieldOf(sample[name]))),
     },
-    { newline: '\r\n' },
+    { newline },
   );
 }
 

@@ -1,5 +1,5 @@
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { mostCsvBytes, readRunCsv } from '@jasperwren/core/yard/telemetry-csv';
+import { csvHead, csvRows, mostCsvBytes, readRunCsv } from '@jasperwren/core/yard/telemetry-csv';
 import { t } from '@jasperwren/words/yard-pages';
 import { csvProblem } from '@jasperwren/words/yard-runs';
 import Button from '@mui/material/Button';
@@ -17,7 +17,6 @@ interface Run {
   readonly name: string;
   readonly source: 'file' | 'simulated';
   readonly standardId: string;
-  readonly columns: string;
   readonly rows: readonly string[];
 }
 
@@ -36,8 +35,8 @@ export function AddRun({ standards }: { readonly standards: readonly EffectiveSt
     setFailed('');
     const id = newId();
     try {
-      await addRun({ body: { id, ...run } }).unwrap();
-      await sendWholeRun({ run: id, columns: run.columns, rows }, (have) =>
+      await addRun({ body: { id, ...run, columns: csvHead } }).unwrap();
+      await sendWholeRun({ run: id, columns: csvHead, rows }, (have) =>
         setSaid(t('sendingFile', { have: have.toLocaleString('en-GB'), of: rows.length.toLocaleString('en-GB') })),
       );
       void navigate(`/yard/runs/${id}`);
@@ -54,23 +53,23 @@ export function AddRun({ standards }: { readonly standards: readonly EffectiveSt
       setFailed(csvProblem({ code: 'too-large', mostMb: mostCsvBytes / 1e6 }));
       return;
     }
-    const text = await file.text();
-    const read = readRunCsv(text);
+    const read = readRunCsv(await file.text());
     if (!('run' in read)) {
       setFailed(csvProblem(read.problem));
       return;
     }
-    const [columns = '', ...rows] = text
-      .replace(/^\uFEFF/, '')
-      .split(/\r?\n/)
-      .filter((row) => row.trim() !== '');
-    await add({ name: file.name.slice(0, 80), source: 'file', standardId: first!.id, columns, rows });
+    await add({
+      name: file.name.slice(0, 80),
+      source: 'file',
+      standardId: first!.id,
+      rows: csvRows(read.run.samples),
+    });
   }
 
   async function simulate(standard: EffectiveStandard, kind: LearnerKind): Promise<void> {
     setAnchor(undefined);
     const name = t('simulatedOf', { kind: t(kind), standard: standard.name });
-    await add({ name, source: 'simulated', standardId: standard.id, ...simulatedRows(standard, newLearner(kind)) });
+    await add({ name, source: 'simulated', standardId: standard.id, rows: simulatedRows(standard, newLearner(kind)) });
   }
 
   return (

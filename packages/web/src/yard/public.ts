@@ -1,7 +1,7 @@
 import { lazyOrNothing } from '../base/lazy-or-nothing';
 
 /** What the console sees of the yard. */
-export { driveSimulated, keepSimulated, learners, newLearner, simulatedRows, type LearnerKind } from './feed/simulated';
+export { driveSimulated, keepSimulated, learners, newLearner, type LearnerKind } from './feed/simulated';
 export { watchRun, type Hearing } from './feed/watch-run';
 /** The exercises of a mock test in the order of the course. */
 export const CourseTable = lazyOrNothing(() => import('./runs/CourseTable'));

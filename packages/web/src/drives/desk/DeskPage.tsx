@@ -8,6 +8,7 @@ import { lazy, memo, Suspense, useCallback, useEffect, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { firstName } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
+import { lazyOrNothing } from '../../base/lazy-or-nothing';
 import { useSettled } from '../../base/use-settled';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { DirectionBar, TraceRecorder } from '../../roads/public';
@@ -31,6 +32,7 @@ import { useCellCounts, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 import { useNow } from './use-now';
 
+const SensorReader = lazyOrNothing(() => import('../yard/SensorReader'));
 const YardConsole = lazy(() => import('../yard/YardConsole'));
 
 const likelyRows = 7;
@@ -89,6 +91,11 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
       data-course={onCourse}
       data-beat={panel ? 'panel' : atCategory ? 'second' : 'first'}
     >
+      {drive.sensors && !drive.ended && (
+        <Suspense fallback={null}>
+          <SensorReader driveId={meta.id} standard={meta.standard} sensors={drive.sensors} />
+        </Suspense>
+      )}
       <DeskHeader meta={meta} drive={settled} actions={actions} />
       {meta.route && (
         <Suspense fallback={<div />}>

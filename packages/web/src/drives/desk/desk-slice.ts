@@ -1,5 +1,8 @@
 import type { Counter } from '@jasperwren/core/drive/counter';
+import type { Finding } from '@jasperwren/core/yard/findings';
+import type { SentSample } from '@jasperwren/core/yard/sample';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Hearing } from '../../yard/public';
 import { addSlice } from '../../base/store';
 
 /** What the middle of the desk shows instead of the matrix. */
@@ -18,6 +21,16 @@ export type DeskPanel =
   | { readonly kind: 'end' }
   | { readonly kind: 'keys' };
 
+/** What is known of the sensors of a car. */
+export interface Heard {
+  readonly hearing: Hearing;
+  readonly last?: SentSample;
+  /** Wall clock of this device when the last sample came, in milliseconds. */
+  readonly at?: number;
+  /** The last gap, reaction or stopping distance. */
+  readonly told?: Finding;
+}
+
 interface Desk {
   /** The first beat: a category of the standard. */
   readonly category?: string | undefined;
@@ -30,6 +43,8 @@ interface Desk {
   readonly panel?: DeskPanel | undefined;
   /** On a course, the exercise that comes next where another was chosen than the one in turn. */
   readonly exercise?: string | undefined;
+  /** What is known of the sensors that are read. */
+  readonly heard?: Heard | undefined;
   /** On a course, all faults instead of the exercise. */
   readonly allFaults?: boolean | undefined;
   /** What is being counted for the instructor, on the drive's clock. */
@@ -79,10 +94,15 @@ const slice = createSlice({
       category: undefined,
       item: undefined,
     }),
+    heardMore: (state, { payload }: PayloadAction<Partial<Heard>>) => ({
+      ...state,
+      heard: { hearing: 'connecting' as const, ...state.heard, ...payload },
+    }),
     done: (state, { payload }: PayloadAction<string>): Desk => ({
       receipt: payload,
       counter: state.counter,
       exercise: state.exercise,
+      heard: state.heard,
       allFaults: state.allFaults,
       lingering: state.panel ? undefined : (state.category ?? state.lingering),
     }),
@@ -102,6 +122,7 @@ export const {
   done,
   exerciseChosen,
   boardSwitched,
+  heardMore,
   counterChanged,
   lingeredEnough,
   said,

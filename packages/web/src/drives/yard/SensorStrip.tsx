@@ -2,14 +2,12 @@ import { t } from '@jasperwren/words/yard';
 import { foundSentence } from '@jasperwren/words/yard-runs';
 import type { SensorRun } from '@jasperwren/core/drive/drive';
 import { useEffect, useState } from 'react';
-import { useAppDispatch } from '../../base/hooks';
+import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { panelOpened } from '../desk/desk-slice';
-import type { Heard } from './use-sensors';
 import styles from './sensors.module.css';
 
 interface Props {
   readonly sensors: SensorRun | undefined;
-  readonly heard: Heard | undefined;
   readonly running: boolean;
 }
 
@@ -17,10 +15,11 @@ interface Props {
 const silentMs = 2000;
 
 /** Whether sensors are read, what they say now, and the way to have them read. */
-export function SensorStrip({ sensors, heard, running }: Props) {
+export function SensorStrip({ sensors, running }: Props) {
   const dispatch = useAppDispatch();
+  const heard = useAppSelector((state) => state.desk.heard);
   const silent = useSilent(heard?.at);
-  if (!sensors || !heard)
+  if (!sensors)
     return (
       <button
         type="button"
@@ -31,7 +30,7 @@ export function SensorStrip({ sensors, heard, running }: Props) {
         {t('readSensors')}
       </button>
     );
-  const { last, hearing, told } = heard;
+  const { last, told, hearing = 'connecting' } = heard ?? {};
   const car = sensors.car ?? t('theCar');
   return (
     <div className={styles.strip}>

@@ -1,10 +1,12 @@
 import { t } from '@jasperwren/words/yard';
+import type { YardRunView } from '@jasperwren/contract/yard';
+import { csvHead } from '@jasperwren/core/yard/telemetry-csv';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { api } from '../../base/api';
 import { Failed, Loading } from '../../ui/states';
-import { keepSimulated, learners, newLearner, simulatedRows, watchRun, type LearnerKind } from '../../yard/public';
+import { keepSimulated, learners, newLearner, watchRun, type LearnerKind } from '../../yard/public';
 import { Panel } from '../desk/Panel';
 import type { DeskActions } from '../desk/desk-actions';
 import styles from './sensors.module.css';
@@ -24,21 +26,16 @@ export default function SensorsPanel({ standard, actions }: Props) {
   const [joining, setJoining] = useState<string>();
   const sending = runs?.filter((run) => run.sending && run.source === 'car');
 
-  /** From the moment on that its clock shows now. */
-  function join(run: string, car: string): void {
+  /** From the moment on that its clock shows now: the last sample that is kept, or the first that comes. */
+  function join({ id: run, car = '', samples: kept }: YardRunView): void {
     setJoining(run);
-    let lastMs = 0;
     const stop = watchRun(run, {
+      from: Math.max(0, kept - 1),
       samples(samples) {
         const at = samples.at(-1)?.at;
         if (typeof at !== 'number') return;
-        // What was kept comes first; what comes as it is sent is few.
-        if (samples.length > 100) {
-          lastMs = at;
-          return;
-        }
         stop();
-        actions.readSensors({ run, car, clockMs: Math.round(Math.max(at, lastMs)) });
+        actions.readSensors({ run, car, clockMs: Math.round(at) });
       },
     });
   }
@@ -47,8 +44,9 @@ export default function SensorsPanel({ standard, actions }: Props) {
     const learner = newLearner(kind);
     const id = newId();
     const car = t('simulatedCar');
-    const { columns } = simulatedRows(standard, learner);
-    await addRun({ body: { id, name: t(kind), source: 'simulated', standardId: standard.id, columns } }).unwrap();
+    await addRun({
+      body: { id, name: t(kind), source: 'simulated', standardId: standard.id, columns: csvHead },
+    }).unwrap();
     keepSimulated(id, learner);
     actions.readSensors({ run: id, car, clockMs: 0 });
   }
@@ -63,11 +61,11 @@ export default function SensorsPanel({ standard, actions }: Props) {
           <h3>{t('carsSending')}</h3>
           {sending.length === 0 && <p className="muted">{t('noCarSending')}</p>}
           <ul className={styles.list}>
-            {sending.map(({ id, name, car }) => (
-              <li key={id}>
-                <button type="button" disabled={joining !== undefined} onClick={() => join(id, car ?? name)}>
-                  <b>{car ?? name}</b>
-                  {joining === id && <small>{t('connecting', { car: car ?? name })}</small>}
+            {sending.map((run) => (
+              <li key={run.id}>
+                <button type="button" disabled={joining !== undefined} onClick={() => join(run)}>
+                  <b>{run.car}</b>
+                  {joining === run.id && <small>{t('connecting', { car: run.car ?? '' })}</small>}
                 </button>
               </li>
             ))}

@@ -16,7 +16,6 @@ import { ExerciseConsole } from './ExerciseConsole';
 import { FaultTiles } from './FaultTiles';
 import { LeaveCar } from './LeaveCar';
 import { SensorStrip } from './SensorStrip';
-import { useSensors } from './use-sensors';
 import styles from './yard.module.css';
 
 interface Props {
@@ -46,7 +45,6 @@ function Ended({ meta, verdict }: Pick<Props, 'meta' | 'verdict'>) {
 export default function YardConsole({ meta, drive, verdict: settled, settling, panel, actions }: Props) {
   const { standard } = meta;
   const running = drive.phase === 'running';
-  const heard = useSensors(meta.id, standard, drive.sensors, drive.ended !== undefined);
   const nowMs = useNow(meta.id, running);
   const chosen = useAppSelector((state) => state.desk.exercise);
   // Clocks run out without anything being touched.
@@ -59,7 +57,7 @@ export default function YardConsole({ meta, drive, verdict: settled, settling, p
   return (
     <div className={styles.console} data-panel={panel !== undefined}>
       <CourseList sheets={sheets} shown={shown?.exercise.code} choosable={!under && actions.running}>
-        <SensorStrip sensors={drive.sensors} heard={heard} running={actions.running} />
+        <SensorStrip sensors={drive.sensors} running={actions.running} />
       </CourseList>
       <section className={styles.middle} aria-label={t('exerciseNow')}>
         {panel ??

@@ -1,7 +1,7 @@
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { randomPlan, simulateRun } from '@jasperwren/core/yard/simulate-run';
 import { sampleMs } from '@jasperwren/core/yard/simulated-car';
-import { writeRunCsv } from '@jasperwren/core/yard/telemetry-csv';
+import { csvHead, csvRows } from '@jasperwren/core/yard/telemetry-csv';
 import { sendRun } from './send-run';
 
 /** A simulated learner: makes each slip with this chance. */
@@ -20,14 +20,9 @@ export const newLearner = (kind: LearnerKind): SimulatedLearner => ({
   slips: learners[kind],
 });
 
-/** The rows of a simulated run, with their head. */
-export function simulatedRows(
-  standard: EffectiveStandard,
-  { seed, slips }: SimulatedLearner,
-): { readonly columns: string; readonly rows: readonly string[] } {
-  const [columns, ...rows] = writeRunCsv(simulateRun(standard, randomPlan(standard, seed, slips))).split('\r\n');
-  return { columns: columns!, rows: rows.filter((row) => row !== '') };
-}
+/** The rows of a simulated run, under the head of a file with every channel. */
+export const simulatedRows = (standard: EffectiveStandard, { seed, slips }: SimulatedLearner): readonly string[] =>
+  csvRows(simulateRun(standard, randomPlan(standard, seed, slips)));
 
 const keyOf = (run: string) => `jasperwren.simulated.${run}`;
 
@@ -51,8 +46,8 @@ export function driveSimulated(standard: EffectiveStandard, run: string): (() =>
   const text = sessionStorage.getItem(keyOf(run));
   if (text === null) return undefined;
   const { startedAt, ...learner } = JSON.parse(text) as SimulatedLearner & { readonly startedAt: number };
-  const { columns, rows } = simulatedRows(standard, learner);
-  const sender = sendRun({ run, columns, rows });
+  const rows = simulatedRows(standard, learner);
+  const sender = sendRun({ run, columns: csvHead, rows });
   const timer = setInterval(() => {
     const due = Math.floor((Date.now() - startedAt) / sampleMs);
     sender.advance(due);

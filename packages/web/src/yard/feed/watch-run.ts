@@ -7,14 +7,16 @@ import { openLine } from './socket';
 export type Hearing = 'connecting' | 'heard' | 'lost';
 
 interface Watcher {
+  /** The place of the first sample that is wanted; all of them where it is missing. */
+  readonly from?: number;
   /** Samples in the order in which the server keeps them, each once. */
   readonly samples: (samples: readonly SentSample[]) => void;
   readonly hearing?: (now: Hearing) => void;
 }
 
-/** Listens to a run from its first sample on, over as many connections as it takes. Returns how to stop. */
-export function watchRun(run: string, { samples, hearing }: Watcher): () => void {
-  let next = 0;
+/** Listens to a run over as many connections as it takes. Returns how to stop. */
+export function watchRun(run: string, { from: first = 0, samples, hearing }: Watcher): () => void {
+  let next = first;
   hearing?.('connecting');
   const line = openLine({
     path: () => `${watchPath}?run=${encodeURIComponent(run)}&from=${next}`,
