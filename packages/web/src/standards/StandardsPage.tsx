@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import type { StandardSummary } from '@jasperwren/contract/standards';
 import { fileText } from '@jasperwren/core/formats/file-text';
 import { capital } from '@jasperwren/words/lists';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api } from '../base/api';
 import { apiError, type ApiError } from '../base/client';
@@ -13,6 +13,7 @@ import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
 import { CopyDialog } from './CopyDialog';
 import styles from './standards.module.css';
+import { FileButton } from '../ui/FileButton';
 
 /** The library: what the school made itself, and what comes with the product. */
 export default function StandardsPage() {
@@ -93,7 +94,6 @@ interface ImportFailure {
 
 /** Brings in a standard from a file. */
 function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | undefined) => void }) {
-  const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const [bringIn, { isLoading }] = api.useImportStandardMutation();
   const read = async (file: File) => {
@@ -109,23 +109,14 @@ function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | u
     else onFailure({ file: file.name, error: apiError(error)! });
   };
   return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        accept="application/json,.json"
-        hidden
-        aria-label={t('markingStandardFile')}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          if (file) void read(file);
-          event.target.value = '';
-        }}
-      />
-      <Button variant="outlined" disabled={isLoading} onClick={() => input.current?.click()}>
-        {t('importFile')}
-      </Button>
-    </>
+    <FileButton
+      variant="outlined"
+      label={t('importFile')}
+      fileLabel={t('markingStandardFile')}
+      accept="application/json,.json"
+      disabled={isLoading}
+      onFile={read}
+    />
   );
 }
 

@@ -5,13 +5,14 @@ import { csvProblem } from '@jasperwren/words/yard-runs';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import { sendWholeRun } from './feed/send-run';
 import { learners, newLearner, simulatedRows, type LearnerKind } from './feed/simulated';
+import { FileButton } from '../ui/FileButton';
 
 interface Run {
   readonly name: string;
@@ -22,7 +23,6 @@ interface Run {
 
 /** Adds a run from a file, or simulates one, and leads to it. */
 export function AddRun({ standards }: { readonly standards: readonly EffectiveStandard[] }) {
-  const input = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const [addRun] = api.useAddYardRunMutation();
   const [anchor, setAnchor] = useState<HTMLElement>();
@@ -47,8 +47,7 @@ export function AddRun({ standards }: { readonly standards: readonly EffectiveSt
     }
   }
 
-  async function addFile(file: File | undefined): Promise<void> {
-    if (!file) return;
+  async function addFile(file: File): Promise<void> {
     if (file.size > mostCsvBytes) {
       setFailed(csvProblem({ code: 'too-large', mostMb: mostCsvBytes / 1e6 }));
       return;
@@ -74,17 +73,6 @@ export function AddRun({ standards }: { readonly standards: readonly EffectiveSt
 
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept=".csv,text/csv"
-        aria-label={t('addFile')}
-        onChange={(event) => {
-          void addFile(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
       <Button variant="outlined" aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
         {t('simulateRun')}
       </Button>
@@ -97,9 +85,7 @@ export function AddRun({ standards }: { readonly standards: readonly EffectiveSt
           )),
         )}
       </Menu>
-      <Button variant="contained" onClick={() => input.current?.click()}>
-        {t('addFile')}
-      </Button>
+      <FileButton variant="contained" label={t('addFile')} accept=".csv,text/csv" onFile={addFile} />
       {said && <span role="status">{said}</span>}
       {failed && <span role="alert">{failed}</span>}
     </>

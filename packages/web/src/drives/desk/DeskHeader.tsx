@@ -9,7 +9,7 @@ import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { clockTime } from '../../ui/format';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './header.module.css';
-import { limitOf } from '@jasperwren/core/marking/exercise-limits';
+import { secondsAllowed } from '@jasperwren/core/marking/exercise-limits';
 import { boardSwitched } from './desk-slice';
 import { Key } from './Key';
 import type { DeskActions } from './desk-actions';
@@ -121,14 +121,13 @@ function ExerciseClock({
   const run = exerciseRuns(drive, nowMs).at(-1);
   if (!run) return null;
   const name = standard.exercises.find(({ code }) => code === run.exercise)?.name ?? run.exercise;
-  const limit = limitOf(standard, run.exercise, 'time');
-  const extraS = run.retest ? (standard.retestExtraS?.value ?? 0) : 0;
+  const allowedS = secondsAllowed(standard, run.exercise, run.retest);
   return (
     <button type="button" className={styles.section} onClick={onOpen} aria-label={t('exerciseName', { name })}>
       <span className="muted">{name}</span>
       <b>
         {clockTime(run.timeMs)}
-        {limit && ` ${t('ofTime', { time: secondsWords(limit.allowed.value + extraS) })}`}
+        {allowedS !== undefined && ` ${t('ofTime', { time: secondsWords(allowedS) })}`}
       </b>
     </button>
   );

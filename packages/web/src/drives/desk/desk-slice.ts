@@ -22,7 +22,7 @@ export type DeskPanel =
   | { readonly kind: 'keys' };
 
 /** What is known of the sensors of a car. */
-export interface Heard {
+interface Heard {
   readonly hearing: Hearing;
   readonly last?: SentSample;
   /** Wall clock of this device when the last sample came, in milliseconds. */

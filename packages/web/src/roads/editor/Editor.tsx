@@ -19,6 +19,7 @@ import lines from './lines.module.css';
 import { NoteMarks } from './NoteMarks';
 import { RouteLines, StopMarks } from './RouteLines';
 import { RouteRibbon } from './RouteRibbon';
+import { boundsOf } from '../picture/bounds';
 
 const NoteDialog = lazy(() => import('./NoteDialog'));
 
@@ -67,7 +68,10 @@ export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
   return (
     <main className={styles.editor}>
       <div className={styles.map}>
-        <RoadPicture stored={stored} show={boundsOf(now.stops)}>
+        <RoadPicture
+          stored={stored}
+          show={now.stops.length < 2 ? undefined : boundsOf(now.stops.map(({ lat, lon }) => [lat, lon]))}
+        >
           <Taps onTap={use} onMap={(one) => (map.current = one)} />
           {shown && <RouteLines reading={shown} onInsert={(leg, at) => edit({ type: 'insert', after: leg, at })} />}
           <StopMarks stops={now.stops} closed={closed} onMove={(stop, at) => edit({ type: 'move', stop, at })} />
@@ -118,14 +122,4 @@ function Taps({ onTap, onMap }: { readonly onTap: (at: Place) => void; readonly 
   onMap(map);
   useMapEvents({ click: ({ latlng: { lat, lng } }) => onTap({ lat, lon: lng }) });
   return null;
-}
-
-/** The box of a route with some room around it; nothing where there is none yet. */
-function boundsOf(stops: readonly Place[]): [[number, number], [number, number]] | undefined {
-  if (stops.length < 2) return undefined;
-  const [lats, lons] = [stops.map(({ lat }) => lat), stops.map(({ lon }) => lon)];
-  return [
-    [Math.min(...lats) - 0.002, Math.min(...lons) - 0.003],
-    [Math.max(...lats) + 0.002, Math.max(...lons) + 0.003],
-  ];
 }

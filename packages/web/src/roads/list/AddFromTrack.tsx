@@ -4,11 +4,11 @@ import { readTrack } from '@jasperwren/roads/formats/read-track';
 import { RoadsError } from '@jasperwren/roads/problem';
 import { roadsProblem } from '@jasperwren/words/roads/problems';
 import { t } from '@jasperwren/words/routes';
-import Button from '@mui/material/Button';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../../base/api';
 import { useTrack, type TrackQuestion } from '../work/use-roads-work';
+import { FileButton } from '../../ui/FileButton';
 
 /** What the editor is given of a track. */
 export interface FromFile {
@@ -19,11 +19,9 @@ export interface FromFile {
 
 /** Makes a new route of a GPX or GeoJSON file on the newest roads. */
 export function AddFromTrack({ roads }: { readonly roads: RoadsView }) {
-  const input = useRef<HTMLInputElement>(null);
   const [track, setTrack] = useState<Track>();
   const [failed, setFailed] = useState<string>();
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     try {
       setFailed(undefined);
       setTrack(readTrack(file.name, await file.text()));
@@ -33,20 +31,7 @@ export function AddFromTrack({ roads }: { readonly roads: RoadsView }) {
   };
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept=".gpx,.geojson,.json"
-        aria-label={t('importTrack')}
-        onChange={(event) => {
-          void read(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <Button variant="text" onClick={() => input.current?.click()}>
-        {t('importTrack')}
-      </Button>
+      <FileButton variant="text" label={t('importTrack')} accept=".gpx,.geojson,.json" onFile={read} />
       {failed !== undefined && <span role="alert">{failed}</span>}
       {track && <Matching roads={roads} track={track} />}
     </>

@@ -3,7 +3,7 @@ import { roadsProblem } from '@jasperwren/words/roads/problems';
 import { t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import { useRef, useState, type DragEvent } from 'react';
+import { useState, type DragEvent } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
@@ -11,11 +11,11 @@ import { useAppDispatch } from '../../base/hooks';
 import { Rows, Section } from '../../ui/Page';
 import styles from './list.module.css';
 import { sendRoads } from './send-roads';
+import { FileButton } from '../../ui/FileButton';
 
 /** The files of roads, and a place to drop another. */
 export function RoadsFiles({ roads }: { readonly roads: readonly RoadsView[] }) {
   const dispatch = useAppDispatch();
-  const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
   const [sending, setSending] = useState(false);
   const [failed, setFailed] = useState<string>();
@@ -52,20 +52,13 @@ export function RoadsFiles({ roads }: { readonly roads: readonly RoadsView[] }) 
         onDrop={drop}
       >
         <p>{roads.length === 0 ? t('noRoadsYet') : t('dropFileHere')}</p>
-        <input
-          ref={input}
-          type="file"
-          hidden
+        <FileButton
+          variant="outlined"
+          label={t('addRoads')}
           accept=".osm,.gz,.xml,.geojson,.json"
-          aria-label={t('addRoads')}
-          onChange={(event) => {
-            void send(event.target.files?.[0]);
-            event.target.value = '';
-          }}
+          disabled={sending}
+          onFile={send}
         />
-        <Button variant="outlined" disabled={sending} onClick={() => input.current?.click()}>
-          {t('addRoads')}
-        </Button>
         {failed !== undefined && <p role="alert">{t('addingFailed', { why: failed })}</p>}
       </div>
     </Section>

@@ -4,13 +4,13 @@ import { RoadsError } from '@jasperwren/roads/problem';
 import { thinned, type Fix } from '@jasperwren/roads/traces/fix';
 import { roadsProblem } from '@jasperwren/words/roads/problems';
 import { t } from '@jasperwren/words/traces';
-import Button from '@mui/material/Button';
 import { enqueueSnackbar } from 'notistack';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { laneOfTrace } from '../../base/device/lanes';
 import { putInLine } from '../../base/outbox/entries';
 import { useSignedIn } from '../../base/signed-in';
+import { FileButton } from '../../ui/FileButton';
 
 /** More fixes than a day has seconds are not one drive's. */
 const mostFixes = 100_000;
@@ -26,12 +26,10 @@ export function AttachTrace({
   readonly driveId: string;
   readonly startedAt: string | undefined;
 }) {
-  const input = useRef<HTMLInputElement>(null);
   const { account } = useSignedIn();
   const [busy, setBusy] = useState(false);
   const [failed, setFailed] = useState<string>();
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     setBusy(true);
     setFailed(undefined);
     try {
@@ -50,20 +48,7 @@ export function AttachTrace({
   };
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept=".gpx"
-        aria-label={t('attach')}
-        onChange={(event) => {
-          void read(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <Button variant="outlined" disabled={busy} onClick={() => input.current?.click()}>
-        {t('attach')}
-      </Button>
+      <FileButton variant="outlined" label={t('attach')} accept=".gpx" disabled={busy} onFile={read} />
       {busy && <span role="status">{t('attaching')}</span>}
       {failed !== undefined && <p role="alert">{failed}</p>}
     </>

@@ -19,6 +19,7 @@ import { RoadPicture } from '../picture/RoadPicture';
 import styles from './drive-road.module.css';
 import { CarMark, SignMark } from './SignMark';
 import { TraceLines } from './TraceLines';
+import { boundsOf } from '../picture/bounds';
 
 interface Props {
   readonly trace: Pick<TraceView, 'marks' | 'zeroMs' | 'familiarity'>;
@@ -54,7 +55,10 @@ export function DrivePicture({
   const known = trace.familiarity && trace.familiarity.drives > 0 ? trace.familiarity.known : undefined;
   const { grades } = rulesOf(standard);
   const byId = useMemo(() => new Map(drive.marks.map((mark) => [mark.id, mark])), [drive]);
-  const show = useMemo(() => boundsOf(reading), [reading]);
+  const show = useMemo(
+    () => boundsOf([...reading.pieces.flatMap(({ line }) => line), ...reading.beside.flatMap(({ line }) => line)]),
+    [reading],
+  );
   const car = whereAt(reading, trace.zeroMs + atMs);
   const road = car && edgeNameNear(stored, car);
   const endMs = drive.ended?.atMs ?? drive.lastMs;
@@ -138,16 +142,4 @@ export function DrivePicture({
       </p>
     </>
   );
-}
-
-/** South-west and north-east of a trace, with a margin. */
-function boundsOf({ pieces, beside }: TraceReading): [[number, number], [number, number]] {
-  const places = [...pieces.flatMap(({ line }) => line), ...beside.flatMap(({ line }) => line)];
-  const lats = places.map(([lat]) => lat);
-  const lons = places.map(([, lon]) => lon);
-  const margin = 0.001;
-  return [
-    [Math.min(...lats) - margin, Math.min(...lons) - margin],
-    [Math.max(...lats) + margin, Math.max(...lons) + margin],
-  ];
 }

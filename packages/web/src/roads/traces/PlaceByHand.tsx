@@ -20,6 +20,7 @@ import { useReading, useRoute } from '../use-route';
 import { isRead } from '../work/use-roads-work';
 import styles from './drive-road.module.css';
 import { CarMark, SignMark } from './SignMark';
+import { boundsOf } from '../picture/bounds';
 
 /** Says of a mark where it was made. */
 export type OnPlace = (markId: string, place: { readonly lat: number; readonly lon: number }) => unknown;
@@ -142,14 +143,4 @@ function Placing({ standard, drive, onPlace, stored, reading }: PlacingProps) {
 function Taps({ onTap }: { readonly onTap: (place: { readonly lat: number; readonly lon: number }) => void }) {
   useMapEvents({ click: ({ latlng }) => onTap({ lat: latlng.lat, lon: latlng.lng }) });
   return null;
-}
-
-/** South-west and north-east of a line, with a margin. */
-function boundsOf(line: RouteReading['line']): [[number, number], [number, number]] {
-  const [lats, lons] = [line.map(([lat]) => lat), line.map(([, lon]) => lon)];
-  const margin = 0.001;
-  return [
-    [Math.min(...lats) - margin, Math.min(...lons) - margin],
-    [Math.max(...lats) + margin, Math.max(...lons) + margin],
-  ];
 }
