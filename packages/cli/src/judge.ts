@@ -8,6 +8,7 @@ import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { conflictSentence, crossingWords, reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { describeMissing } from '@jasperwren/words/marking/missing';
+import { clockWords } from '@jasperwren/words/yard-runs';
 import { limitName } from '@jasperwren/words/marking/names';
 import { exitCodes, printJson, UsageError, type Io } from './io';
 import { exitCodeOf } from './outcome';
@@ -110,7 +111,7 @@ function print({ record, standard, verdict, notes }: Judged, apart: boolean, io:
   io.out(verdictSentence(standard, verdict));
   for (const reason of verdict.reasons) {
     io.out(`  ${reasonSentence(standard, reason)}`);
-    io.out(`    at ${clock(reason.crossedAtMs)}: ${crossingWords(standard, reason)}`);
+    io.out(`    at ${clockWords(reason.crossedAtMs)}: ${crossingWords(standard, reason)}`);
   }
   if (verdict.outcome === 'fail')
     for (const missing of verdict.missing) io.out(`  Also missing: ${describeMissing(missing)}.`);
@@ -118,7 +119,7 @@ function print({ record, standard, verdict, notes }: Judged, apart: boolean, io:
     io.out(`  For you to decide: ${limitName(standard, question)}, ${question.used} times.`);
   for (const conflict of verdict.conflicts) io.out(`  ${conflictSentence(standard, conflict)}`);
   for (const failed of verdict.failedAttempts)
-    io.out(`  Attempt failed at ${clock(failed.crossedAtMs)}: ${reasonSentence(standard, failed)}`);
+    io.out(`  Attempt failed at ${clockWords(failed.crossedAtMs)}: ${reasonSentence(standard, failed)}`);
   for (const note of notes) io.out(`  ${note}.`);
   if (verdict.headroom.length > 0) io.out('  Left under each limit:');
   for (const room of verdict.headroom) {
@@ -169,9 +170,3 @@ function toJson({ record, standard, verdict, notes }: Judged) {
 }
 
 const toCrossing = ({ limit, scope = '', crossedAtMs }: Reason) => ({ limit: limit.code, scope, crossedAtMs });
-
-/** Minutes and seconds of the drive, such as 26:05. */
-function clock(ms: number): string {
-  const seconds = Math.floor(ms / 1000);
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
-}

@@ -62,6 +62,7 @@ export const resource = {
   part: 'Part',
   wholeRun: 'Whole run',
   compare: 'Compare with',
+  retest: 'Repeat of exercises failed on an earlier test',
   nothing: 'nothing',
   dotted: 'Dotted lines: {{name}}.',
   aroundFault: 'around a fault',

@@ -66,5 +66,5 @@ export function leftOutSentence(leftOut: LeftOut): string {
 }
 
 /** Minutes and seconds: "1:04". */
-const clockWords = (ms: number): string =>
+export const clockWords = (ms: number): string =>
   `${Math.floor(ms / 60_000)}:${String(Math.floor((ms % 60_000) / 1000)).padStart(2, '0')}`;

@@ -91,6 +91,8 @@ export interface SensorRun extends TimedEvent {
   readonly car?: string;
   /** What the clock of the car showed at that moment, in milliseconds. */
   readonly clockMs: number;
+  /** Its exercises repeat ones that were failed on an earlier test. */
+  readonly retest?: boolean;
   /** RFC 3339. */
   readonly wall: string;
   readonly by: string;

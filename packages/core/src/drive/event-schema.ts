@@ -113,6 +113,7 @@ export const eventBodies = {
     run: { ...text, description: 'The run of sensor values, by its id.' },
     car: { ...text, description: 'The car, as the school calls it.' },
     clockMs: { ...count, description: 'What the clock of the car showed at this moment, in milliseconds.' },
+    retest: { ...flag, description: 'Its exercises repeat ones that were failed on an earlier test.' },
   }),
   place: event('Where a mark was made, as somebody says; the last word on a mark holds.', ['target', 'lat', 'lon'], {
     target,

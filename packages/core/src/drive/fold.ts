@@ -130,6 +130,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
         run: run.run,
         ...(run.car && { car: run.car }),
         clockMs: run.clockMs,
+        ...(run.retest && { retest: run.retest }),
         wall: run.wall,
         by: run.by,
       },

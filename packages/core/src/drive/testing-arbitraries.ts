@@ -60,7 +60,12 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
     lon: fc.double({ min: -180, max: 180, noNaN: true }),
   }),
   fc.record({ type: fc.constant('look' as const), look: fc.constantFrom('all-round', 'mirrors') }),
-  fc.record({ type: fc.constant('run' as const), run: fc.constantFrom('run', 'other'), clockMs: fc.nat(100_000) }),
+  fc.record({
+    type: fc.constant('run' as const),
+    run: fc.constantFrom('run', 'other'),
+    clockMs: fc.nat(100_000),
+    retest: fc.boolean(),
+  }),
   fc.record({ type: fc.constant('step' as const), step: fc.constantFrom(...stepKinds) }),
   fc.record({ type: fc.constant('attempt' as const), result: fc.constantFrom(...attemptResults) }),
   fc.record({ type: fc.constant('pause' as const), state: fc.constantFrom('paused' as const, 'resumed' as const) }),

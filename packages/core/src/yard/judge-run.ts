@@ -61,7 +61,8 @@ export function judgeRun(
   const { findings, leftOut, span } = findingsOf(standard, samples);
   if (!span) return undefined;
   const clockMs = Math.round(span.from);
-  const found = startRunEvents({ run, atMs: 0, clockMs, wall: startedAt, by }, facts.retest).of(findings);
+  const retest = facts.retest && { retest: true };
+  const found = startRunEvents({ run, atMs: 0, clockMs, wall: startedAt, by, ...retest })(findings);
   const lastMs = Math.round(span.to) - clockMs;
   const own = (id: string, seq: number, atMs: number, body: EventBody): DriveEvent => ({
     ...body,
@@ -76,7 +77,7 @@ export function judgeRun(
   const ends = found.some(({ type }) => type === 'ended');
   const events: readonly DriveEvent[] = [
     own('started', 0, 0, { type: 'started', learnerId: facts.learnerId, standard: { id, version } }),
-    own('run', 1, 0, { type: 'run', run, clockMs, ...(facts.car && { car: facts.car }) }),
+    own('run', 1, 0, { type: 'run', run, clockMs, ...(facts.car && { car: facts.car }), ...retest }),
     ...found,
     ...(ends ? [] : [own('ended', 2, lastMs, { type: 'ended', ending: 'completed' })]),
   ];

@@ -3,20 +3,16 @@ import type { DriveEvent, EventBody } from '../drive/event';
 import type { Finding } from './findings';
 
 /** A run on the log of a drive: when the clock of the car showed what. */
-export type RunOnLog = Pick<SensorRun, 'run' | 'atMs' | 'clockMs' | 'wall' | 'by'>;
+export type RunOnLog = Pick<SensorRun, 'run' | 'atMs' | 'clockMs' | 'wall' | 'by' | 'retest'>;
 
-/** How the events of a run are made. */
-export interface RunEvents {
-  /** The events that follow from findings, which come in their order. */
-  readonly of: (findings: readonly Finding[]) => readonly DriveEvent[];
-}
+/** Makes the events that follow from findings, which come in their order. */
+export type RunEvents = (findings: readonly Finding[]) => readonly DriveEvent[];
 
 /**
  * Makes events of what a detector finds. The same findings make the same events, ids and all, so that a run that is read
  * again after a reload adds nothing.
- * @param retest exercises that repeat one that was failed
  */
-export function startRunEvents(run: RunOnLog, retest = false): RunEvents {
+export function startRunEvents(run: RunOnLog): RunEvents {
   let seq = 0;
   const stamped = (at: number, body: EventBody): DriveEvent => {
     const atMs = Math.max(0, Math.round(run.atMs + at - run.clockMs));
@@ -30,12 +26,10 @@ export function startRunEvents(run: RunOnLog, retest = false): RunEvents {
       by: run.by,
     };
   };
-  return {
-    of: (findings) => findings.flatMap((one) => bodiesOf(run.run, one, retest).map((body) => stamped(one.at, body))),
-  };
+  return (findings) => findings.flatMap((one) => bodiesOf(run, one).map((body) => stamped(one.at, body)));
 }
 
-function bodiesOf(run: string, finding: Finding, retest: boolean): readonly EventBody[] {
+function bodiesOf({ run, retest = false }: RunOnLog, finding: Finding): readonly EventBody[] {
   switch (finding.kind) {
     case 'exercise':
       return [{ type: 'section', section: 'exercise', exercise: finding.exercise, ...(retest && { retest }) }];

@@ -57,7 +57,7 @@ it('says the same live, in a replay from any moment, and from a file', () => {
       for (const part of [sent.slice(0, cut), sent]) {
         const [detector, events] = [startDetector(timed), startRunEvents(run)];
         const keep = (found: readonly Finding[]) => {
-          for (const event of events.of(found)) {
+          for (const event of events(found)) {
             expect(log.get(event.id) ?? event).toEqual(event);
             log.set(event.id, event);
           }

@@ -145,9 +145,15 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       else startExercise(exercise.code, exercise.name, false);
     },
     /** From now on what the sensors of a car see goes into the log. */
-    readSensors({ car, ...run }: { readonly run: string; readonly car: string; readonly clockMs: number }): void {
+    readSensors(run: {
+      readonly run: string;
+      readonly car: string;
+      readonly clockMs: number;
+      readonly retest?: boolean;
+    }): void {
       if (!running) return;
-      void write({ type: 'run', ...run, car });
+      const { car } = run;
+      void write({ type: 'run', ...run });
       dispatch(stepBack());
       tell(t('sensorsReadAt', { car, at: at() }));
     },

@@ -39,7 +39,7 @@ export default function SensorReader({ driveId, standard, sensors }: Props) {
       samples(samples) {
         const own = samples.filter(({ at }) => typeof at !== 'number' || at >= sensors.clockMs);
         const findings = own.flatMap((sample) => detector.take(sample));
-        void dispatch(appendMade(driveId, events.of(findings))).then((fresh) => {
+        void dispatch(appendMade(driveId, events(findings))).then((fresh) => {
           for (const event of fresh) if (event.type === 'mark') tellMark(event.item, event.atMs);
         });
         const told = findings.findLast(({ kind }) => kind === 'gap' || kind === 'fact');

@@ -2,6 +2,8 @@ import { t } from '@jasperwren/words/yard';
 import type { YardRunView } from '@jasperwren/contract/yard';
 import { csvHead } from '@jasperwren/core/yard/telemetry-csv';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { api } from '../../base/api';
@@ -24,6 +26,7 @@ export default function SensorsPanel({ standard, actions }: Props) {
   const { data: runs, error, refetch } = api.useYardRunsQuery(undefined, { pollingInterval: askMs });
   const [addRun, { error: notAdded, isLoading }] = api.useAddYardRunMutation();
   const [joining, setJoining] = useState<string>();
+  const [retest, setRetest] = useState(false);
   const sending = runs?.filter((run) => run.sending && run.source === 'car');
 
   /** From the moment on that its clock shows now: the last sample that is kept, or the first that comes. */
@@ -35,7 +38,7 @@ export default function SensorsPanel({ standard, actions }: Props) {
         const at = samples.at(-1)?.at;
         if (typeof at !== 'number') return;
         stop();
-        actions.readSensors({ run, car, clockMs: Math.round(at) });
+        actions.readSensors({ run, car, clockMs: Math.round(at), ...(retest && { retest }) });
       },
     });
   }
@@ -48,12 +51,18 @@ export default function SensorsPanel({ standard, actions }: Props) {
       body: { id, name: t(kind), source: 'simulated', standardId: standard.id, columns: csvHead },
     }).unwrap();
     keepSimulated(id, learner);
-    actions.readSensors({ run: id, car, clockMs: 0 });
+    actions.readSensors({ run: id, car, clockMs: 0, ...(retest && { retest }) });
   }
 
   return (
     <Panel title={t('readSensors')}>
       <p>{t('sensorsWhy')}</p>
+      {standard.retestExtraS && (
+        <FormControlLabel
+          control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
+          label={t('retest')}
+        />
+      )}
       {error && !runs ? <Failed error={error} onRetry={() => void refetch()} /> : null}
       {!runs && !error && <Loading what={t('carsSending')} />}
       {sending && (

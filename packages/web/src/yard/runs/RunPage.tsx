@@ -6,6 +6,8 @@ import { t } from '@jasperwren/words/yard-pages';
 import { foundSentence, leftOutSentence } from '@jasperwren/words/yard-runs';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { missing } from './no-run';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
@@ -72,6 +74,7 @@ interface JudgedProps {
 function Judged({ run, runs, standards, samples }: JudgedProps) {
   const { account } = useSignedIn();
   const [standardId, setStandardId] = useState(run.standardId);
+  const [retest, setRetest] = useState(false);
   const standard = standards.find(({ id }) => id === standardId) ?? standards[0];
   const question = useMemo(
     () =>
@@ -84,9 +87,10 @@ function Judged({ run, runs, standards, samples }: JudgedProps) {
           startedAt: run.startedAt,
           by: account.id,
           ...(run.car && { car: run.car }),
+          ...(retest && { retest }),
         },
       },
-    [standard, samples, run.id, run.startedAt, run.car, account.id],
+    [standard, samples, run.id, run.startedAt, run.car, account.id, retest],
   );
   if (!standard || !question) return <p>{t('noCourse')}</p>;
   return (
@@ -97,6 +101,12 @@ function Judged({ run, runs, standards, samples }: JudgedProps) {
         options={standards.map(({ id, name }) => [id, name])}
         onChoose={setStandardId}
       />
+      {standard.retestExtraS && (
+        <FormControlLabel
+          control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
+          label={t('retest')}
+        />
+      )}
       <Result key={standard.id} question={question} run={run} runs={runs} />
     </>
   );
