@@ -21,7 +21,7 @@ const pages = Object.keys(manifest).filter((key) => manifest[key].isDynamicEntry
 
 /** Kilobytes; 150 holds for what is not named. Charts are a library of their own and come after their page; a map comes with its, and the console after the marking screen that it counts in. */
 const limits = { Chart: 390, Map: 180, Console: 180, Page: 150 };
-const ofDesk = /YardConsole|SensorsPanel/;
+const ofDesk = /YardConsole|Sensors?(Panel|Reader)/;
 const withMap = /RoutePage|PlanPanel|TraceOfDrive/;
 
 export default [
