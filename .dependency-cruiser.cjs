@@ -1,4 +1,4 @@
-/** The arrows of the house run one way: roads <- core <- contract, words <- server, web, cli. */
+/** The arrows of the house run one way: roads, motion <- core <- contract, words <- server, web, cli. */
 const only = (name, comment, from, allowed) => ({
   name,
   comment,
@@ -16,40 +16,46 @@ module.exports = {
       '^packages/roads/src|node_modules/(fast-xml-parser|flatbush|flatqueue|geographiclib-geodesic|pure-rand|saxes)',
     ),
     only(
+      'motion-stands-alone',
+      'motion imports nothing of the rest',
+      '^packages/motion/src',
+      '^packages/motion/src|node_modules/(ajv|dxf-writer|flatqueue|json-schema-to-ts)',
+    ),
+    only(
       'core-stands-alone',
-      'core imports roads, itself and small libraries of computation',
+      'core imports roads, motion, itself and small libraries of computation',
       '^packages/core/src',
-      '^packages/(core|roads)/src|node_modules/(ajv|damerau-levenshtein|dayjs|ajv-formats|json-schema-to-ts|jsonc-parser|ts-fsrs|papaparse|pure-rand|@stdlib)',
+      '^packages/(core|roads|motion)/src|node_modules/(ajv|damerau-levenshtein|dayjs|ajv-formats|json-schema-to-ts|jsonc-parser|ts-fsrs|papaparse|pure-rand|@stdlib)',
     ),
     only(
       'contract-on-core',
       'contract imports core and its validators',
       '^packages/contract/src',
-      '^packages/(roads|core|contract)/src|node_modules/(class-|reflect-)',
+      '^packages/(roads|motion|core|contract)/src|node_modules/(class-|reflect-)',
     ),
     only(
       'words-on-core',
       'words import core, and what knows plurals and languages',
       '^packages/words/src',
-      '^packages/(roads|core|words)/src|node_modules/i18next',
+      '^packages/(roads|motion|core|words)/src|node_modules/i18next',
     ),
     only(
       'server-below-web',
       'server imports contract, core and words',
       '^packages/server/src',
-      '^packages/(roads|core|contract|words|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|zlib|stream|worker_threads|(timers|fs|stream)/promises)$',
+      '^packages/(roads|motion|core|contract|words|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|zlib|stream|worker_threads|(timers|fs|stream)/promises)$',
     ),
     only(
       'web-on-contract',
       'web imports contract, core and words, and nothing of Node',
       '^packages/web/src',
-      '^packages/(roads|core|contract|words|web)/src|node_modules|^virtual:pwa-register$',
+      '^packages/(roads|motion|core|contract|words|web)/src|node_modules|^virtual:pwa-register$',
     ),
     { name: 'cli-not-on-web', severity: 'error', from: { path: '^packages/cli/src' }, to: { path: '^packages/web' } },
     {
       name: 'nothing-on-cli',
       severity: 'error',
-      from: { path: '^packages/(roads|core|contract|words|server|web)' },
+      from: { path: '^packages/(roads|motion|core|contract|words|server|web)' },
       to: { path: '^packages/cli' },
     },
     {

@@ -1,0 +1,105 @@
+// Looked up once: the planner asks millions of times.
+const { PI, cos, hypot, max, min, sin } = Math;
+
+/** Metres: x to the right, y upwards. Angles are radians, anticlockwise from x. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Where something stands and where it points. */
+export interface Pose extends Point {
+  readonly heading: number;
+}
+
+/** The corners of a convex figure in their order; one corner is a point, two are a line. */
+export type Polygon = readonly Point[];
+
+export const toRadians = (degrees: number): number => (degrees * PI) / 180;
+export const toDegrees = (radians: number): number => (radians * 180) / PI;
+
+/** The same angle from -pi (excluded) to pi. */
+export function wrapAngle(angle: number): number {
+  const turned = angle % (2 * PI);
+  if (turned > PI) return turned - 2 * PI;
+  return turned <= -PI ? turned + 2 * PI : turned;
+}
+
+/** A point that is given from a pose (ahead, to the left), on the ground. */
+export function placed(pose: Pose, { x, y }: Point): Point {
+  const [cosine, sine] = [cos(pose.heading), sin(pose.heading)];
+  return { x: pose.x + x * cosine - y * sine, y: pose.y + x * sine + y * cosine };
+}
+
+/** A point on the ground, as seen from a pose: how far ahead (x) and to the left (y). The inverse of `placed`. */
+export function seenFrom(pose: Pose, { x, y }: Point): Point {
+  const [cosine, sine] = [cos(pose.heading), sin(pose.heading)];
+  const [dx, dy] = [x - pose.x, y - pose.y];
+  return { x: dx * cosine + dy * sine, y: dy * cosine - dx * sine };
+}
+
+export const distance = (a: Point, b: Point): number => hypot(a.x - b.x, a.y - b.y);
+
+/** Metres from a point to a line between two points. */
+export function distanceToLine(p: Point, a: Point, b: Point): number {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const squared = dx * dx + dy * dy;
+  const along = squared === 0 ? 0 : min(1, max(0, ((p.x - a.x) * dx + (p.y - a.y) * dy) / squared));
+  return hypot(p.x - a.x - along * dx, p.y - a.y - along * dy);
+}
+
+/** Which side of the line from a to b a point is on: above 0 to the left. */
+const side = (a: Point, b: Point, p: Point): number => (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
+
+/** Whether a point lies within a convex figure or on its edge, whichever way its corners go round. */
+export function isInside(polygon: Polygon, p: Point): boolean {
+  if (polygon.length < 3) return false;
+  let [left, right] = [false, false];
+  for (let i = 0; i < polygon.length; i++) {
+    const of = side(polygon[i]!, polygon[(i + 1) % polygon.length]!, p);
+    if (of > 0) left = true;
+    if (of < 0) right = true;
+  }
+  // A figure without an inside, such as a mirror of no width, has all of its line on neither side.
+  return left !== right;
+}
+
+function cross(a: Point, b: Point, c: Point, d: Point): boolean {
+  const [abc, abd] = [side(a, b, c), side(a, b, d)];
+  const [cda, cdb] = [side(c, d, a), side(c, d, b)];
+  return abc * abd < 0 && cda * cdb < 0;
+}
+
+/** The edges of a figure; a point has one edge, of no length. */
+function* edges(polygon: Polygon): Generator<readonly [Point, Point]> {
+  if (polygon.length < 3) yield [polygon[0]!, polygon.at(-1)!];
+  else for (let i = 0; i < polygon.length; i++) yield [polygon[i]!, polygon[(i + 1) % polygon.length]!];
+}
+
+/** Metres between two convex figures, exact; 0 where they touch or overlap. */
+export function distanceBetween(a: Polygon, b: Polygon): number {
+  if (isInside(a, b[0]!) || isInside(b, a[0]!)) return 0;
+  let least = Infinity;
+  for (const [a1, a2] of edges(a))
+    for (const [b1, b2] of edges(b)) {
+      if (cross(a1, a2, b1, b2)) return 0;
+      least = min(
+        least,
+        distanceToLine(a1, b1, b2),
+        distanceToLine(a2, b1, b2),
+        distanceToLine(b1, a1, a2),
+        distanceToLine(b2, a1, a2),
+      );
+    }
+  return least;
+}
+
+/** The corners of a rectangle between two points ahead and two to the left of a pose. */
+export function rectangle(pose: Pose, back: number, front: number, right: number, left: number): Polygon {
+  return [
+    placed(pose, { x: back, y: right }),
+    placed(pose, { x: front, y: right }),
+    placed(pose, { x: front, y: left }),
+    placed(pose, { x: back, y: left }),
+  ];
+}

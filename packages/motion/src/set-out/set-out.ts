@@ -1,0 +1,132 @@
+import { distance, distanceToLine, type Point } from '../geometry';
+import type { Layout } from '../layout/layout';
+
+/** How one marker is set with a tape: along the base line, then square off it, then checked. */
+export interface SetPoint extends Point {
+  readonly id: string;
+  readonly kind: 'cone' | 'pole' | 'chalk';
+  /** Metres along the base line from its first marker, and off it (to the left above 0). */
+  readonly alongM: number;
+  readonly offM: number;
+  /** Metres from either end of the base line: the diagonals that square it up. */
+  readonly toFirstM: number;
+  readonly toSecondM: number;
+}
+
+/** A layout as a person with one tape sets it out. */
+export interface SetOut {
+  /** The two points of the base line, and the metres between them. */
+  readonly base: { readonly from: string; readonly to: string; readonly lengthM: number };
+  /** The other points in the order in which they are set: along the base line and back. */
+  readonly points: readonly SetPoint[];
+  /** The whole ground that it takes, in metres. */
+  readonly lengthM: number;
+  readonly widthM: number;
+  readonly parts: Parts;
+}
+
+/** What to bring. */
+export interface Parts {
+  readonly cones: number;
+  readonly poles: number;
+  /** Points that are chalked. */
+  readonly chalked: number;
+  /** Metres of painted or taped line. */
+  readonly lineM: number;
+  /** The longest distance that is measured, in metres. */
+  readonly tapeM: number;
+}
+
+/** Each measure may be out by so many metres; a diagonal that is out by more says that a corner is not square. */
+export const toleranceM = 0.02;
+export const diagonalToleranceM = 0.03;
+
+interface Named extends Point {
+  readonly id: string;
+  readonly kind: SetPoint['kind'];
+}
+
+/** The markers of a layout, and the ends of its edges where no marker stands; those by small letters. */
+function pointsOf({ markers, edges, area }: Layout): readonly Named[] {
+  const points: Named[] = [...markers];
+  const inside = ({ x, y }: Point) => x > area.left && x < area.right && y >= area.bottom && y <= area.top;
+  for (const { from, to } of edges)
+    for (const end of [from, to])
+      if (inside(end) && points.every((known) => distance(known, end) > 0.3))
+        points.push({ ...end, id: `p${points.length - markers.length + 1}`, kind: 'chalk' });
+  return points;
+}
+
+/** The two points whose line leaves the most others close to it, of those the longest. */
+function baseOf(points: readonly Named[]): readonly [Named, Named] {
+  let best: { readonly ends: readonly [Named, Named]; readonly on: number; readonly length: number } | undefined;
+  for (const [i, a] of points.entries())
+    for (const b of points.slice(i + 1)) {
+      const on = points.filter((point) => distanceToLine(point, a, b) < 0.02).length;
+      const length = distance(a, b);
+      if (!best || on > best.on || (on === best.on && length > best.length)) best = { ends: [a, b], on, length };
+    }
+  return best!.ends;
+}
+
+/**
+ * How to set a layout out with one tape: a base line, offsets from it in the order of a walk, diagonals.
+ * @returns undefined where it has fewer than two points to set
+ */
+export function setOut(layout: Layout): SetOut | undefined {
+  const points = pointsOf(layout);
+  if (points.length < 2) return undefined;
+  const [first, second] = baseOf(points);
+  const lengthM = distance(first, second);
+  const along = { x: (second.x - first.x) / lengthM, y: (second.y - first.y) / lengthM };
+  const rest = points
+    .filter((point) => point !== first && point !== second)
+    .map((point): SetPoint => {
+      const [dx, dy] = [point.x - first.x, point.y - first.y];
+      return {
+        ...point,
+        alongM: dx * along.x + dy * along.y,
+        offM: dy * along.x - dx * along.y,
+        toFirstM: distance(point, first),
+        toSecondM: distance(point, second),
+      };
+    });
+  // Out along the base line on its nearer side, back on the other.
+  const [near, far] = [rest.filter(({ offM }) => offM >= -0.02), rest.filter(({ offM }) => offM < -0.02)];
+  const order = [...near.sort((a, b) => a.alongM - b.alongM), ...far.sort((a, b) => b.alongM - a.alongM)];
+  const { area, edges } = layout;
+  const count = (kind: SetPoint['kind']) => points.filter((point) => point.kind === kind).length;
+  return {
+    base: { from: first.id, to: second.id, lengthM },
+    points: order,
+    lengthM: area.right - area.left,
+    widthM: area.top - area.bottom,
+    parts: {
+      cones: count('cone'),
+      poles: count('pole'),
+      chalked: count('chalk'),
+      lineM: edges.reduce((sum, { kind, from, to }) => sum + (kind === 'line' ? distance(from, to) : 0), 0),
+      tapeM: Math.max(lengthM, ...order.flatMap(({ toFirstM, toSecondM }) => [toFirstM, toSecondM])),
+    },
+  };
+}
+
+/** Whether a layout fits a piece of ground either way round, and what is missing of its length and width, in metres. */
+export function fits(
+  { lengthM, widthM }: Pick<SetOut, 'lengthM' | 'widthM'>,
+  ground: { readonly lengthM: number; readonly widthM: number },
+): {
+  readonly fits: boolean;
+  readonly turned: boolean;
+  readonly missingLengthM: number;
+  readonly missingWidthM: number;
+} {
+  const missing = (length: number, width: number) => ({
+    missingLengthM: Math.max(0, length - ground.lengthM),
+    missingWidthM: Math.max(0, width - ground.widthM),
+  });
+  const [as, turned] = [missing(lengthM, widthM), missing(widthM, lengthM)];
+  const sum = (one: typeof as) => one.missingLengthM + one.missingWidthM;
+  const better = sum(turned) < sum(as);
+  return { fits: Math.min(sum(as), sum(turned)) === 0, turned: better, ...(better ? turned : as) };
+}

@@ -1,0 +1,58 @@
+/** A junction with signals, and how a driver takes an amber there. */
+export interface Amber {
+  /** How long amber shows, in seconds. */
+  readonly amberS: number;
+  /** From seeing amber to braking, in seconds. */
+  readonly reactionS: number;
+  /** How hard the driver is ready to brake, in m/s2. */
+  readonly brakingMps2: number;
+  /** From the stop line to where the junction is left, and the length of the vehicle, in metres. */
+  readonly junctionM: number;
+  readonly vehicleM: number;
+}
+
+/** Three seconds of amber: traffic-signal practice in Great Britain; from memory. Firm, not harsh braking: common practice. */
+export const usualAmber: Amber = { amberS: 3, reactionS: 0.9, brakingMps2: 3.5, junctionM: 15, vehicleM: 4.1 };
+
+export interface AmberZone {
+  /** From here on to the stop line it is too late to stop: v t + v2 / 2a, in metres. */
+  readonly stopM: number;
+  /** From here or nearer the junction is left before red: v amber - (w + L), in metres; below 0 it is not at any place. */
+  readonly clearM: number;
+  /** Where neither works, or where either does; undefined where both begin at the same place. */
+  readonly zone: { readonly kind: 'neither' | 'either'; readonly fromM: number; readonly toM: number } | undefined;
+}
+
+/**
+ * Where before the stop line a driver can still stop at an amber, and where they can still clear the junction.
+ * D. Gazis, R. Herman, A. Maradudin, "The problem of the amber signal light in traffic flow", Operations Research 8 (1960).
+ */
+export function amberZone(speedMps: number, { amberS, reactionS, brakingMps2, junctionM, vehicleM }: Amber): AmberZone {
+  const stopM = speedMps * reactionS + speedMps ** 2 / (2 * brakingMps2);
+  const clearM = speedMps * amberS - (junctionM + vehicleM);
+  const [fromM, toM] = [Math.max(0, Math.min(stopM, clearM)), Math.max(0, Math.max(stopM, clearM))];
+  return {
+    stopM,
+    clearM,
+    zone: toM - fromM < 1e-9 ? undefined : { kind: stopM > clearM ? 'neither' : 'either', fromM, toM },
+  };
+}
+
+/**
+ * The speeds between which no place leaves a driver without a way out, in m/s: the roots of
+ * v2 / 2a + v (t - amber) + (w + L) = 0.
+ * @returns undefined where there is such a place at every speed
+ */
+export function speedsWithoutDilemma({
+  amberS,
+  reactionS,
+  brakingMps2,
+  junctionM,
+  vehicleM,
+}: Amber): readonly [from: number, to: number] | undefined {
+  const [half, b] = [1 / (2 * brakingMps2), reactionS - amberS];
+  const under = b * b - 4 * half * (junctionM + vehicleM);
+  if (under < 0 || b >= 0) return undefined;
+  const root = Math.sqrt(under);
+  return [(-b - root) / (2 * half), (-b + root) / (2 * half)];
+}

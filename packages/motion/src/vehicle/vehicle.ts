@@ -1,0 +1,54 @@
+/** A vehicle as its measures, in metres and degrees. Its middle is the middle of its rear axle, pointing ahead. */
+export interface Vehicle {
+  readonly name: string;
+  readonly kind: VehicleKind;
+  /** From axle to axle; of several rear axles, their middle. */
+  readonly wheelbaseM: number;
+  /** Between the middles of the front tyres, and of the rear ones. */
+  readonly trackM: number;
+  /** From the front axle to the front end, and from the rear axle to the rear end. */
+  readonly frontOverhangM: number;
+  readonly rearOverhangM: number;
+  /** Without mirrors, and over both mirrors. */
+  readonly widthM: number;
+  readonly mirrorWidthM: number;
+  /** How far ahead of the rear axle the door mirrors stand. */
+  readonly mirrorAheadM: number;
+  readonly tyreWidthM: number;
+  readonly tyreDiameterM: number;
+  /** The steering angle of a wheel in the middle of the front axle at full lock, in degrees. */
+  readonly lockDeg: number;
+  /** Turns of the steering wheel from full left to full right. */
+  readonly turnsLockToLock: number;
+  /** Where the driver's eye is: ahead of the rear axle, to the left of the middle, above the ground. */
+  readonly eye: { readonly aheadM: number; readonly leftM: number; readonly heightM: number };
+  /** The upper edge of the bonnet as the driver sees it: how far ahead of the rear axle and how high. */
+  readonly bonnet: { readonly aheadM: number; readonly heightM: number };
+  /** The lower edge of the side windows, above the ground. */
+  readonly sillM: number;
+  /** How far ahead of the rear axle the handles of the front doors are. */
+  readonly doorHandleAheadM: number;
+  readonly trailer?: Trailer;
+}
+
+export type VehicleKind = 'car' | 'van' | 'rigid' | 'car-with-trailer';
+
+export interface Trailer {
+  /** From the rear axle of the car back to the coupling. */
+  readonly hitchBehindM: number;
+  /** From the coupling to the trailer's axle; of several, their middle. */
+  readonly drawbarM: number;
+  /** From the trailer's axle to the front of its body, and to its rear end. */
+  readonly bodyAheadM: number;
+  readonly bodyBehindM: number;
+  readonly widthM: number;
+  readonly tyreWidthM: number;
+  readonly tyreDiameterM: number;
+}
+
+/** Metres from its front end to its rear end, without a trailer. */
+export const lengthOf = ({ wheelbaseM, frontOverhangM, rearOverhangM }: Vehicle): number =>
+  wheelbaseM + frontOverhangM + rearOverhangM;
+
+/** How far ahead of the rear axle its front end is, in metres. */
+export const frontOf = ({ wheelbaseM, frontOverhangM }: Vehicle): number => wheelbaseM + frontOverhangM;
