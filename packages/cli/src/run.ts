@@ -8,6 +8,7 @@ const commands: ReadonlyMap<string, () => Promise<Command>> = new Map<string, ()
   ['readiness', async () => (await import('./readiness')).readinessCommand],
   ['roads', async () => (await import('./roads')).roadsCommand],
   ['yard', async () => (await import('./yard')).yardCommand],
+  ['motion', async () => (await import('./motion')).motionCommand],
   ['backup', async () => (await import('./keep')).backupCommand],
   ['restore', async () => (await import('./keep')).restoreCommand],
   ['recover', async () => (await import('./keep')).recoverCommand],
@@ -31,6 +32,11 @@ jasperwren yard simulate [--standard ID] [--seed N] [--slips CHANCE]
                                                  prints a simulated run as CSV
 jasperwren yard send FILE --to ADDRESS [--pace N] [--run ID]
                                                  sends a run as a car does, its code in JASPERWREN_CAR_TOKEN
+jasperwren motion plan FILE [--json]             the way with the fewest movements through an exercise
+jasperwren motion setout FILE [--svg|--dxf|--json]
+                                                 how to set an exercise out with a tape, or its drawing
+jasperwren motion stopping --speed N [--unit mph|km/h] [--surface S] [--reaction S] [--clutch-first S] [--json]
+                                                 how far a car goes before it stands
 jasperwren backup FILE                           copies the database
 jasperwren restore FILE                          puts a copy in its place
 jasperwren school NAME --lead NAME --email ADDR  makes a school, password in JASPERWREN_PASSWORD

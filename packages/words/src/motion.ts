@@ -1,0 +1,242 @@
+import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { SpaceName } from '@jasperwren/motion/layout/space';
+import type { Near } from '@jasperwren/motion/layout/touch';
+import type { NoPlan } from '@jasperwren/motion/planner/plan';
+import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
+import type { Step } from '@jasperwren/motion/moves/steps';
+import type { Measure, VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
+import type { PartName } from '@jasperwren/motion/vehicle/parts';
+import { wordsOf } from './words';
+
+export const resource = {
+  wheels: 'Where the wheels go',
+  wheelsWhy:
+    'Choose a vehicle, an exercise and the ground you have. The way with the fewest movements follows from their measures.',
+  caution:
+    'Computed for flat ground at walking pace. Try it slowly with someone watching; what your test centre asks for comes first.',
+  vehicle: 'Vehicle',
+  exercise: 'Exercise',
+  side: 'Side',
+  left: 'On the left',
+  right: 'On the right',
+  clearance: 'Room to keep',
+  metresOf: '{{name}} (m)',
+  centimetresOf: '{{name}} (cm)',
+  'turn-in-road': 'Turn in the road',
+  parallel: 'Parallel park',
+  'bay-reverse': 'Bay, reversing in',
+  'bay-forward': 'Bay, driving in',
+  'angle-bay': 'Angle bay, 60°',
+  'corner-reverse': 'Reverse round a corner',
+  'straight-reverse': 'Straight reverse',
+  'alley-dock': 'Alley dock',
+  roadM: 'Width of the road',
+  bayM: 'Width of the bay',
+  depthM: 'Depth of the bay',
+  aisleM: 'Width of the aisle',
+  gapM: 'Gap between the cars',
+  sideRoadM: 'Width of the side road',
+  cornerM: 'Radius of the corner',
+  laneM: 'Width of the lane',
+  lengthM: 'Length to reverse',
+  tooSmall: '{{name}}: from {{least}} to {{most}} m.',
+  searching:
+    'Looking for the way with the fewest movements. {{looked}} positions so far, ways of {{movements}} movements now.',
+  searchingFirst: 'Looking for the way with the fewest movements',
+  movements_one: '{{count}} movement',
+  movements_other: '{{count}} movements',
+  summary: '{{movements}}, {{way}} m. Nearest: {{gap}} cm, {{part}} to {{thing}}.',
+  summaryFree: '{{movements}}, {{way}} m.',
+  steps: 'Step by step',
+  stepForward: '{{steer}}, forward {{way}} m',
+  stepBack: '{{steer}}, back {{way}} m',
+  straight: 'Wheels straight',
+  fullLeft: 'Full left lock',
+  fullRight: 'Full right lock',
+  partLeft: '{{share}} % left lock',
+  partRight: '{{share}} % right lock',
+  standing:
+    'Each step begins with the wheels turned while the car stands. Where that counts as dry steering, turn as the car begins to roll: with {{turn}} m for a full turn it then comes as near as {{gap}} cm.',
+  standingTouches:
+    'Each step begins with the wheels turned while the car stands. Turned while rolling, with {{turn}} m for a full turn, it touches: {{part}} and {{thing}}.',
+  none: 'There is no way with this much room.',
+  'none-more': 'There is no way with this much room. {{name}}: {{need}} m would do, {{more}} cm more.',
+  'no-more': 'There is no way, and four metres more would not help either.',
+  lookingForMore: 'Finding out how much more would do',
+  'too-many-movements': 'There is no way in {{most}} movements or fewer.',
+  'start-blocked': 'The vehicle does not fit where it begins with this much room to keep.',
+  'goal-blocked': 'The vehicle does not fit where it should end with this much room to keep.',
+  trailerAlone: 'With a trailer, only the tracks are drawn on the driving bench; no way is worked out yet.',
+  driveIt: 'Drive it',
+  backToPlan: 'Back to the plan',
+  setOut: 'Set it out',
+  picture: '{{exercise}} seen from above, with the ways of the wheels',
+  scaleBar: '{{metres}} m',
+  stepOf: 'Step {{step}} of {{of}}',
+  along: 'Along the way',
+  wayAt: '{{way}} m',
+  front: 'front wheels',
+  rear: 'rear wheels',
+  legend: 'Blue: rear wheels. Ochre: front wheels. Thin: corners of the body.',
+  body: 'body',
+  'left-mirror': 'left mirror',
+  'right-mirror': 'right mirror',
+  'trailer-body': 'trailer',
+  'front-left': 'front left wheel',
+  'front-right': 'front right wheel',
+  'rear-left': 'rear left wheel',
+  'rear-right': 'rear right wheel',
+  'trailer-left': 'left wheel of the trailer',
+  'trailer-right': 'right wheel of the trailer',
+  marker: 'marker {{id}}',
+  line: 'a line',
+  kerb: 'the kerb',
+  wall: 'a wall or parked car',
+  bench: 'Driving bench',
+  benchWhy: 'Arrow keys: up and down roll, left and right turn the steering wheel. S sets it straight.',
+  wheel: 'Steering wheel',
+  wheelAt: '{{degrees}}° {{side}}',
+  wheelStraight: 'straight',
+  toLeft: 'left',
+  toRight: 'right',
+  forward: 'Forward',
+  back: 'Back',
+  straighten: 'Straighten',
+  startAgain: 'Start again',
+  soFar: 'So far',
+  way: 'Way',
+  nearestNow: 'Nearest now',
+  dry: 'Turned standing still',
+  times_one: 'once',
+  times_other: '{{count}} times',
+  touched: 'Touched',
+  touchedWhat: '{{part}} touched {{thing}} after {{way}} m',
+  nothingTouched: 'Nothing touched.',
+  parked: 'Parked: all wheels inside the bay.',
+  noGap: 'nothing near',
+  cm: '{{value}} cm',
+  m: '{{value}} m',
+  judgedBy: 'Judged by',
+  judgeNone: 'No standard of yours has this exercise on its course.',
+  judgeNothing: 'No fault so far under this standard.',
+  judgeFault: '{{fault}}, {{grade}}',
+  printSetOut: 'Print',
+  saveSvg: 'Drawing (SVG)',
+  saveDxf: 'Drawing (DXF)',
+  saveJson: 'Layout (JSON)',
+  nothingToSet: 'Nothing to set out: a road with its kerbs is there already.',
+  baseLine: 'Base line from {{from}} to {{to}}: {{length}} m. Lay the tape along it.',
+  point: 'Marker',
+  alongBase: 'Along the base line',
+  off: 'Square off it',
+  offLeft: '{{value}} m left',
+  offRight: '{{value}} m right',
+  offNone: 'on the line',
+  diagonalTo: 'To {{id}}',
+  tolerance: 'Measure to 2 cm. A diagonal that is more than 3 cm out says that the corner is not square.',
+  parts: 'What to bring',
+  cones_one: '{{count}} cone',
+  cones_other: '{{count}} cones',
+  poles_one: '{{count}} pole',
+  poles_other: '{{count}} poles',
+  chalked_one: 'chalk for {{count}} point',
+  chalked_other: 'chalk for {{count}} points',
+  lineOf: '{{value}} m of line',
+  tapeOf: 'a tape of {{value}} m',
+  ground: 'Ground you have',
+  groundLength: 'Length (m)',
+  groundWidth: 'Width (m)',
+  groundFits: 'It takes {{length}} by {{width}} m and fits.',
+  groundFitsTurned: 'It takes {{length}} by {{width}} m and fits the other way round.',
+  groundMissing: 'It takes {{length}} by {{width}} m: {{missing}} missing.',
+  missingLength: '{{value}} m of length',
+  missingWidth: '{{value}} m of width',
+  widths: 'Movements by width of road',
+  widthsWhy: 'How many movements a turn in the road takes in this vehicle.',
+  widthsShow: 'Work it out',
+  widthsOf: 'In {{movements}} from {{width}} m',
+  widthsNever: 'Narrower than {{width}} m: not in {{most}} movements.',
+  widthHead: 'Width of the road (m)',
+  movementsHead: 'Movements',
+  measures: 'Measures of the vehicle',
+  measuresWhy: 'These are usual for the class. Measure your own vehicle with a tape and put its figures here.',
+  circle: 'Turning circle between kerbs (m)',
+  wheelbaseM: 'From axle to axle (m)',
+  trackM: 'Between the middles of the tyres (m)',
+  frontOverhangM: 'Front axle to front end (m)',
+  rearOverhangM: 'Rear axle to rear end (m)',
+  widthM: 'Width without mirrors (m)',
+  mirrorWidthM: 'Width over the mirrors (m)',
+  mirrorAheadM: 'Rear axle to mirrors (m)',
+  tyreWidthM: 'Width of a tyre (m)',
+  tyreDiameterM: 'Height of a tyre (m)',
+  lockDeg: 'Full lock (°)',
+  turnsLockToLock: 'Turns of the steering wheel, lock to lock',
+  sillM: 'Lower edge of the side window above ground (m)',
+  doorHandleAheadM: 'Rear axle to door handle (m)',
+  asUsual: 'Back to the usual measures',
+  impossible: '{{name}}: from {{least}} to {{most}}.',
+  'narrower-than-tyres': 'The tyres stand out further than the body. Measure the width and the tyres again.',
+  'mirrors-narrower': 'The vehicle is narrower over its mirrors than without them.',
+  'mirrors-outside': 'The mirrors are not along the vehicle.',
+  'handle-outside': 'The door handle is not along the vehicle.',
+  'eye-outside': 'The driver’s eye is outside the vehicle.',
+  'trailer-missing': 'The trailer has no measures.',
+  'trailer-short': 'The trailer’s body reaches past its coupling.',
+  'unusual-circle':
+    'This gives a circle of {{value}} m; {{least}} to {{most}} m is usual for the class. Measure again.',
+  'unusual-length':
+    'This gives a length of {{value}} m; {{least}} to {{most}} m is usual for the class. Measure again.',
+} as const;
+
+export const t = wordsOf('motion', resource);
+
+export const movementsWords = (count: number): string => t('movements', { count });
+export const exerciseName = (code: ExerciseCode): string => t(code);
+export const spaceName = (name: SpaceName): string => t(name);
+export const measureName = (name: Measure): string => t(name);
+export const partName = (name: PartName): string => t(name);
+
+/** What was touched or is near: "marker A", "a line". */
+export const thingName = ({ kind, thing }: Pick<Near, 'kind' | 'thing'>): string =>
+  kind === 'cone' || kind === 'pole' ? t('marker', { id: thing }) : t(kind);
+
+/** "Full left lock, back 3.4 m". */
+export function stepSentence({ steerDeg, distanceM }: Step, lockDeg: number): string {
+  const share = Math.round((Math.abs(steerDeg) / lockDeg) * 100);
+  const left = steerDeg > 0;
+  const steer =
+    share === 0
+      ? t('straight')
+      : share >= 99
+        ? t(left ? 'fullLeft' : 'fullRight')
+        : t(left ? 'partLeft' : 'partRight', { share });
+  return t(distanceM < 0 ? 'stepBack' : 'stepForward', { steer, way: Math.abs(distanceM).toFixed(1) });
+}
+
+/** Why there is no way. */
+export const noPlanSentence = ({ why }: Pick<NoPlan, 'why'>, most: number): string =>
+  why === 'too-many-movements' ? t(why, { most }) : t(why);
+
+/** How much more room would do; undefined where none does. */
+export const neededSentence = (needed: Needed | undefined): string =>
+  needed
+    ? t('none-more', {
+        name: spaceName(needed.measure),
+        need: needed.needM.toFixed(2),
+        more: Math.round((needed.needM - needed.haveM) * 100),
+      })
+    : t('no-more');
+
+/** What is wrong with the measures of a vehicle, or strange about them. */
+export function vehicleProblemSentence(problem: VehicleProblem): string {
+  switch (problem.code) {
+    case 'impossible':
+      return t('impossible', { name: measureName(problem.measure), least: problem.least, most: problem.most });
+    case 'unusual-circle':
+    case 'unusual-length':
+      return t(problem.code, { value: problem.value.toFixed(1), least: problem.least, most: problem.most });
+    default:
+      return t(problem.code);
+  }
+}
