@@ -20,6 +20,8 @@ export const resource = {
   mockTest: 'Mock test',
   routes: 'Routes',
   yard: 'Yard',
+  wheels: 'Where the wheels go',
+  stopping: 'Stopping and seeing',
   questions: 'Questions',
   standards: 'Standards',
   yourSignIn: 'your sign-in',

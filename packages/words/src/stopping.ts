@@ -2,6 +2,7 @@ import type { Surface } from '@jasperwren/motion/stopping/stopping';
 import { wordsOf } from './words';
 
 export const resource = {
+  yard: 'Yard',
   stopping: 'Stopping and seeing',
   stoppingWhy: 'How far a car goes before it stands, and what that means at lights, junctions and bends.',
   caution:
@@ -30,7 +31,6 @@ export const resource = {
   braking: 'Braking',
   chart: 'Stopping distance by speed',
   distance: 'Distance (m)',
-  speedAxis: 'Speed ({{unit}})',
   signal: 'Signals and markers',
   signalAnswer:
     'Five seconds of signalling at {{speed}} are {{metres}} m; two seconds behind the car ahead are {{gap}} m.',

@@ -4,6 +4,10 @@ export const resource = {
   yard: 'Yard',
   yardWhy:
     'Runs of a car with sensors: from a car of your school, from a file, or simulated. Each is judged by the standard you choose.',
+  wheels: 'Where the wheels go',
+  wheelsAbout: 'Plan an exercise for your vehicle, drive it, set it out.',
+  stopping: 'Stopping and seeing',
+  stoppingAbout: 'Stopping distances, ambers, gaps and bends.',
   runs: 'Runs',
   noRuns: 'No runs yet. Add a CSV file of a logger, or simulate one.',
   addFile: 'Add a CSV file',

@@ -7,6 +7,8 @@ import type { Space } from './space';
 /** Metres between the vehicle and the mouths of the bays as it draws up, and short of the end of the bay as it parks. */
 const drawnUpM = 1;
 const endGapM = 0.3;
+/** The edge of the aisle goes on beyond the ground that is driven on. */
+const goesOnM = 8;
 /** Metres between the inner rear wheel and the corner that it turns around. */
 const besideCornerM = 0.25;
 
@@ -56,8 +58,8 @@ export function bayLayout(
       ...polyline('right-line', 'line', [corners[1]!, corners[2]!]),
       ...polyline('end-line', how === 'dock' ? 'wall' : 'line', [corners[3]!, corners[2]!]),
       ...polyline('aisle-edge', how === 'dock' ? 'line' : 'kerb', [
-        { x: -reach, y: aisleM },
-        { x: reach, y: aisleM },
+        { x: -reach - goesOnM, y: aisleM },
+        { x: reach + goesOnM, y: aisleM },
       ]),
     ],
   };
@@ -91,8 +93,8 @@ export function angleBayLayout(vehicle: Vehicle, { bayM, depthM, aisleM }: Requi
       ...polyline('right-line', 'line', [corners[3], corners[2]]),
       ...polyline('end-line', 'line', [corners[1], corners[2]]),
       ...polyline('aisle-edge', 'kerb', [
-        { x: -reach, y: aisleM },
-        { x: reach, y: aisleM },
+        { x: -reach - goesOnM, y: aisleM },
+        { x: reach + goesOnM, y: aisleM },
       ]),
     ],
   };

@@ -13,7 +13,7 @@ type Laid = Omit<Layout, 'name'>;
 
 /** A road between two kerbs, to be turned round on. */
 export function turnLayout(vehicle: Vehicle, { roadM }: Required<Space>): Laid {
-  const reach = lengthOf(vehicle) * 2 + leastRadius(vehicle);
+  const reach = lengthOf(vehicle) * 2 + leastRadius(vehicle) + 8;
   return {
     start: { x: 0, y: fromKerbM + vehicle.widthM / 2, heading: 0 },
     goal: { kind: 'heading', heading: Math.PI },

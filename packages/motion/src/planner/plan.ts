@@ -55,17 +55,23 @@ export const usualPlanOptions = { clearanceM: 0.1, mostMovements: 9 } as const;
 /** Steering angles that are tried, as parts of full lock to the left. */
 const shares = [-1, -0.5, 0, 0.5, 1] as const;
 /** Radii that are tried for the way from a position to the goal, as multiples of the least. */
-const radii = [1, 1.2, 1.5, 2] as const;
+const radii = [1, 1.1, 1.2, 1.35, 1.5, 1.75, 2, 2.5] as const;
+/** Of those, what is tried in the middle of a search. */
+const fewRadii = [0, 2, 4, 6] as const;
 /** One more movement costs as much as this many metres: fewer movements always win. */
 const movementM = 400;
 /** One more half lock of steering costs as much as this many metres. */
 const steeringM = 0.3;
+/** One more step to remember costs as much as this many metres. */
+const rememberM = 1;
 /** The direct way to the goal is tried from every so many positions. */
 const tryEvery = 6;
 const tryWiderEvery = 30;
 /** After a way was found, so many more positions of as many movements are looked at for a shorter one. */
 const lookFurther = 2500;
 const tellEvery = 2000;
+/** Metres straight on or back before the first curve. */
+const rollM = 6;
 /** Positions are tested every so many metres of way while searching, and of a way that is found. */
 const sampleM = 0.21;
 const fineM = 0.02;
@@ -143,7 +149,7 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
   }
 
   /** The way from a position straight to the goal, if it is better than what is known. */
-  function tryToEnd(node: Node, wider: boolean): void {
+  function tryToEnd(node: Node, nths: readonly number[]): void {
     const isFree = (pieces: readonly Step[], steers: readonly number[], everyM: number) => {
       let at = node.pose;
       return pieces.every(({ steerDeg, distanceM }, i) => {
@@ -157,7 +163,11 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
       if (!isFree(pieces, steers, sampleM)) return;
       const steps = merged([...stepsTo(node), ...pieces]);
       const movements = movementsOf(steps);
-      const cost = movements * movementM + wayOf(steps) + (turningOf(steps) / vehicle.lockDeg) * 2 * steeringM;
+      const cost =
+        movements * movementM +
+        wayOf(steps) +
+        (turningOf(steps) / vehicle.lockDeg) * 2 * steeringM +
+        steps.length * rememberM;
       if (movements > mostMovements || (answer && cost >= answer.cost)) return;
       if (isFree(pieces, steers, fineM) && isFreeTo(node)) answer = { steps, movements, cost };
     };
@@ -170,7 +180,8 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
       return;
     }
     for (const to of goals)
-      for (const [nth, times] of (wider ? radii : radii.slice(0, 1)).entries())
+      for (const nth of nths) {
+        const times = radii[nth]!;
         for (const { pieces, length, changes, begins } of waysBetween(node.pose, to, radius * times)) {
           const more = changes + (node.parent !== undefined && begins !== node.gear ? 1 : 0);
           // One movement more is an answer to fall back on; further ones are found from further on.
@@ -184,6 +195,7 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
             pieces().map(({ turn }) => steerOf(turn)),
           );
         }
+      }
   }
 
   /** Whether the way to a position is free at every fine step too. */
@@ -200,12 +212,30 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
     return steps.reverse();
   };
 
+  const from: Node = {
+    pose: start,
+    gear: 1,
+    steer: straight,
+    movements: 1,
+    cost: movementM,
+    parent: undefined,
+    distanceM: 0,
+  };
   for (const gear of [1, -1] as const) {
     best[keyOf(placeOf(start), gear)] = movementM;
     queue.push(
       { pose: start, gear, steer: straight, movements: 1, cost: movementM, parent: undefined, distanceM: 0 },
       0,
     );
+  }
+  // Straight on or back first, then one curve: what is easiest to remember, where it can be done.
+  for (let metres = -rollM; metres <= rollM; metres += 0.2) {
+    if (abs(metres) < 0.1 || !freeAlong(start, straight, 0, metres)) continue;
+    const gear = metres > 0 ? 1 : -1;
+    const pose = alongArc(start, 0, metres);
+    tryToEnd({ ...from, pose, gear, parent: { ...from, gear }, distanceM: metres, cost: movementM + abs(metres) }, [
+      ...radii.keys(),
+    ]);
   }
   for (let node = queue.pop(); node !== undefined; node = queue.pop()) {
     // A better way to the same place may have come after it was put in the queue.
@@ -216,7 +246,7 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
     )
       break;
     if (looked % tellEvery === 0) onProgress?.({ looked, movements: node.movements, at: node.pose });
-    if (looked % tryEvery === 0) tryToEnd(node, node.movements === 1 || looked % tryWiderEvery === 0);
+    if (looked % tryEvery === 0) tryToEnd(node, node.movements === 1 || looked % tryWiderEvery === 0 ? fewRadii : [0]);
     looked++;
     for (const gear of [1, -1] as const) {
       const movements = node.movements + (gear === node.gear ? 0 : 1);

@@ -7,6 +7,7 @@ import { Rows } from '../ui/Page';
 import { partsOf, type Lane, type RouteOfLane } from '../base/device/lanes';
 import { entriesOf, sendSoon, setAside, takeOut, type Entry } from '../base/outbox/entries';
 import styles from './outbox.module.css';
+import { offerFile } from '../ui/offer-file';
 
 const wordsOf: Readonly<Record<RouteOfLane, string>> = {
   sendEvents: t('faultsOfAMockTest'),
@@ -90,11 +91,5 @@ export function OutboxList({ person }: { readonly person: string }) {
 }
 
 /** Hands entries over as a file, so that nothing is lost that the server does not take. */
-function save(entries: readonly Entry[]): void {
-  const url = URL.createObjectURL(new Blob([JSON.stringify(entries, undefined, 2)], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = 'not-sent.json';
-  link.click();
-  URL.revokeObjectURL(url);
-}
+const save = (entries: readonly Entry[]) =>
+  offerFile('not-sent.json', 'application/json', JSON.stringify(entries, undefined, 2));

@@ -20,6 +20,8 @@ const actions: readonly Found[] = [
   [t('addQuestion'), '/checks/questions/new'],
   [t('addCar'), '/checks/cars/new'],
   [t('safeMoment'), '/checks/safe'],
+  [t('wheels'), '/yard/wheels'],
+  [t('stopping'), '/yard/stopping'],
   [t('school'), '/school'],
 ].map(([name, to]) => ({ group: t('actions'), name: name!, to: to! }));
 

@@ -126,6 +126,14 @@ export const router = createBrowserRouter([
           },
           { path: 'yard', lazy: async () => ({ Component: (await import('../yard/YardPage')).default }) },
           {
+            path: 'yard/wheels',
+            lazy: async () => ({ Component: (await import('../wheels/WheelsPage')).default }),
+          },
+          {
+            path: 'yard/stopping',
+            lazy: async () => ({ Component: (await import('../wheels/stopping/StoppingPage')).default }),
+          },
+          {
             path: 'yard/runs/:runId',
             lazy: async () => ({ Component: (await import('../yard/runs/RunPage')).default }),
           },

@@ -13,6 +13,12 @@ import { Cars } from './Cars';
 /** While a run is being sent the list is asked for again after so many milliseconds. */
 const askMs = 2000;
 
+/** What is computed rather than recorded. */
+const tools = [
+  ['/yard/wheels', t('wheels'), t('wheelsAbout')],
+  ['/yard/stopping', t('stopping'), t('stoppingAbout')],
+] as const;
+
 /** Runs of sensor values, and the cars that send them. */
 export default function YardPage() {
   const sending = api.endpoints.yardRuns.useQueryState(undefined, {
@@ -22,6 +28,13 @@ export default function YardPage() {
   const { data: standards } = api.useStandardsQuery();
   return (
     <Page title={t('yard')} sub={t('yardWhy')} actions={standards && <AddRun standards={courseStandards(standards)} />}>
+      <Rows>
+        {tools.map(([to, name, about]) => (
+          <li key={to} className={styles.run}>
+            <Link to={to}>{name}</Link> <span className="muted">{about}</span>
+          </li>
+        ))}
+      </Rows>
       {runs.error && !runs.data ? <Failed error={runs.error} onRetry={() => void runs.refetch()} /> : null}
       {!runs.data && !runs.error && <Loading what={t('runs')} />}
       {runs.data && (

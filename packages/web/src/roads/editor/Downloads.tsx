@@ -4,6 +4,7 @@ import { writeGpx } from '@jasperwren/roads/formats/gpx';
 import { writeRouteGeoJson } from '@jasperwren/roads/formats/route-geojson';
 import { t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
+import { offerFile } from '../../ui/offer-file';
 
 interface Props {
   readonly route: RouteBody;
@@ -12,13 +13,8 @@ interface Props {
 
 /** The route as files for other programs. */
 export function Downloads({ route: { name, stops }, reading: { line } }: Props) {
-  const save = (ending: string, type: string, text: string) => {
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([text], { type }));
-    link.download = `${name.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'route'}.${ending}`;
-    link.click();
-    URL.revokeObjectURL(link.href);
-  };
+  const save = (ending: string, type: string, text: string) =>
+    offerFile(`${name.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'route'}.${ending}`, type, text);
   return (
     <>
       <Button variant="text" onClick={() => save('gpx', 'application/gpx+xml', writeGpx(name, stops, line))}>

@@ -9,7 +9,7 @@ import { v7 as newId } from 'uuid';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
 import styles from '../yard-pages.module.css';
-import { Choose } from './Choose';
+import { Choose } from '../../ui/Choose';
 
 /** Makes a mock test of a run for the learner who drove it. */
 export function KeepRun({ run, judged }: { readonly run: YardRunView; readonly judged: JudgedRun }) {

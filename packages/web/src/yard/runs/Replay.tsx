@@ -5,7 +5,7 @@ import Slider from '@mui/material/Slider';
 import { useEffect, useMemo, useState } from 'react';
 import { clockTime } from '../../ui/format';
 import styles from '../yard-pages.module.css';
-import { Choose } from './Choose';
+import { Choose } from '../../ui/Choose';
 
 interface Props {
   readonly samples: readonly SentSample[];

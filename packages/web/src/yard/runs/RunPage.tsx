@@ -16,7 +16,7 @@ import { Page, Section } from '../../ui/Page';
 import { Failed, Loading, NotWorkedOut } from '../../ui/states';
 import { courseStandards } from '../course-standards';
 import { runWords } from '../YardPage';
-import { Choose } from './Choose';
+import { Choose } from '../../ui/Choose';
 import CourseTable from './CourseTable';
 import { KeepRun } from './KeepRun';
 import { RunActions } from './RunActions';

@@ -9,7 +9,7 @@ import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
 import { Loading } from '../../ui/states';
 import styles from '../yard-pages.module.css';
-import { Choose } from './Choose';
+import { Choose } from '../../ui/Choose';
 import { Replay } from './Replay';
 import { stripFigure, type StripPart } from './strip-figure';
 import { useOtherRun } from './use-judged-run';

@@ -1,0 +1,176 @@
+import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { Layout } from '@jasperwren/motion/layout/layout';
+import { wheelLockDeg, wheelOf } from '@jasperwren/motion/moves/bench';
+import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+import { exerciseName, partName, t, thingName } from '@jasperwren/words/motion';
+import Button from '@mui/material/Button';
+import Slider from '@mui/material/Slider';
+import { useEffect, useMemo, type PointerEvent } from 'react';
+import { GroundPicture } from '../picture/GroundPicture';
+import { frameOf } from '../picture/outline';
+import { TracksShape } from '../picture/TracksShape';
+import { VehicleShape } from '../picture/VehicleShape';
+import type { PartName } from '@jasperwren/motion/vehicle/parts';
+import styles from '../wheels.module.css';
+import { Judged } from './Judged';
+import { useBench, type Bench } from './use-bench';
+
+interface Props {
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly code: ExerciseCode;
+}
+
+/** Driving an exercise by hand, with what it would count. */
+export default function BenchPanel({ vehicle, layout, code }: Props) {
+  const bench = useBench(vehicle, layout);
+  const { drive, kept } = bench;
+  useKeys(bench);
+  const lock = wheelLockDeg(vehicle);
+  const wheel = wheelOf(vehicle, drive.placed.steerDeg);
+  const touched = useMemo(() => new Set(drive.touches.map(({ thing }) => thing)), [drive.touches]);
+  const touching = drive.touching.map((both) => both.split(' ')[0] as PartName);
+  const way = useMemo(() => kept.map(({ placed }) => placed), [kept]);
+  const frame = useMemo(() => frameOf(layout, vehicle, []), [layout, vehicle]);
+  return (
+    <div className={styles.columns}>
+      <div>
+        <GroundPicture
+          layout={layout}
+          frame={frame}
+          touched={touched}
+          label={t('picture', { exercise: exerciseName(code) })}
+        >
+          <TracksShape vehicle={vehicle} way={way} />
+          <VehicleShape vehicle={vehicle} placed={drive.placed} touching={touching} />
+        </GroundPicture>
+        <div className={styles.scrub}>
+          <span id="steering-wheel">{t('wheel')}</span>
+          <Slider
+            size="small"
+            track={false}
+            aria-labelledby="steering-wheel"
+            // To the right on the slider is to the right on the road.
+            min={-lock}
+            max={lock}
+            step={5}
+            value={-wheel}
+            getAriaValueText={(value) => wheelWords(-value)}
+            onChange={(_, value) => bench.turn({ toDeg: -value })}
+          />
+          <span className={styles.number}>{wheelWords(wheel)}</span>
+        </div>
+        <div className={styles.pedals}>
+          <Button
+            variant="outlined"
+            {...held(
+              () => bench.roll(-1),
+              () => bench.roll(0),
+            )}
+          >
+            {t('back')}
+          </Button>
+          <Button variant="outlined" onClick={() => bench.turn({ toDeg: 0 })}>
+            {t('straighten')}
+          </Button>
+          <Button
+            variant="outlined"
+            {...held(
+              () => bench.roll(1),
+              () => bench.roll(0),
+            )}
+          >
+            {t('forward')}
+          </Button>
+          <Button variant="text" onClick={bench.again}>
+            {t('startAgain')}
+          </Button>
+        </div>
+        <p className="muted">{t('benchWhy')}</p>
+      </div>
+      <section aria-label={t('soFar')}>
+        <h2>{t('soFar')}</h2>
+        <dl className={styles.counts}>
+          <dt>{t('movementsHead')}</dt>
+          <dd>{drive.movements}</dd>
+          <dt>{t('dry')}</dt>
+          <dd>{t('times', { count: drive.dry })}</dd>
+          <dt>{t('way')}</dt>
+          <dd>{t('m', { value: drive.wayM.toFixed(1) })}</dd>
+          <dt>{t('nearestNow')}</dt>
+          <dd>{drive.near ? t('cm', { value: Math.round(drive.near.gapM * 100) }) : t('noGap')}</dd>
+        </dl>
+        <h3>{t('touched')}</h3>
+        {drive.touches.length === 0 && <p className="muted">{t('nothingTouched')}</p>}
+        <ul className={styles.touches}>
+          {drive.touches.map((touch) => (
+            <li key={`${touch.part} ${touch.thing} ${touch.atMs}`}>
+              {t('touchedWhat', { part: partName(touch.part), thing: thingName(touch), way: touch.wayM.toFixed(1) })}
+            </li>
+          ))}
+        </ul>
+        <Judged vehicle={vehicle} layout={layout} code={code} kept={kept} stands={drive.speedMps === 0} />
+      </section>
+    </div>
+  );
+}
+
+function wheelWords(degrees: number): string {
+  const value = Math.round(degrees);
+  if (value === 0) return t('wheelStraight');
+  return t('wheelAt', { degrees: Math.abs(value), side: t(value > 0 ? 'toLeft' : 'toRight') });
+}
+
+/** A button that does something for as long as it is held, by pointer or by key. */
+const held = (begin: () => void, end: () => void) => ({
+  onPointerDown(event: PointerEvent<HTMLButtonElement>) {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    begin();
+  },
+  onPointerUp: end,
+  onPointerCancel: end,
+  onKeyDown: ({ key }: { readonly key: string }) => {
+    if (key === ' ' || key === 'Enter') begin();
+  },
+  onKeyUp: ({ key }: { readonly key: string }) => {
+    if (key === ' ' || key === 'Enter') end();
+  },
+  onBlur: end,
+});
+
+const rolls: Readonly<Record<string, 1 | -1>> = { ArrowUp: 1, ArrowDown: -1 };
+const turns: Readonly<Record<string, 1 | -1>> = { ArrowLeft: 1, ArrowRight: -1 };
+
+/** Arrow keys drive, wherever no field or slider has them. */
+function useKeys({ roll, turn }: Bench): void {
+  useEffect(() => {
+    const own = ({ target }: KeyboardEvent) =>
+      !(target instanceof HTMLInputElement) &&
+      !(target instanceof HTMLElement && target.closest('[role=combobox],[role=listbox]'));
+    const down = (event: KeyboardEvent) => {
+      if (!own(event) || event.ctrlKey || event.altKey || event.metaKey) return;
+      const [rolled, turned] = [rolls[event.key], turns[event.key]];
+      if (rolled) roll(rolled);
+      else if (turned) turn(turned);
+      else if (event.key === 's') turn({ toDeg: 0 });
+      else return;
+      event.preventDefault();
+    };
+    const up = (event: KeyboardEvent) => {
+      if (rolls[event.key]) roll(0);
+      if (turns[event.key]) turn(0);
+    };
+    const stop = () => {
+      roll(0);
+      turn(0);
+    };
+    addEventListener('keydown', down);
+    addEventListener('keyup', up);
+    addEventListener('blur', stop);
+    return () => {
+      removeEventListener('keydown', down);
+      removeEventListener('keyup', up);
+      removeEventListener('blur', stop);
+    };
+  });
+}

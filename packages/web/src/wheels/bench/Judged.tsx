@@ -1,0 +1,100 @@
+import { itemName } from '@jasperwren/words/marking/names';
+import { judgeRun } from '@jasperwren/core/yard/judge-run';
+import { exerciseDriven, samplesOfDrive } from '@jasperwren/core/yard/driven';
+import { countingMarks } from '@jasperwren/core/marking/counting';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { EffectiveStandard, Exercise } from '@jasperwren/core/marking/standard';
+import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { Layout } from '@jasperwren/motion/layout/layout';
+import type { BenchDrive } from '@jasperwren/motion/moves/bench';
+import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+import { t } from '@jasperwren/words/motion';
+import { useMemo } from 'react';
+import { api } from '../../base/api';
+import { Failed, Loading } from '../../ui/states';
+import styles from '../wheels.module.css';
+
+interface Props {
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly code: ExerciseCode;
+  readonly kept: readonly BenchDrive[];
+  /** It is judged whenever the vehicle stands. */
+  readonly stands: boolean;
+}
+
+/** The faults of a drive under each standard that has such an exercise, by the function that judges every run. */
+export function Judged({ vehicle, layout, code, kept, stands }: Props) {
+  const { data: standards, error, refetch } = api.useStandardsQuery();
+  const judging = standards?.flatMap((standard) => {
+    const exercise = exerciseDriven(standard, code);
+    return exercise ? [{ standard, exercise }] : [];
+  });
+  return (
+    <>
+      <h3>{t('judgedBy')}</h3>
+      {error && !standards ? <Failed error={error} onRetry={() => void refetch()} /> : null}
+      {!standards && !error && <Loading what={t('judgedBy')} />}
+      {judging?.length === 0 && <p className="muted">{t('judgeNone')}</p>}
+      {judging?.map(({ standard, exercise }) => (
+        <Faults
+          key={standard.id}
+          standard={standard}
+          exercise={exercise}
+          vehicle={vehicle}
+          layout={layout}
+          moments={kept}
+          stands={stands}
+        />
+      ))}
+    </>
+  );
+}
+
+const toMoment = ({ atMs, placed, speedMps, touching, touches }: BenchDrive) => ({
+  atMs,
+  placed,
+  speedMps,
+  touching: touching.flatMap((both) => {
+    const [part, thing] = both.split(' ');
+    return touches.find((touch) => touch.part === part && touch.thing === thing)?.kind ?? [];
+  }),
+});
+
+interface FaultsProps extends Pick<Props, 'vehicle' | 'layout' | 'stands'> {
+  readonly standard: EffectiveStandard;
+  readonly exercise: Exercise;
+  readonly moments: readonly BenchDrive[];
+}
+
+function Faults({ standard, exercise, vehicle, layout, moments, stands }: FaultsProps) {
+  const faults = useMemo(() => {
+    // Judging a moving car sixty times a second would be for nothing.
+    if (!stands || moments.length < 2) return undefined;
+    const facts = { run: 'bench', learnerId: 'bench', startedAt: new Date(0).toISOString(), by: 'bench' };
+    const judged = judgeRun(standard, samplesOfDrive(vehicle, layout, exercise, moments.map(toMoment)), facts);
+    const rules = rulesOf(standard);
+    return (
+      judged?.drive &&
+      countingMarks(standard, judged.drive).map((mark) => ({
+        id: mark.id,
+        fault: itemName(standard, mark.item),
+        grade: rules.grades.get(mark.grade)?.name ?? mark.grade,
+      }))
+    );
+  }, [standard, exercise, vehicle, layout, moments, stands]);
+  return (
+    <div className={styles.judged} aria-live="polite">
+      <strong>{standard.name}</strong>
+      {faults === undefined || faults.length === 0 ? (
+        <p className="muted">{t('judgeNothing')}</p>
+      ) : (
+        <ul className={styles.touches}>
+          {faults.map(({ id, fault, grade }) => (
+            <li key={id}>{t('judgeFault', { fault, grade })}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

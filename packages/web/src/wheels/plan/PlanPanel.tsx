@@ -1,0 +1,173 @@
+import type { Layout } from '@jasperwren/motion/layout/layout';
+import { checkWay } from '@jasperwren/motion/layout/touch';
+import type { FoundPlan } from '@jasperwren/motion/planner/plan';
+import { driveSteps, rollingSteps } from '@jasperwren/motion/moves/steps';
+import { standing } from '@jasperwren/motion/moves/roll';
+import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+import {
+  exerciseName,
+  movementsWords,
+  neededSentence,
+  noPlanSentence,
+  partName,
+  stepSentence,
+  t,
+  thingName,
+} from '@jasperwren/words/motion';
+import Slider from '@mui/material/Slider';
+import { useMemo, useState } from 'react';
+import { Failed, Loading } from '../../ui/states';
+import { GroundPicture } from '../picture/GroundPicture';
+import { frameOf } from '../picture/outline';
+import { TracksShape } from '../picture/TracksShape';
+import { VehicleShape } from '../picture/VehicleShape';
+import { mostMovements, usePlan, type PlanQuestion } from '../use-plan';
+import styles from '../wheels.module.css';
+
+/** Metres of way that a driver needs to turn from straight to full lock at walking pace. Common practice. */
+const turnM = 0.6;
+
+interface Props {
+  readonly question: PlanQuestion;
+  readonly layout: Layout;
+}
+
+/** The way with the fewest movements: its picture, its steps, and how close it comes. */
+export default function PlanPanel({ question, layout }: Props) {
+  const { parts, working, failed, again } = usePlan(question);
+  const { plan, progress, needed } = parts;
+  return (
+    <div className={styles.columns}>
+      {plan?.found ? (
+        <FoundWay
+          key={JSON.stringify(plan.steps)}
+          plan={plan}
+          vehicle={question.vehicle}
+          layout={layout}
+          code={question.spec.code}
+        />
+      ) : (
+        <>
+          <div>
+            <GroundPicture
+              layout={layout}
+              frame={frameOf(layout, question.vehicle, [])}
+              label={t('picture', { exercise: exerciseName(question.spec.code) })}
+            >
+              <VehicleShape vehicle={question.vehicle} placed={standing(layout.start)} />
+              {layout.goal.kind === 'poses' && (
+                <VehicleShape vehicle={question.vehicle} placed={standing(layout.goal.poses[0]!)} faint />
+              )}
+            </GroundPicture>
+          </div>
+          <section aria-label={t('steps')}>
+            {failed !== undefined && <Failed error={new Error(failed)} onRetry={again} />}
+            {working && !plan && (
+              <p role="status">
+                {progress
+                  ? t('searching', { looked: progress.looked.toLocaleString('en-GB'), movements: progress.movements })
+                  : `${t('searchingFirst')}…`}
+              </p>
+            )}
+            {plan && (
+              <>
+                <p role="status">{noPlanSentence(plan, mostMovements)}</p>
+                {plan.why !== 'start-blocked' &&
+                  (needed === undefined ? (
+                    <Loading what={t('lookingForMore')} />
+                  ) : (
+                    <p>{neededSentence(needed ?? undefined)}</p>
+                  ))}
+              </>
+            )}
+          </section>
+        </>
+      )}
+    </div>
+  );
+}
+
+interface FoundProps {
+  readonly plan: FoundPlan;
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly code: PlanQuestion['spec']['code'];
+}
+
+function FoundWay({ plan, vehicle, layout, code }: FoundProps) {
+  const way = useMemo(() => driveSteps(vehicle, standing(layout.start), plan.steps, 0.1), [vehicle, layout, plan]);
+  const [at, setAt] = useState(way.length - 1);
+  const moment = way[at]!;
+  const ends = plan.steps.map((_, step) => way.findLast((one) => one.step === step)!);
+  const near = plan.check.closest;
+  const rolling = useMemo(
+    () =>
+      checkWay(
+        vehicle,
+        driveSteps(vehicle, standing(layout.start), rollingSteps(vehicle, plan.steps, turnM), 0.03),
+        layout,
+      ),
+    [vehicle, layout, plan],
+  );
+  const [touch] = rolling.touches;
+  return (
+    <>
+      <div>
+        <GroundPicture
+          layout={layout}
+          frame={frameOf(layout, vehicle, way)}
+          label={t('picture', { exercise: exerciseName(code) })}
+        >
+          <TracksShape vehicle={vehicle} way={way} />
+          <VehicleShape vehicle={vehicle} placed={standing(layout.start)} faint />
+          {ends.slice(0, -1).map((end) => (
+            <VehicleShape key={end.step} vehicle={vehicle} placed={end} faint />
+          ))}
+          <VehicleShape vehicle={vehicle} placed={moment} />
+        </GroundPicture>
+        <div className={styles.scrub}>
+          <span id="along-the-way">{t('along')}</span>
+          <Slider
+            size="small"
+            aria-labelledby="along-the-way"
+            min={0}
+            max={way.length - 1}
+            value={at}
+            getAriaValueText={(value) => t('wayAt', { way: way[value]!.wayM.toFixed(1) })}
+            onChange={(_, value) => setAt(value)}
+          />
+          <span className={styles.number}>{t('wayAt', { way: moment.wayM.toFixed(1) })}</span>
+        </div>
+        <p className="muted">{t('legend')}</p>
+      </div>
+      <section aria-label={t('steps')}>
+        <p role="status" className={styles.answer}>
+          {near
+            ? t('summary', {
+                movements: movementsWords(plan.movements),
+                way: plan.wayM.toFixed(1),
+                gap: Math.round(near.gapM * 100),
+                part: partName(near.part),
+                thing: thingName(near),
+              })
+            : t('summaryFree', { movements: movementsWords(plan.movements), way: plan.wayM.toFixed(1) })}
+        </p>
+        <h2>{t('steps')}</h2>
+        <ol className={styles.steps}>
+          {plan.steps.map((step, i) => (
+            <li key={i} aria-current={moment.step === i ? 'step' : undefined}>
+              <button type="button" onClick={() => setAt(way.findLastIndex((one) => one.step === i))}>
+                {stepSentence(step, vehicle.lockDeg)}
+              </button>
+            </li>
+          ))}
+        </ol>
+        <p>
+          {touch
+            ? t('standingTouches', { turn: turnM, part: partName(touch.part), thing: thingName(touch) })
+            : t('standing', { turn: turnM, gap: Math.round((rolling.closest?.gapM ?? 0) * 100) })}
+        </p>
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,159 @@
+import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { Layout } from '@jasperwren/motion/layout/layout';
+import { fits, setOut, type SetOut } from '@jasperwren/motion/set-out/set-out';
+import { layoutToSvg } from '@jasperwren/motion/set-out/svg';
+import { barFor, scaleFor } from '@jasperwren/motion/set-out/scale';
+import { exerciseName, t } from '@jasperwren/words/motion';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMemo, useState } from 'react';
+import { offerFile } from '../../ui/offer-file';
+import styles from '../wheels.module.css';
+
+interface Props {
+  readonly layout: Layout;
+  readonly code: ExerciseCode;
+}
+
+const metres = (value: number) => value.toFixed(2);
+
+/** How to set an exercise out with one tape: to scale, with offsets, diagonals and what to bring; a page to print. */
+export default function SetOutPanel({ layout, code }: Props) {
+  const out = useMemo(() => setOut(layout), [layout]);
+  const drawing = useMemo(() => `data:image/svg+xml,${encodeURIComponent(layoutToSvg(layout))}`, [layout]);
+  const scale = scaleFor(layout.area);
+  const name = exerciseName(code);
+  if (!out) return <p>{t('nothingToSet')}</p>;
+  const { base, points } = out;
+  return (
+    <div className={styles.setOut}>
+      <div className={styles.sheet}>
+        {/* In millimetres of paper, so that what is printed is to scale. */}
+        <img
+          src={drawing}
+          alt={t('picture', { exercise: name })}
+          style={{ width: `${((layout.area.right - layout.area.left) * 1000) / scale}mm` }}
+        />
+        <p className="muted">
+          {t('scaleBar', { metres: `${barFor(scale)} m = ${(barFor(scale) * 1000) / scale} mm, 1:${scale}` })}
+        </p>
+      </div>
+      <section>
+        <p>{t('baseLine', { from: base.from, to: base.to, length: metres(base.lengthM) })}</p>
+        <table className={styles.table}>
+          <thead>
+            <tr>
+              <th scope="col">{t('point')}</th>
+              <th scope="col">{t('alongBase')}</th>
+              <th scope="col">{t('off')}</th>
+              <th scope="col">{t('diagonalTo', { id: base.from })}</th>
+              <th scope="col">{t('diagonalTo', { id: base.to })}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {points.map(({ id, alongM, offM, toFirstM, toSecondM }) => (
+              <tr key={id}>
+                <th scope="row">{id}</th>
+                <td>{t('m', { value: metres(alongM) })}</td>
+                <td>{offWords(offM)}</td>
+                <td>{t('m', { value: metres(toFirstM) })}</td>
+                <td>{t('m', { value: metres(toSecondM) })}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p>{t('tolerance')}</p>
+        <h2>{t('parts')}</h2>
+        <p>{partsWords(out)}</p>
+        <Ground out={out} />
+        <div className={styles.pedals}>
+          <Button variant="contained" onClick={() => print()}>
+            {t('printSetOut')}
+          </Button>
+          <Button variant="outlined" onClick={() => offerFile(`${code}.svg`, 'image/svg+xml', layoutToSvg(layout))}>
+            {t('saveSvg')}
+          </Button>
+          <Button
+            variant="outlined"
+            onClick={() =>
+              // The writer of such drawings comes when it is asked for.
+              void import('@jasperwren/motion/set-out/dxf').then(({ layoutToDxf }) =>
+                offerFile(`${code}.dxf`, 'image/vnd.dxf', layoutToDxf(layout)),
+              )
+            }
+          >
+            {t('saveDxf')}
+          </Button>
+          <Button
+            variant="outlined"
+            onClick={() => offerFile(`${code}.json`, 'application/json', `${JSON.stringify(layout, null, 2)}\n`)}
+          >
+            {t('saveJson')}
+          </Button>
+        </div>
+      </section>
+    </div>
+  );
+}
+
+function offWords(offM: number): string {
+  if (Math.abs(offM) < 0.005) return t('offNone');
+  return t(offM > 0 ? 'offLeft' : 'offRight', { value: metres(Math.abs(offM)) });
+}
+
+function partsWords({ parts }: SetOut): string {
+  return new Intl.ListFormat('en-GB').format(
+    [
+      parts.cones > 0 && t('cones', { count: parts.cones }),
+      parts.poles > 0 && t('poles', { count: parts.poles }),
+      parts.chalked > 0 && t('chalked', { count: parts.chalked }),
+      parts.lineM > 0 && t('lineOf', { value: Math.ceil(parts.lineM) }),
+      t('tapeOf', { value: Math.ceil(parts.tapeM) }),
+    ].filter((part) => part !== false),
+  );
+}
+
+function Ground({ out }: { readonly out: SetOut }) {
+  const [length, setLength] = useState('30');
+  const [width, setWidth] = useState('15');
+  const ground = { lengthM: Number(length), widthM: Number(width) };
+  const usable = ground.lengthM > 0 && ground.widthM > 0;
+  const fit = usable ? fits(out, ground) : undefined;
+  const sizes = { length: out.lengthM.toFixed(1), width: out.widthM.toFixed(1) };
+  return (
+    <>
+      <h2>{t('ground')}</h2>
+      <div className={styles.fields}>
+        <TextField
+          size="small"
+          type="number"
+          label={t('groundLength')}
+          value={length}
+          onChange={(event) => setLength(event.target.value)}
+        />
+        <TextField
+          size="small"
+          type="number"
+          label={t('groundWidth')}
+          value={width}
+          onChange={(event) => setWidth(event.target.value)}
+        />
+      </div>
+      {fit && (
+        <p role="status">
+          {fit.fits
+            ? t(fit.turned ? 'groundFitsTurned' : 'groundFits', sizes)
+            : t('groundMissing', {
+                ...sizes,
+                missing: new Intl.ListFormat('en-GB').format(
+                  [
+                    fit.missingLengthM > 0 && t('missingLength', { value: fit.missingLengthM.toFixed(1) }),
+                    fit.missingWidthM > 0 && t('missingWidth', { value: fit.missingWidthM.toFixed(1) }),
+                  ].filter((part) => part !== false),
+                ),
+              })}
+        </p>
+      )}
+    </>
+  );
+}

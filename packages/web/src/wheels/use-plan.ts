@@ -1,0 +1,74 @@
+import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
+import type { Plan, PlanProgress } from '@jasperwren/motion/planner/plan';
+import type { MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
+import { lengthOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+import { proxy } from 'comlink';
+import type { Steps } from '../base/work/follow';
+import { useWork } from '../base/work/use-work';
+import { workersOf } from '../base/work/workers';
+import type { WheelsWork } from './wheels.worker';
+
+const wheelsWorkers = workersOf<WheelsWork>(
+  () => new Worker(new URL('./wheels.worker.ts', import.meta.url), { type: 'module' }),
+);
+
+/** What is asked of the planner; another object where something else is. */
+export interface PlanQuestion {
+  readonly vehicle: Vehicle;
+  readonly spec: ExerciseSpec;
+  readonly clearanceM: number;
+}
+
+export const mostMovements = 9;
+
+export interface PlanParts {
+  readonly progress: PlanProgress | undefined;
+  readonly plan: Plan | undefined;
+  /** How much more room would do; null where four metres more would not, missing while that is worked out. */
+  readonly needed: Needed | null | undefined;
+}
+
+const plan: Steps<WheelsWork, PlanQuestion, PlanParts> = async (work, { vehicle, spec, clearanceM }, tell) => {
+  tell({ progress: undefined, plan: undefined, needed: undefined });
+  const limits = { clearanceM, mostMovements };
+  const found = await work.plan(
+    vehicle,
+    spec,
+    limits,
+    proxy((progress: PlanProgress) => tell({ progress })),
+  );
+  tell({ plan: found });
+  if (!found.found && found.why !== 'start-blocked')
+    tell({ needed: (await work.needed(vehicle, spec, limits)) ?? null });
+};
+
+/** The way with the fewest movements, sought beside the page. */
+export const usePlan = (question: PlanQuestion) => useWork(wheelsWorkers, question, plan);
+
+/** Metres between two widths of the chart. */
+const widthStepM = 0.5;
+
+const widths: Steps<
+  WheelsWork,
+  { readonly vehicle: Vehicle },
+  { readonly widths: readonly MovementsAt[]; readonly done: boolean }
+> = async (work, { vehicle }, tell) => {
+  const from = Math.ceil((vehicle.wheelbaseM + 2) / widthStepM) * widthStepM;
+  const all = Array.from(
+    { length: Math.ceil((lengthOf(vehicle) * 2.2) / widthStepM) },
+    (_, i) => from + i * widthStepM,
+  );
+  const known: MovementsAt[] = [];
+  tell({ widths: [], done: false });
+  await work.widths(
+    vehicle,
+    all,
+    { clearanceM: 0.1, mostMovements },
+    proxy((at: MovementsAt) =>
+      tell({ widths: [...known, at].sort((a, b) => a.widthM - b.widthM), done: known.push(at) === all.length }),
+    ),
+  );
+};
+
+/** How many movements a turn in the road takes, width by width. */
+export const useWidths = (question: { readonly vehicle: Vehicle }) => useWork(wheelsWorkers, question, widths);
