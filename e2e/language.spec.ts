@@ -81,6 +81,8 @@ test('every main screen takes its words from the words package', async ({ browse
       `/drive/${drive}/debrief`,
       `/drive/${drive}/compare`,
       '/yard',
+      '/yard/wheels',
+      '/yard/stopping',
       '/checks',
       '/standards',
       '/standards/tally',

@@ -130,6 +130,7 @@ export const resource = {
   offNone: 'on the line',
   diagonalTo: 'To {{id}}',
   tolerance: 'Measure to 2 cm. A diagonal that is more than 3 cm out says that the corner is not square.',
+  checkScale: 'Check the print with a ruler: {{metres}} m of ground are {{mm}} mm on paper.',
   parts: 'What to bring',
   cones_one: '{{count}} cone',
   cones_other: '{{count}} cones',

@@ -45,7 +45,7 @@ export const resource = {
   amberEither: 'Between {{from}} and {{to}} m before the line both work: stop if you safely can.',
   amberSource: 'Firm braking of 3.5 m/s², 0.9 s to react. Gazis, Herman and Maradudin, Operations Research 8 (1960).',
   junction: 'Gap at a junction',
-  traffic: 'Speed of the traffic',
+  traffic: 'Speed of the traffic ({{unit}})',
   crossing: 'Crossing',
   joining: 'Joining',
   gapAnswer: '{{how}} needs a gap of {{seconds}} s: traffic at {{speed}} has to be {{metres}} m away.',
@@ -54,7 +54,7 @@ export const resource = {
   hedge: 'To the hedge or wall (m)',
   single: 'Too narrow for two cars',
   bendAnswer: 'You see {{sight}} m. You can stop within that from {{speed}} at most.',
-  bendHalf: 'You see {{sight}} m. Whoever comes the other way needs half of it: {{speed}} at most.',
+  bendHalf: 'You see {{sight}} m. Oncoming drivers need half of it: {{speed}} at most.',
   bendWide: 'The hedge is further away than the bend is tight: the bend is not blind.',
 } as const;
 

@@ -1,6 +1,6 @@
 import { seenFrom } from '@jasperwren/motion/geometry';
 import type { Layout } from '@jasperwren/motion/layout/layout';
-import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { ExerciseCode, ExerciseSpec } from '@jasperwren/motion/layout/exercises';
 import { wheelOf } from '@jasperwren/motion/moves/bench';
 import type { Placed } from '@jasperwren/motion/moves/roll';
 import { bodyOf } from '@jasperwren/motion/vehicle/parts';
@@ -27,11 +27,18 @@ const manoeuvreOf: Readonly<Partial<Record<ExerciseCode, Manoeuvre>>> = {
   'bay-forward': 'bay-forward',
 };
 
-/** The exercise of a standard's course that an exercise of the driving bench is; undefined where it has none. */
-export function exerciseDriven({ exercises }: EffectiveStandard, code: ExerciseCode): Exercise | undefined {
+/**
+ * The exercise of a standard's course that an exercise of the driving bench is, of its side where the course has both;
+ * undefined where it has none.
+ */
+export function exerciseDriven(
+  { exercises }: EffectiveStandard,
+  { code, side }: Pick<ExerciseSpec, 'code' | 'side'>,
+): Exercise | undefined {
   const same = exercises.filter(({ manoeuvre }) => manoeuvre !== undefined && manoeuvre === manoeuvreOf[code]);
   const isParallel = ({ code: own }: Exercise) => own.includes('parallel');
-  return same.find((exercise) => isParallel(exercise) === (code === 'parallel'));
+  const alike = same.filter((exercise) => isParallel(exercise) === (code === 'parallel'));
+  return alike.find((exercise) => exercise.side === side) ?? alike[0];
 }
 
 /** How much of the vehicle is in the bay, from 0 to 1, by its length; 0 where there is no bay. */

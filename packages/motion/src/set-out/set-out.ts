@@ -1,4 +1,4 @@
-import { distance, distanceToLine, type Point } from '../geometry';
+import { distance, type Point } from '../geometry';
 import type { Layout } from '../layout/layout';
 
 /** How one marker is set with a tape: along the base line, then square off it, then checked. */
@@ -41,13 +41,13 @@ export interface Parts {
 export const toleranceM = 0.02;
 export const diagonalToleranceM = 0.03;
 
-interface Named extends Point {
+export interface Named extends Point {
   readonly id: string;
   readonly kind: SetPoint['kind'];
 }
 
-/** The markers of a layout, and the ends of its edges where no marker stands; those by small letters. */
-function pointsOf({ markers, edges, area }: Layout): readonly Named[] {
+/** The markers of a layout, and the ends of its edges where no marker stands; those are chalked, p1 and so on. */
+export function pointsOf({ markers, edges, area }: Layout): readonly Named[] {
   const points: Named[] = [...markers];
   const inside = ({ x, y }: Point) => x > area.left && x < area.right && y >= area.bottom && y <= area.top;
   for (const { from, to } of edges)
@@ -57,16 +57,29 @@ function pointsOf({ markers, edges, area }: Layout): readonly Named[] {
   return points;
 }
 
-/** The two points whose line leaves the most others close to it, of those the longest. */
-function baseOf(points: readonly Named[]): readonly [Named, Named] {
-  let best: { readonly ends: readonly [Named, Named]; readonly on: number; readonly length: number } | undefined;
+/**
+ * The two markers whose line has the most others on it and the rest on one side, of those the longest; chalked points only
+ * where there are no markers.
+ */
+function baseOf(all: readonly Named[]): readonly [Named, Named] {
+  const markers = all.filter(({ kind }) => kind !== 'chalk');
+  const points = markers.length > 1 ? markers : all;
+  let best: { readonly ends: readonly [Named, Named]; readonly rank: readonly number[] } | undefined;
   for (const [i, a] of points.entries())
     for (const b of points.slice(i + 1)) {
-      const on = points.filter((point) => distanceToLine(point, a, b) < 0.02).length;
-      const length = distance(a, b);
-      if (!best || on > best.on || (on === best.on && length > best.length)) best = { ends: [a, b], on, length };
+      const across = points.map(({ x, y }) => ((b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x)) / distance(a, b));
+      const on = across.filter((metres) => Math.abs(metres) < 0.02).length;
+      const oneSide = across.every((metres) => metres > -0.02) || across.every((metres) => metres < 0.02);
+      const rank = [on, oneSide ? 1 : 0, distance(a, b)];
+      if (!best || isHigher(rank, best.rank)) best = { ends: [a, b], rank };
     }
   return best!.ends;
+}
+
+/** Whether of two ranks the first number that differs is higher in the first; a millimetre is no difference. */
+function isHigher(one: readonly number[], other: readonly number[]): boolean {
+  const at = one.findIndex((number, i) => Math.abs(number - other[i]!) > 1e-3);
+  return at >= 0 && one[at]! > other[at]!;
 }
 
 /**

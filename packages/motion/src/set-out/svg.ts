@@ -1,5 +1,6 @@
 import { lineWidthM, markerRadiusM, type Edge, type Layout } from '../layout/layout';
 import { barFor, scaleFor } from './scale';
+import { pointsOf } from './set-out';
 
 const colours = { ink: '#1e2528', line: '#8a7f6a', wall: '#9c2f22', muted: '#5c6468' } as const;
 
@@ -14,23 +15,28 @@ const escaped = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<', 
 
 /** A layout drawn to a stated scale (SVG, in millimetres of paper), with its scale bar; opens in any drawing program. */
 export function layoutToSvg(layout: Layout): string {
-  const { area, edges, markers } = layout;
+  const { area, edges } = layout;
   const scale = scaleFor(area);
   const mm = (metres: number) => (metres * 1000) / scale;
   const [width, height] = [mm(area.right - area.left), mm(area.top - area.bottom)];
   const x = (metres: number) => number(mm(metres - area.left));
   const y = (metres: number) => number(mm(area.top - metres));
+  // A kerb goes on beyond the page.
+  const within = (metres: number) => Math.min(area.right, Math.max(area.left, metres));
   const bar = barFor(scale);
   const below = height + 10;
   const parts = [
     ...edges.map(({ kind, from, to }) => {
       const { colour, widthM } = strokes[kind];
-      return `<line x1="${x(from.x)}" y1="${y(from.y)}" x2="${x(to.x)}" y2="${y(to.y)}" stroke="${colour}" stroke-width="${number(Math.max(0.2, mm(widthM)))}"/>`;
+      return `<line x1="${x(within(from.x))}" y1="${y(from.y)}" x2="${x(within(to.x))}" y2="${y(to.y)}" stroke="${colour}" stroke-width="${number(Math.max(0.2, mm(widthM)))}"/>`;
     }),
-    ...markers.map(
-      ({ id, kind, x: at, y: up }) =>
-        `<circle cx="${x(at)}" cy="${y(up)}" r="${number(Math.max(0.6, mm(markerRadiusM[kind])))}" fill="${colours.ink}"/><text x="${number(mm(at - area.left) + 1.4)}" y="${number(mm(area.top - up) - 1.4)}" font-size="3.2" fill="${colours.ink}">${escaped(id)}</text>`,
-    ),
+    ...pointsOf(layout).map(({ id, kind, x: at, y: up }) => {
+      const mark =
+        kind === 'chalk'
+          ? `<path d="M${number(mm(at - area.left) - 1)} ${y(up)}h2M${x(at)} ${number(mm(area.top - up) - 1)}v2" stroke="${colours.ink}" stroke-width="0.3"/>`
+          : `<circle cx="${x(at)}" cy="${y(up)}" r="${number(Math.max(0.6, mm(markerRadiusM[kind])))}" fill="${colours.ink}"/>`;
+      return `${mark}<text x="${number(mm(at - area.left) + 1.4)}" y="${number(mm(area.top - up) - 1.4)}" font-size="3.2" fill="${colours.ink}">${escaped(id)}</text>`;
+    }),
     `<path d="M0 ${number(below)}h${number(mm(bar))}M0 ${number(below - 1.2)}v2.4M${number(mm(bar))} ${number(below - 1.2)}v2.4" stroke="${colours.ink}" stroke-width="0.4" fill="none"/>`,
     `<text x="${number(mm(bar) + 2)}" y="${number(below + 1.1)}" font-size="3.2" fill="${colours.muted}">${bar} m, 1:${scale}</text>`,
   ];

@@ -71,7 +71,6 @@ export default function WheelsPage() {
           />
         )}
       </div>
-      <Measures question={question} />
       {spaceProblems.map(({ measure, leastM, mostM }) => (
         <p key={measure} role="alert" className={styles.problem}>
           {t('tooSmall', { name: spaceName(measure), least: leastM, most: mostM })}
@@ -85,6 +84,7 @@ export default function WheelsPage() {
         ))}
       </nav>
       {sound && <Shown question={question} />}
+      <Measures question={question} />
       <p className="muted">{t('caution')}</p>
     </Page>
   );
@@ -100,7 +100,7 @@ function Shown({ question: { vehicle, spec, clearanceM, way } }: { readonly ques
     <Suspense fallback={<Loading what={wayNames[way]} />}>
       {way === 'plan' && <PlanPanel question={asked} layout={layout} />}
       {way === 'plan' && spec.code === 'turn-in-road' && <Widths vehicle={vehicle} />}
-      {way === 'drive' && <BenchPanel key={key} vehicle={vehicle} layout={layout} code={spec.code} />}
+      {way === 'drive' && <BenchPanel key={key} vehicle={vehicle} layout={layout} spec={spec} />}
       {way === 'set-out' && <SetOutPanel layout={layout} code={spec.code} />}
     </Suspense>
   );

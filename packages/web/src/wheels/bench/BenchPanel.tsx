@@ -1,4 +1,4 @@
-import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import { wheelLockDeg, wheelOf } from '@jasperwren/motion/moves/bench';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
@@ -18,11 +18,11 @@ import { useBench, type Bench } from './use-bench';
 interface Props {
   readonly vehicle: Vehicle;
   readonly layout: Layout;
-  readonly code: ExerciseCode;
+  readonly spec: ExerciseSpec;
 }
 
 /** Driving an exercise by hand, with what it would count. */
-export default function BenchPanel({ vehicle, layout, code }: Props) {
+export default function BenchPanel({ vehicle, layout, spec }: Props) {
   const bench = useBench(vehicle, layout);
   const { drive, kept } = bench;
   useKeys(bench);
@@ -39,7 +39,7 @@ export default function BenchPanel({ vehicle, layout, code }: Props) {
           layout={layout}
           frame={frame}
           touched={touched}
-          label={t('picture', { exercise: exerciseName(code) })}
+          label={t('picture', { exercise: exerciseName(spec.code) })}
         >
           <TracksShape vehicle={vehicle} way={way} />
           <VehicleShape vehicle={vehicle} placed={drive.placed} touching={touching} />
@@ -109,7 +109,7 @@ export default function BenchPanel({ vehicle, layout, code }: Props) {
             </li>
           ))}
         </ul>
-        <Judged vehicle={vehicle} layout={layout} code={code} kept={kept} stands={drive.speedMps === 0} />
+        <Judged vehicle={vehicle} layout={layout} spec={spec} kept={kept} stands={drive.speedMps === 0} />
       </section>
     </div>
   );

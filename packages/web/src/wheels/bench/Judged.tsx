@@ -4,7 +4,7 @@ import { exerciseDriven, samplesOfDrive } from '@jasperwren/core/yard/driven';
 import { countingMarks } from '@jasperwren/core/marking/counting';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard, Exercise } from '@jasperwren/core/marking/standard';
-import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { BenchDrive } from '@jasperwren/motion/moves/bench';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
@@ -17,17 +17,17 @@ import styles from '../wheels.module.css';
 interface Props {
   readonly vehicle: Vehicle;
   readonly layout: Layout;
-  readonly code: ExerciseCode;
+  readonly spec: ExerciseSpec;
   readonly kept: readonly BenchDrive[];
   /** It is judged whenever the vehicle stands. */
   readonly stands: boolean;
 }
 
 /** The faults of a drive under each standard that has such an exercise, by the function that judges every run. */
-export function Judged({ vehicle, layout, code, kept, stands }: Props) {
+export function Judged({ vehicle, layout, spec, kept, stands }: Props) {
   const { data: standards, error, refetch } = api.useStandardsQuery();
   const judging = standards?.flatMap((standard) => {
-    const exercise = exerciseDriven(standard, code);
+    const exercise = exerciseDriven(standard, spec);
     return exercise ? [{ standard, exercise }] : [];
   });
   return (

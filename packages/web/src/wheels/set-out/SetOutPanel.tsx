@@ -34,9 +34,7 @@ export default function SetOutPanel({ layout, code }: Props) {
           alt={t('picture', { exercise: name })}
           style={{ width: `${((layout.area.right - layout.area.left) * 1000) / scale}mm` }}
         />
-        <p className="muted">
-          {t('scaleBar', { metres: `${barFor(scale)} m = ${(barFor(scale) * 1000) / scale} mm, 1:${scale}` })}
-        </p>
+        <p className="muted">{t('checkScale', { metres: barFor(scale), mm: (barFor(scale) * 1000) / scale })}</p>
       </div>
       <section>
         <p>{t('baseLine', { from: base.from, to: base.to, length: metres(base.lengthM) })}</p>

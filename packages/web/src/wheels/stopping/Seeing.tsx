@@ -15,6 +15,7 @@ interface Props {
   readonly words: (mps: number) => string;
   /** m/s of one of the unit that is shown. */
   readonly ofUnit: number;
+  readonly unitName: string;
   readonly driver: Driver;
   readonly surface: Surface;
 }
@@ -23,7 +24,7 @@ const within = (value: number | undefined, usual: number, least: number, most: n
   value !== undefined && value >= least && value <= most ? value : usual;
 
 /** What a speed means at signals, at an amber, at a junction and round a bend. */
-export function Seeing({ mps, words, ofUnit, driver, surface }: Props) {
+export function Seeing({ mps, words, ofUnit, unitName, driver, surface }: Props) {
   const [amberS, setAmberS] = useState<number>(usualAmber.amberS);
   const [junctionM, setJunctionM] = useState<number>(usualAmber.junctionM);
   const [trafficMps, setTrafficMps] = useState(13.4);
@@ -87,7 +88,7 @@ export function Seeing({ mps, words, ofUnit, driver, surface }: Props) {
         })}
         <div className={styles.fields}>
           <NumberField
-            label={t('traffic')}
+            label={t('traffic', { unit: unitName })}
             value={Math.round(trafficMps / ofUnit)}
             step={5}
             onNumber={(value) => setTrafficMps(within(value, 30, 5, 130) * ofUnit)}

@@ -120,7 +120,7 @@ export default function StoppingPage() {
           </div>
         </div>
       </div>
-      <Seeing mps={speed * mps} words={words} ofUnit={mps} driver={driver} surface={surface} />
+      <Seeing mps={speed * mps} words={words} ofUnit={mps} unitName={t(unit)} driver={driver} surface={surface} />
       <p className="muted">{t('source')}</p>
       <p className="muted">{t('caution')}</p>
     </Page>

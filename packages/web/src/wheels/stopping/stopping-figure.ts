@@ -59,7 +59,7 @@ export function stoppingFigure({ speed, unit, mps, driver, surface }: Asked, col
     xaxis: { title: { text: t('distance') }, gridcolor: colours.rule, zeroline: false },
     yaxis: { autorange: 'reversed', type: 'category' },
     showlegend: true,
-    legend: { orientation: 'h', x: 0, y: 1.02, yanchor: 'bottom' },
+    legend: { orientation: 'h', x: 0, y: 1.02, yanchor: 'bottom', traceorder: 'normal' },
     annotations: stops.map(({ totalM }, i) => ({
       x: totalM,
       y: names[i]!,
