@@ -117,6 +117,13 @@ async function yard(page: Page): Promise<void> {
   await take(page, 'yard');
 }
 
+/** The way with the fewest movements through an exercise. */
+async function wheels(page: Page): Promise<void> {
+  await page.goto('/yard/wheels?vehicle=van&exercise=angle-bay');
+  await page.getByText(/Nearest: /).waitFor();
+  await take(page, 'wheels');
+}
+
 /** Waits until the server has worked out every estimate. */
 async function estimated(page: Page): Promise<void> {
   for (let pending = 1; pending > 0;)
@@ -178,6 +185,7 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await checks(page);
   await readiness(page);
   await yard(page);
+  await wheels(page);
   await page.goto('/');
   await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
   await take(page, 'today');
@@ -191,7 +199,6 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.getByRole('heading', { name: drives('recentResults') }).waitFor();
   await page.getByRole('button', { name: drives('startMockTestWithName', { name: 'Tavi' }) }).click();
   await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
-  await take(page, 'briefing');
   await page.getByRole('button', { name: briefing('moveOff') }).click();
   await page.getByRole('button', { name: desk('noTime') }).click();
   await page.getByRole('timer').waitFor();

@@ -33,12 +33,12 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
 
   // A gap that is too short says how much more would do.
   await choose(page, wheels('exercise'), wheels('parallel'));
-  await page.getByLabel('Gap between the cars (m)').fill('4.2');
-  await expect(page.getByText(/Gap between the cars: \d\.\d\d m would do, \d+ cm more\./)).toBeVisible({
+  await page.getByLabel('Gap between cars (m)').fill('4.2');
+  await expect(page.getByText(/Gap between cars: \d\.\d\d m would do, \d+ cm more\./)).toBeVisible({
     timeout: 60_000,
   });
-  await page.getByLabel('Gap between the cars (m)').fill('2');
-  await expect(page.getByRole('alert')).toContainText('Gap between the cars: from 4.05');
+  await page.getByLabel('Gap between cars (m)').fill('2');
+  await expect(page.getByRole('alert')).toContainText('Gap between cars: from 4.05');
 
   // By keys: the wheel turned standing still, then back over the line of the bay.
   await choose(page, wheels('exercise'), wheels('bay-reverse'));
@@ -66,7 +66,7 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await expect(page.getByText(/of width missing/)).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: wheels('saveDxf') }).click();
-  const drawing = new DxfParser().parseSync(await readFile((await (await download).path())!, 'utf8'));
+  const drawing = new DxfParser().parseSync(await readFile(await (await download).path(), 'utf8'));
   expect(drawing?.entities.filter(({ type }) => type === 'CIRCLE')).toHaveLength(4);
   await expectNoHarm(page, 'the set-out');
 });

@@ -4,7 +4,7 @@ import { checkSpace, exerciseCodes, type ExerciseSpec } from './layout/exercises
 import { spaceNames } from './layout/space';
 import { checkVehicle, isOnlyStrange, possible } from './vehicle/check-vehicle';
 import { vehicleClasses } from './vehicle/classes';
-import type { Vehicle, VehicleKind } from './vehicle/vehicle';
+import type { Vehicle } from './vehicle/vehicle';
 
 const metres = { type: 'number' } as const;
 const measures = Object.fromEntries(
@@ -62,7 +62,7 @@ export function readSpec(value: unknown): { readonly spec: Spec } | { readonly p
     return {
       problems: (validate.errors ?? []).map(({ instancePath, message }) => `${instancePath || '/'} ${message}`),
     };
-  const vehicle: Vehicle = { ...vehicleClasses[value.vehicle as VehicleKind], ...value.measures };
+  const vehicle: Vehicle = { ...vehicleClasses[value.vehicle], ...value.measures };
   const wrong = checkVehicle(vehicle).filter((problem) => !isOnlyStrange(problem));
   if (wrong.length > 0) return { problems: wrong.map(({ code }) => `/measures ${code}`) };
   const exercise: ExerciseSpec = { code: value.exercise, side: value.side ?? 'right', space: value.space ?? {} };

@@ -1,5 +1,5 @@
 import FlatQueue from 'flatqueue';
-import { toDegrees, wrapAngle, type Pose } from '../geometry';
+import { seenFrom, toDegrees, wrapAngle, type Pose } from '../geometry';
 import { checkWay, type WayChecked } from '../layout/touch';
 import type { Layout } from '../layout/layout';
 import { alongArc, curvatureOf, standing } from '../moves/roll';
@@ -277,7 +277,8 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
     }
   }
   if (!answer) return { found: false, why: capped ? 'too-many-movements' : 'none', looked };
-  const { steps, movements } = answer;
+  const { movements } = answer;
+  const steps = tidied(vehicle, layout, answer.steps);
   return {
     found: true,
     steps,
@@ -287,6 +288,21 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
     check: checkWay(vehicle, driveSteps(vehicle, standing(start), steps, 0.01), layout),
     looked,
   };
+}
+
+/** A last step that only straightens the vehicle up is left out where it stands well enough without it. */
+const [smallM, besideM, askewRad] = [0.2, 0.03, PI / 120];
+
+function tidied(vehicle: Vehicle, { start, goal }: Layout, steps: readonly Step[]): readonly Step[] {
+  const last = steps.at(-1)!;
+  if (goal.kind !== 'poses' || steps.length < 2 || abs(last.distanceM) > smallM) return steps;
+  const fewer = steps.slice(0, -1);
+  const { pose } = driveSteps(vehicle, standing(start), fewer, Infinity).at(-1)!;
+  const standsWell = goal.poses.some((to) => {
+    const off = seenFrom(to, pose);
+    return abs(off.x) <= smallM && abs(off.y) <= besideM && abs(wrapAngle(pose.heading - to.heading)) <= askewRad;
+  });
+  return standsWell ? fewer : steps;
 }
 
 /** Steps with the same steering and direction as one. */

@@ -101,7 +101,7 @@ function Shown({ question: { vehicle, spec, clearanceM, way } }: { readonly ques
       {way === 'plan' && <PlanPanel question={asked} layout={layout} />}
       {way === 'plan' && spec.code === 'turn-in-road' && <Widths vehicle={vehicle} />}
       {way === 'drive' && <BenchPanel key={key} vehicle={vehicle} layout={layout} spec={spec} />}
-      {way === 'set-out' && <SetOutPanel layout={layout} code={spec.code} />}
+      {way === 'set-out' && <SetOutPanel layout={layout} spec={spec} />}
     </Suspense>
   );
 }

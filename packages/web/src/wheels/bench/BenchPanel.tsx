@@ -25,7 +25,7 @@ interface Props {
 export default function BenchPanel({ vehicle, layout, spec }: Props) {
   const bench = useBench(vehicle, layout);
   const { drive, kept } = bench;
-  useKeys(bench);
+  useKeys(bench.roll, bench.turn);
   const lock = wheelLockDeg(vehicle);
   const wheel = wheelOf(vehicle, drive.placed.steerDeg);
   const touched = useMemo(() => new Set(drive.touches.map(({ thing }) => thing)), [drive.touches]);
@@ -142,7 +142,7 @@ const rolls: Readonly<Record<string, 1 | -1>> = { ArrowUp: 1, ArrowDown: -1 };
 const turns: Readonly<Record<string, 1 | -1>> = { ArrowLeft: 1, ArrowRight: -1 };
 
 /** Arrow keys drive, wherever no field or slider has them. */
-function useKeys({ roll, turn }: Bench): void {
+function useKeys(roll: Bench['roll'], turn: Bench['turn']): void {
   useEffect(() => {
     const own = ({ target }: KeyboardEvent) =>
       !(target instanceof HTMLInputElement) &&
@@ -172,5 +172,5 @@ function useKeys({ roll, turn }: Bench): void {
       removeEventListener('keyup', up);
       removeEventListener('blur', stop);
     };
-  });
+  }, [roll, turn]);
 }

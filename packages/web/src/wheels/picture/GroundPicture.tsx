@@ -1,6 +1,7 @@
 import { barFor } from '@jasperwren/motion/set-out/scale';
 import { groundOf, markerRadiusM, type Layout } from '@jasperwren/motion/layout/layout';
 import { t } from '@jasperwren/words/motion';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import type { ReactNode } from 'react';
 import { shapeOf, pathOf, type Frame } from './outline';
 import styles from './picture.module.css';
@@ -20,6 +21,7 @@ const seenM = 0.16;
 /** The ground of an exercise from above: lines, kerbs, walls and markers, with whatever moves on it. */
 export function GroundPicture({ layout, frame, label, touched, children }: Props) {
   const { left, top, width, height } = frame;
+  const narrow = useMediaQuery('(max-width: 700px)');
   const bar = barFor((width * 1000) / 200);
   const isTouched = (id: string) => touched?.has(id) === true;
   return (
@@ -28,6 +30,7 @@ export function GroundPicture({ layout, frame, label, touched, children }: Props
       viewBox={`${left} ${-top} ${width} ${height}`}
       role="img"
       aria-label={label}
+      fontSize={Math.max(width, height * 1.4) * (narrow ? 0.036 : 0.021)}
       preserveAspectRatio="xMidYMid meet"
     >
       {layout.edges.map((edge) =>

@@ -17,11 +17,11 @@ const marginM = 0.8;
 /** The ground of a layout, and whatever a vehicle covers on its way. */
 export function frameOf({ area }: Layout, vehicle: Vehicle, way: readonly Placed[]): Frame {
   const corners = way.flatMap((placed) => bodyOf(vehicle, placed).flatMap(({ outline }) => outline));
-  const inside = corners.length > 0;
+  const driven = corners.length > 0;
   const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)];
   // Along the aisle only what is driven on matters; across it all of the ground does.
-  const left = (inside ? Math.max(area.left, Math.min(...xs) - 1.5) : area.left) - marginM;
-  const right = (inside ? Math.min(area.right, Math.max(...xs) + 1.5) : area.right) + marginM;
+  const left = (driven ? Math.min(...xs) - 1 : area.left) - marginM;
+  const right = (driven ? Math.max(...xs) + 1 : area.right) + marginM;
   const bottom = Math.min(area.bottom, ...ys) - marginM;
   const top = Math.max(area.top, ...ys) + marginM;
   return { left, top, width: right - left, height: top - bottom };

@@ -28,11 +28,13 @@ export default function Widths({ vehicle }: { readonly vehicle: Vehicle }) {
   );
 }
 
+const none: readonly MovementsAt[] = [];
+
 function Curve({ vehicle }: { readonly vehicle: Vehicle }) {
   const question = useMemo(() => ({ vehicle }), [vehicle]);
   const { parts, failed, again } = useWidths(question);
   const colours = tokens[useThemeName()];
-  const widths = parts.widths ?? [];
+  const { widths = none } = parts;
   const figure = useMemo(() => {
     const known = widths.filter(({ movements }) => movements !== null);
     return {

@@ -1,4 +1,4 @@
-import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import { fits, setOut, type SetOut } from '@jasperwren/motion/set-out/set-out';
 import { layoutToSvg } from '@jasperwren/motion/set-out/svg';
@@ -12,22 +12,24 @@ import styles from '../wheels.module.css';
 
 interface Props {
   readonly layout: Layout;
-  readonly code: ExerciseCode;
+  readonly spec: ExerciseSpec;
 }
 
 const metres = (value: number) => value.toFixed(2);
 
 /** How to set an exercise out with one tape: to scale, with offsets, diagonals and what to bring; a page to print. */
-export default function SetOutPanel({ layout, code }: Props) {
+export default function SetOutPanel({ layout, spec }: Props) {
   const out = useMemo(() => setOut(layout), [layout]);
   const drawing = useMemo(() => `data:image/svg+xml,${encodeURIComponent(layoutToSvg(layout))}`, [layout]);
   const scale = scaleFor(layout.area);
+  const { code, side } = spec;
   const name = exerciseName(code);
   if (!out) return <p>{t('nothingToSet')}</p>;
   const { base, points } = out;
   return (
     <div className={styles.setOut}>
       <div className={styles.sheet}>
+        <h2>{t('setOutOf', { exercise: name, side: t(side).toLowerCase() })}</h2>
         {/* In millimetres of paper, so that what is printed is to scale. */}
         <img
           src={drawing}

@@ -1,0 +1,79 @@
+import type { Layout } from '@jasperwren/motion/layout/layout';
+import { driveBench, startBench, type BenchDrive, type Hands } from '@jasperwren/motion/moves/bench';
+import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+
+/** One moment that is kept of a drive, twenty a second. */
+const keepEveryMs = 50;
+/** The first picture after a rest shows as much time as one frame takes. */
+const frameMs = 16;
+
+export interface BenchState {
+  readonly drive: BenchDrive;
+  /** The drive so far, from its start. */
+  readonly kept: readonly BenchDrive[];
+}
+
+export interface BenchLoop {
+  readonly state: () => BenchState;
+  readonly subscribe: (changed: () => void) => () => void;
+  readonly roll: (roll: Hands['roll']) => void;
+  readonly turn: (turn: Hands['turn']) => void;
+  readonly again: () => void;
+}
+
+/** A vehicle that is driven by hand, frame by frame; time passes only while something moves. */
+export function benchLoop(vehicle: Vehicle, layout: Layout): BenchLoop {
+  const begun = (): BenchState => {
+    const drive = startBench(vehicle, layout);
+    return { drive, kept: [drive] };
+  };
+  const still: Hands = { roll: 0, turn: 0 };
+  const listeners = new Set<() => void>();
+  let [state, hands] = [begun(), still];
+  let frame: number | undefined;
+  let last = 0;
+
+  function change(next: BenchState): void {
+    state = next;
+    for (const changed of listeners) changed();
+  }
+
+  function step(now: number): void {
+    const { drive: before, kept } = state;
+    const drive = driveBench(vehicle, layout, before, hands, now - last);
+    last = now;
+    change({ drive, kept: drive.atMs - kept.at(-1)!.atMs >= keepEveryMs ? [...kept, drive] : kept });
+    const turns = drive.placed.steerDeg !== before.placed.steerDeg;
+    const moves = hands.roll !== 0 || (typeof hands.turn === 'number' && hands.turn !== 0);
+    frame = moves || turns || drive.speedMps !== 0 ? requestAnimationFrame(step) : undefined;
+  }
+
+  function hold(changes: Partial<Hands>): void {
+    hands = { ...hands, ...changes };
+    frame ??= requestAnimationFrame((now) => {
+      last = now - frameMs;
+      step(now);
+    });
+  }
+
+  return {
+    state: () => state,
+    subscribe(changed) {
+      listeners.add(changed);
+      return () => {
+        listeners.delete(changed);
+        if (listeners.size > 0 || frame === undefined) return;
+        // Nobody looks any more: the car stands.
+        cancelAnimationFrame(frame);
+        frame = undefined;
+        hands = still;
+      };
+    },
+    roll: (roll) => hold({ roll }),
+    turn: (turn) => hold({ turn }),
+    again() {
+      hands = still;
+      change(begun());
+    },
+  };
+}
