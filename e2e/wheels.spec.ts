@@ -21,6 +21,7 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await page.getByRole('link', { name: yard('wheels') }).click();
   await expect(page.getByText(/^1 movement, .*Nearest: \d+ cm/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Bay, reversing in seen from above/ })).toBeVisible();
+  await expect(page.getByText(/^(Ends with .*)?May be \d+ cm short or \d+ cm far\.$/).first()).toBeVisible();
   await expectNoHarm(page, 'the plan of an exercise');
 
   // A circle that no hatchback has is questioned; a larger one than usual is planned with.

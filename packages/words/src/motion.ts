@@ -4,6 +4,7 @@ import type { Near } from '@jasperwren/motion/layout/touch';
 import type { NoPlan } from '@jasperwren/motion/planner/plan';
 import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Step } from '@jasperwren/motion/moves/steps';
+import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import type { Measure, VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
 import { wordsOf } from './words';
@@ -59,6 +60,16 @@ export const resource = {
     'Each step begins with the wheels turned while the car stands. Where that counts as dry steering, turn as the car begins to roll: with {{turn}} m for a full turn it then comes as near as {{gap}} cm.',
   standingTouches:
     'Each step begins with the wheels turned while the car stands. Turned while rolling, with {{turn}} m for a full turn, it touches: {{part}} and {{thing}}.',
+  forgiving: 'How much each step forgives',
+  forgivesWhy: 'Driven too short or too far by no more than this, with the other steps as planned, nothing is touched.',
+  forgives: 'May be {{short}} cm short or {{long}} cm far.',
+  levelWith: 'Ends with marker {{marker}} level with {{what}} on the {{side}}. {{forgives}}',
+  leftSide: 'left',
+  rightSide: 'right',
+  'front-end': 'the front end',
+  'door-mirror': 'the door mirror',
+  shoulder: 'your shoulder',
+  'door-handle': 'the door handle',
   none: 'There is no way with this much room.',
   'none-more': 'There is no way with this much room. {{name}}: {{need}} m would do, {{more}} cm more.',
   'no-more': 'There is no way, and four metres more would not help either.',
@@ -212,6 +223,19 @@ export function stepSentence({ steerDeg, distanceM }: Step, lockDeg: number): st
         ? t(left ? 'fullLeft' : 'fullRight')
         : t(left ? 'partLeft' : 'partRight', { share });
   return t(distanceM < 0 ? 'stepBack' : 'stepForward', { steer, way: Math.abs(distanceM).toFixed(1) });
+}
+
+/** "Ends with marker B level with the door mirror on the right. May be 20 cm short or 34 cm far." */
+export function referenceSentence({ shortM, longM, level: [best] }: Reference): string {
+  const forgives = t('forgives', { short: Math.round(shortM * 100), long: Math.round(longM * 100) });
+  return best
+    ? t('levelWith', {
+        marker: best.marker,
+        what: t(best.feature),
+        side: t(best.side === 'left' ? 'leftSide' : 'rightSide'),
+        forgives,
+      })
+    : forgives;
 }
 
 /** Why there is no way. */

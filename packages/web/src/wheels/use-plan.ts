@@ -1,6 +1,7 @@
 import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
 import type { Plan, PlanProgress } from '@jasperwren/motion/planner/plan';
 import type { MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
+import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import { lengthOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { proxy } from 'comlink';
 import type { Steps } from '../base/work/follow';
@@ -26,10 +27,12 @@ export interface PlanParts {
   readonly plan: Plan | undefined;
   /** How much more room would do; null where four metres more would not, missing while that is worked out. */
   readonly needed: Needed | null | undefined;
+  /** What each step forgives, and what is level as it ends; missing while that is worked out. */
+  readonly references: readonly Reference[] | undefined;
 }
 
 const plan: Steps<WheelsWork, PlanQuestion, PlanParts> = async (work, { vehicle, spec, clearanceM }, tell) => {
-  tell({ progress: undefined, plan: undefined, needed: undefined });
+  tell({ progress: undefined, plan: undefined, needed: undefined, references: undefined });
   const limits = { clearanceM, mostMovements };
   const found = await work.plan(
     vehicle,
@@ -38,8 +41,8 @@ const plan: Steps<WheelsWork, PlanQuestion, PlanParts> = async (work, { vehicle,
     proxy((progress: PlanProgress) => tell({ progress })),
   );
   tell({ plan: found });
-  if (!found.found && found.why !== 'start-blocked')
-    tell({ needed: (await work.needed(vehicle, spec, limits)) ?? null });
+  if (found.found) tell({ references: await work.references(vehicle, spec, found.steps) });
+  else if (found.why !== 'start-blocked') tell({ needed: (await work.needed(vehicle, spec, limits)) ?? null });
 };
 
 /** The way with the fewest movements, sought beside the page. */

@@ -1,5 +1,6 @@
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import { checkWay } from '@jasperwren/motion/layout/touch';
+import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import type { FoundPlan } from '@jasperwren/motion/planner/plan';
 import { driveSteps, rollingSteps } from '@jasperwren/motion/moves/steps';
 import { standing } from '@jasperwren/motion/moves/roll';
@@ -10,6 +11,7 @@ import {
   neededSentence,
   noPlanSentence,
   partName,
+  referenceSentence,
   stepSentence,
   t,
   thingName,
@@ -35,13 +37,14 @@ interface Props {
 /** The way with the fewest movements: its picture, its steps, and how close it comes. */
 export default function PlanPanel({ question, layout }: Props) {
   const { parts, working, failed, again } = usePlan(question);
-  const { plan, progress, needed } = parts;
+  const { plan, progress, needed, references } = parts;
   return (
     <div className={styles.columns}>
       {plan?.found ? (
         <FoundWay
           key={JSON.stringify(plan.steps)}
           plan={plan}
+          references={references}
           vehicle={question.vehicle}
           layout={layout}
           code={question.spec.code}
@@ -89,12 +92,13 @@ export default function PlanPanel({ question, layout }: Props) {
 
 interface FoundProps {
   readonly plan: FoundPlan;
+  readonly references: readonly Reference[] | undefined;
   readonly vehicle: Vehicle;
   readonly layout: Layout;
   readonly code: PlanQuestion['spec']['code'];
 }
 
-function FoundWay({ plan, vehicle, layout, code }: FoundProps) {
+function FoundWay({ plan, references, vehicle, layout, code }: FoundProps) {
   const way = useMemo(() => driveSteps(vehicle, standing(layout.start), plan.steps, 0.1), [vehicle, layout, plan]);
   const [at, setAt] = useState(way.length - 1);
   const moment = way[at]!;
@@ -159,9 +163,11 @@ function FoundWay({ plan, vehicle, layout, code }: FoundProps) {
               <button type="button" onClick={() => setAt(way.findLastIndex((one) => one.step === i))}>
                 {stepSentence(step, vehicle.lockDeg)}
               </button>
+              {references?.[i] && <p className={styles.reference}>{referenceSentence(references[i])}</p>}
             </li>
           ))}
         </ol>
+        {references ? <p className="muted">{t('forgivesWhy')}</p> : <Loading what={t('forgiving')} />}
         <p>
           {touch
             ? t('standingTouches', { turn: turnM, part: partName(touch.part), thing: thingName(touch) })
