@@ -7,6 +7,7 @@ export const resource = {
   wheels: 'Where the wheels go',
   wheelsAbout: 'Plan an exercise for your vehicle, drive it, set it out.',
   stopping: 'Stopping and seeing',
+  stoppingAt: 'How far it takes to stop at {{speed}} km/h',
   stoppingAbout: 'Stopping distances, ambers, gaps and bends.',
   runs: 'Runs',
   noRuns: 'No runs yet. Add a CSV file of a logger, or simulate one.',

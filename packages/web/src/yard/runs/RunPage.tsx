@@ -21,6 +21,7 @@ import CourseTable from './CourseTable';
 import { KeepRun } from './KeepRun';
 import { RunActions } from './RunActions';
 import { RunStrip } from './RunStrip';
+import { stoppingAddress } from './stopping-address';
 import { useJudgedRun } from './use-judged-run';
 import { useRunSamples } from './use-run-samples';
 
@@ -129,7 +130,10 @@ function Result({ question, run, runs }: ResultProps) {
   if (judged === null) return <p>{t('noResult')}</p>;
   // A link from a result names the moment.
   const linked = asked.get('at');
-  const fault = chosen ?? judged.drive.marks.find(({ detected }) => detected && String(detected.fromMs) === linked)?.id;
+  const { marks } = judged.drive;
+  const fault = chosen ?? marks.find(({ detected }) => detected && String(detected.fromMs) === linked)?.id;
+  const mark = marks.find(({ id }) => id === fault);
+  const explained = mark && stoppingAddress(standard, mark, samples);
   return (
     <>
       <p role="status">
@@ -151,6 +155,7 @@ function Result({ question, run, runs }: ResultProps) {
           }}
           others={runs.filter(({ id }) => id !== run.id)}
         />
+        {explained && <Link to={explained.address}>{t('stoppingAt', { speed: explained.kmh })}</Link>}
       </Section>
       <KeepRun run={run} judged={judged} />
     </>
