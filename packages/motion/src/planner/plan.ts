@@ -1,15 +1,19 @@
 import FlatQueue from 'flatqueue';
-import { seenFrom, toDegrees, wrapAngle, type Pose } from '../geometry';
+import { seenFrom, wrapAngle, type Pose } from '../geometry';
 import { checkWay, type WayChecked } from '../layout/touch';
 import type { Layout } from '../layout/layout';
-import { alongArc, curvatureOf, standing } from '../moves/roll';
+import { alongArc, standing } from '../moves/roll';
 import { driveSteps, movementsOf, turningOf, wayOf, type Step } from '../moves/steps';
 import { leastRadius } from '../vehicle/turning';
 import { lengthOf, type Vehicle } from '../vehicle/vehicle';
+import { directWays, type DirectPart } from './direct-ways';
 import { obstaclesOf } from './obstacles';
-import { shortestLength, waysBetween } from './reeds-shepp';
+import { placesOf } from './places';
+import { shortestLength } from './reeds-shepp';
+import { radii, shares, steeringOf, straight } from './steering';
 
-const { PI, abs, atan, ceil, max, min, round } = Math;
+// Looked up once: they are asked for millions of times.
+const { PI, abs, ceil, max, min } = Math;
 
 export interface PlanOptions {
   /** Metres that every part keeps from what it may not touch. */
@@ -52,30 +56,39 @@ export type Plan = FoundPlan | NoPlan;
 
 export const usualPlanOptions = { clearanceM: 0.1, mostMovements: 9 } as const;
 
-/** Steering angles that are tried, as parts of full lock to the left. */
-const shares = [-1, -0.5, 0, 0.5, 1] as const;
-/** Radii that are tried for the way from a position to the goal, as multiples of the least. */
-const radii = [1, 1.1, 1.2, 1.35, 1.5, 1.75, 2, 2.5] as const;
-/** Of those, what is tried in the middle of a search. */
-const fewRadii = [0, 2, 4, 6] as const;
 /** One more movement costs as much as this many metres: fewer movements always win. */
 const movementM = 400;
-/** One more half lock of steering costs as much as this many metres. */
-const steeringM = 0.3;
-/** One more step to remember costs as much as this many metres. */
-const rememberM = 1;
-/** The direct way to the goal is tried from every so many positions. */
-const tryEvery = 6;
-const tryWiderEvery = 30;
+/** One more half lock of steering costs as much as this many metres, and so does one more step to remember. */
+const [steeringM, rememberM] = [0.3, 1] as const;
+/** The direct way to the goal is tried from every so many positions, around the least radius and around wider ones. */
+const [tryEvery, tryWiderEvery] = [6, 30] as const;
+const [leastOnly, someRadii] = [[0], [0, 2, 4, 6]] as const;
 /** After a way was found, so many more positions of as many movements are looked at for a shorter one. */
 const lookFurther = 2500;
 const tellEvery = 2000;
 /** Metres straight on or back before the first curve. */
 const rollM = 6;
 /** Positions are tested every so many metres of way while searching, and of a way that is found. */
-const sampleM = 0.21;
-const fineM = 0.02;
+const [sampleM, fineM] = [0.21, 0.02] as const;
 
+/** How finely a search looks: the cells of its positions, and the metres that are rolled at once. */
+interface Fineness {
+  readonly cellM: number;
+  readonly cellRad: number;
+  readonly stepsM: readonly number[];
+  /** Which of the shares of full lock are tried. */
+  readonly steers: readonly number[];
+}
+
+/** Between kerbs every hand of road counts, and there is little ground to search. */
+function finenessFor(vehicle: Vehicle, { goal }: Layout): Fineness {
+  const size = lengthOf(vehicle) > 6 ? 1.5 : 1;
+  return goal.kind === 'heading'
+    ? { cellM: 0.12 * size, cellRad: PI / 60, stepsM: [0.5 * size, 0.25 * size, 0.125 * size], steers: [0, 2, 4] }
+    : { cellM: 0.25 * size, cellRad: PI / 30, stepsM: [0.5 * size], steers: [0, 1, 2, 3, 4] };
+}
+
+/** A position of a search, and how it was come by. */
 interface Node {
   readonly pose: Pose;
   /** 1 forwards, -1 backwards. */
@@ -87,6 +100,12 @@ interface Node {
   readonly distanceM: number;
 }
 
+interface Answer {
+  readonly steps: readonly Step[];
+  readonly movements: number;
+  readonly cost: number;
+}
+
 /**
  * The way with the least movements, then the least way and steering, from the start of a layout to its goal, keeping a
  * clearance. A search over positions, directions and movements (hybrid A*: D. Dolgov, S. Thrun, M. Montemerlo, J. Diebel,
@@ -95,194 +114,138 @@ interface Node {
  */
 export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions): Plan {
   const { clearanceM, mostMovements, onProgress } = options;
+  const { start, goal, area } = layout;
   const radius = leastRadius(vehicle);
-  const size = lengthOf(vehicle) > 6 ? 1.5 : 1;
-  // Between kerbs every hand of road counts, and there is little ground to search.
-  const fine = layout.goal.kind === 'heading';
-  const [cellM, cellRad, stepM] = [(fine ? 0.12 : 0.25) * size, PI / (fine ? 60 : 30), 0.5 * size];
-  const stepsM = fine ? [stepM, stepM / 2, stepM / 4] : [stepM];
-  const steers = fine ? [0, 2, 4] : [0, 1, 2, 3, 4];
-  const steersDeg = shares.map((share) => share * vehicle.lockDeg);
-  const curvatures = steersDeg.map((steerDeg) => curvatureOf(vehicle, steerDeg));
-  const extraDeg = radii
-    .slice(1)
-    .flatMap((times) => [-1, 1].map((sign) => sign * toDegrees(atan(vehicle.wheelbaseM / (radius * times)))));
-  const allDeg = [...steersDeg, ...extraDeg];
-  const obstacles = obstaclesOf(vehicle, layout, allDeg, clearanceM);
-  const straight = steersDeg.indexOf(0);
-  const { start, goal } = layout;
-  const goals = goal.kind === 'poses' ? goal.poses : [];
+  const steering = steeringOf(vehicle);
+  const { cellM, cellRad, stepsM, steers } = finenessFor(vehicle, layout);
+  const obstacles = obstaclesOf(vehicle, layout, steering.anglesDeg, clearanceM);
   if (!obstacles.isFree(start, straight)) return { found: false, why: 'start-blocked', looked: 0 };
-  if (goal.kind === 'poses' && !goals.some((pose) => obstacles.isFree(pose, straight)))
+  if (goal.kind === 'poses' && !goal.poses.some((pose) => obstacles.isFree(pose, straight)))
     return { found: false, why: 'goal-blocked', looked: 0 };
 
-  const columns = ceil((layout.area.right - layout.area.left) / cellM) + 2;
-  const rows = ceil((layout.area.top - layout.area.bottom) / cellM) + 2;
-  const turns = round((2 * PI) / cellRad);
-  const placeOf = ({ x, y, heading }: Pose) => {
-    const turn = ((round(heading / cellRad) % turns) + turns) % turns;
-    return (turn * rows + round((y - layout.area.bottom) / cellM)) * columns + round((x - layout.area.left) / cellM);
-  };
-  const best = new Float64Array(columns * rows * turns * 2).fill(Infinity);
-  const lengths = new Float64Array(columns * rows * turns).fill(-1);
+  const places = placesOf(area, cellM, cellRad);
+  /** The least cost of each place by direction, and the metres from each to the goal; below 0 where not asked yet. */
+  const best = new Float64Array(places.count * 2).fill(Infinity);
+  const lengths = new Float64Array(places.count).fill(-1);
+  const keyOf = (place: number, gear: Node['gear']) => place * 2 + (gear === 1 ? 1 : 0);
   const queue = new FlatQueue<Node>();
-  let answer: { readonly steps: readonly Step[]; readonly movements: number; readonly cost: number } | undefined;
+  let answer: Answer | undefined;
   let [looked, further, capped] = [0, 0, false];
 
-  const stillToGo = (pose: Pose, place: number): number => {
+  function stillToGo(pose: Pose, place: number): number {
     if (goal.kind === 'heading') return radius * abs(wrapAngle(goal.heading - pose.heading));
     const known = lengths[place]!;
     if (known >= 0) return known;
     let least = Infinity;
-    for (const to of goals) least = min(least, shortestLength(pose, to, radius));
+    for (const to of goal.poses) least = min(least, shortestLength(pose, to, radius));
     lengths[place] = least;
     return least;
-  };
+  }
 
-  const keyOf = (place: number, gear: Node['gear']) => place * 2 + (gear === 1 ? 1 : 0);
-
-  function freeAlong(from: Pose, steer: number, curvature: number, distanceM: number, everyM = sampleM): boolean {
+  function isFreeAlong(from: Pose, { steer, distanceM }: DirectPart, everyM: number): boolean {
     const parts = max(1, ceil(abs(distanceM) / everyM));
     for (let i = 1; i <= parts; i++)
-      if (!obstacles.isFree(alongArc(from, curvature, (distanceM * i) / parts), steer)) return false;
+      if (!obstacles.isFree(alongArc(from, steering.curvatures[steer]!, (distanceM * i) / parts), steer)) return false;
     return true;
   }
 
-  /** The way from a position straight to the goal, if it is better than what is known. */
-  function tryToEnd(node: Node, nths: readonly number[]): void {
-    const isFree = (pieces: readonly Step[], steers: readonly number[], everyM: number) => {
-      let at = node.pose;
-      return pieces.every(({ steerDeg, distanceM }, i) => {
-        const curvature = curvatureOf(vehicle, steerDeg);
-        const from = at;
-        at = alongArc(at, curvature, distanceM);
-        return freeAlong(from, steers[i]!, curvature, distanceM, everyM);
-      });
-    };
-    const offer = (pieces: readonly Step[], steers: readonly number[]) => {
-      if (!isFree(pieces, steers, sampleM)) return;
-      const steps = merged([...stepsTo(node), ...pieces]);
-      const movements = movementsOf(steps);
-      const cost =
-        movements * movementM +
-        wayOf(steps) +
-        (turningOf(steps) / vehicle.lockDeg) * 2 * steeringM +
-        steps.length * rememberM;
-      if (movements > mostMovements || (answer && cost >= answer.cost)) return;
-      if (isFree(pieces, steers, fineM) && isFreeTo(node)) answer = { steps, movements, cost };
-    };
-    if (goal.kind === 'heading') {
-      const left = wrapAngle(goal.heading - node.pose.heading);
-      for (const steer of [0, 4])
-        for (const turned of [left, left > 0 ? left - 2 * PI : left + 2 * PI])
-          if (abs(turned) < 1.2 * PI)
-            offer([{ steerDeg: steersDeg[steer]!, distanceM: turned / curvatures[steer]! }], [steer]);
-      return;
-    }
-    for (const to of goals)
-      for (const nth of nths) {
-        const times = radii[nth]!;
-        for (const { pieces, length, changes, begins } of waysBetween(node.pose, to, radius * times)) {
-          const more = changes + (node.parent !== undefined && begins !== node.gear ? 1 : 0);
-          // One movement more is an answer to fall back on; further ones are found from further on.
-          if (more > 1 && node.movements + more > 2) continue;
-          if (answer && node.cost + more * movementM + length * radius * times >= answer.cost) continue;
-          const tight = toDegrees(atan(vehicle.wheelbaseM / (radius * times)));
-          const steerOf = (turn: number) =>
-            turn === 0 ? straight : nth === 0 ? (turn > 0 ? 4 : 0) : 5 + (nth - 1) * 2 + (turn > 0 ? 1 : 0);
-          offer(
-            pieces().map(({ turn, length: radii }) => ({ steerDeg: turn * tight, distanceM: radii * radius * times })),
-            pieces().map(({ turn }) => steerOf(turn)),
-          );
-        }
-      }
+  function areFree(from: Pose, parts: readonly DirectPart[], everyM: number): boolean {
+    let at = from;
+    return parts.every((part) => {
+      const before = at;
+      at = alongArc(at, steering.curvatures[part.steer]!, part.distanceM);
+      return isFreeAlong(before, part, everyM);
+    });
   }
 
-  /** Whether the way to a position is free at every fine step too. */
-  function isFreeTo(node: Node): boolean {
-    for (let at: Node = node; at.parent; at = at.parent)
-      if (!freeAlong(at.parent.pose, at.steer, curvatures[at.steer]!, at.distanceM, fineM)) return false;
-    return true;
+  /** The parts of the way to a position from the start. */
+  function partsTo(node: Node): readonly DirectPart[] {
+    const parts: DirectPart[] = [];
+    for (let at: Node | undefined = node; at?.parent; at = at.parent) parts.push(at);
+    return parts.reverse();
   }
 
-  const stepsTo = (node: Node): readonly Step[] => {
-    const steps: Step[] = [];
-    for (let at: Node | undefined = node; at?.parent; at = at.parent)
-      steps.push({ steerDeg: steersDeg[at.steer]!, distanceM: at.distanceM });
-    return steps.reverse();
-  };
-
-  const from: Node = {
-    pose: start,
-    gear: 1,
-    steer: straight,
-    movements: 1,
-    cost: movementM,
-    parent: undefined,
-    distanceM: 0,
-  };
-  for (const gear of [1, -1] as const) {
-    best[keyOf(placeOf(start), gear)] = movementM;
-    queue.push(
-      { pose: start, gear, steer: straight, movements: 1, cost: movementM, parent: undefined, distanceM: 0 },
-      0,
+  /** Takes a way from a position to the goal for the answer, if nothing is in it and it is better than what is known. */
+  function offer(node: Node, parts: readonly DirectPart[]): void {
+    if (!areFree(node.pose, parts, sampleM)) return;
+    const before = partsTo(node);
+    const steps = merged(
+      [...before, ...parts].map(({ steer, distanceM }) => ({ steerDeg: steering.anglesDeg[steer]!, distanceM })),
     );
+    const movements = movementsOf(steps);
+    const halfLocks = (turningOf(steps) / vehicle.lockDeg) * 2;
+    const cost = movements * movementM + wayOf(steps) + halfLocks * steeringM + steps.length * rememberM;
+    if (movements > mostMovements || (answer && cost >= answer.cost)) return;
+    if (areFree(node.pose, parts, fineM) && areFree(start, before, fineM)) answer = { steps, movements, cost };
+  }
+
+  /** Tries to go from a position straight to the goal. */
+  function tryToEnd(node: Node, nthRadii: readonly number[]): void {
+    for (const { lengthM, changes, begins, parts } of directWays(node.pose, goal, radius, steering, nthRadii)) {
+      const more = changes + (node.parent !== undefined && begins !== node.gear ? 1 : 0);
+      // One movement more is an answer to fall back on; further ones are found from further on.
+      if (more > 1 && node.movements + more > 2) continue;
+      if (!answer || node.cost + more * movementM + lengthM < answer.cost) offer(node, parts());
+    }
+  }
+
+  /** Puts into the queue where a vehicle can roll to from a position in one direction. */
+  function rollOn(node: Node, gear: Node['gear'], movements: number): void {
+    for (const steer of steers) {
+      const halfLocks = abs(shares[steer]! - shares[node.steer]!) * 2;
+      const before = node.cost + halfLocks * steeringM + (gear === node.gear ? 0 : movementM);
+      for (const wayM of stepsM) {
+        const part = { steer, distanceM: gear * wayM };
+        const pose = alongArc(node.pose, steering.curvatures[steer]!, part.distanceM);
+        const place = places.of(pose);
+        const key = keyOf(place, gear);
+        const cost = before + wayM;
+        // Where it was known better already nothing is looked for; outside the area there is no such place.
+        if (!(best[key]! > cost + 1e-9)) break;
+        // Up to what stands there a shorter step may go.
+        if (!isFreeAlong(node.pose, part, sampleM)) continue;
+        best[key] = cost;
+        queue.push({ ...part, pose, gear, movements, cost, parent: node }, cost + stillToGo(pose, place));
+        break;
+      }
+    }
+  }
+
+  const first = { pose: start, steer: straight, movements: 1, cost: movementM, parent: undefined, distanceM: 0 };
+  for (const gear of [1, -1] as const) {
+    best[keyOf(places.of(start), gear)] = movementM;
+    queue.push({ ...first, gear }, 0);
   }
   // Straight on or back first, then one curve: what is easiest to remember, where it can be done.
   for (let metres = -rollM; metres <= rollM; metres += 0.2) {
-    if (abs(metres) < 0.1 || !freeAlong(start, straight, 0, metres)) continue;
+    const part = { steer: straight, distanceM: metres };
+    if (abs(metres) < 0.1 || !isFreeAlong(start, part, sampleM)) continue;
     const gear = metres > 0 ? 1 : -1;
-    const pose = alongArc(start, 0, metres);
-    tryToEnd({ ...from, pose, gear, parent: { ...from, gear }, distanceM: metres, cost: movementM + abs(metres) }, [
-      ...radii.keys(),
-    ]);
+    const node = { ...first, ...part, gear, pose: alongArc(start, 0, metres), cost: movementM + abs(metres) } as const;
+    tryToEnd({ ...node, parent: { ...first, gear } }, [...radii.keys()]);
   }
   for (let node = queue.pop(); node !== undefined; node = queue.pop()) {
     // A better way to the same place may have come after it was put in the queue.
-    if (node.cost > best[keyOf(placeOf(node.pose), node.gear)]! + 1e-9) continue;
-    if (
-      answer &&
-      (node.movements > answer.movements || (node.movements === answer.movements && ++further > lookFurther))
-    )
-      break;
+    if (node.cost > best[keyOf(places.of(node.pose), node.gear)]! + 1e-9) continue;
+    const isLate = answer !== undefined && node.movements === answer.movements && ++further > lookFurther;
+    if (answer && (node.movements > answer.movements || isLate)) break;
     if (looked % tellEvery === 0) onProgress?.({ looked, movements: node.movements, at: node.pose });
-    if (looked % tryEvery === 0) tryToEnd(node, node.movements === 1 || looked % tryWiderEvery === 0 ? fewRadii : [0]);
+    if (looked % tryEvery === 0)
+      tryToEnd(node, node.movements === 1 || looked % tryWiderEvery === 0 ? someRadii : leastOnly);
     looked++;
     for (const gear of [1, -1] as const) {
-      const movements = node.movements + (gear === node.gear ? 0 : 1);
       if (gear !== node.gear && node.parent === undefined) continue;
-      if (movements > mostMovements) {
-        capped = true;
-        continue;
-      }
-      if (answer && movements > answer.movements) continue;
-      for (const steer of steers) {
-        const turned = abs(shares[steer]! - shares[node.steer]!) * 2;
-        const before = node.cost + turned * steeringM + (gear === node.gear ? 0 : movementM);
-        for (const wayM of stepsM) {
-          const distanceM = gear * wayM;
-          const pose = alongArc(node.pose, curvatures[steer]!, distanceM);
-          const place = placeOf(pose);
-          const key = keyOf(place, gear);
-          const cost = before + wayM;
-          // Outside the area there is no such place.
-          if (!(best[key]! > cost + 1e-9)) break;
-          // Up to what stands there a shorter step may go.
-          if (!freeAlong(node.pose, steer, curvatures[steer]!, distanceM)) continue;
-          best[key] = cost;
-          queue.push({ pose, gear, steer, movements, cost, parent: node, distanceM }, cost + stillToGo(pose, place));
-          break;
-        }
-      }
+      const movements = node.movements + (gear === node.gear ? 0 : 1);
+      if (movements > mostMovements) capped = true;
+      else if (!answer || movements <= answer.movements) rollOn(node, gear, movements);
     }
   }
   if (!answer) return { found: false, why: capped ? 'too-many-movements' : 'none', looked };
-  const { movements } = answer;
   const steps = tidied(vehicle, layout, answer.steps);
   return {
     found: true,
     steps,
-    movements,
+    movements: movementsOf(steps),
     wayM: wayOf(steps),
     turningDeg: turningOf(steps),
     check: checkWay(vehicle, driveSteps(vehicle, standing(start), steps, 0.01), layout),

@@ -27,7 +27,7 @@ it.each(cases)(
       expect(isFreeWith(vehicle, layout, steps, i, -shortM)).toBe(true);
       if (longM < mostM)
         expect(isFreeWith(vehicle, layout, steps, i, longM + Math.max(finestM, longM / 2))).toBe(false);
-      if (shortM < Math.min(mostM, Math.abs(steps[i]!.distanceM)))
+      if (shortM < Math.min(mostM, Math.abs(steps[i]!.distanceM)) - finestM)
         expect(isFreeWith(vehicle, layout, steps, i, -shortM - Math.max(finestM, shortM / 2))).toBe(false);
     });
   },

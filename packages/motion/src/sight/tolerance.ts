@@ -56,7 +56,8 @@ export function references(vehicle: Vehicle, layout: Layout, steps: readonly Ste
 
 /** The most that is free with all that is less, in steps of 10 cm first and of a centimetre in the end. */
 function furthest(most: number, isFree: (metres: number) => boolean): number {
-  let free = 0;
-  for (const by of [0.1, 0.03, finestM]) while (free + by <= most + 1e-9 && isFree(free + by)) free += by;
-  return Math.min(most, free);
+  const mostCm = Math.floor(most * 100 + 1e-9);
+  let freeCm = 0;
+  for (const by of [10, 3, 1]) while (freeCm + by <= mostCm && isFree((freeCm + by) / 100)) freeCm += by;
+  return freeCm / 100;
 }
