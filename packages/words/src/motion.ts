@@ -7,6 +7,7 @@ import type { Step } from '@jasperwren/motion/moves/steps';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import type { Measure, VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
+import type { VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
 import { wordsOf } from './words';
 
 export const resource = {
@@ -16,6 +17,10 @@ export const resource = {
   caution:
     'Computed for flat ground at walking pace. Try it slowly with someone watching; what your test centre asks for comes first.',
   vehicle: 'Vehicle',
+  car: 'Hatchback',
+  van: 'Van',
+  rigid: 'Rigid lorry, 8 m',
+  'car-with-trailer': 'Car with trailer',
   exercise: 'Exercise',
   side: 'Side',
   left: 'On the left',
@@ -203,6 +208,7 @@ export const resource = {
 export const t = wordsOf('motion', resource);
 
 export const movementsWords = (count: number): string => t('movements', { count });
+export const vehicleName = (kind: VehicleKind): string => t(kind);
 export const exerciseName = (code: ExerciseCode): string => t(code);
 export const spaceName = (name: SpaceName): string => t(name);
 export const measureName = (name: Measure): string => t(name);

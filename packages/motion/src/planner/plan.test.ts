@@ -16,7 +16,7 @@ const options = usualPlanOptions;
 const cases = [car, van].flatMap((vehicle) =>
   exerciseCodes
     .filter((code) => vehicle === car || ['parallel', 'angle-bay', 'alley-dock'].includes(code))
-    .map((code) => [vehicle.name, code, vehicle] as const),
+    .map((code) => [vehicle.kind, code, vehicle] as const),
 );
 
 it.each(cases)(
@@ -53,7 +53,7 @@ const widths: readonly (readonly [Vehicle, readonly number[]])[] = [
   [rigid, [10, 13, 17.5]],
 ];
 
-it.each(widths.flatMap(([vehicle, all]) => all.map((width) => [vehicle.name, width, vehicle] as const)))(
+it.each(widths.flatMap(([vehicle, all]) => all.map((width) => [vehicle.kind, width, vehicle] as const)))(
   '%s on a road of %d m: as few movements as by trying everything',
   (_, width, vehicle) => {
     const plan = planExercise(vehicle, { code: 'turn-in-road', side: 'right', space: { roadM: width } }, options);

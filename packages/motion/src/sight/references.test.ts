@@ -9,9 +9,9 @@ import { finestM, isFreeWith, mostM, references } from './tolerance';
 
 const { car, van } = vehicleClasses;
 const cases: readonly (readonly [string, ExerciseCode, Vehicle])[] = [
-  [car.name, 'bay-reverse', car],
-  [car.name, 'straight-reverse', car],
-  [van.name, 'alley-dock', van],
+  [car.kind, 'bay-reverse', car],
+  [car.kind, 'straight-reverse', car],
+  [van.kind, 'alley-dock', van],
 ];
 
 it.each(cases)(

@@ -6,7 +6,6 @@ import type { Vehicle, VehicleKind } from './vehicle';
  */
 export const vehicleClasses: Readonly<Record<VehicleKind, Vehicle>> = {
   car: {
-    name: 'Hatchback',
     kind: 'car',
     wheelbaseM: 2.55,
     trackM: 1.5,
@@ -25,7 +24,6 @@ export const vehicleClasses: Readonly<Record<VehicleKind, Vehicle>> = {
     doorHandleAheadM: 0.95,
   },
   van: {
-    name: 'Van',
     kind: 'van',
     wheelbaseM: 3.3,
     trackM: 1.68,
@@ -44,7 +42,6 @@ export const vehicleClasses: Readonly<Record<VehicleKind, Vehicle>> = {
     doorHandleAheadM: 2.0,
   },
   rigid: {
-    name: 'Rigid lorry, 8 m',
     kind: 'rigid',
     wheelbaseM: 4.6,
     trackM: 2.0,
@@ -63,7 +60,6 @@ export const vehicleClasses: Readonly<Record<VehicleKind, Vehicle>> = {
     doorHandleAheadM: 4.5,
   },
   'car-with-trailer': {
-    name: 'Car with trailer',
     kind: 'car-with-trailer',
     wheelbaseM: 2.7,
     trackM: 1.56,

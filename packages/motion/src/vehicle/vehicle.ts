@@ -1,6 +1,5 @@
 /** A vehicle as its measures, in metres and degrees. Its middle is the middle of its rear axle, pointing ahead. */
 export interface Vehicle {
-  readonly name: string;
   readonly kind: VehicleKind;
   /** From axle to axle; of several rear axles, their middle. */
   readonly wheelbaseM: number;

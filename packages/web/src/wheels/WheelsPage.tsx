@@ -2,7 +2,7 @@ import { exerciseCodes, layOut, spaceOf } from '@jasperwren/motion/layout/exerci
 import type { SpaceName } from '@jasperwren/motion/layout/space';
 import { spaceNames } from '@jasperwren/motion/layout/space';
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
-import { exerciseName, spaceName, t } from '@jasperwren/words/motion';
+import { exerciseName, spaceName, t, vehicleName } from '@jasperwren/words/motion';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import { Choose } from '../ui/Choose';
@@ -31,7 +31,7 @@ export default function WheelsPage() {
         <Choose
           label={t('vehicle')}
           value={kind}
-          options={Object.entries(vehicleClasses).map(([code, { name }]) => [code, name])}
+          options={Object.values(vehicleClasses).map((one) => [one.kind, vehicleName(one.kind)])}
           onChoose={(value) => change({ vehicle: value })}
         />
         <Choose
