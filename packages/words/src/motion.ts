@@ -15,7 +15,7 @@ export const resource = {
   wheelsWhy:
     'Choose a vehicle, an exercise and the ground you have. The way with the fewest movements follows from their measures.',
   caution:
-    'Computed for flat ground at walking pace. Try it slowly with someone watching; what your test centre asks for comes first.',
+    'Computed for flat ground at walking pace. On tight ground there may be a way with a movement less. Try it slowly with someone watching; what your test centre asks for comes first.',
   vehicle: 'Vehicle',
   car: 'Hatchback',
   van: 'Van',
