@@ -63,7 +63,7 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await page.getByRole('link', { name: wheels('setOut') }).click();
   await expect(page.getByText(/^Base line from A to D: 4\.70 m/)).toBeVisible();
   await expect(page.getByRole('row', { name: /^C / })).toContainText('2.80 m left');
-  await page.getByLabel(wheels('groundWidth')).fill('5');
+  await page.getByLabel(wheels('groundWidth'), { exact: true }).fill('5');
   await expect(page.getByText(/of width missing/)).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: wheels('saveDxf') }).click();
