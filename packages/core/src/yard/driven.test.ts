@@ -16,7 +16,7 @@ function drive(...hands: readonly (readonly [Hands, number])[]): readonly Driven
   for (const [hand, ms] of hands)
     for (let at = 0; at < ms; at += 50) {
       now = driveBench(car, layout, now, hand, 50);
-      const touching = now.touching.map((both) => now.touches.find(({ thing }) => thing === both.split(' ')[1])!.kind);
+      const touching = now.touching.map(({ kind }) => kind);
       moments.push({ atMs: now.atMs, placed: now.placed, speedMps: now.speedMps, touching });
     }
   return moments;

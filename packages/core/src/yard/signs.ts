@@ -1,3 +1,4 @@
+import { dryFromDeg } from '@jasperwren/motion/moves/bench';
 import { usualGrade } from '../marking/asked';
 import { gradeOfValue } from '../marking/measured';
 import type { EffectiveStandard, Item, SensorSign } from '../marking/standard';
@@ -10,7 +11,7 @@ export const thresholds = {
   /** Faster than this it moves with the parking brake on, in km/h. */
   moving: 1,
   /** The wheel is turned standing still by more than so many degrees. */
-  drySteering: 20,
+  drySteering: dryFromDeg,
   /** A pedal is pressed from here on, of 1. */
   brakePressed: 0.1,
   clutchPressed: 0.5,

@@ -1,7 +1,7 @@
 import type { Point } from '../geometry';
 import { leastRadius } from '../vehicle/turning';
 import { frontOf, lengthOf, type Vehicle } from '../vehicle/vehicle';
-import { polyline, type Layout } from './layout';
+import { polyline, type Edge, type Layout } from './layout';
 import type { Space } from './space';
 
 /** Metres from the kerb as a vehicle draws up. */
@@ -10,6 +10,15 @@ const fromKerbM = 0.4;
 const parked = { lengthM: 4.2, widthM: 1.8, fromKerbM: 0.2 } as const;
 
 type Laid = Omit<Layout, 'name'>;
+
+/** The kerbs on both sides of a road, so far to either end. */
+const kerbs = (reach: number, roadM: number): readonly Edge[] =>
+  [0, roadM].flatMap((y) =>
+    polyline(y === 0 ? 'near-kerb' : 'far-kerb', 'kerb', [
+      { x: -reach, y },
+      { x: reach, y },
+    ]),
+  );
 
 /** A road between two kerbs, to be turned round on. */
 export function turnLayout(vehicle: Vehicle, { roadM }: Required<Space>): Laid {
@@ -20,16 +29,7 @@ export function turnLayout(vehicle: Vehicle, { roadM }: Required<Space>): Laid {
     // A turn in the road, not a drive along it to the other side and back.
     area: { left: -lengthOf(vehicle), right: leastRadius(vehicle) + lengthOf(vehicle), bottom: -0.5, top: roadM + 0.5 },
     markers: [],
-    edges: [
-      ...polyline('near-kerb', 'kerb', [
-        { x: -reach, y: 0 },
-        { x: reach, y: 0 },
-      ]),
-      ...polyline('far-kerb', 'kerb', [
-        { x: -reach, y: roadM },
-        { x: reach, y: roadM },
-      ]),
-    ],
+    edges: [...kerbs(reach, roadM)],
   };
 }
 
@@ -55,18 +55,7 @@ export function parallelLayout(vehicle: Vehicle, { gapM, roadM }: Required<Space
     },
     area: { left: -reach, right: reach, bottom: -0.5, top: roadM },
     markers: [],
-    edges: [
-      ...box('car-behind', -gapM / 2 - parked.lengthM),
-      ...box('car-ahead', gapM / 2),
-      ...polyline('near-kerb', 'kerb', [
-        { x: -reach, y: 0 },
-        { x: reach, y: 0 },
-      ]),
-      ...polyline('far-kerb', 'kerb', [
-        { x: -reach, y: roadM },
-        { x: reach, y: roadM },
-      ]),
-    ],
+    edges: [...box('car-behind', -gapM / 2 - parked.lengthM), ...box('car-ahead', gapM / 2), ...kerbs(reach, roadM)],
   };
 }
 

@@ -15,11 +15,6 @@ export interface Near {
   readonly gapM: number;
 }
 
-const parts = (vehicle: Vehicle, placed: Placed) => ({
-  tyres: tyresOf(vehicle, placed),
-  body: bodyOf(vehicle, placed),
-});
-
 /**
  * Every part that may not touch something, with the metres between them: tyres and lines or kerbs, and all parts and
  * markers or walls.
@@ -29,8 +24,8 @@ export function nearest(
   placed: Placed,
   { markers, edges }: Pick<Layout, 'markers' | 'edges'>,
 ): readonly Near[] {
-  const { tyres, body } = parts(vehicle, placed);
-  const all: readonly Part[] = [...tyres, ...body];
+  const tyres = tyresOf(vehicle, placed);
+  const all: readonly Part[] = [...tyres, ...bodyOf(vehicle, placed)];
   return [
     ...markers.flatMap(({ id, kind, x, y }) =>
       all.map(({ name, outline }): Near => ({
@@ -54,7 +49,7 @@ export function nearest(
 
 /** Parts of the body that hang over a line or a kerb, which is no touch. */
 export function overhanging(vehicle: Vehicle, placed: Placed, { edges }: Pick<Layout, 'edges'>): readonly Near[] {
-  const { body } = parts(vehicle, placed);
+  const body = bodyOf(vehicle, placed);
   return edges.flatMap((edge) =>
     edge.kind === 'wall'
       ? []
@@ -70,11 +65,12 @@ export function leastGap(
   placed: Placed,
   layout: Pick<Layout, 'markers' | 'edges'>,
 ): Near | undefined {
-  return nearest(vehicle, placed, layout).reduce<Near | undefined>(
-    (least, near) => (least === undefined || near.gapM < least.gapM ? near : least),
-    undefined,
-  );
+  return closestOf(nearest(vehicle, placed, layout));
 }
+
+/** The one of them with the least gap. */
+export const closestOf = (all: readonly Near[]): Near | undefined =>
+  all.reduce<Near | undefined>((least, near) => (least && least.gapM <= near.gapM ? least : near), undefined);
 
 /** A touch along a drive, from when it began. */
 export interface Touch extends Near {

@@ -1,4 +1,4 @@
-import { nearest, type Near } from '../layout/touch';
+import { closestOf, nearest, type Near } from '../layout/touch';
 import type { Layout } from '../layout/layout';
 import type { Vehicle } from '../vehicle/vehicle';
 import { roll, standing, type Placed } from './roll';
@@ -31,8 +31,8 @@ export interface BenchDrive {
   readonly dry: number;
   readonly turnedStandingDeg: number;
   readonly touches: readonly BenchTouch[];
-  /** Parts that touch something now, as "part thing". */
-  readonly touching: readonly string[];
+  /** What touches what now. */
+  readonly touching: readonly Near[];
   readonly near: Near | undefined;
 }
 
@@ -64,12 +64,9 @@ export function startBench(vehicle: Vehicle, layout: Layout): BenchDrive {
     turnedStandingDeg: 0,
     touches: [],
     touching: [],
-    near: closest(nearest(vehicle, placed, layout)),
+    near: closestOf(nearest(vehicle, placed, layout)),
   };
 }
-
-const closest = (all: readonly Near[]): Near | undefined =>
-  all.reduce<Near | undefined>((least, near) => (least && least.gapM <= near.gapM ? least : near), undefined);
 
 const towards = (from: number, to: number, most: number): number =>
   Math.abs(to - from) <= most ? to : from + Math.sign(to - from) * most;
@@ -96,8 +93,9 @@ export function driveBench(vehicle: Vehicle, layout: Layout, drive: BenchDrive, 
   const wayM = drive.wayM + Math.abs(distanceM);
   const all = nearest(vehicle, placed, layout);
   const now = all.filter(({ gapM }) => gapM === 0);
-  const key = ({ part, thing }: Near) => `${part} ${thing}`;
-  const fresh = now.filter((near) => !drive.touching.includes(key(near)));
+  const fresh = now.filter(
+    ({ part, thing }) => !drive.touching.some((before) => before.part === part && before.thing === thing),
+  );
   return {
     placed,
     atMs,
@@ -111,7 +109,7 @@ export function driveBench(vehicle: Vehicle, layout: Layout, drive: BenchDrive, 
       fresh.length === 0
         ? drive.touches
         : [...drive.touches, ...fresh.map(({ part, thing, kind }) => ({ part, thing, kind, atMs, wayM }))],
-    touching: now.map(key),
-    near: closest(all),
+    touching: now,
+    near: closestOf(all),
   };
 }

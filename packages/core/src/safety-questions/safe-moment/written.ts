@@ -1,6 +1,6 @@
+import { mpsPerMph } from '@jasperwren/motion/stopping/stopping';
 import type { Hazard, Scenario } from './road';
 
-const mphInMps = 0.44704;
 const place = (kind: 'limit-change' | 'bend' | 'junction' | 'crossing', atM: number, lengthM = 8): Hazard => ({
   kind,
   atM,
@@ -18,7 +18,7 @@ const road = (
   mph: number,
   durationS: number,
   ...hazards: readonly Hazard[]
-): Scenario => ({ id, title, level, speedMps: mph * mphInMps, durationS, hazards });
+): Scenario => ({ id, title, level, speedMps: mph * mpsPerMph, durationS, hazards });
 
 /** Stretches written by hand, the plain ones first. */
 export const writtenScenarios: readonly Scenario[] = [

@@ -10,7 +10,6 @@ import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
 import { TracksShape } from '../picture/TracksShape';
 import { VehicleShape } from '../picture/VehicleShape';
-import type { PartName } from '@jasperwren/motion/vehicle/parts';
 import styles from '../wheels.module.css';
 import { Judged } from './Judged';
 import { useBench, type Bench } from './use-bench';
@@ -29,7 +28,7 @@ export default function BenchPanel({ vehicle, layout, spec }: Props) {
   const lock = wheelLockDeg(vehicle);
   const wheel = wheelOf(vehicle, drive.placed.steerDeg);
   const touched = useMemo(() => new Set(drive.touches.map(({ thing }) => thing)), [drive.touches]);
-  const touching = drive.touching.map((both) => both.split(' ')[0] as PartName);
+  const touching = drive.touching.map(({ part }) => part);
   const way = useMemo(() => kept.map(({ placed }) => placed), [kept]);
   const frame = useMemo(() => frameOf(layout, vehicle, []), [layout, vehicle]);
   return (

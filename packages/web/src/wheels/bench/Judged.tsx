@@ -51,14 +51,11 @@ export function Judged({ vehicle, layout, spec, kept, stands }: Props) {
   );
 }
 
-const toMoment = ({ atMs, placed, speedMps, touching, touches }: BenchDrive) => ({
+const toMoment = ({ atMs, placed, speedMps, touching }: BenchDrive) => ({
   atMs,
   placed,
   speedMps,
-  touching: touching.flatMap((both) => {
-    const [part, thing] = both.split(' ');
-    return touches.find((touch) => touch.part === part && touch.thing === thing)?.kind ?? [];
-  }),
+  touching: touching.map(({ kind }) => kind),
 });
 
 interface FaultsProps extends Pick<Props, 'vehicle' | 'layout' | 'stands'> {
