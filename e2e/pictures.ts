@@ -120,7 +120,10 @@ async function yard(page: Page): Promise<void> {
 /** The way with the fewest movements through an exercise. */
 async function wheels(page: Page): Promise<void> {
   await page.goto('/yard/wheels?vehicle=van&exercise=angle-bay');
-  await page.getByText(/Nearest: /).waitFor();
+  await page
+    .getByText(/May be \d+ cm short/)
+    .first()
+    .waitFor();
   await take(page, 'wheels');
 }
 
