@@ -1,4 +1,14 @@
-import { neededSentence, referenceSentence, stepSentence, thingName, vehicleProblemSentence } from './motion';
+import type { Reference } from '@jasperwren/motion/sight/tolerance';
+import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
+import {
+  mirrorShows,
+  neededSentence,
+  referenceSentence,
+  seatWords,
+  stepSentence,
+  thingName,
+  vehicleProblemSentence,
+} from './motion';
 
 it('says a step as a driver is told it', () => {
   expect(stepSentence({ steerDeg: 0, distanceM: -1.04 }, 31)).toBe('Wheels straight, back 1.0 m');
@@ -6,13 +16,34 @@ it('says a step as a driver is told it', () => {
   expect(stepSentence({ steerDeg: -15.5, distanceM: 2 }, 31)).toBe('50 % right lock, forward 2.0 m');
 });
 
-it('says what a step forgives, and what is level as it ends', () => {
-  const forgives = { shortM: 0.2, longM: 0.345 };
-  expect(referenceSentence({ ...forgives, level: [] })).toBe('May be 20 cm short or 35 cm far.');
-  const level = [{ marker: 'B', side: 'right' as const, feature: 'door-mirror' as const, aheadM: 0.02 }];
-  expect(referenceSentence({ ...forgives, level })).toBe(
-    'Ends with marker B level with the door mirror on the right. May be 20 cm short or 35 cm far.',
+it('says what a step forgives, and what lines up as it ends', () => {
+  const { car } = vehicleClasses;
+  const forgives = { shortM: 0.2, longM: 0.345, leftDeg: 0, rightDeg: car.lockDeg / 10 };
+  const said = 'May be 20 cm short or 35 cm far, the steering wheel 0° left or 52° right of it.';
+  expect(referenceSentence({ ...forgives, level: [] }, car)).toBe(said);
+  const ends = (level: Reference['level'][number]) => referenceSentence({ ...forgives, level: [level] }, car);
+  const marker = { thing: 'B', kind: 'cone', side: 'right', offM: 0.02 } as const;
+  expect(ends({ ...marker, feature: 'door-mirror' })).toBe(
+    `Ends with marker B level with the door mirror on the right. ${said}`,
   );
+  expect(ends({ ...marker, feature: 'pillar-gap' })).toContain('marker B between the right mirror and the pillar.');
+  expect(ends({ ...marker, kind: 'line', side: 'left', feature: 'mirror-edge' })).toContain(
+    'a line just under the lower edge of the left mirror.',
+  );
+  expect(ends({ thing: 'far', kind: 'kerb', offM: 0, feature: 'bonnet-edge' })).toContain(
+    'the kerb ahead just going under the edge of the bonnet.',
+  );
+});
+
+it('says which markers a mirror shows', () => {
+  expect(mirrorShows('left', ['A', 'B', 'C'])).toBe('Left mirror: markers A, B and C');
+  expect(mirrorShows('right', ['D'])).toBe('Right mirror: marker D');
+  expect(mirrorShows('right', [])).toBe('Right mirror: no marker');
+  expect([seatWords(0), seatWords(0.05), seatWords(-0.11)]).toEqual([
+    'as measured',
+    '5 cm further back',
+    '11 cm further forward',
+  ]);
 });
 
 it('says how much more room would do, and when none would', () => {

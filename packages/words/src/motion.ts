@@ -4,10 +4,13 @@ import type { Near } from '@jasperwren/motion/layout/touch';
 import type { NoPlan } from '@jasperwren/motion/planner/plan';
 import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Step } from '@jasperwren/motion/moves/steps';
+import { wheelOf } from '@jasperwren/motion/moves/bench';
+import type { LinedUp } from '@jasperwren/motion/sight/lines-up';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import type { Measure, VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
-import type { VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
+import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
+import { joinWords } from './lists';
 import { wordsOf } from './words';
 
 export const resource = {
@@ -67,14 +70,44 @@ export const resource = {
     'Each step begins with the wheels turned while the car stands. Turned while rolling, with {{turn}} m for a full turn, it touches: {{part}} and {{thing}}.',
   forgiving: 'How much each step forgives',
   forgivesWhy: 'Driven too short or too far by no more than this, with the other steps as planned, nothing is touched.',
-  forgives: 'May be {{short}} cm short or {{long}} cm far.',
-  levelWith: 'Ends with marker {{marker}} level with {{what}} on the {{side}}. {{forgives}}',
+  forgives: 'May be {{short}} cm short or {{long}} cm far{{steering}}.',
+  forgivesWheel: ', the steering wheel {{left}}° left or {{right}}° right of it',
+  endsWith: '{{what}}. {{forgives}}',
+  levelWith: 'Ends with {{thing}} level with {{what}} on the {{side}}',
+  onMirrorEdge: 'Ends with {{thing}} just under the lower edge of the {{side}} mirror',
+  underBonnet: 'Ends with {{thing}} ahead just going under the edge of the bonnet',
+  inPillarGap: 'Ends with {{thing}} between the {{side}} mirror and the pillar',
   leftSide: 'left',
   rightSide: 'right',
   'front-end': 'the front end',
   'door-mirror': 'the door mirror',
   shoulder: 'your shoulder',
   'door-handle': 'the door handle',
+  youSee: 'What you see',
+  youSeeAfter: 'What you see at the end of step {{step}}',
+  leftMirrorShows: 'Left mirror: {{shows}}',
+  rightMirrorShows: 'Right mirror: {{shows}}',
+  noMarker: 'no marker',
+  onlyMarker: 'marker {{ids}}',
+  markersSeen: 'markers {{ids}}',
+  ahead: 'Ahead',
+  lookLeft: 'To the left',
+  lookRight: 'To the right',
+  looking: 'Looking',
+  fromSeat: 'From the driver’s seat, looking {{where}}',
+  whereAhead: 'ahead',
+  whereLeft: 'to the left',
+  whereRight: 'to the right',
+  seat: 'Seat',
+  seatAsMeasured: 'as measured',
+  seatForward: '{{cm}} cm further forward',
+  seatBack: '{{cm}} cm further back',
+  viewsWhy:
+    'Mirrors set as usual: the side of the vehicle at the inner edge, the horizon across the middle. Look round yourself; a picture does not see a child behind the car.',
+  printLearner: 'Print for the learner',
+  learnerSheet: '{{exercise}}, {{side}}: {{vehicle}}',
+  learnerWhy:
+    'These points hold for this vehicle, this seat and this bay. In another they differ: look where the car goes, and stop when unsure.',
   none: 'There is no way with this much room.',
   'none-more': 'There is no way with this much room. {{name}}: {{need}} m would do, {{more}} cm more.',
   'no-more': 'There is no way, and four metres more would not help either.',
@@ -190,12 +223,28 @@ export const resource = {
   turnsLockToLock: 'Turns of the steering wheel, lock to lock',
   sillM: 'Lower edge of the side window above ground (m)',
   doorHandleAheadM: 'Rear axle to door handle (m)',
+  eyeAheadM: 'Rear axle to the driver’s eye (m)',
+  eyeLeftM: 'Driver’s eye left of the middle (m)',
+  eyeHeightM: 'Driver’s eye above ground (m)',
+  seatRangeM: 'Range of the seat, front to back (m)',
+  bonnetAheadM: 'Rear axle to the edge of the bonnet (m)',
+  bonnetHeightM: 'Edge of the bonnet above ground (m)',
+  mirrorGlassWideM: 'Width of a mirror’s glass (m)',
+  mirrorGlassTallM: 'Height of a mirror’s glass (m)',
+  mirrorGlassHeightM: 'Middle of a mirror above ground (m)',
+  mirrorRadiusM: 'Radius of a mirror’s bulge (m)',
+  pillarFootAheadM: 'Rear axle to the foot of the front pillar (m)',
+  pillarTopAheadM: 'Rear axle to the top of the front pillar (m)',
+  doorPillarAheadM: 'Rear axle to the pillar behind the front door (m)',
+  pillarWideM: 'Width of a front pillar (m)',
+  roofM: 'Height of the roof (m)',
   asUsual: 'Back to the usual measures',
   impossible: '{{name}}: from {{least}} to {{most}}.',
   'narrower-than-tyres': 'The tyres stand out further than the body. Measure the width and the tyres again.',
   'mirrors-narrower': 'The vehicle is narrower over its mirrors than without them.',
   'mirrors-outside': 'The mirrors are not along the vehicle.',
   'handle-outside': 'The door handle is not along the vehicle.',
+  'mirrors-behind-eye': 'The door mirrors are not ahead of the driver’s eye.',
   'eye-outside': 'The driver’s eye is outside the vehicle.',
   'trailer-missing': 'The trailer has no measures.',
   'trailer-short': 'The trailer’s body reaches past its coupling.',
@@ -231,17 +280,51 @@ export function stepSentence({ steerDeg, distanceM }: Step, lockDeg: number): st
   return t(distanceM < 0 ? 'stepBack' : 'stepForward', { steer, way: Math.abs(distanceM).toFixed(1) });
 }
 
-/** "Ends with marker B level with the door mirror on the right. May be 20 cm short or 34 cm far." */
-export function referenceSentence({ shortM, longM, level: [best] }: Reference): string {
-  const forgives = t('forgives', { short: Math.round(shortM * 100), long: Math.round(longM * 100) });
-  return best
-    ? t('levelWith', {
-        marker: best.marker,
-        what: t(best.feature),
-        side: t(best.side === 'left' ? 'leftSide' : 'rightSide'),
-        forgives,
-      })
-    : forgives;
+const sideWord = (side: 'left' | 'right' | undefined): string => t(side === 'right' ? 'rightSide' : 'leftSide');
+
+/** "Ends with marker B level with the door mirror on the right". */
+function linedUpWords({ feature, side, ...thing }: LinedUp): string {
+  const values = { thing: thingName(thing), side: sideWord(side) };
+  switch (feature) {
+    case 'mirror-edge':
+      return t('onMirrorEdge', values);
+    case 'bonnet-edge':
+      return t('underBonnet', { thing: values.thing });
+    case 'pillar-gap':
+      return t('inPillarGap', values);
+    default:
+      return t('levelWith', { ...values, what: t(feature) });
+  }
+}
+
+/**
+ * "Ends with marker B level with the door mirror on the right. May be 20 cm short or 34 cm far, the steering wheel 12° left
+ * or 30° right of it."
+ */
+export function referenceSentence(
+  { shortM, longM, leftDeg, rightDeg, level: [best] }: Reference,
+  vehicle: Vehicle,
+): string {
+  const wheel = (degrees: number) => Math.floor(wheelOf(vehicle, degrees));
+  const forgives = t('forgives', {
+    short: Math.round(shortM * 100),
+    long: Math.round(longM * 100),
+    steering: t('forgivesWheel', { left: wheel(leftDeg), right: wheel(rightDeg) }),
+  });
+  return best ? t('endsWith', { what: linedUpWords(best), forgives }) : forgives;
+}
+
+/** "Left mirror: markers A and B". */
+export function mirrorShows(side: 'left' | 'right', ids: readonly string[]): string {
+  const shows =
+    ids.length === 0 ? t('noMarker') : t(ids.length === 1 ? 'onlyMarker' : 'markersSeen', { ids: joinWords(ids) });
+  return t(side === 'left' ? 'leftMirrorShows' : 'rightMirrorShows', { shows });
+}
+
+/** "as measured", "5 cm further back". */
+export function seatWords(backM: number): string {
+  const cm = Math.round(Math.abs(backM) * 100);
+  return cm === 0 ? t('seatAsMeasured') : t(backM > 0 ? 'seatBack' : 'seatForward', { cm });
 }
 
 /** Why there is no way. */

@@ -51,6 +51,8 @@ export interface Bay {
 /** The radius of the foot of a marker, in metres, and the width of a painted line. Common practice. */
 export const markerRadiusM = { cone: 0.14, pole: 0.04 } as const;
 export const lineWidthM = 0.1;
+/** How high above the ground the top of a marker is, in metres. Common practice. */
+export const markerHeightM = { cone: 0.45, pole: 1 } as const;
 
 /** The ground that an edge covers. A kerb and a wall are lines of no width: the side that matters is where it is set. */
 export function groundOf({ kind, from, to }: Edge): Polygon {

@@ -4,8 +4,8 @@ import { usualPlanOptions, type FoundPlan } from '../planner/plan';
 import { planExercise } from '../planner/plan-exercise';
 import { vehicleClasses } from '../vehicle/classes';
 import type { Vehicle } from '../vehicle/vehicle';
-import { linesUp, seenBeside } from './lines-up';
-import { finestM, isFreeWith, mostM, references } from './tolerance';
+import { linesUp, seenBeside, underBonnet, underMirror } from './lines-up';
+import { finestDeg, finestM, isFreeWith, mostDeg, mostM, references, type Slip } from './tolerance';
 
 const { car, van } = vehicleClasses;
 const cases: readonly (readonly [string, ExerciseCode, Vehicle])[] = [
@@ -22,22 +22,31 @@ it.each(cases)(
     const { steps } = planExercise(vehicle, spec, usualPlanOptions) as FoundPlan;
     const all = references(vehicle, layout, steps);
     expect(all).toHaveLength(steps.length);
-    all.forEach(({ shortM, longM }, i) => {
-      expect(isFreeWith(vehicle, layout, steps, i, longM)).toBe(true);
-      expect(isFreeWith(vehicle, layout, steps, i, -shortM)).toBe(true);
-      if (longM < mostM)
-        expect(isFreeWith(vehicle, layout, steps, i, longM + Math.max(finestM, longM / 2))).toBe(false);
+    all.forEach(({ shortM, longM, leftDeg, rightDeg }, i) => {
+      const free = (slip: Slip) => isFreeWith(vehicle, layout, steps, i, slip);
+      expect(free({ longerM: longM })).toBe(true);
+      expect(free({ longerM: -shortM })).toBe(true);
+      if (longM < mostM) expect(free({ longerM: longM + Math.max(finestM, longM / 2) })).toBe(false);
       if (shortM < Math.min(mostM, Math.abs(steps[i]!.distanceM)) - finestM)
-        expect(isFreeWith(vehicle, layout, steps, i, -shortM - Math.max(finestM, shortM / 2))).toBe(false);
+        expect(free({ longerM: -shortM - Math.max(finestM, shortM / 2) })).toBe(false);
+      for (const [degrees, sign] of [
+        [leftDeg, 1],
+        [rightDeg, -1],
+      ] as const) {
+        const most = Math.min(mostDeg, vehicle.lockDeg - sign * steps[i]!.steerDeg);
+        expect(free({ leftDeg: sign * degrees })).toBe(true);
+        if (degrees < most - finestDeg)
+          expect(free({ leftDeg: sign * (degrees + Math.max(finestDeg, degrees / 2)) })).toBe(false);
+      }
     });
   },
 );
 
 it('says which marker is level with what, on which side, and how far it is off', () => {
-  const cone = (x: number, y: number) => ({ markers: [{ id: 'A', kind: 'cone' as const, x, y }] });
+  const cone = (x: number, y: number) => ({ markers: [{ id: 'A', kind: 'cone' as const, x, y }], edges: [] });
   const here = standing({ x: 0, y: 0, heading: 0 });
-  expect(linesUp(car, here, cone(1.95, 3))[0]).toMatchObject({ marker: 'A', side: 'left', feature: 'door-mirror' });
-  expect(linesUp(car, here, cone(1.95, 3))[0]!.aheadM).toBeCloseTo(0.1, 9);
+  expect(linesUp(car, here, cone(1.95, 3))[0]).toMatchObject({ thing: 'A', side: 'left', feature: 'door-mirror' });
+  expect(linesUp(car, here, cone(1.95, 3))[0]!.offM).toBeCloseTo(0.1, 9);
   expect(linesUp(car, here, cone(0.95, -4))[0]).toMatchObject({ side: 'right', feature: 'door-handle' });
   expect(linesUp(car, here, cone(-3, 3))).toEqual([]);
   // The same, turned with the car.
@@ -48,10 +57,50 @@ it('says which marker is level with what, on which side, and how far it is off',
 
 // By similar triangles: eye 1.2 m up, 0.5 m from the side, window edge at 0.95 m. Ground is seen from 2.4 m out.
 it('sees over the window edge only what is far enough out', () => {
-  const seat = { ...car, eye: { aheadM: 1.2, leftM: 0.375, heightM: 1.2 } };
+  const seat = { ...car, eyeLeftM: 0.375, eyeHeightM: 1.2 };
   expect(seenBeside(seat, { x: 1, y: 0.375 + 2.3 }, 0)).toBe(false);
   expect(seenBeside(seat, { x: 1, y: 0.375 + 2.5 }, 0)).toBe(true);
   // On the far side the edge of the window is further away, and the ground behind it too.
   expect(seenBeside(seat, { x: 1, y: 0.375 - 5 }, 0)).toBe(false);
   expect(seenBeside(seat, { x: 1, y: 0.375 - 6.1 }, 0)).toBe(true);
+});
+
+// By similar triangles, level with the ground: eye 1.2 m, bonnet edge 0.98 m high and 1.8 m ahead of it: 1.8 / 0.22 * 1.2.
+it('knows where the ground goes under the bonnet and under a mirror', () => {
+  expect(underBonnet(car)!.x - car.eyeAheadM).toBeCloseTo((1.8 / 0.22) * 1.2, 9);
+  expect(underBonnet({ ...car, bonnetHeightM: 1.3 })).toBeUndefined();
+  const left = underMirror({ ...car, sillM: 0.8 }, 'left')!;
+  expect(left.y).toBeGreaterThan(car.mirrorWidthM / 2);
+  // A window edge above the mirror hides what is under it.
+  expect(underMirror({ ...car, sillM: 1.19 }, 'left')).toBeUndefined();
+});
+
+it('says which line goes under the mirror or the bonnet, and which pole stands between mirror and pillar', () => {
+  const here = standing({ x: 0, y: 0, heading: 0 });
+  const seen = { ...car, sillM: 0.8 };
+  const under = underMirror(seen, 'left')!;
+  const across = { x: under.x, y: 0 };
+  const line = { id: 'bay', kind: 'line' as const, from: across, to: { x: under.x, y: 9 } };
+  expect(linesUp(seen, here, { markers: [], edges: [line] })[0]).toMatchObject({
+    feature: 'mirror-edge',
+    side: 'left',
+  });
+  const ahead = underBonnet(car)!.x + 0.1;
+  const kerb = { id: 'far', kind: 'kerb' as const, from: { x: ahead, y: -9 }, to: { x: ahead, y: 9 } };
+  const [first] = linesUp(car, here, { markers: [], edges: [kerb] });
+  expect(first).toMatchObject({ feature: 'bonnet-edge', thing: 'far' });
+  expect(first!.offM).toBeCloseTo(0.1, 9);
+  const poles = Array.from({ length: 60 }, (_, i) => ({
+    id: `P${i}`,
+    kind: 'pole' as const,
+    x: 1.2 + 3 * Math.cos((i * Math.PI) / 120),
+    y: 0.37 + 3 * Math.sin((i * Math.PI) / 120),
+  }));
+  const between = linesUp(car, here, { markers: poles, edges: [] }).filter(({ feature }) => feature === 'pillar-gap');
+  // From the middle of the pillar's width to the inner edge of the mirror: 38 to 44 degrees from the eye.
+  expect(between.map(({ thing }) => Number(thing.slice(1)) * 1.5)).not.toEqual([]);
+  for (const { thing } of between) {
+    expect(Number(thing.slice(1)) * 1.5).toBeGreaterThan(36);
+    expect(Number(thing.slice(1)) * 1.5).toBeLessThan(46);
+  }
 });

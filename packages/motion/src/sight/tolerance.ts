@@ -5,59 +5,89 @@ import { driveSteps, type Step } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
 import { linesUp, type LinedUp } from './lines-up';
 
-/** How much a step of a plan forgives. */
+/** How much a step of a plan forgives before something is touched in it or after it. */
 export interface Forgives {
-  /** Metres that it may be too short, and too long, before something is touched in it or after it. */
+  /** Metres that it may be too short, and too long. */
   readonly shortM: number;
   readonly longM: number;
+  /** Degrees of the front wheels that it may be steered too far to the left, and to the right; no further than full lock. */
+  readonly leftDeg: number;
+  readonly rightDeg: number;
 }
 
-/** A step, with how much it forgives and what is level with the vehicle as it ends. */
+/** A step, with how much it forgives and what lines up as it ends, the best to teach first. */
 export interface Reference extends Forgives {
   readonly level: readonly LinedUp[];
 }
 
-/** No more than this is tried, and it is found out this finely, in metres. */
+/** No more than this is tried, and it is found out this finely: metres, and degrees of the front wheels. */
 export const [mostM, finestM] = [1, 0.01] as const;
+export const [mostDeg, finestDeg] = [10, 0.1] as const;
 const everyM = 0.05;
 
-/** Whether a plan touches nothing where one of its steps is longer by so many metres, the others as they are. */
+/** What is changed of a step, the others as they are. */
+export interface Slip {
+  readonly longerM?: number;
+  readonly leftDeg?: number;
+}
+
+/** Whether a plan touches nothing where one of its steps is longer by so many metres or steered otherwise. */
 export function isFreeWith(
   vehicle: Vehicle,
   layout: Layout,
   steps: readonly Step[],
   index: number,
-  longerM: number,
+  { longerM = 0, leftDeg = 0 }: Slip,
 ): boolean {
   const changed = steps.map((step, i) =>
-    i === index ? { ...step, distanceM: Math.sign(step.distanceM) * (Math.abs(step.distanceM) + longerM) } : step,
+    i === index
+      ? {
+          steerDeg: step.steerDeg + leftDeg,
+          distanceM: Math.sign(step.distanceM) * (Math.abs(step.distanceM) + longerM),
+        }
+      : step,
   );
   return driveSteps(vehicle, standing(layout.start), changed, everyM).every(
     (moment) => (leastGap(vehicle, moment, layout)?.gapM ?? 1) > 0,
   );
 }
 
+/** So far before the end of a step a thing must have been seen elsewhere to tell where the step ends, in metres. */
+const tellingM = 0.2;
+
 /**
- * How much longer or shorter each step may be before a tyre or the body touches, by driving it, to a centimetre and up to a
- * metre; every other step is driven as planned.
+ * How much longer or shorter, and how much further to the left or right, each step may be before a tyre or the body
+ * touches, by driving it: to a centimetre and up to a metre, to a tenth of a degree and up to ten; every other step is driven
+ * as planned.
  */
 export function references(vehicle: Vehicle, layout: Layout, steps: readonly Step[]): readonly Reference[] {
-  const ends = driveSteps(vehicle, standing(layout.start), steps, Infinity);
+  const way = driveSteps(vehicle, standing(layout.start), steps, tellingM / 2);
   return steps.map((step, index) => {
-    const end = ends.findLast((moment) => moment.step === index)!;
-    const shortest = Math.min(mostM, Math.abs(step.distanceM));
+    const end = way.findLastIndex((moment) => moment.step === index);
+    const before = way.slice(0, end).findLast(({ wayM }) => wayM <= way[end]!.wayM - tellingM + 1e-9);
+    const earlier = before ? linesUp(vehicle, before, layout) : [];
+    // What lined up before the step ended as well does not tell its end.
+    const tells = ({ thing, feature, offM }: LinedUp) => {
+      const was = earlier.find((one) => one.thing === thing && one.feature === feature);
+      return !was || Math.abs(was.offM) - Math.abs(offM) > tellingM / 4;
+    };
+    const free = (slip: Slip) => isFreeWith(vehicle, layout, steps, index, slip);
+    const toLock = (left: number) => Math.min(mostDeg, Math.max(0, vehicle.lockDeg - left * step.steerDeg));
     return {
-      shortM: furthest(shortest, (metres) => isFreeWith(vehicle, layout, steps, index, -metres)),
-      longM: furthest(mostM, (metres) => isFreeWith(vehicle, layout, steps, index, metres)),
-      level: linesUp(vehicle, end, layout),
+      shortM: furthest(Math.min(mostM, Math.abs(step.distanceM)), finestM, (metres) => free({ longerM: -metres })),
+      longM: furthest(mostM, finestM, (metres) => free({ longerM: metres })),
+      leftDeg: furthest(toLock(1), finestDeg, (degrees) => free({ leftDeg: degrees })),
+      rightDeg: furthest(toLock(-1), finestDeg, (degrees) => free({ leftDeg: -degrees })),
+      level: linesUp(vehicle, way[end]!, layout).filter(tells),
     };
   });
 }
 
-/** The most that is free with all that is less, in steps of 10 cm first and of a centimetre in the end. */
-function furthest(most: number, isFree: (metres: number) => boolean): number {
-  const mostCm = Math.floor(most * 100 + 1e-9);
-  let freeCm = 0;
-  for (const by of [10, 3, 1]) while (freeCm + by <= mostCm && isFree((freeCm + by) / 100)) freeCm += by;
-  return freeCm / 100;
+/** The most that is free with all that is less, first in coarse steps and finely in the end. */
+function furthest(most: number, finest: number, isFree: (by: number) => boolean): number {
+  const parts = Math.round(1 / finest);
+  const steps = Math.floor(most * parts + 1e-9);
+  let free = 0;
+  for (const by of [10, 3, 1]) while (free + by <= steps && isFree((free + by) / parts)) free += by;
+  return free / parts;
 }

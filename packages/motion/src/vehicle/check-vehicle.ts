@@ -26,6 +26,21 @@ export const possible: Readonly<Record<Measure, Bounds>> = {
   turnsLockToLock: { least: 1, most: 9 },
   sillM: { least: 0.5, most: 2.5 },
   doorHandleAheadM: { least: -1, most: 9 },
+  eyeAheadM: { least: -1, most: 9 },
+  eyeLeftM: { least: -1.2, most: 1.2 },
+  eyeHeightM: { least: 0.7, most: 3.5 },
+  seatRangeM: { least: 0, most: 0.5 },
+  bonnetAheadM: { least: 0.5, most: 11 },
+  bonnetHeightM: { least: 0.4, most: 2.5 },
+  mirrorGlassWideM: { least: 0.08, most: 0.5 },
+  mirrorGlassTallM: { least: 0.06, most: 0.6 },
+  mirrorGlassHeightM: { least: 0.5, most: 3 },
+  mirrorRadiusM: { least: 0.3, most: 1000 },
+  pillarFootAheadM: { least: 0, most: 11 },
+  pillarTopAheadM: { least: 0, most: 11 },
+  doorPillarAheadM: { least: -1, most: 9 },
+  pillarWideM: { least: 0.02, most: 0.4 },
+  roofM: { least: 0.9, most: 4 },
 };
 
 /** What is usual for a class, in metres. Common practice. */
@@ -46,7 +61,7 @@ export type VehicleProblem =
       readonly most: number;
     }
   | { readonly code: 'narrower-than-tyres' | 'mirrors-narrower' | 'mirrors-outside' | 'handle-outside' }
-  | { readonly code: 'eye-outside' | 'trailer-missing' | 'trailer-short' }
+  | { readonly code: 'eye-outside' | 'mirrors-behind-eye' | 'trailer-missing' | 'trailer-short' }
   | {
       readonly code: 'unusual-circle' | 'unusual-length';
       readonly value: number;
@@ -66,7 +81,7 @@ export function checkVehicle(vehicle: Vehicle): readonly VehicleProblem[] {
     return value >= bounds.least && value <= bounds.most ? [] : [{ code: 'impossible', measure, value, ...bounds }];
   });
   if (impossible.length > 0) return impossible;
-  const { widthM, trackM, tyreWidthM, mirrorWidthM, mirrorAheadM, doorHandleAheadM, eye, trailer } = vehicle;
+  const { widthM, trackM, tyreWidthM, mirrorWidthM, mirrorAheadM, doorHandleAheadM, trailer } = vehicle;
   const front = vehicle.wheelbaseM + vehicle.frontOverhangM;
   const along = (aheadM: number) => aheadM > -vehicle.rearOverhangM && aheadM < front;
   const wrong: VehicleProblem[] = [];
@@ -74,8 +89,10 @@ export function checkVehicle(vehicle: Vehicle): readonly VehicleProblem[] {
   if (mirrorWidthM < widthM) wrong.push({ code: 'mirrors-narrower' });
   if (!along(mirrorAheadM)) wrong.push({ code: 'mirrors-outside' });
   if (!along(doorHandleAheadM)) wrong.push({ code: 'handle-outside' });
-  if (!along(eye.aheadM) || Math.abs(eye.leftM) > widthM / 2 || !(eye.heightM > 0.7 && eye.heightM < 3.5))
+  const { eyeAheadM, eyeLeftM, eyeHeightM, sillM, roofM } = vehicle;
+  if (!along(eyeAheadM) || Math.abs(eyeLeftM) > widthM / 2 || eyeHeightM < sillM || eyeHeightM > roofM)
     wrong.push({ code: 'eye-outside' });
+  else if (mirrorAheadM < eyeAheadM + 0.2) wrong.push({ code: 'mirrors-behind-eye' });
   if ((vehicle.kind === 'car-with-trailer') !== (trailer !== undefined)) wrong.push({ code: 'trailer-missing' });
   if (trailer && !(trailer.drawbarM > 0.5 && trailer.bodyAheadM < trailer.drawbarM && trailer.hitchBehindM >= 0))
     wrong.push({ code: 'trailer-short' });

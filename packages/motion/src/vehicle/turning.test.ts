@@ -63,7 +63,7 @@ it('says what cannot be about a vehicle, and what is only strange', () => {
   expect(codes({ wheelbaseM: 0 })).toEqual(['impossible']);
   expect(codes({ mirrorWidthM: 1.6 })).toEqual(['mirrors-narrower']);
   expect(codes({ trackM: 1.7 })).toEqual(['narrower-than-tyres']);
-  expect(codes({ eye: { aheadM: 5, leftM: 0, heightM: 1.2 } })).toEqual(['eye-outside']);
+  expect(codes({ eyeAheadM: 5 })).toEqual(['eye-outside']);
   expect(codes({ kind: 'car-with-trailer' })).toEqual(['trailer-missing']);
   const [tight] = checkVehicle({ ...car, lockDeg: 48 });
   expect(tight).toMatchObject({ code: 'unusual-circle', least: 9, most: 12 });

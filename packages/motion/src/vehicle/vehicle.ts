@@ -20,9 +20,27 @@ export interface Vehicle {
   /** Turns of the steering wheel from full left to full right. */
   readonly turnsLockToLock: number;
   /** Where the driver's eye is: ahead of the rear axle, to the left of the middle, above the ground. */
-  readonly eye: { readonly aheadM: number; readonly leftM: number; readonly heightM: number };
+  readonly eyeAheadM: number;
+  readonly eyeLeftM: number;
+  readonly eyeHeightM: number;
+  /** How far the driver's seat goes from its foremost to its rearmost place. */
+  readonly seatRangeM: number;
   /** The upper edge of the bonnet as the driver sees it: how far ahead of the rear axle and how high. */
-  readonly bonnet: { readonly aheadM: number; readonly heightM: number };
+  readonly bonnetAheadM: number;
+  readonly bonnetHeightM: number;
+  /** The glass of a door mirror: how wide and tall it is, and the height of its middle above the ground. */
+  readonly mirrorGlassWideM: number;
+  readonly mirrorGlassTallM: number;
+  readonly mirrorGlassHeightM: number;
+  /** The radius that the glass bulges with; the larger the flatter. */
+  readonly mirrorRadiusM: number;
+  /** The foot and the top of the front pillar, and the pillar behind the front door, ahead of the rear axle. */
+  readonly pillarFootAheadM: number;
+  readonly pillarTopAheadM: number;
+  readonly doorPillarAheadM: number;
+  /** How wide a front pillar is, and how high the roof. */
+  readonly pillarWideM: number;
+  readonly roofM: number;
   /** The lower edge of the side windows, above the ground. */
   readonly sillM: number;
   /** How far ahead of the rear axle the handles of the front doors are. */

@@ -2,7 +2,7 @@ import type { Layout } from '@jasperwren/motion/layout/layout';
 import { checkWay } from '@jasperwren/motion/layout/touch';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import type { FoundPlan } from '@jasperwren/motion/planner/plan';
-import { driveSteps, rollingSteps } from '@jasperwren/motion/moves/steps';
+import { driveSteps, rollingSteps, type Moment } from '@jasperwren/motion/moves/steps';
 import { standing } from '@jasperwren/motion/moves/roll';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import {
@@ -16,6 +16,7 @@ import {
   t,
   thingName,
 } from '@jasperwren/words/motion';
+import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useMemo, useState } from 'react';
 import { Failed, Loading } from '../../ui/states';
@@ -24,7 +25,9 @@ import { frameOf } from '../picture/outline';
 import { TracksShape } from '../picture/TracksShape';
 import { VehicleShape } from '../picture/VehicleShape';
 import { mostMovements, usePlan, type PlanQuestion } from '../use-plan';
+import { Sight } from '../sight/Sight';
 import styles from '../wheels.module.css';
+import { LearnerSheet } from './LearnerSheet';
 
 /** Metres of way that a driver needs to turn from straight to full lock at walking pace. Common practice. */
 const turnM = 0.6;
@@ -47,7 +50,7 @@ export default function PlanPanel({ question, layout }: Props) {
           references={references}
           vehicle={question.vehicle}
           layout={layout}
-          code={question.spec.code}
+          spec={question.spec}
         />
       ) : (
         <>
@@ -95,10 +98,10 @@ interface FoundProps {
   readonly references: readonly Reference[] | undefined;
   readonly vehicle: Vehicle;
   readonly layout: Layout;
-  readonly code: PlanQuestion['spec']['code'];
+  readonly spec: PlanQuestion['spec'];
 }
 
-function FoundWay({ plan, references, vehicle, layout, code }: FoundProps) {
+function FoundWay({ plan, references, vehicle, layout, spec }: FoundProps) {
   const way = useMemo(() => driveSteps(vehicle, standing(layout.start), plan.steps, 0.1), [vehicle, layout, plan]);
   const [at, setAt] = useState(way.length - 1);
   const moment = way[at]!;
@@ -114,21 +117,24 @@ function FoundWay({ plan, references, vehicle, layout, code }: FoundProps) {
     [vehicle, layout, plan],
   );
   const [touch] = rolling.touches;
+  const picture = (shown: Moment) => (
+    <GroundPicture
+      layout={layout}
+      frame={frameOf(layout, vehicle, way)}
+      label={t('picture', { exercise: exerciseName(spec.code) })}
+    >
+      <TracksShape vehicle={vehicle} way={way} />
+      <VehicleShape vehicle={vehicle} placed={standing(layout.start)} faint />
+      {ends.slice(0, -1).map((end) => (
+        <VehicleShape key={end.step} vehicle={vehicle} placed={end} faint />
+      ))}
+      <VehicleShape vehicle={vehicle} placed={shown} />
+    </GroundPicture>
+  );
   return (
     <>
-      <div>
-        <GroundPicture
-          layout={layout}
-          frame={frameOf(layout, vehicle, way)}
-          label={t('picture', { exercise: exerciseName(code) })}
-        >
-          <TracksShape vehicle={vehicle} way={way} />
-          <VehicleShape vehicle={vehicle} placed={standing(layout.start)} faint />
-          {ends.slice(0, -1).map((end) => (
-            <VehicleShape key={end.step} vehicle={vehicle} placed={end} faint />
-          ))}
-          <VehicleShape vehicle={vehicle} placed={moment} />
-        </GroundPicture>
+      <div className={styles.onScreen}>
+        {picture(moment)}
         <div className={styles.scrub}>
           <span id="along-the-way">{t('along')}</span>
           <Slider
@@ -144,7 +150,7 @@ function FoundWay({ plan, references, vehicle, layout, code }: FoundProps) {
         </div>
         <p className="muted">{t('legend')}</p>
       </div>
-      <section aria-label={t('steps')}>
+      <section aria-label={t('steps')} className={styles.onScreen}>
         <p role="status" className={styles.answer}>
           {near
             ? t('summary', {
@@ -163,7 +169,7 @@ function FoundWay({ plan, references, vehicle, layout, code }: FoundProps) {
               <button type="button" onClick={() => setAt(way.findLastIndex((one) => one.step === i))}>
                 {stepSentence(step, vehicle.lockDeg)}
               </button>
-              {references?.[i] && <p className={styles.reference}>{referenceSentence(references[i])}</p>}
+              {references?.[i] && <p className={styles.reference}>{referenceSentence(references[i], vehicle)}</p>}
             </li>
           ))}
         </ol>
@@ -173,7 +179,23 @@ function FoundWay({ plan, references, vehicle, layout, code }: FoundProps) {
             ? t('standingTouches', { turn: turnM, part: partName(touch.part), thing: thingName(touch) })
             : t('standing', { turn: turnM, gap: Math.round((rolling.closest?.gapM ?? 0) * 100) })}
         </p>
+        <Sight
+          vehicle={vehicle}
+          placed={moment}
+          layout={layout}
+          heading={ends.includes(moment) ? t('youSeeAfter', { step: moment.step + 1 }) : t('youSee')}
+        />
+        {references && (
+          <Button variant="outlined" onClick={() => print()}>
+            {t('printLearner')}
+          </Button>
+        )}
       </section>
+      {references && (
+        <LearnerSheet {...{ vehicle, layout, spec, steps: plan.steps, references, ends }}>
+          {picture(way.at(-1)!)}
+        </LearnerSheet>
+      )}
     </>
   );
 }

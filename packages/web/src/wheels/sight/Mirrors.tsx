@@ -1,0 +1,30 @@
+import type { Layout } from '@jasperwren/motion/layout/layout';
+import type { Placed } from '@jasperwren/motion/moves/roll';
+import { mirrorView, seenInMirror } from '@jasperwren/motion/sight/views';
+import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+import { mirrorShows } from '@jasperwren/words/motion';
+import { ViewPicture } from './ViewPicture';
+import styles from './sight.module.css';
+
+export interface Seen {
+  readonly vehicle: Vehicle;
+  readonly placed: Placed;
+  readonly layout: Layout;
+}
+
+/** What both door mirrors show where the vehicle stands, and which markers. */
+export function Mirrors({ vehicle, placed, layout }: Seen) {
+  return (
+    <div className={styles.mirrors}>
+      {(['left', 'right'] as const).map((side) => {
+        const shows = mirrorShows(side, seenInMirror(vehicle, placed, layout, side));
+        return (
+          <figure key={side}>
+            <ViewPicture view={mirrorView(vehicle, placed, layout, side)} label={shows} />
+            <figcaption aria-hidden="true">{shows}</figcaption>
+          </figure>
+        );
+      })}
+    </div>
+  );
+}

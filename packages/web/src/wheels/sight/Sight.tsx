@@ -1,0 +1,55 @@
+import { eyeView, looks, type Look } from '@jasperwren/motion/sight/views';
+import { seatWords, t } from '@jasperwren/words/motion';
+import Slider from '@mui/material/Slider';
+import { useMemo, useState } from 'react';
+import { Choose } from '../../ui/Choose';
+import wheels from '../wheels.module.css';
+import { Mirrors, type Seen } from './Mirrors';
+import { ViewPicture } from './ViewPicture';
+
+const lookNames: Readonly<Record<Look, string>> = { ahead: t('ahead'), left: t('lookLeft'), right: t('lookRight') };
+const whereNames: Readonly<Record<Look, string>> = {
+  ahead: t('whereAhead'),
+  left: t('whereLeft'),
+  right: t('whereRight'),
+};
+
+/** What the driver sees at a moment: in both mirrors and through the windows, with the seat further forward or back. */
+export function Sight({ vehicle, placed, layout, heading }: Seen & { readonly heading: string }) {
+  const [look, setLook] = useState<Look>('ahead');
+  const [backM, setBack] = useState(0);
+  const seated = useMemo(() => ({ ...vehicle, eyeAheadM: vehicle.eyeAheadM - backM }), [vehicle, backM]);
+  const most = Math.round(vehicle.seatRangeM * 50) / 100;
+  return (
+    <section aria-label={t('youSee')}>
+      <h2>{heading}</h2>
+      <Mirrors vehicle={seated} placed={placed} layout={layout} />
+      <ViewPicture view={eyeView(seated, placed, layout, look)} label={t('fromSeat', { where: whereNames[look] })} />
+      <div className={wheels.fields}>
+        <Choose
+          label={t('looking')}
+          value={look}
+          options={looks.map((one) => [one, lookNames[one]])}
+          onChoose={setLook}
+        />
+      </div>
+      {most > 0 && (
+        <div className={wheels.scrub}>
+          <span id="seat">{t('seat')}</span>
+          <Slider
+            size="small"
+            aria-labelledby="seat"
+            min={-most}
+            max={most}
+            step={0.01}
+            value={backM}
+            getAriaValueText={seatWords}
+            onChange={(_, value) => setBack(value)}
+          />
+          <span className={wheels.number}>{seatWords(backM)}</span>
+        </div>
+      )}
+      <p className="muted">{t('viewsWhy')}</p>
+    </section>
+  );
+}
