@@ -21,6 +21,9 @@ it('says what a step forgives, and what lines up as it ends', () => {
   const forgives = { shortM: 0.2, longM: 0.345, leftDeg: 0, rightDeg: car.lockDeg / 10 };
   const said = 'May be 20 cm short or 35 cm far, the steering wheel 0° left or 52° right of it.';
   expect(referenceSentence({ ...forgives, level: [] }, car)).toBe(said);
+  expect(referenceSentence({ shortM: 1, longM: 0.1, leftDeg: 10, level: [] }, car)).toBe(
+    'May be 100 cm or more short or 10 cm far, the steering wheel 168° or more left of it.',
+  );
   const ends = (level: Reference['level'][number]) => referenceSentence({ ...forgives, level: [level] }, car);
   const marker = { thing: 'B', kind: 'cone', side: 'right', offM: 0.02 } as const;
   expect(ends({ ...marker, feature: 'door-mirror' })).toBe(
@@ -39,6 +42,7 @@ it('says which markers a mirror shows', () => {
   expect(mirrorShows('left', ['A', 'B', 'C'])).toBe('Left mirror: markers A, B and C');
   expect(mirrorShows('right', ['D'])).toBe('Right mirror: marker D');
   expect(mirrorShows('right', [])).toBe('Right mirror: no marker');
+  expect(mirrorShows('right', undefined)).toBe('Right mirror');
   expect([seatWords(0), seatWords(0.05), seatWords(-0.11)]).toEqual([
     'as measured',
     '5 cm further back',

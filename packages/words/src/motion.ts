@@ -6,7 +6,7 @@ import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Step } from '@jasperwren/motion/moves/steps';
 import { wheelOf } from '@jasperwren/motion/moves/bench';
 import type { LinedUp } from '@jasperwren/motion/sight/lines-up';
-import type { Reference } from '@jasperwren/motion/sight/tolerance';
+import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
 import type { Measure, VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
@@ -70,8 +70,12 @@ export const resource = {
     'Each step begins with the wheels turned while the car stands. Turned while rolling, with {{turn}} m for a full turn, it touches: {{part}} and {{thing}}.',
   forgiving: 'How much each step forgives',
   forgivesWhy: 'Driven too short or too far by no more than this, with the other steps as planned, nothing is touched.',
-  forgives: 'May be {{short}} cm short or {{long}} cm far{{steering}}.',
-  forgivesWheel: ', the steering wheel {{left}}° left or {{right}}° right of it',
+  forgives: 'May be {{short}} short or {{long}} far, the steering wheel {{steering}} of it.',
+  steeredBoth: '{{left}} left or {{right}} right',
+  steeredLeft: '{{left}} left',
+  steeredRight: '{{right}} right',
+  orMore: '{{value}} or more',
+  degrees: '{{value}}°',
   endsWith: '{{what}}. {{forgives}}',
   levelWith: 'Ends with {{thing}} level with {{what}} on the {{side}}',
   onMirrorEdge: 'Ends with {{thing}} just under the lower edge of the {{side}} mirror',
@@ -85,6 +89,8 @@ export const resource = {
   'door-handle': 'the door handle',
   youSee: 'What you see',
   youSeeAfter: 'What you see at the end of step {{step}}',
+  leftMirror: 'Left mirror',
+  rightMirror: 'Right mirror',
   leftMirrorShows: 'Left mirror: {{shows}}',
   rightMirrorShows: 'Right mirror: {{shows}}',
   noMarker: 'no marker',
@@ -102,8 +108,11 @@ export const resource = {
   seatAsMeasured: 'as measured',
   seatForward: '{{cm}} cm further forward',
   seatBack: '{{cm}} cm further back',
+  mirrorsDown: 'Mirrors down',
+  forRoad: 'as for the road',
+  tiltedDown: '{{degrees}}° down',
   viewsWhy:
-    'Mirrors set as usual: the side of the vehicle at the inner edge, the horizon across the middle. Look round yourself; a picture does not see a child behind the car.',
+    'Mirrors as for the road show the side of the vehicle at the inner edge and the horizon across the middle; tilted down they show the lines. Look round yourself: a picture does not see a child behind the car.',
   printLearner: 'Print for the learner',
   learnerSheet: '{{exercise}}, {{side}}: {{vehicle}}',
   learnerWhy:
@@ -139,6 +148,7 @@ export const resource = {
   line: 'a line',
   kerb: 'the kerb',
   wall: 'a wall or parked car',
+  wallEnd: 'the end of a wall or parked car',
   benchWhy: 'Arrow keys: up and down roll, left and right turn the steering wheel. S sets it straight.',
   wheel: 'Steering wheel',
   wheelAt: '{{degrees}}° {{side}}',
@@ -233,6 +243,7 @@ export const resource = {
   mirrorGlassTallM: 'Height of a mirror’s glass (m)',
   mirrorGlassHeightM: 'Middle of a mirror above ground (m)',
   mirrorRadiusM: 'Radius of a mirror’s bulge (m)',
+  mirrorDownDeg: 'Mirrors tilted down (°)',
   pillarFootAheadM: 'Rear axle to the foot of the front pillar (m)',
   pillarTopAheadM: 'Rear axle to the top of the front pillar (m)',
   doorPillarAheadM: 'Rear axle to the pillar behind the front door (m)',
@@ -284,7 +295,7 @@ const sideWord = (side: 'left' | 'right' | undefined): string => t(side === 'rig
 
 /** "Ends with marker B level with the door mirror on the right". */
 function linedUpWords({ feature, side, ...thing }: LinedUp): string {
-  const values = { thing: thingName(thing), side: sideWord(side) };
+  const values = { thing: thing.kind === 'wall' ? t('wallEnd') : thingName(thing), side: sideWord(side) };
   switch (feature) {
     case 'mirror-edge':
       return t('onMirrorEdge', values);
@@ -305,17 +316,24 @@ export function referenceSentence(
   { shortM, longM, leftDeg, rightDeg, level: [best] }: Reference,
   vehicle: Vehicle,
 ): string {
-  const wheel = (degrees: number) => Math.floor(wheelOf(vehicle, degrees));
-  const forgives = t('forgives', {
-    short: Math.round(shortM * 100),
-    long: Math.round(longM * 100),
-    steering: t('forgivesWheel', { left: wheel(leftDeg), right: wheel(rightDeg) }),
-  });
+  const atLeast = (value: string, capped: boolean) => (capped ? t('orMore', { value }) : value);
+  const metres = (value: number) => atLeast(t('cm', { value: Math.round(value * 100) }), value >= mostM);
+  const wheel = (value = 0) =>
+    atLeast(t('degrees', { value: Math.floor(wheelOf(vehicle, value)) }), value >= mostDeg - 1e-9);
+  const [left, right] = [wheel(leftDeg), wheel(rightDeg)];
+  const steering =
+    leftDeg === undefined
+      ? t('steeredRight', { right })
+      : rightDeg === undefined
+        ? t('steeredLeft', { left })
+        : t('steeredBoth', { left, right });
+  const forgives = t('forgives', { short: metres(shortM), long: metres(longM), steering });
   return best ? t('endsWith', { what: linedUpWords(best), forgives }) : forgives;
 }
 
-/** "Left mirror: markers A and B". */
-export function mirrorShows(side: 'left' | 'right', ids: readonly string[]): string {
+/** "Left mirror: markers A and B"; only which mirror it is where no marker stands anywhere. */
+export function mirrorShows(side: 'left' | 'right', ids: readonly string[] | undefined): string {
+  if (!ids) return t(side === 'left' ? 'leftMirror' : 'rightMirror');
   const shows =
     ids.length === 0 ? t('noMarker') : t(ids.length === 1 ? 'onlyMarker' : 'markersSeen', { ids: joinWords(ids) });
   return t(side === 'left' ? 'leftMirrorShows' : 'rightMirrorShows', { shows });
@@ -326,6 +344,9 @@ export function seatWords(backM: number): string {
   const cm = Math.round(Math.abs(backM) * 100);
   return cm === 0 ? t('seatAsMeasured') : t(backM > 0 ? 'seatBack' : 'seatForward', { cm });
 }
+
+/** "as for the road", "6° down". */
+export const downWords = (degrees: number): string => (degrees === 0 ? t('forRoad') : t('tiltedDown', { degrees }));
 
 /** Why there is no way. */
 export const noPlanSentence = ({ why }: Pick<NoPlan, 'why'>, most: number): string =>

@@ -53,6 +53,8 @@ export const markerRadiusM = { cone: 0.14, pole: 0.04 } as const;
 export const lineWidthM = 0.1;
 /** How high above the ground the top of a marker is, in metres. Common practice. */
 export const markerHeightM = { cone: 0.45, pole: 1 } as const;
+/** How high what stands on the ground is, in metres; a parked car as high as its windows. Common practice. */
+export const edgeHeightM = { line: 0, kerb: 0.12, wall: 1.1 } as const;
 
 /** The ground that an edge covers. A kerb and a wall are lines of no width: the side that matters is where it is set. */
 export function groundOf({ kind, from, to }: Edge): Polygon {

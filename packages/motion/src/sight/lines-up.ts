@@ -1,5 +1,5 @@
-import { distanceToLine, placed as placedAt, seenFrom, type Point } from '../geometry';
-import { markerHeightM, type EdgeKind, type Layout, type Marker } from '../layout/layout';
+import { distanceBetween, distanceToLine, placed as placedAt, seenFrom, type Point } from '../geometry';
+import { edgeHeightM, markerHeightM, type EdgeKind, type Layout, type Marker } from '../layout/layout';
 import type { Placed } from '../moves/roll';
 import { frontOf, type Vehicle } from '../vehicle/vehicle';
 import { eyeOf, glassOf, type MirrorSide } from './mirror';
@@ -93,6 +93,25 @@ function pillarGap(vehicle: Vehicle, side: MirrorSide): readonly [number, number
 
 const sides = ['left', 'right'] as const;
 
+interface Standing extends Point {
+  readonly id: string;
+  readonly kind: LinedUp['kind'];
+  readonly heightM: number;
+}
+
+/** The markers, and the ends of walls and parked cars that the driver sees past whatever else stands there. */
+function standingThings({ markers, edges }: Pick<Layout, 'markers' | 'edges'>, eye: Point): readonly Standing[] {
+  const walls = edges.filter(({ kind }) => kind === 'wall');
+  const ends = walls
+    .map(({ id, from }): Standing => ({ ...from, id, kind: 'wall', heightM: edgeHeightM.wall }))
+    // From just before it, so that the faces that meet in it do not hide it.
+    .filter(({ x, y }) => {
+      const before = { x: x + (eye.x - x) * 0.01, y: y + (eye.y - y) * 0.01 };
+      return walls.every(({ from, to }) => distanceBetween([eye, before], [from, to]) > 0);
+    });
+  return [...markers.map((marker) => ({ ...marker, heightM: markerHeightM[marker.kind] })), ...ends];
+}
+
 /** Whatever lines up for the driver of a vehicle where it stands, the closest first. */
 export function linesUp(
   vehicle: Vehicle,
@@ -100,10 +119,10 @@ export function linesUp(
   { markers, edges }: Pick<Layout, 'markers' | 'edges'>,
 ): readonly LinedUp[] {
   const eye = eyeOf(vehicle);
-  const level = markers.flatMap((marker) => {
+  const level = standingThings({ markers, edges }, placedAt(placed.pose, eye)).flatMap((marker) => {
     const at = seenFrom(placed.pose, marker);
     const beside = Math.abs(at.y) > vehicle.widthM / 2 && Math.abs(at.y) < besideM;
-    if (!beside || !seenBeside(vehicle, at, markerHeightM[marker.kind])) return [];
+    if (!beside || !seenBeside(vehicle, at, marker.heightM)) return [];
     const side: MirrorSide = at.y > 0 ? 'left' : 'right';
     const [from, to] = pillarGap(vehicle, side);
     const direction = Math.atan2(at.y - eye.y, at.x - eye.x);

@@ -82,3 +82,16 @@ it('shows nothing that is behind the glass', () => {
   const glass = glassOf(vehicleClasses.car, 'right');
   expect(seenOnGlass(glass, eyeOf(vehicleClasses.car), { x: 8, y: -3, z: 1 })).toBeUndefined();
 });
+
+// A mirror that turns by an angle turns what it shows by twice of it.
+it('shows the ground beside the rear wheel where it is tilted down', () => {
+  const { car } = vehicleClasses;
+  const wheel = { x: 0, y: car.widthM / 2 + 0.3, z: 0 };
+  const at = (mirrorDownDeg: number) => {
+    const vehicle = { ...car, mirrorDownDeg, mirrorRadiusM: 1e6 };
+    return { glass: glassOf(vehicle, 'left'), on: seenOnGlass(glassOf(vehicle, 'left'), eyeOf(vehicle), wheel)! };
+  };
+  expect(isOnGlass(at(0).glass, at(0).on)).toBe(false);
+  const down = (Math.atan2(car.mirrorGlassHeightM, car.mirrorAheadM - 0.08) / Math.PI) * 180;
+  expect(Math.abs(at(down / 2).on.up)).toBeLessThan(car.mirrorGlassTallM / 2);
+});

@@ -1,3 +1,4 @@
+import { toRadians } from '../geometry';
 import type { Vehicle } from '../vehicle/vehicle';
 import { crossProduct, dot, minus, plus, reflected, times, unit, type Point3 } from './space3';
 
@@ -53,8 +54,11 @@ export function glassOf(vehicle: Vehicle, side: MirrorSide): Glass {
   const turned = Math.atan2(there.y, there.x) - bulge;
   const level = { x: Math.cos(turned), y: Math.sin(turned), z: 0 };
   const look = reflected(flat(eye, middle), level);
-  // Then tilted so that the middle shows the horizon.
-  const normal = unit(minus(look, unit(minus(middle, eye))));
+  // Then tilted so that the middle shows the horizon, and from there as far down as it is set.
+  const horizon = unit(minus(look, unit(minus(middle, eye))));
+  const across = unit(crossProduct(times(horizon, -1), { x: 0, y: 0, z: 1 }));
+  const down = toRadians(vehicle.mirrorDownDeg);
+  const normal = plus(times(horizon, Math.cos(down)), times(crossProduct(across, times(horizon, -1)), -Math.sin(down)));
   const right = unit(crossProduct(times(normal, -1), { x: 0, y: 0, z: 1 }));
   return { middle, normal, right, up: crossProduct(right, times(normal, -1)), wideM, tallM, radiusM };
 }

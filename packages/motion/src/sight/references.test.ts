@@ -1,4 +1,5 @@
 import { layOut, type ExerciseCode } from '../layout/exercises';
+import { polyline } from '../layout/layout';
 import { standing } from '../moves/roll';
 import { usualPlanOptions, type FoundPlan } from '../planner/plan';
 import { planExercise } from '../planner/plan-exercise';
@@ -33,6 +34,7 @@ it.each(cases)(
         [leftDeg, 1],
         [rightDeg, -1],
       ] as const) {
+        if (degrees === undefined) continue;
         const most = Math.min(mostDeg, vehicle.lockDeg - sign * steps[i]!.steerDeg);
         expect(free({ leftDeg: sign * degrees })).toBe(true);
         if (degrees < most - finestDeg)
@@ -73,6 +75,25 @@ it('knows where the ground goes under the bonnet and under a mirror', () => {
   expect(left.y).toBeGreaterThan(car.mirrorWidthM / 2);
   // A window edge above the mirror hides what is under it.
   expect(underMirror({ ...car, sillM: 1.19 }, 'left')).toBeUndefined();
+});
+
+it('lines up with the ends of a parked car that it does not hide itself', () => {
+  const corners = [
+    { x: car.mirrorAheadM, y: 2 },
+    { x: car.mirrorAheadM, y: 3.7 },
+    { x: 6, y: 3.7 },
+    { x: 6, y: 2 },
+    { x: car.mirrorAheadM, y: 2 },
+  ];
+  const edges = polyline('parked', 'wall', corners);
+  const level = (x: number) =>
+    linesUp(car, standing({ x, y: 0, heading: 0 }), { markers: [], edges }).filter(
+      ({ feature }) => feature === 'door-mirror',
+    );
+  // Beside its rear end both corners of that end are in sight; beside its front end the near one alone.
+  expect(level(0).map(({ thing }) => thing)).toEqual(['parked-1', 'parked-2']);
+  expect(level(6 - car.mirrorAheadM).map(({ thing }) => thing)).toEqual(['parked-4']);
+  expect(level(0)[0]).toMatchObject({ kind: 'wall', side: 'left', offM: 0 });
 });
 
 it('says which line goes under the mirror or the bonnet, and which pole stands between mirror and pillar', () => {

@@ -10,9 +10,9 @@ export interface Forgives {
   /** Metres that it may be too short, and too long. */
   readonly shortM: number;
   readonly longM: number;
-  /** Degrees of the front wheels that it may be steered too far to the left, and to the right; no further than full lock. */
-  readonly leftDeg: number;
-  readonly rightDeg: number;
+  /** Degrees of the front wheels that it may be steered too far to the left, and to the right; missing at full lock. */
+  readonly leftDeg?: number;
+  readonly rightDeg?: number;
 }
 
 /** A step, with how much it forgives and what lines up as it ends, the best to teach first. */
@@ -39,15 +39,14 @@ export function isFreeWith(
   index: number,
   { longerM = 0, leftDeg = 0 }: Slip,
 ): boolean {
-  const changed = steps.map((step, i) =>
-    i === index
-      ? {
-          steerDeg: step.steerDeg + leftDeg,
-          distanceM: Math.sign(step.distanceM) * (Math.abs(step.distanceM) + longerM),
-        }
-      : step,
-  );
-  return driveSteps(vehicle, standing(layout.start), changed, everyM).every(
+  // What comes before the step is as planned.
+  const start = driveSteps(vehicle, standing(layout.start), steps.slice(0, index), Infinity).at(-1)!;
+  const [step, ...after] = steps.slice(index) as [Step, ...Step[]];
+  const changed = {
+    steerDeg: step.steerDeg + leftDeg,
+    distanceM: Math.sign(step.distanceM) * (Math.abs(step.distanceM) + longerM),
+  };
+  return driveSteps(vehicle, start, [changed, ...after], everyM).every(
     (moment) => (leastGap(vehicle, moment, layout)?.gapM ?? 1) > 0,
   );
 }
@@ -72,12 +71,13 @@ export function references(vehicle: Vehicle, layout: Layout, steps: readonly Ste
       return !was || Math.abs(was.offM) - Math.abs(offM) > tellingM / 4;
     };
     const free = (slip: Slip) => isFreeWith(vehicle, layout, steps, index, slip);
-    const toLock = (left: number) => Math.min(mostDeg, Math.max(0, vehicle.lockDeg - left * step.steerDeg));
+    const toLock = (left: 1 | -1) => Math.min(mostDeg, vehicle.lockDeg - left * step.steerDeg);
+    const steered = (left: 1 | -1) => furthest(toLock(left), finestDeg, (degrees) => free({ leftDeg: left * degrees }));
     return {
       shortM: furthest(Math.min(mostM, Math.abs(step.distanceM)), finestM, (metres) => free({ longerM: -metres })),
       longM: furthest(mostM, finestM, (metres) => free({ longerM: metres })),
-      leftDeg: furthest(toLock(1), finestDeg, (degrees) => free({ leftDeg: degrees })),
-      rightDeg: furthest(toLock(-1), finestDeg, (degrees) => free({ leftDeg: -degrees })),
+      ...(toLock(1) >= finestDeg && { leftDeg: steered(1) }),
+      ...(toLock(-1) >= finestDeg && { rightDeg: steered(-1) }),
       level: linesUp(vehicle, way[end]!, layout).filter(tells),
     };
   });

@@ -1,5 +1,5 @@
 import { distanceBetween, placed as placedAt, rectangle, seenFrom, type Point, type Pose } from '../geometry';
-import { markerHeightM, type EdgeKind, type Layout, type Marker } from '../layout/layout';
+import { edgeHeightM, markerHeightM, type EdgeKind, type Layout, type Marker } from '../layout/layout';
 import type { Placed } from '../moves/roll';
 import { trailerPose } from '../vehicle/parts';
 import { frontOf, type Vehicle } from '../vehicle/vehicle';
@@ -29,9 +29,6 @@ export interface View {
   readonly tall: number;
   readonly shown: readonly Shown[];
 }
-
-/** How high what stands on the ground is, in metres; a parked car as high as its windows. Common practice. */
-const edgeHeightM: Readonly<Record<EdgeKind, number>> = { line: 0, kerb: 0.12, wall: 1.1 };
 
 const [everyM, farM] = [0.25, 60] as const;
 const flat = ({ x, y }: Point, z: number): Point3 => ({ x, y, z });
@@ -212,7 +209,7 @@ export function eyeView(vehicle: Vehicle, placed: Placed, layout: Layout, look: 
     ownShape(kind, id, cutNear(points.map(from)).map(flatten));
   const { sillM, roofM, pillarFootAheadM, pillarTopAheadM, pillarWideM, doorPillarAheadM, rearOverhangM } = vehicle;
   const half = vehicle.widthM / 2;
-  const cowl = [half * 0.95, -half * 0.95].map((y): Point3 => ({ x: pillarFootAheadM, y, z: sillM }));
+  const cowl = [half, -half].map((y): Point3 => ({ x: pillarFootAheadM, y, z: sillM }));
   const bonnet = [-half * 0.86, half * 0.86].map((y): Point3 => ({
     x: vehicle.bonnetAheadM,
     y,
@@ -244,10 +241,10 @@ export function eyeView(vehicle: Vehicle, placed: Placed, layout: Layout, look: 
     ].flat();
   });
   return {
-    left: -1.25,
-    bottom: -0.8,
-    wide: 2.5,
-    tall: 1.25,
+    left: -1.5,
+    bottom: -0.85,
+    wide: 3,
+    tall: 1.3,
     shown: [
       {
         id: 'horizon',

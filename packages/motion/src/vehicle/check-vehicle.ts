@@ -36,6 +36,7 @@ export const possible: Readonly<Record<Measure, Bounds>> = {
   mirrorGlassTallM: { least: 0.06, most: 0.6 },
   mirrorGlassHeightM: { least: 0.5, most: 3 },
   mirrorRadiusM: { least: 0.3, most: 1000 },
+  mirrorDownDeg: { least: -5, most: 20 },
   pillarFootAheadM: { least: 0, most: 11 },
   pillarTopAheadM: { least: 0, most: 11 },
   doorPillarAheadM: { least: -1, most: 9 },

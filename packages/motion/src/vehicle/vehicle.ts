@@ -34,6 +34,8 @@ export interface Vehicle {
   readonly mirrorGlassHeightM: number;
   /** The radius that the glass bulges with; the larger the flatter. */
   readonly mirrorRadiusM: number;
+  /** How far the glass is tilted down from where its middle shows the horizon, in degrees. */
+  readonly mirrorDownDeg: number;
   /** The foot and the top of the front pillar, and the pillar behind the front door, ahead of the rear axle. */
   readonly pillarFootAheadM: number;
   readonly pillarTopAheadM: number;

@@ -1,17 +1,17 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 
-interface Props {
+interface Props<V extends string> {
   readonly label: string;
-  readonly value: string;
-  readonly options: readonly (readonly [value: string, name: string])[];
-  readonly onChoose: (value: string) => void;
+  readonly value: V;
+  readonly options: readonly (readonly [value: V, name: string])[];
+  readonly onChoose: (value: V) => void;
 }
 
 /** One of a few, by its name. */
-export function Choose({ label, value, options, onChoose }: Props) {
+export function Choose<V extends string>({ label, value, options, onChoose }: Props<V>) {
   return (
-    <TextField select size="small" label={label} value={value} onChange={(event) => onChoose(event.target.value)}>
+    <TextField select size="small" label={label} value={value} onChange={(event) => onChoose(event.target.value as V)}>
       {options.map(([own, name]) => (
         <MenuItem key={own} value={own}>
           {name}

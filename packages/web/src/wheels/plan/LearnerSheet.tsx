@@ -35,15 +35,16 @@ export function LearnerSheet({ vehicle, layout, spec, steps, references, ends, c
         {steps.map((step, i) => (
           <li key={i}>
             <div>
-              <strong>{stepSentence(step, vehicle.lockDeg)}</strong>
-              <p>{referenceSentence(references[i]!, vehicle)}</p>
+              <div>
+                <strong>{stepSentence(step, vehicle.lockDeg)}</strong>
+                <p>{referenceSentence(references[i]!, vehicle)}</p>
+              </div>
+              <Mirrors vehicle={vehicle} placed={ends[i]!} layout={layout} />
             </div>
-            <Mirrors vehicle={vehicle} placed={ends[i]!} layout={layout} />
           </li>
         ))}
       </ol>
       <p>{t('learnerWhy')}</p>
-      <p>{t('caution')}</p>
     </article>
   );
 }

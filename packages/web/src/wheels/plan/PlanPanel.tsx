@@ -149,6 +149,12 @@ function FoundWay({ plan, references, vehicle, layout, spec }: FoundProps) {
           <span className={styles.number}>{t('wayAt', { way: moment.wayM.toFixed(1) })}</span>
         </div>
         <p className="muted">{t('legend')}</p>
+        <Sight
+          vehicle={vehicle}
+          placed={moment}
+          layout={layout}
+          heading={ends.includes(moment) ? t('youSeeAfter', { step: moment.step + 1 }) : t('youSee')}
+        />
       </div>
       <section aria-label={t('steps')} className={styles.onScreen}>
         <p role="status" className={styles.answer}>
@@ -179,16 +185,12 @@ function FoundWay({ plan, references, vehicle, layout, spec }: FoundProps) {
             ? t('standingTouches', { turn: turnM, part: partName(touch.part), thing: thingName(touch) })
             : t('standing', { turn: turnM, gap: Math.round((rolling.closest?.gapM ?? 0) * 100) })}
         </p>
-        <Sight
-          vehicle={vehicle}
-          placed={moment}
-          layout={layout}
-          heading={ends.includes(moment) ? t('youSeeAfter', { step: moment.step + 1 }) : t('youSee')}
-        />
         {references && (
-          <Button variant="outlined" onClick={() => print()}>
-            {t('printLearner')}
-          </Button>
+          <div className={styles.pedals}>
+            <Button variant="outlined" onClick={() => print()}>
+              {t('printLearner')}
+            </Button>
+          </div>
         )}
       </section>
       {references && (

@@ -15,16 +15,17 @@ export interface Seen {
 /** What both door mirrors show where the vehicle stands, and which markers. */
 export function Mirrors({ vehicle, placed, layout }: Seen) {
   return (
-    <div className={styles.mirrors}>
+    <>
       {(['left', 'right'] as const).map((side) => {
-        const shows = mirrorShows(side, seenInMirror(vehicle, placed, layout, side));
+        const ids = layout.markers.length > 0 ? seenInMirror(vehicle, placed, layout, side) : undefined;
+        const shows = mirrorShows(side, ids);
         return (
-          <figure key={side}>
+          <figure key={side} className={styles[side]}>
             <ViewPicture view={mirrorView(vehicle, placed, layout, side)} label={shows} />
             <figcaption aria-hidden="true">{shows}</figcaption>
           </figure>
         );
       })}
-    </div>
+    </>
   );
 }

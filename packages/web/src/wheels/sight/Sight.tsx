@@ -1,11 +1,12 @@
 import { eyeView, looks, type Look } from '@jasperwren/motion/sight/views';
-import { seatWords, t } from '@jasperwren/words/motion';
+import { downWords, seatWords, t } from '@jasperwren/words/motion';
 import Slider from '@mui/material/Slider';
 import { useMemo, useState } from 'react';
 import { Choose } from '../../ui/Choose';
 import wheels from '../wheels.module.css';
 import { Mirrors, type Seen } from './Mirrors';
 import { ViewPicture } from './ViewPicture';
+import styles from './sight.module.css';
 
 const lookNames: Readonly<Record<Look, string>> = { ahead: t('ahead'), left: t('lookLeft'), right: t('lookRight') };
 const whereNames: Readonly<Record<Look, string>> = {
@@ -18,13 +19,24 @@ const whereNames: Readonly<Record<Look, string>> = {
 export function Sight({ vehicle, placed, layout, heading }: Seen & { readonly heading: string }) {
   const [look, setLook] = useState<Look>('ahead');
   const [backM, setBack] = useState(0);
-  const seated = useMemo(() => ({ ...vehicle, eyeAheadM: vehicle.eyeAheadM - backM }), [vehicle, backM]);
+  const [downDeg, setDown] = useState(vehicle.mirrorDownDeg);
+  const seated = useMemo(
+    () => ({ ...vehicle, eyeAheadM: vehicle.eyeAheadM - backM, mirrorDownDeg: downDeg }),
+    [vehicle, backM, downDeg],
+  );
   const most = Math.round(vehicle.seatRangeM * 50) / 100;
   return (
     <section aria-label={t('youSee')}>
       <h2>{heading}</h2>
-      <Mirrors vehicle={seated} placed={placed} layout={layout} />
-      <ViewPicture view={eyeView(seated, placed, layout, look)} label={t('fromSeat', { where: whereNames[look] })} />
+      <div className={styles.row}>
+        <Mirrors vehicle={seated} placed={placed} layout={layout} />
+        <figure>
+          <ViewPicture
+            view={eyeView(seated, placed, layout, look)}
+            label={t('fromSeat', { where: whereNames[look] })}
+          />
+        </figure>
+      </div>
       <div className={wheels.fields}>
         <Choose
           label={t('looking')}
@@ -32,6 +44,20 @@ export function Sight({ vehicle, placed, layout, heading }: Seen & { readonly he
           options={looks.map((one) => [one, lookNames[one]])}
           onChoose={setLook}
         />
+      </div>
+      <div className={wheels.scrub}>
+        <span id="mirrors-down">{t('mirrorsDown')}</span>
+        <Slider
+          size="small"
+          aria-labelledby="mirrors-down"
+          min={0}
+          max={15}
+          step={0.5}
+          value={downDeg}
+          getAriaValueText={downWords}
+          onChange={(_, value) => setDown(value)}
+        />
+        <span className={wheels.number}>{downWords(downDeg)}</span>
       </div>
       {most > 0 && (
         <div className={wheels.scrub}>
