@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { layOut } from '@jasperwren/motion/layout/exercises';
-import { planExercise, roomNeeded } from '@jasperwren/motion/planner/plan-exercise';
+import { planGround, roomNeeded } from '@jasperwren/motion/planner/plan-exercise';
 import { readSpec, type Spec } from '@jasperwren/motion/read-spec';
 import { layoutToDxf } from '@jasperwren/motion/set-out/dxf';
+import { followRule, whatHelps } from '@jasperwren/motion/sight/rule-of-thumb';
 import { setOut } from '@jasperwren/motion/set-out/set-out';
 import { layoutToSvg } from '@jasperwren/motion/set-out/svg';
 import {
@@ -16,9 +16,11 @@ import {
 } from '@jasperwren/motion/stopping/stopping';
 import {
   movementsWords,
+  helpsSentence,
   neededSentence,
   noPlanSentence,
   partName,
+  ruleSentence,
   stepSentence,
   t,
   thingName,
@@ -39,17 +41,22 @@ const options = {
 const parse = (args: readonly string[]) => parseArgs({ args: [...args], options, allowPositionals: true });
 type Values = ReturnType<typeof parse>['values'];
 
-/** `motion plan SPEC` finds a way, `motion setout SPEC` says how to set it out, `motion stopping` how far a car goes. */
+/**
+ * `motion plan SPEC` finds a way, `motion setout SPEC` says how to set it out, `motion rule SPEC` what becomes of a rule of
+ * thumb, `motion stopping` how far a car goes.
+ */
 export function motionCommand([what = '', ...args]: readonly string[], io: Io): number {
   const { values, positionals } = parse(args);
   const [file] = positionals;
   if (what === 'stopping' && file === undefined) return stopping(values, io);
-  if ((what === 'plan' || what === 'setout') && file !== undefined && positionals.length === 1) {
+  if ((what === 'plan' || what === 'setout' || what === 'rule') && file !== undefined && positionals.length === 1) {
     const spec = specOf(file, io);
     if (!spec) return exitCodes.unusable;
-    return what === 'plan' ? plan(spec, values, io) : setout(spec, values, io);
+    return { plan, setout, rule }[what](spec, values, io);
   }
-  throw new UsageError('Say what to do: jasperwren motion plan FILE, motion setout FILE, or motion stopping --speed N');
+  throw new UsageError(
+    'Say what to do: jasperwren motion plan FILE, motion setout FILE, motion rule FILE, or motion stopping --speed N',
+  );
 }
 
 function specOf(file: string, io: Io): Spec | undefined {
@@ -66,12 +73,12 @@ function specOf(file: string, io: Io): Spec | undefined {
   return undefined;
 }
 
-function plan({ vehicle, exercise, ...limits }: Spec, { json }: Values, io: Io): number {
+function plan({ vehicle, exercise, layout, ...limits }: Spec, { json }: Values, io: Io): number {
   if (vehicle.trailer) {
     io.err(t('trailerAlone'));
     return exitCodes.unusable;
   }
-  const found = planExercise(vehicle, exercise, limits);
+  const found = planGround(vehicle, { layout, ...(exercise && { exercise }) }, limits);
   if (found.found) {
     if (json) printJson(io, found);
     else {
@@ -92,17 +99,16 @@ function plan({ vehicle, exercise, ...limits }: Spec, { json }: Values, io: Io):
     }
     return exitCodes.pass;
   }
-  const needed = found.why === 'start-blocked' ? undefined : roomNeeded(vehicle, exercise, limits);
+  const needed = found.why === 'start-blocked' || !exercise ? undefined : roomNeeded(vehicle, exercise, limits);
   if (json) printJson(io, { ...found, needed: needed ?? null });
   else {
     io.out(noPlanSentence(found, limits.mostMovements));
-    if (found.why !== 'start-blocked') io.out(neededSentence(needed));
+    if (found.why !== 'start-blocked' && exercise) io.out(neededSentence(needed));
   }
   return exitCodes.fail;
 }
 
-function setout({ vehicle, exercise }: Spec, { svg, dxf, json }: Values, io: Io): number {
-  const layout = layOut(exercise, vehicle);
+function setout({ layout }: Spec, { svg, dxf, json }: Values, io: Io): number {
   if (svg) printLines(io.out, layoutToSvg(layout).trimEnd());
   else if (dxf) printLines(io.out, layoutToDxf(layout).trimEnd());
   else {
@@ -120,6 +126,21 @@ function setout({ vehicle, exercise }: Spec, { svg, dxf, json }: Values, io: Io)
     }
   }
   return exitCodes.pass;
+}
+
+function rule({ vehicle, layout, rule: parts }: Spec, { json }: Values, io: Io): number {
+  if (!parts) {
+    io.err(t('ruleMissing'));
+    return exitCodes.unusable;
+  }
+  const followed = followRule(vehicle, layout, parts);
+  const helps = whatHelps(vehicle, layout, parts);
+  if (json) printJson(io, { ...followed, helps: helps ?? null });
+  else {
+    io.out(ruleSentence(followed));
+    if (followed.outcome !== 'works') io.out(helpsSentence(helps));
+  }
+  return followed.outcome === 'works' ? exitCodes.pass : exitCodes.fail;
 }
 
 function stopping(values: Values, io: Io): number {

@@ -1,22 +1,64 @@
 import Ajv from 'ajv';
-import type { FromSchema } from 'json-schema-to-ts';
-import { checkSpace, exerciseCodes, type ExerciseSpec } from './layout/exercises';
+import { checkSpace, exerciseCodes, layOut, type ExerciseCode, type ExerciseSpec, type Side } from './layout/exercises';
+import type { Layout } from './layout/layout';
+import { layoutSchema, readLayout } from './layout/read-layout';
 import { spaceNames } from './layout/space';
-import { checkVehicle, isOnlyStrange, possible } from './vehicle/check-vehicle';
+import { ruleFeatures, type Rule } from './sight/rule-of-thumb';
+import { checkVehicle, isOnlyStrange, possible, type Measure } from './vehicle/check-vehicle';
 import { vehicleClasses } from './vehicle/classes';
-import type { Vehicle } from './vehicle/vehicle';
+import type { Vehicle, VehicleKind } from './vehicle/vehicle';
 
 const metres = { type: 'number' } as const;
 const measures = Object.fromEntries(
   Object.entries(possible).map(([name, { least, most }]) => [name, { ...metres, minimum: least, maximum: most }]),
 );
 
+const until = {
+  oneOf: [
+    {
+      type: 'object',
+      required: ['kind', 'feature', 'thing'],
+      additionalProperties: false,
+      properties: { kind: { const: 'level' }, feature: { enum: [...ruleFeatures] }, thing: { type: 'string' } },
+    },
+    {
+      type: 'object',
+      required: ['kind'],
+      additionalProperties: false,
+      properties: { kind: { enum: ['in-line', 'in-place'] } },
+    },
+    {
+      type: 'object',
+      required: ['kind', 'metres'],
+      additionalProperties: false,
+      properties: { kind: { const: 'metres' }, metres: { ...metres, minimum: 0, maximum: 30 } },
+    },
+  ],
+} as const;
+
+/** A rule of thumb: what is done until something lines up, part by part. */
+export const ruleSchema = {
+  type: 'array',
+  minItems: 1,
+  maxItems: 8,
+  items: {
+    type: 'object',
+    required: ['lock', 'back', 'until'],
+    additionalProperties: false,
+    properties: {
+      lock: { ...metres, minimum: -1, maximum: 1, description: 'The share of full lock; below 0 to the right.' },
+      back: { type: 'boolean' },
+      until,
+    },
+  },
+} as const;
+
 /** A question to the planner or the set-out, as a file holds it. */
 export const specSchema = {
   $schema: 'http://json-schema.org/draft-07/schema#',
   title: 'A vehicle, an exercise and the ground for it',
   type: 'object',
-  required: ['vehicle', 'exercise'],
+  required: ['vehicle'],
   additionalProperties: false,
   properties: {
     vehicle: {
@@ -29,7 +71,8 @@ export const specSchema = {
       additionalProperties: false,
       properties: measures,
     },
-    exercise: { enum: [...exerciseCodes] },
+    exercise: { enum: [...exerciseCodes], description: 'One of the usual exercises; or a layout of your own.' },
+    layout: layoutSchema,
     side: { enum: ['left', 'right'], description: 'On which side of the vehicle. Right where it is left out.' },
     space: {
       type: 'object',
@@ -39,19 +82,30 @@ export const specSchema = {
     },
     clearanceM: { ...metres, minimum: 0, maximum: 2, description: 'Metres that every part keeps. 0.1 where left out.' },
     mostMovements: { type: 'integer', minimum: 1, maximum: 15 },
+    rule: ruleSchema,
   },
 } as const;
 
-interface SpecFile extends Omit<FromSchema<typeof specSchema>, 'measures' | 'space'> {
-  readonly measures?: Readonly<Record<string, number>>;
+export interface SpecFile {
+  readonly vehicle: VehicleKind;
+  readonly measures?: Readonly<Partial<Record<Measure, number>>>;
+  readonly exercise?: ExerciseCode;
+  readonly layout?: unknown;
+  readonly side?: Side;
   readonly space?: ExerciseSpec['space'];
+  readonly clearanceM?: number;
+  readonly mostMovements?: number;
+  readonly rule?: Rule;
 }
 
 export interface Spec {
   readonly vehicle: Vehicle;
-  readonly exercise: ExerciseSpec;
+  /** Missing where the ground is a layout of its own. */
+  readonly exercise?: ExerciseSpec;
+  readonly layout: Layout;
   readonly clearanceM: number;
   readonly mostMovements: number;
+  readonly rule?: Rule;
 }
 
 const validate = new Ajv({ allErrors: true }).compile<SpecFile>(specSchema);
@@ -65,6 +119,14 @@ export function readSpec(value: unknown): { readonly spec: Spec } | { readonly p
   const vehicle: Vehicle = { ...vehicleClasses[value.vehicle], ...value.measures };
   const wrong = checkVehicle(vehicle).filter((problem) => !isOnlyStrange(problem));
   if (wrong.length > 0) return { problems: wrong.map(({ code }) => `/measures ${code}`) };
+  const { clearanceM = 0.1, mostMovements = 9, rule } = value;
+  const rest = { vehicle, clearanceM, mostMovements, ...(rule && { rule }) };
+  if ((value.exercise === undefined) === (value.layout === undefined))
+    return { problems: ['/ asks for one of exercise and layout'] };
+  if (value.exercise === undefined) {
+    const read = readLayout(value.layout);
+    return 'layout' in read ? { spec: { ...rest, layout: read.layout } } : { problems: read.problems };
+  }
   const exercise: ExerciseSpec = { code: value.exercise, side: value.side ?? 'right', space: value.space ?? {} };
   const tight = checkSpace(exercise, vehicle);
   if (tight.length > 0)
@@ -74,5 +136,5 @@ export function readSpec(value: unknown): { readonly spec: Spec } | { readonly p
           `/space/${measure} ${have} m is not within ${leastM} to ${mostM} m`,
       ),
     };
-  return { spec: { vehicle, exercise, clearanceM: value.clearanceM ?? 0.1, mostMovements: value.mostMovements ?? 9 } };
+  return { spec: { ...rest, exercise, layout: layOut(exercise, vehicle) } };
 }

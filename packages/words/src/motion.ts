@@ -6,6 +6,7 @@ import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Step } from '@jasperwren/motion/moves/steps';
 import { wheelOf } from '@jasperwren/motion/moves/bench';
 import type { LinedUp } from '@jasperwren/motion/sight/lines-up';
+import type { Followed, Helps } from '@jasperwren/motion/sight/rule-of-thumb';
 import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
 import type { Measure, VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
@@ -117,6 +118,44 @@ export const resource = {
   learnerSheet: '{{exercise}}, {{side}}: {{vehicle}}',
   learnerWhy:
     'These points hold for this vehicle, this seat and this bay. In another they differ: look where the car goes, and stop when unsure.',
+  ruleOfThumb: 'Rule of thumb',
+  ruleWhy:
+    'Put in what learners are taught. It is followed to the letter, and you see what becomes of it in this vehicle.',
+  ruleMissing: 'The file has no rule of thumb.',
+  ruleWorks: 'This rule works here. Nearest: {{gap}} cm, {{part}} to {{thing}}.',
+  ruleWorksFree: 'This rule works here.',
+  ruleTouches: 'This rule does not work here: in part {{part}} the {{what}} touches {{thing}}.',
+  ruleNever: 'This rule does not work here: part {{part}} never comes to its end.',
+  ruleOutside: 'This rule does not work here: nothing is touched, but the vehicle does not end where it should.',
+  helpsEarlier: 'It would work with part {{part}} ended {{cm}} cm earlier.',
+  helpsLater: 'It would work with part {{part}} ended {{cm}} cm later.',
+  helpsMoreLock: 'It would work with {{degrees}}° more lock than this vehicle has.',
+  helpsLessLock: 'It would work with {{degrees}}° less lock.',
+  helpsNot: 'Neither ending one part up to two metres earlier or later nor another lock makes it work.',
+  rulePart: 'Part {{part}}',
+  ruleGo: 'Go',
+  ruleForward: 'Forward',
+  ruleBackwards: 'Back',
+  ruleWheel: 'Wheel',
+  ruleStraight: 'Straight',
+  ruleHalfLeft: 'Half left lock',
+  ruleHalfRight: 'Half right lock',
+  ruleUntil: 'Until',
+  ruleLevel: 'Level with something',
+  'in-line': 'In line with where it ends',
+  'in-place': 'As far as it should go',
+  ruleMetres: 'A distance',
+  ruleWhat: 'What of the vehicle',
+  ruleThing: 'Level with',
+  ruleDistance: 'Distance (m)',
+  addRulePart: 'Add a part',
+  removeRulePart: 'Remove part {{part}}',
+  tryRule: 'Try a rule of thumb',
+  dropRule: 'Without a rule',
+  wallNamed: 'end of {{id}}',
+  'front-wheel': 'the front wheel',
+  'rear-wheel': 'the rear wheel',
+  'rear-end': 'the rear end',
   none: 'There is no way with this much room.',
   'none-more': 'There is no way with this much room. {{name}}: {{need}} m would do, {{more}} cm more.',
   'no-more': 'There is no way, and four metres more would not help either.',
@@ -347,6 +386,41 @@ export function seatWords(backM: number): string {
 
 /** "as for the road", "6° down". */
 export const downWords = (degrees: number): string => (degrees === 0 ? t('forRoad') : t('tiltedDown', { degrees }));
+
+/** What becomes of a rule of thumb. */
+export function ruleSentence(followed: Followed): string {
+  switch (followed.outcome) {
+    case 'works':
+      return followed.closest
+        ? t('ruleWorks', {
+            gap: Math.round(followed.closest.gapM * 100),
+            part: partName(followed.closest.part),
+            thing: thingName(followed.closest),
+          })
+        : t('ruleWorksFree');
+    case 'touches':
+      return t('ruleTouches', {
+        part: followed.part + 1,
+        what: partName(followed.touch.part),
+        thing: thingName(followed.touch),
+      });
+    case 'never':
+      return t('ruleNever', { part: followed.part + 1 });
+    default:
+      return t('ruleOutside');
+  }
+}
+
+/** With what a rule that fails would work. */
+export function helpsSentence(helps: Helps | undefined): string {
+  if (!helps) return t('helpsNot');
+  if (helps.kind === 'lock')
+    return t(helps.moreDeg > 0 ? 'helpsMoreLock' : 'helpsLessLock', { degrees: Math.abs(helps.moreDeg) });
+  return t(helps.laterM > 0 ? 'helpsLater' : 'helpsEarlier', {
+    part: helps.part + 1,
+    cm: Math.round(Math.abs(helps.laterM) * 100),
+  });
+}
 
 /** Why there is no way. */
 export const noPlanSentence = ({ why }: Pick<NoPlan, 'why'>, most: number): string =>

@@ -68,8 +68,28 @@ export function groundOf({ kind, from, to }: Edge): Polygon {
 export const polyline = (id: string, kind: EdgeKind, points: readonly Point[]): readonly Edge[] =>
   points.slice(1).map((to, i) => ({ id: points.length > 2 ? `${id}-${i + 1}` : id, kind, from: points[i]!, to }));
 
-const mirrorPoint = <P extends Point>(point: P): P => ({ ...point, y: -point.y });
-const mirrorPose = (pose: Pose): Pose => ({ ...pose, y: -pose.y, heading: -pose.heading });
+/** How far around its things a layout reaches, in metres, where nothing says it. */
+const aroundM = 3;
+
+/** The space that a layout takes up: its things, its start and its goal, with some room around them. */
+export function areaOf({ markers, edges, start, goal }: Pick<Layout, 'markers' | 'edges' | 'start' | 'goal'>): Area {
+  const points = [
+    ...markers,
+    ...edges.flatMap(({ from, to }) => [from, to]),
+    start,
+    ...(goal.kind === 'poses' ? goal.poses : []),
+  ];
+  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
+  return {
+    left: Math.min(...xs) - aroundM,
+    right: Math.max(...xs) + aroundM,
+    bottom: Math.min(...ys) - aroundM,
+    top: Math.max(...ys) + aroundM,
+  };
+}
+
+const mirrorPoint = <P extends Point>(point: P): P => ({ ...point, y: 0 - point.y });
+const mirrorPose = (pose: Pose): Pose => ({ ...pose, y: 0 - pose.y, heading: 0 - pose.heading });
 
 /** The same layout for the other side, mirrored along x. */
 export function mirrored(layout: Layout): Layout {
@@ -81,7 +101,7 @@ export function mirrored(layout: Layout): Layout {
     start: mirrorPose(layout.start),
     goal:
       goal.kind === 'heading'
-        ? { ...goal, heading: -goal.heading }
+        ? { ...goal, heading: 0 - goal.heading }
         : {
             ...goal,
             poses: goal.poses.map(mirrorPose),

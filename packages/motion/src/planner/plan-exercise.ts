@@ -1,4 +1,5 @@
 import { layOut, spaceOf, tightMeasure, type ExerciseSpec } from '../layout/exercises';
+import type { Layout } from '../layout/layout';
 import type { SpaceName } from '../layout/space';
 import type { Vehicle } from '../vehicle/vehicle';
 import { planWay, type Plan, type PlanOptions } from './plan';
@@ -16,6 +17,16 @@ export function planExercise(vehicle: Vehicle, spec: ExerciseSpec, options: Plan
     check: mirroredCheck(right.check),
   };
 }
+
+/** The ground of a question: an exercise as it is laid out, or a layout of its own. */
+export interface Ground {
+  readonly exercise?: ExerciseSpec;
+  readonly layout: Layout;
+}
+
+/** The way with the least movements on any ground. */
+export const planGround = (vehicle: Vehicle, { exercise, layout }: Ground, options: PlanOptions): Plan =>
+  exercise ? planExercise(vehicle, exercise, options) : planWay(vehicle, layout, options);
 
 type Check = Extract<Plan, { found: true }>['check'];
 
