@@ -25,6 +25,7 @@ import { CallTimingInput } from './call-timing';
 import { ShareInput } from './shares';
 import { SheetEdit, SheetInput } from './sheets';
 import { FixBatch, TraceEdit } from './traces';
+import { KeptInput } from './wheels';
 import { YardCarInput, YardRunInput } from './yard';
 import { DraftInput, ImportInput, NewStandard } from './standards';
 
@@ -56,6 +57,7 @@ export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } =
   editTrace: TraceEdit,
   addYardRun: YardRunInput,
   addYardCar: YardCarInput,
+  keepWheels: KeptInput,
   share: ShareInput,
   shareRoute: ShareInput,
   setCallTiming: CallTimingInput,

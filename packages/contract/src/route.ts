@@ -19,6 +19,7 @@ export const topics = [
   'signIns',
   'standards',
   'traces',
+  'wheels',
   'yard',
 ] as const;
 export type Topic = (typeof topics)[number];

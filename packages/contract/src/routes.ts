@@ -24,6 +24,7 @@ import type {
 } from './accounts';
 import type { FixBatch, SharedRoad, TraceEdit, TraceView } from './traces';
 import type { NewYardCar, YardCarInput, YardCarView, YardRunInput, YardRunView } from './yard';
+import type { KeptInput, KeptView } from './wheels';
 import { placeFilters, type FaultAtPlace, type PlacesView } from './places';
 import { auditFilters, type AuditPage } from './audit';
 import type { QuestionInput, BoardView, ChecksView, KeptVersion } from './safety-questions';
@@ -349,6 +350,13 @@ export const routes = {
     .takes<YardCarInput>()
     .answers<NewYardCar>(201),
   dropYardCar: del('/api/yard/cars/:carId', 'lead', { changes: ['yard'] }).done(),
+
+  // Where the wheels go: vehicles, grounds and questions that a school keeps.
+  keptWheels: get('/api/wheels/kept', 'staff', { reads: ['wheels'] }).answers<readonly KeptView[]>(),
+  keepWheels: post('/api/wheels/kept', 'staff', { changes: ['wheels'] })
+    .takes<KeptInput>()
+    .answers<KeptView>(201),
+  dropWheels: del('/api/wheels/kept/:keptId', 'staff', { changes: ['wheels'] }).done(),
 
   // What a learner may do. No address names a learner: whose data it is follows from the sign-in alone.
   learnerSignIn: post('/api/me/session', 'anybody').takes<CodeSignIn>().answers<MeView>(),

@@ -1,7 +1,7 @@
 import Ajv from 'ajv';
 import { checkSpace, exerciseCodes, layOut, type ExerciseCode, type ExerciseSpec, type Side } from './layout/exercises';
 import type { Layout } from './layout/layout';
-import { layoutSchema, readLayout } from './layout/read-layout';
+import { layoutSchema, problemsOf, readLayout } from './layout/read-layout';
 import { spaceNames } from './layout/space';
 import { ruleFeatures, type Rule } from './sight/rule-of-thumb';
 import { checkVehicle, isOnlyStrange, possible, type Measure } from './vehicle/check-vehicle';
@@ -86,9 +86,13 @@ export const specSchema = {
   },
 } as const;
 
-export interface SpecFile {
+/** A vehicle by itself, as a file holds it. */
+export interface VehicleFile {
   readonly vehicle: VehicleKind;
   readonly measures?: Readonly<Partial<Record<Measure, number>>>;
+}
+
+export interface SpecFile extends VehicleFile {
   readonly exercise?: ExerciseCode;
   readonly layout?: unknown;
   readonly side?: Side;
@@ -110,15 +114,20 @@ export interface Spec {
 
 const validate = new Ajv({ allErrors: true }).compile<SpecFile>(specSchema);
 
+/** The vehicle of a file: what is usual for its class, and what was measured. */
+export const vehicleOf = ({ vehicle, measures }: VehicleFile): Vehicle => ({ ...vehicleClasses[vehicle], ...measures });
+
+const wrongWith = (vehicle: Vehicle): readonly string[] =>
+  checkVehicle(vehicle)
+    .filter((problem) => !isOnlyStrange(problem))
+    .map(({ code }) => `/measures ${code}`);
+
 /** A question from what a file holds, or all that is wrong with it, each with its place. */
 export function readSpec(value: unknown): { readonly spec: Spec } | { readonly problems: readonly string[] } {
-  if (!validate(value))
-    return {
-      problems: (validate.errors ?? []).map(({ instancePath, message }) => `${instancePath || '/'} ${message}`),
-    };
-  const vehicle: Vehicle = { ...vehicleClasses[value.vehicle], ...value.measures };
-  const wrong = checkVehicle(vehicle).filter((problem) => !isOnlyStrange(problem));
-  if (wrong.length > 0) return { problems: wrong.map(({ code }) => `/measures ${code}`) };
+  if (!validate(value)) return { problems: problemsOf(validate.errors) };
+  const vehicle = vehicleOf(value);
+  const wrong = wrongWith(vehicle);
+  if (wrong.length > 0) return { problems: wrong };
   const { clearanceM = 0.1, mostMovements = 9, rule } = value;
   const rest = { vehicle, clearanceM, mostMovements, ...(rule && { rule }) };
   if ((value.exercise === undefined) === (value.layout === undefined))
@@ -137,4 +146,41 @@ export function readSpec(value: unknown): { readonly spec: Spec } | { readonly p
       ),
     };
   return { spec: { ...rest, exercise, layout: layOut(exercise, vehicle) } };
+}
+
+/** What a school keeps by a name: its vehicles, its grounds, and questions with all they ask. */
+export const keptKinds = ['vehicle', 'ground', 'question'] as const;
+export type KeptKind = (typeof keptKinds)[number];
+
+export type KeptBody = VehicleFile | Layout | SpecFile;
+
+const validateVehicle = new Ajv({ allErrors: true }).compile<VehicleFile>({
+  type: 'object',
+  required: ['vehicle'],
+  additionalProperties: false,
+  properties: { vehicle: specSchema.properties.vehicle, measures: specSchema.properties.measures },
+});
+
+/** A kept thing from its JSON, or all that is wrong with it. */
+export function readKept(
+  kind: KeptKind,
+  json: string,
+): { readonly body: KeptBody } | { readonly problems: readonly string[] } {
+  let value: unknown;
+  try {
+    value = JSON.parse(json);
+  } catch {
+    return { problems: ['/ is no JSON'] };
+  }
+  if (kind === 'ground') {
+    const read = readLayout(value);
+    return 'layout' in read ? { body: read.layout } : read;
+  }
+  if (kind === 'question') {
+    const read = readSpec(value);
+    return 'spec' in read ? { body: value as SpecFile } : read;
+  }
+  if (!validateVehicle(value)) return { problems: problemsOf(validateVehicle.errors) };
+  const wrong = wrongWith(vehicleOf(value));
+  return wrong.length > 0 ? { problems: wrong } : { body: value };
 }

@@ -5,6 +5,7 @@ import Koa from 'koa';
 import compress from 'koa-compress';
 import helmet from 'koa-helmet';
 import type { Logger } from 'pino';
+import { wheelsHandlers } from './wheels/handlers';
 import { yardHandlers } from './yard/handlers';
 import { placeHandlers } from './places/handlers';
 import { traceHandlers } from './traces/handlers';
@@ -102,6 +103,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...traceHandlers(jobs),
     ...placeHandlers,
     ...yardHandlers,
+    ...wheelsHandlers,
     ...meHandlers(workers),
   };
   return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs });

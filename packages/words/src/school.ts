@@ -133,6 +133,8 @@ export const resource = {
   deletedAYardRun: 'deleted a yard run',
   addedAYardCar: 'let the sensors of a car send',
   removedAYardCar: 'removed a car with sensors',
+  keptWheels: 'kept a vehicle, ground or plan',
+  droppedWheels: 'deleted a kept vehicle, ground or plan',
   downloadedPlaces: 'downloaded where faults happen',
   markedAMockTest: 'marked a mock test',
   downloadedTheRecordOfAMock: 'downloaded the record of a mock test',

@@ -1,4 +1,4 @@
-import Ajv from 'ajv';
+import Ajv, { type ErrorObject } from 'ajv';
 import type { FromSchema } from 'json-schema-to-ts';
 import { areaOf, type Layout } from './layout';
 
@@ -94,12 +94,13 @@ const validate = new Ajv({ allErrors: true }).compile<LayoutFile>(layoutSchema);
 
 export type LayoutRead = { readonly layout: Layout } | { readonly problems: readonly string[] };
 
+/** Each thing that a schema finds wrong, with its place. */
+export const problemsOf = (errors: readonly ErrorObject[] | null | undefined): readonly string[] =>
+  (errors ?? []).map(({ instancePath, message }) => `${instancePath || '/'} ${message}`);
+
 /** A layout from what a file holds, or all that is wrong with it, each with its place. */
 export function readLayout(value: unknown): LayoutRead {
-  if (!validate(value))
-    return {
-      problems: (validate.errors ?? []).map(({ instancePath, message }) => `${instancePath || '/'} ${message}`),
-    };
+  if (!validate(value)) return { problems: problemsOf(validate.errors) };
   const ids = [...value.markers, ...value.edges].map(({ id: own }) => own);
   const twice = ids.filter((own, i) => ids.indexOf(own) !== i);
   const none = value.edges.filter(({ from, to }) => from.x === to.x && from.y === to.y);

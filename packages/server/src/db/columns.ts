@@ -109,6 +109,14 @@ export interface Columns {
     failures: Generated<number>;
     error: string | null;
   };
+  kept_wheels: {
+    school_id: string;
+    id: string;
+    kind: string;
+    name: string;
+    body: string;
+    kept_at: string;
+  };
   learners: {
     id: string;
     school_id: string;

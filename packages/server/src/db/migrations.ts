@@ -564,4 +564,18 @@ export const migrations: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0016-kept-wheels': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('kept_wheels')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('id', 'text', (c) => c.notNull())
+        .addColumn('kind', 'text', (c) => c.notNull())
+        .addColumn('name', 'text', (c) => c.notNull())
+        .addColumn('body', 'text', (c) => c.notNull())
+        .addColumn('kept_at', 'text', (c) => c.notNull())
+        .addPrimaryKeyConstraint('kept_wheels_key', ['school_id', 'id'])
+        .execute();
+    },
+  },
 };

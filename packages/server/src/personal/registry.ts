@@ -153,6 +153,14 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     delays: 'learner',
   },
   trace_pieces: { school_id: 'school', drive_id: 'learner', id: 'learner', fixes: 'learner' },
+  kept_wheels: {
+    school_id: 'school',
+    id: 'nobody',
+    kind: 'nobody',
+    name: 'school',
+    body: 'school',
+    kept_at: 'school',
+  },
   yard_cars: { school_id: 'school', id: 'nobody', name: 'school', token_hash: 'school', created_at: 'school' },
   yard_runs: {
     school_id: 'school',

@@ -73,6 +73,7 @@ export const schoolTables = [
   'yard_rows',
   'yard_runs',
   'yard_cars',
+  'kept_wheels',
   'events',
   'drives',
   'sheets',

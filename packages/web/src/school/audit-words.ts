@@ -51,6 +51,8 @@ export const deedWords: Readonly<Partial<Record<RouteName | AuditExtra, string>>
   dropYardRun: t('deletedAYardRun'),
   addYardCar: t('addedAYardCar'),
   dropYardCar: t('removedAYardCar'),
+  keepWheels: t('keptWheels'),
+  dropWheels: t('droppedWheels'),
   placesFile: t('downloadedPlaces'),
   passesTable: t('downloadedPlaces'),
   driveRecord: t('downloadedTheRecordOfAMock'),
