@@ -46,7 +46,7 @@ const note = { lat: 48, lon: -30, text: 'A van parks at the mouth.', reviewBy: '
 const timing = { steps: [{ kmh: 0, metres: 150 }], leastSeconds: 7 };
 const fix = [1_780_000_000_000, 48, -30, 5, -1];
 const stop = { lat: 48, lon: -30, mode: 'directions' };
-const keptVan = { kind: 'vehicle', name: 'Our van', body: '{"vehicle":"van"}' };
+const keptVan = { id: 'van', kind: 'vehicle', name: 'Our van', body: '{"vehicle":"van"}' };
 const run = { id: 'run', name: 'Morning run', source: 'file', standardId: 'timed-yard', columns: 'at_ms,speed_kmh' };
 const learner = { name: 'Ada', transmission: 'manual', standardId: 'tally' };
 
@@ -68,7 +68,7 @@ beforeAll(async () => {
   );
   await post('/api/drives/drive/events', { events });
   const { id: sheetId } = await post<SheetView>(`/api/learners/${learnerId}/sheets`, sheet);
-  await first.send('PUT', '/api/wheels/kept/van', keptVan);
+  await post('/api/wheels/kept', keptVan);
   await post('/api/yard/runs', run);
   const { id: carId } = await post<{ id: string }>('/api/yard/cars', { name: 'Car 3' });
   const { id: shareId } = await post<NewShare>('/api/drives/drive/shares', { days: 7 });
@@ -123,7 +123,7 @@ beforeAll(async () => {
     { route: 'DELETE /api/yard/runs/:runId' },
     { route: 'POST /api/yard/cars', body: { name: 'Car 4' } },
     { route: 'DELETE /api/yard/cars/:carId' },
-    { route: 'PUT /api/wheels/kept/:keptId', body: { ...keptVan, name: 'The other van' } },
+    { route: 'POST /api/wheels/kept', body: { ...keptVan, name: 'The other van' } },
     { route: 'DELETE /api/wheels/kept/:keptId' },
     { route: 'PUT /api/call-timing', body: { instructor: timing, device: { ...timing, againSeconds: 4 }, version: 0 } },
     { route: 'POST /api/routes/:routeId/shares', body: { days: 7 } },

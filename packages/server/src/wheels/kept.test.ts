@@ -13,14 +13,14 @@ beforeAll(async () => {
 afterAll(() => server.remove());
 
 const keep = (client: TestClient, id: string, kind: string, name: string, body: unknown) =>
-  client.send<KeptView>('PUT', `/api/wheels/kept/${id}`, { kind, name, body: JSON.stringify(body) });
+  client.send<KeptView>('POST', '/api/wheels/kept', { id, kind, name, body: JSON.stringify(body) });
 const kept = async (client: TestClient) =>
   (await client.send<readonly KeptView[]>('GET', '/api/wheels/kept')).body.map(({ id, name }) => [id, name]);
 
 it('keeps vehicles, grounds and questions by name, for the school alone', async () => {
   const layout = layOut({ code: 'parallel', side: 'left', space: {} }, vehicleClasses.car);
   expect((await keep(first, 'van', 'vehicle', 'Our van', { vehicle: 'van', measures: { lockDeg: 35 } })).status).toBe(
-    200,
+    201,
   );
   expect((await keep(first, 'yard', 'ground', 'Behind the hall', layout)).body.body).toEqual(
     JSON.parse(JSON.stringify(layout)),
@@ -51,6 +51,6 @@ it.each([
   ['house', {}],
 ])('refuses a %s that cannot be computed with', async (kind, body) => {
   expect((await keep(first, 'bad', kind, 'Bad', body)).status).toBe(422);
-  expect((await first.send('PUT', '/api/wheels/kept/bad', { kind, name: 'Bad', body: '{' })).status).toBe(422);
+  expect((await first.send('POST', '/api/wheels/kept', { id: 'bad', kind, name: 'Bad', body: '{' })).status).toBe(422);
   expect((await kept(first)).some(([id]) => id === 'bad')).toBe(false);
 });
