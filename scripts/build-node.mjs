@@ -24,7 +24,7 @@ for (const [name, more] of programs) {
         name: 'only-our-own',
         setup({ onResolve }) {
           onResolve({ filter: /^[^./]/ }, ({ path, importer }) =>
-            importer.includes('node_modules') || /^(@jasperwren\/|ajv\/|lru-cache$)/.test(path)
+            importer.includes('node_modules') || /^(@jasperwren\/|ajv(\/|$)|lru-cache$)/.test(path)
               ? undefined
               : { path, external: true },
           );

@@ -16,6 +16,7 @@ import { v7 as newId } from 'uuid';
 import { signedIn } from './client';
 import { addDemoRoutes, planDemoRoutes, type DemoRoutes } from './demo-routes';
 import { demoTraces } from './demo-traces';
+import { addDemoWheels, type DemoKept } from './demo-wheels';
 import { addDemoYard, type DemoYardLearner } from './demo-yard';
 import { entriesOfDemoSheet, eventsOfDemoDrive, type DemoDrive } from './demo-drive';
 import { exitCodes, type Io } from './io';
@@ -106,6 +107,7 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
       for (let i = 0; i < pieces.length; i += mostPiecesInABatch)
         await client.call('sendFixes', { driveId, body: { pieces: pieces.slice(i, i + mostPiecesInABatch) } });
     }
+    await addDemoWheels(lead, read<readonly DemoKept[]>('wheels.json'));
     const yard = read<readonly DemoYardLearner[]>('yard.json');
     const signIn = (email: string) => signedIn(running.address, email, data.password);
     const tests = await addDemoYard(running.db, signIn, yard);

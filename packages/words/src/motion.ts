@@ -6,12 +6,13 @@ import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Step } from '@jasperwren/motion/moves/steps';
 import { wheelOf } from '@jasperwren/motion/moves/bench';
 import type { LinedUp } from '@jasperwren/motion/sight/lines-up';
-import type { Followed, Helps } from '@jasperwren/motion/sight/rule-of-thumb';
+import type { KeptKind } from '@jasperwren/motion/read-spec';
+import type { Followed, Helps, RuleFeature } from '@jasperwren/motion/sight/rule-of-thumb';
 import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
 import type { Measure, VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
-import { joinWords } from './lists';
+import { capital, joinWords } from './lists';
 import { wordsOf } from './words';
 
 export const resource = {
@@ -115,7 +116,7 @@ export const resource = {
   viewsWhy:
     'Mirrors as for the road show the side of the vehicle at the inner edge and the horizon across the middle; tilted down they show the lines. Look round yourself: a picture does not see a child behind the car.',
   printLearner: 'Print for the learner',
-  learnerSheet: '{{exercise}}, {{side}}: {{vehicle}}',
+  learnerSheet: '{{exercise}}: {{vehicle}}',
   learnerWhy:
     'These points hold for this vehicle, this seat and this bay. In another they differ: look where the car goes, and stop when unsure.',
   ruleOfThumb: 'Rule of thumb',
@@ -127,6 +128,7 @@ export const resource = {
   ruleTouches: 'This rule does not work here: in part {{part}} the {{what}} touches {{thing}}.',
   ruleNever: 'This rule does not work here: part {{part}} never comes to its end.',
   ruleOutside: 'This rule does not work here: nothing is touched, but the vehicle does not end where it should.',
+  lookingForHelp: 'Finding out what would make it work',
   helpsEarlier: 'It would work with part {{part}} ended {{cm}} cm earlier.',
   helpsLater: 'It would work with part {{part}} ended {{cm}} cm later.',
   helpsMoreLock: 'It would work with {{degrees}}° more lock than this vehicle has.',
@@ -141,18 +143,15 @@ export const resource = {
   ruleHalfLeft: 'Half left lock',
   ruleHalfRight: 'Half right lock',
   ruleUntil: 'Until',
-  ruleLevel: 'Level with something',
-  'in-line': 'In line with where it ends',
-  'in-place': 'As far as it should go',
+  ruleLevel: 'Something is level',
+  'in-line': 'In line with the bay',
+  'in-place': 'In as far as it goes',
   ruleMetres: 'A distance',
   ruleWhat: 'What of the vehicle',
   ruleThing: 'Level with',
   ruleDistance: 'Distance (m)',
   addRulePart: 'Add a part',
   removeRulePart: 'Remove part {{part}}',
-  tryRule: 'Try a rule of thumb',
-  dropRule: 'Without a rule',
-  wallNamed: 'end of {{id}}',
   'front-wheel': 'the front wheel',
   'rear-wheel': 'the rear wheel',
   'rear-end': 'the rear end',
@@ -168,6 +167,43 @@ export const resource = {
   planIt: 'Plan',
   driveIt: 'Drive it',
   setOut: 'Set it out',
+  drawIt: 'Change the ground',
+  keptHere: 'Kept by your school',
+  nothingKept: 'Nothing kept yet. Keep your own vehicle, a ground or a plan, and your colleagues find it here.',
+  question: 'plan',
+  ground: 'ground',
+  keptVehicle: 'vehicle',
+  keepWhat: 'Keep',
+  keepQuestion: 'This plan',
+  keepVehicle: 'This vehicle',
+  keepName: 'Name',
+  keep: 'Keep it',
+  keptAs: 'Kept as {{name}}.',
+  dropKept: 'Delete {{name}}',
+  drawWhy: 'Drag what stands there, or put in its figures. Arrow keys move what is chosen by 5 cm.',
+  drawn: 'What stands there',
+  addCone: 'Add a cone',
+  addPole: 'Add a pole',
+  addLine: 'Add a line',
+  addKerb: 'Add a kerb',
+  addWall: 'Add a wall',
+  removeThing: 'Remove {{thing}}',
+  undoDraw: 'Undo',
+  xM: 'Across (m)',
+  yM: 'Up (m)',
+  headingDeg: 'Pointing (°)',
+  startPose: 'Where it begins',
+  goalPose: 'Where it ends',
+  coneNamed: 'Cone {{id}}',
+  poleNamed: 'Pole {{id}}',
+  lineNamed: 'Line {{id}}',
+  kerbNamed: 'Kerb {{id}}',
+  wallIs: 'Wall {{id}}',
+  edgeFrom: '{{thing}}, one end',
+  edgeTo: '{{thing}}, other end',
+  openLayout: 'Open a layout (JSON)',
+  layoutWrong: 'This file cannot be used: {{problem}}',
+  keepGround: 'Keep this ground',
   picture: '{{exercise}} seen from above, with the ways of the wheels',
   scaleBar: '{{metres}} m',
   along: 'Along the way',
@@ -214,7 +250,7 @@ export const resource = {
   judgeNone: 'No standard of yours has this exercise on its course.',
   judgeNothing: 'No fault so far under this standard.',
   judgeFault: '{{fault}}, {{grade}}',
-  setOutOf: '{{exercise}}, {{side}}',
+  groundOf: '{{exercise}}, {{side}}',
   printSetOut: 'Print',
   saveSvg: 'Drawing (SVG)',
   saveDxf: 'Drawing (DXF)',
@@ -239,7 +275,7 @@ export const resource = {
   chalked_other: 'chalk for {{count}} points',
   lineOf: '{{value}} m of line',
   tapeOf: 'a tape of {{value}} m',
-  ground: 'Ground you have',
+  groundYouHave: 'Ground you have',
   groundLength: 'Length (m)',
   groundWidth: 'Width (m)',
   groundFits: 'It takes {{length}} by {{width}} m and fits.',
@@ -309,6 +345,11 @@ export const t = wordsOf('motion', resource);
 export const movementsWords = (count: number): string => t('movements', { count });
 export const vehicleName = (kind: VehicleKind): string => t(kind);
 export const exerciseName = (code: ExerciseCode): string => t(code);
+/** "Bay, reversing in, on the left"; a ground of the school's own by its name. */
+export const groundTitle = (name: string, side: 'left' | 'right' | undefined): string =>
+  side ? t('groundOf', { exercise: name, side: t(side).toLowerCase() }) : name;
+export const ruleFeatureName = (feature: RuleFeature): string => capital(t(feature));
+export const keptKindName = (kind: KeptKind): string => t(kind === 'vehicle' ? 'keptVehicle' : kind);
 export const spaceName = (name: SpaceName): string => t(name);
 export const measureName = (name: Measure): string => t(name);
 export const partName = (name: PartName): string => t(name);

@@ -47,7 +47,7 @@ export type Followed = {
   readonly closest: Near | undefined;
 } & (
   | { readonly outcome: 'works' | 'outside' }
-  /** A part, by its place from 0, in which something was touched. */
+  /** A part, by its place from 0, in which something was touched, and where on the whole way. */
   | { readonly outcome: 'touches'; readonly part: number; readonly touch: Touch }
   /** A part that never ended. */
   | { readonly outcome: 'never'; readonly part: number }
@@ -143,6 +143,7 @@ export function followRule(vehicle: Vehicle, layout: Layout, rule: Rule): Follow
   const steps: Step[] = [];
   let closest: Near | undefined = closestOf(nearest(vehicle, standing(layout.start), layout));
   let at: Placed = standing(layout.start);
+  let wayM = 0;
   for (const [part, one] of rule.entries()) {
     const turned = { ...at, steerDeg: one.lock * vehicle.lockDeg };
     const metres = lengthOfPart(vehicle, layout, turned, one);
@@ -152,10 +153,14 @@ export function followRule(vehicle: Vehicle, layout: Layout, rule: Rule): Follow
     if (check.closest && (!closest || check.closest.gapM < closest.gapM)) closest = check.closest;
     const [touch] = check.touches;
     // What never ends is driven on, until it touches something.
-    if (touch) return { outcome: 'touches', part, touch, closest, steps: [...steps, step] };
+    if (touch) {
+      const where = { ...touch, step: part, wayM: wayM + touch.wayM };
+      return { outcome: 'touches', part, touch: where, closest, steps: [...steps, step] };
+    }
     if (metres === undefined) return { outcome: 'never', part, closest, steps };
     steps.push(step);
     at = way.at(-1)!;
+    wayM += Math.abs(step.distanceM);
   }
   return { outcome: isInPlace(vehicle, at, layout) ? 'works' : 'outside', steps, closest };
 }

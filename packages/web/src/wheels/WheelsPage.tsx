@@ -1,81 +1,54 @@
-import { exerciseCodes, layOut, spaceOf } from '@jasperwren/motion/layout/exercises';
-import type { SpaceName } from '@jasperwren/motion/layout/space';
-import { spaceNames } from '@jasperwren/motion/layout/space';
-import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
-import { exerciseName, spaceName, t, vehicleName } from '@jasperwren/words/motion';
+import type { KeptView } from '@jasperwren/contract/wheels';
+import { t } from '@jasperwren/words/motion';
 import { lazy, Suspense, useMemo } from 'react';
-import { Link } from 'react-router';
-import { Choose } from '../ui/Choose';
+import { Link, useSearchParams } from 'react-router';
+import { api } from '../base/api';
 import { Page } from '../ui/Page';
-import { Loading } from '../ui/states';
+import { Failed, Loading } from '../ui/states';
+import { Choices } from './Choices';
+import { Kept } from './kept/Kept';
 import { Measures } from './Measures';
-import { NumberField } from './NumberField';
 import { useQuestion, ways, type Question, type Way } from './use-question';
 import styles from './wheels.module.css';
 
 const PlanPanel = lazy(() => import('./plan/PlanPanel'));
+const RulePanel = lazy(() => import('./rule/RulePanel'));
 const BenchPanel = lazy(() => import('./bench/BenchPanel'));
 const SetOutPanel = lazy(() => import('./set-out/SetOutPanel'));
+const DrawPanel = lazy(() => import('./draw/DrawPanel'));
 const Widths = lazy(() => import('./plan/Widths'));
 
-const wayNames: Readonly<Record<Way, string>> = { plan: t('planIt'), drive: t('driveIt'), 'set-out': t('setOut') };
+const wayNames: Readonly<Record<Way, string>> = {
+  plan: t('planIt'),
+  rule: t('ruleOfThumb'),
+  drive: t('driveIt'),
+  'set-out': t('setOut'),
+  draw: t('drawIt'),
+};
+
+const none: readonly KeptView[] = [];
 
 /** Where the wheels of a vehicle go: the way with the fewest movements, driving it by hand, and setting it out. */
 export default function WheelsPage() {
-  const question = useQuestion();
-  const { kind, vehicle, spec, clearanceM, way, spaceProblems, sound, change } = question;
-  const space = spaceOf(spec, vehicle);
+  const { data: all, error, refetch } = api.useKeptWheelsQuery();
+  const [params] = useSearchParams();
+  // What is kept is needed only where the address begins with it.
+  const waits = params.has('kept') && !all;
   return (
     <Page over={<Link to="/yard">{t('yard')}</Link>} title={t('wheels')} sub={t('wheelsWhy')}>
-      <div className={styles.choices}>
-        <Choose
-          label={t('vehicle')}
-          value={kind}
-          options={Object.values(vehicleClasses).map((one) => [one.kind, vehicleName(one.kind)])}
-          onChoose={(value) => change({ vehicle: value })}
-        />
-        <Choose
-          label={t('exercise')}
-          value={spec.code}
-          options={exerciseCodes.map((code) => [code, exerciseName(code)])}
-          // The ground of one exercise is none for another.
-          onChoose={(value) =>
-            change({ ...Object.fromEntries(spaceNames.map((name) => [name, undefined])), exercise: value })
-          }
-        />
-        <Choose
-          label={t('side')}
-          value={spec.side}
-          options={[
-            ['left', t('left')],
-            ['right', t('right')],
-          ]}
-          onChoose={(value) => change({ side: value })}
-        />
-        {Object.entries(space).map(([name, metres]) => (
-          <NumberField
-            key={`${kind} ${spec.code} ${name}`}
-            label={t('metresOf', { name: spaceName(name as SpaceName) })}
-            value={metres}
-            step={0.1}
-            error={spaceProblems.some(({ measure }) => measure === name)}
-            onNumber={(value) => change({ [name]: value === undefined ? undefined : String(value) })}
-          />
-        ))}
-        {way === 'plan' && (
-          <NumberField
-            label={t('centimetresOf', { name: t('clearance') })}
-            value={clearanceM * 100}
-            step={5}
-            onNumber={(value) => change({ clearance: value === undefined ? undefined : String(value) })}
-          />
-        )}
-      </div>
-      {spaceProblems.map(({ measure, leastM, mostM }) => (
-        <p key={measure} role="alert" className={styles.problem}>
-          {t('tooSmall', { name: spaceName(measure), least: leastM, most: mostM })}
-        </p>
-      ))}
+      {waits && !error && <Loading what={t('keptHere')} />}
+      {error && !all ? <Failed error={error} onRetry={() => void refetch()} /> : null}
+      {!waits && <Asked all={all ?? none} />}
+    </Page>
+  );
+}
+
+function Asked({ all }: { readonly all: readonly KeptView[] }) {
+  const question = useQuestion(all);
+  const { way } = question;
+  return (
+    <>
+      <Choices question={question} all={all} />
       <nav className={styles.ways} aria-label={t('wheels')}>
         {ways.map((one) => (
           <Link key={one} to={question.addressOf(one)} replace aria-current={one === way ? 'page' : undefined}>
@@ -83,25 +56,33 @@ export default function WheelsPage() {
           </Link>
         ))}
       </nav>
-      {sound && <Shown question={question} />}
+      <Shown question={question} />
       <Measures question={question} />
+      <Kept question={question} all={all} />
       <p className="muted">{t('caution')}</p>
-    </Page>
+    </>
   );
 }
 
-function Shown({ question: { vehicle, spec, clearanceM, way } }: { readonly question: Question }) {
-  const layout = useMemo(() => layOut(spec, vehicle), [spec, vehicle]);
-  const asked = useMemo(() => ({ vehicle, spec, clearanceM }), [vehicle, spec, clearanceM]);
-  // Another ground or vehicle is another drive.
-  const key = JSON.stringify([vehicle, spec]);
+function Shown({ question }: { readonly question: Question }) {
+  const { vehicle, ground, groundName, exercise, clearanceM, way } = question;
+  // What is asked stays the same thing until something of it changes, however often the page is drawn.
+  const key = JSON.stringify([vehicle, ground, clearanceM]);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says all of it
+  const asked = useMemo(() => ground && { vehicle, ground, clearanceM }, [key]);
+  if (!asked) return null;
+  const { layout } = asked.ground;
   if (way === 'plan' && vehicle.trailer) return <p>{t('trailerAlone')}</p>;
   return (
     <Suspense fallback={<Loading what={wayNames[way]} />}>
-      {way === 'plan' && <PlanPanel question={asked} layout={layout} />}
-      {way === 'plan' && spec.code === 'turn-in-road' && <Widths vehicle={vehicle} />}
-      {way === 'drive' && <BenchPanel key={key} vehicle={vehicle} layout={layout} spec={spec} />}
-      {way === 'set-out' && <SetOutPanel layout={layout} spec={spec} />}
+      {way === 'plan' && <PlanPanel question={asked} name={groundName} />}
+      {way === 'plan' && exercise?.code === 'turn-in-road' && <Widths vehicle={asked.vehicle} />}
+      {way === 'rule' && <RulePanel key={key} asked={asked} name={groundName} question={question} />}
+      {way === 'drive' && (
+        <BenchPanel key={key} vehicle={asked.vehicle} layout={layout} exercise={exercise} name={groundName} />
+      )}
+      {way === 'set-out' && <SetOutPanel layout={layout} name={groundName} side={exercise?.side} />}
+      {way === 'draw' && <DrawPanel key={key} vehicle={asked.vehicle} layout={layout} question={question} />}
     </Suspense>
   );
 }

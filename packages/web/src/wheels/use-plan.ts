@@ -1,6 +1,7 @@
-import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
+import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { Plan, PlanProgress } from '@jasperwren/motion/planner/plan';
-import type { MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
+import type { Ground, MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
+import type { Followed, Helps, Rule } from '@jasperwren/motion/sight/rule-of-thumb';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import { lengthOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { proxy } from 'comlink';
@@ -16,7 +17,7 @@ const wheelsWorkers = workersOf<WheelsWork>(
 /** What is asked of the planner; another object where something else is. */
 export interface PlanQuestion {
   readonly vehicle: Vehicle;
-  readonly spec: ExerciseSpec;
+  readonly ground: Ground;
   readonly clearanceM: number;
 }
 
@@ -31,22 +32,45 @@ export interface PlanParts {
   readonly references: readonly Reference[] | undefined;
 }
 
-const plan: Steps<WheelsWork, PlanQuestion, PlanParts> = async (work, { vehicle, spec, clearanceM }, tell) => {
+const plan: Steps<WheelsWork, PlanQuestion, PlanParts> = async (work, { vehicle, ground, clearanceM }, tell) => {
   tell({ progress: undefined, plan: undefined, needed: undefined, references: undefined });
   const limits = { clearanceM, mostMovements };
   const found = await work.plan(
     vehicle,
-    spec,
+    ground,
     limits,
     proxy((progress: PlanProgress) => tell({ progress })),
   );
   tell({ plan: found });
-  if (found.found) tell({ references: await work.references(vehicle, spec, found.steps) });
-  else if (found.why !== 'start-blocked') tell({ needed: (await work.needed(vehicle, spec, limits)) ?? null });
+  if (found.found) tell({ references: await work.references(vehicle, ground.layout, found.steps) });
+  else if (found.why !== 'start-blocked' && ground.exercise)
+    tell({ needed: (await work.needed(vehicle, ground.exercise, limits)) ?? null });
 };
 
 /** The way with the fewest movements, sought beside the page. */
 export const usePlan = (question: PlanQuestion) => useWork(wheelsWorkers, question, plan);
+
+interface RuleQuestion {
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly rule: Rule;
+}
+
+interface RuleParts {
+  readonly followed: Followed | undefined;
+  /** With what it would work; null where nothing helps, missing while that is worked out. */
+  readonly helps: Helps | null | undefined;
+}
+
+const rule: Steps<WheelsWork, RuleQuestion, RuleParts> = async (work, { vehicle, layout, rule: parts }, tell) => {
+  tell({ helps: undefined });
+  const followed = await work.follow(vehicle, layout, parts);
+  tell({ followed });
+  if (followed.outcome !== 'works') tell({ helps: (await work.helps(vehicle, layout, parts)) ?? null });
+};
+
+/** What becomes of a rule of thumb, worked out beside the page. */
+export const useRule = (question: RuleQuestion) => useWork(wheelsWorkers, question, rule);
 
 /** Metres between two widths of the chart. */
 const widthStepM = 0.5;

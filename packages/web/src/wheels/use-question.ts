@@ -1,11 +1,18 @@
+import type { KeptView } from '@jasperwren/contract/wheels';
 import {
   checkSpace,
   exerciseCodes,
+  layOut,
   type ExerciseCode,
   type ExerciseSpec,
   type SpaceProblem,
 } from '@jasperwren/motion/layout/exercises';
+import type { Layout } from '@jasperwren/motion/layout/layout';
 import { spaceNames, type SpaceName } from '@jasperwren/motion/layout/space';
+import type { Ground } from '@jasperwren/motion/planner/plan-exercise';
+import type { SpecFile, VehicleFile } from '@jasperwren/motion/read-spec';
+import type { Rule } from '@jasperwren/motion/sight/rule-of-thumb';
+import { ruleOfText } from '@jasperwren/motion/sight/rule-text';
 import {
   checkVehicle,
   isOnlyStrange,
@@ -15,56 +22,88 @@ import {
 } from '@jasperwren/motion/vehicle/check-vehicle';
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
+import { exerciseName } from '@jasperwren/words/motion';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 
-export const ways = ['plan', 'drive', 'set-out'] as const;
+export const ways = ['plan', 'rule', 'drive', 'set-out', 'draw'] as const;
 export type Way = (typeof ways)[number];
 
 export interface Question {
   readonly kind: VehicleKind;
   readonly vehicle: Vehicle;
-  readonly spec: ExerciseSpec;
+  /** The exercise; missing on a ground of the school's own. */
+  readonly exercise: ExerciseSpec | undefined;
+  /** The ground and what it is called; missing where its measures cannot be. */
+  readonly ground: Ground | undefined;
+  readonly groundName: string;
   readonly clearanceM: number;
+  readonly rule: Rule | undefined;
   readonly way: Way;
   /** What is wrong with the measures of the vehicle or the ground, or strange. */
   readonly vehicleProblems: readonly VehicleProblem[];
   readonly spaceProblems: readonly SpaceProblem[];
-  /** Whether anything can be computed. */
-  readonly sound: boolean;
+  /** The kept thing that the address begins with. */
+  readonly kept: KeptView | undefined;
+  /** As a file holds it, to be kept. */
+  readonly file: SpecFile;
   /** Changes what the address says; undefined takes a value out. */
   readonly change: (changes: Readonly<Record<string, string | undefined>>) => void;
   /** The address of another way to look at the same. */
   readonly addressOf: (way: Way) => string;
 }
 
-const oneOf = <T extends string>(all: readonly T[], value: string | null, usual: T): T =>
+const oneOf = <T extends string>(all: readonly T[], value: string | null | undefined, usual: T): T =>
   all.find((one) => one === value) ?? usual;
 const kinds = Object.keys(vehicleClasses) as readonly VehicleKind[];
+const measureNames = Object.keys(possible) as readonly Measure[];
 
-/** A vehicle, an exercise and its ground, as the address of the page says: it can be kept and passed on. */
-export function useQuestion(): Question {
+/** Takes the measures of a vehicle, or of a ground, out of the address. */
+export const noMeasures = Object.fromEntries(measureNames.map((name) => [name, undefined]));
+export const noSpace = Object.fromEntries(spaceNames.map((name) => [name, undefined]));
+
+/** What a kept thing asks; a kept vehicle is in the address with its measures. */
+const fileOf = (kept: KeptView | undefined): Partial<SpecFile> =>
+  kept?.kind === 'question' ? (kept.body as SpecFile) : kept?.kind === 'ground' ? { layout: kept.body as Layout } : {};
+
+/**
+ * A vehicle, an exercise and its ground, as the address of the page says: it can be passed on. It begins with what is kept
+ * under `kept`, if anything is.
+ */
+export function useQuestion(all: readonly KeptView[]): Question {
   const [params, setParams] = useSearchParams();
   const asked = params.toString();
   return useMemo(() => {
     const of = new URLSearchParams(asked);
-    const kind = oneOf(kinds, of.get('vehicle'), 'car');
+    const kept = all.find(({ id }) => id === of.get('kept'));
+    const base = fileOf(kept);
     const numbers = <N extends string>(names: readonly N[]) =>
       Object.fromEntries(names.flatMap((name) => (of.has(name) ? [[name, Number(of.get(name))]] : []))) as Partial<
         Record<N, number>
       >;
-    // An address may hold anything: what is no measure is told, not computed with.
-    const vehicle: Vehicle = { ...vehicleClasses[kind], ...numbers(Object.keys(possible) as Measure[]) };
-    const code: ExerciseCode = oneOf(exerciseCodes, of.get('exercise'), 'bay-reverse');
-    const spec: ExerciseSpec = {
-      code,
-      side: oneOf(['left', 'right'], of.get('side'), 'right'),
-      space: numbers<SpaceName>(spaceNames),
+    const kind = oneOf(kinds, of.get('vehicle') ?? base.vehicle, 'car');
+    // Another vehicle has measures of its own.
+    const measures: VehicleFile['measures'] = {
+      ...(of.has('vehicle') ? {} : base.measures),
+      ...numbers(measureNames),
     };
+    // An address may hold anything: what is no measure is told, not computed with.
+    const vehicle: Vehicle = { ...vehicleClasses[kind], ...measures };
     const vehicleProblems = checkVehicle(vehicle);
     const wrong = vehicleProblems.some((problem) => !isOnlyStrange(problem));
-    const spaceProblems = wrong ? [] : checkSpace(spec, vehicle);
-    const clearance = Number(of.get('clearance') ?? 10);
+    const own = of.has('exercise') ? undefined : (base.layout as Layout | undefined);
+    const code: ExerciseCode = oneOf(exerciseCodes, of.get('exercise') ?? base.exercise, 'bay-reverse');
+    const exercise: ExerciseSpec = {
+      code,
+      side: oneOf(['left', 'right'], of.get('side') ?? base.side, 'right'),
+      space: { ...(of.has('exercise') ? {} : base.space), ...numbers<SpaceName>(spaceNames) },
+    };
+    const spaceProblems = wrong || own ? [] : checkSpace(exercise, vehicle);
+    const sound = !wrong && spaceProblems.length === 0;
+    const clearance = Number(of.get('clearance') ?? (base.clearanceM ?? 0.1) * 100);
+    const clearanceM = clearance >= 0 && clearance <= 100 ? clearance / 100 : 0.1;
+    const text = of.get('rule');
+    const rule = text === null ? base.rule : ruleOfText(text);
     const addressWith = (changes: Readonly<Record<string, string | undefined>>) => {
       const next = new URLSearchParams(asked);
       for (const [name, value] of Object.entries(changes)) {
@@ -76,14 +115,24 @@ export function useQuestion(): Question {
     return {
       kind,
       vehicle,
-      spec,
-      clearanceM: clearance >= 0 && clearance <= 100 ? clearance / 100 : 0.1,
-      way: oneOf(ways, of.get('way'), 'plan'),
+      exercise: own ? undefined : exercise,
+      ground: sound ? (own ? { layout: own } : { exercise, layout: layOut(exercise, vehicle) }) : undefined,
+      groundName: own ? own.name || (kept?.name ?? '') : exerciseName(code),
+      clearanceM,
+      rule,
+      way: oneOf(ways, of.get('way'), base.rule ? 'rule' : 'plan'),
       vehicleProblems,
       spaceProblems,
-      sound: !wrong && spaceProblems.length === 0,
+      kept,
+      file: {
+        vehicle: kind,
+        measures,
+        ...(own ? { layout: own } : { exercise: code, side: exercise.side, space: exercise.space }),
+        clearanceM,
+        ...(rule && { rule }),
+      },
       change: (changes) => setParams(addressWith(changes), { replace: true }),
       addressOf: (way) => `?${addressWith({ way }).toString()}`,
     };
-  }, [asked, setParams]);
+  }, [asked, all, setParams]);
 }

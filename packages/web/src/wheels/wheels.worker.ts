@@ -1,7 +1,15 @@
 import type { PlanOptions, PlanProgress } from '@jasperwren/motion/planner/plan';
-import { movementsByWidth, planExercise, roomNeeded, type MovementsAt } from '@jasperwren/motion/planner/plan-exercise';
-import { layOut, type ExerciseSpec } from '@jasperwren/motion/layout/exercises';
+import {
+  movementsByWidth,
+  planGround,
+  roomNeeded,
+  type Ground,
+  type MovementsAt,
+} from '@jasperwren/motion/planner/plan-exercise';
+import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
+import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { Step } from '@jasperwren/motion/moves/steps';
+import { followRule, whatHelps, type Rule } from '@jasperwren/motion/sight/rule-of-thumb';
 import { references } from '@jasperwren/motion/sight/tolerance';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { expose } from 'comlink';
@@ -9,10 +17,11 @@ import { expose } from 'comlink';
 type Limits = Omit<PlanOptions, 'onProgress'>;
 
 const work = {
-  plan: (vehicle: Vehicle, spec: ExerciseSpec, limits: Limits, onProgress: (progress: PlanProgress) => void) =>
-    planExercise(vehicle, spec, { ...limits, onProgress }),
-  references: (vehicle: Vehicle, spec: ExerciseSpec, steps: readonly Step[]) =>
-    references(vehicle, layOut(spec, vehicle), steps),
+  plan: (vehicle: Vehicle, ground: Ground, limits: Limits, onProgress: (progress: PlanProgress) => void) =>
+    planGround(vehicle, ground, { ...limits, onProgress }),
+  references: (vehicle: Vehicle, layout: Layout, steps: readonly Step[]) => references(vehicle, layout, steps),
+  follow: (vehicle: Vehicle, layout: Layout, rule: Rule) => followRule(vehicle, layout, rule),
+  helps: (vehicle: Vehicle, layout: Layout, rule: Rule) => whatHelps(vehicle, layout, rule),
   needed: (vehicle: Vehicle, spec: ExerciseSpec, limits: Limits) => roomNeeded(vehicle, spec, limits),
   widths: (vehicle: Vehicle, widthsM: readonly number[], limits: Limits, tell: (at: MovementsAt) => void) =>
     movementsByWidth(vehicle, widthsM, limits, tell),

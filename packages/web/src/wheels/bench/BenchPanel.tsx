@@ -2,7 +2,7 @@ import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import { wheelLockDeg, wheelOf } from '@jasperwren/motion/moves/bench';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
-import { exerciseName, partName, t, thingName } from '@jasperwren/words/motion';
+import { partName, t, thingName } from '@jasperwren/words/motion';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useEffect, useMemo, type PointerEvent } from 'react';
@@ -17,11 +17,13 @@ import { useBench, type Bench } from './use-bench';
 interface Props {
   readonly vehicle: Vehicle;
   readonly layout: Layout;
-  readonly spec: ExerciseSpec;
+  /** Missing on a ground of the school's own, which no standard judges. */
+  readonly exercise: ExerciseSpec | undefined;
+  readonly name: string;
 }
 
 /** Driving an exercise by hand, with what it would count. */
-export default function BenchPanel({ vehicle, layout, spec }: Props) {
+export default function BenchPanel({ vehicle, layout, exercise, name }: Props) {
   const bench = useBench(vehicle, layout);
   const { drive, kept } = bench;
   useKeys(bench.roll, bench.turn);
@@ -34,12 +36,7 @@ export default function BenchPanel({ vehicle, layout, spec }: Props) {
   return (
     <div className={styles.columns}>
       <div>
-        <GroundPicture
-          layout={layout}
-          frame={frame}
-          touched={touched}
-          label={t('picture', { exercise: exerciseName(spec.code) })}
-        >
+        <GroundPicture layout={layout} frame={frame} touched={touched} label={t('picture', { exercise: name })}>
           <TracksShape vehicle={vehicle} way={way} />
           <VehicleShape vehicle={vehicle} placed={drive.placed} touching={touching} />
         </GroundPicture>
@@ -108,7 +105,9 @@ export default function BenchPanel({ vehicle, layout, spec }: Props) {
             </li>
           ))}
         </ul>
-        <Judged vehicle={vehicle} layout={layout} spec={spec} kept={kept} stands={drive.speedMps === 0} />
+        {exercise && (
+          <Judged vehicle={vehicle} layout={layout} spec={exercise} kept={kept} stands={drive.speedMps === 0} />
+        )}
       </section>
     </div>
   );

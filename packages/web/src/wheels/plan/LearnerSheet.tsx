@@ -1,17 +1,16 @@
-import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
-import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { Moment, Step } from '@jasperwren/motion/moves/steps';
+import type { Ground } from '@jasperwren/motion/planner/plan-exercise';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
-import { exerciseName, referenceSentence, stepSentence, t, vehicleName } from '@jasperwren/words/motion';
+import { groundTitle, referenceSentence, stepSentence, t, vehicleName } from '@jasperwren/words/motion';
 import type { ReactNode } from 'react';
 import { Mirrors } from '../sight/Mirrors';
 import styles from './learner-sheet.module.css';
 
 interface Props {
   readonly vehicle: Vehicle;
-  readonly layout: Layout;
-  readonly spec: ExerciseSpec;
+  readonly ground: Ground;
+  readonly name: string;
   readonly steps: readonly Step[];
   readonly references: readonly Reference[];
   /** Where the vehicle is at the end of each step. */
@@ -20,15 +19,11 @@ interface Props {
 }
 
 /** The page that a learner takes along: the picture, each step, what lines up as it ends and what the mirrors show. */
-export function LearnerSheet({ vehicle, layout, spec, steps, references, ends, children }: Props) {
+export function LearnerSheet({ vehicle, ground, name, steps, references, ends, children }: Props) {
   return (
     <article className={styles.sheet}>
       <h2>
-        {t('learnerSheet', {
-          exercise: exerciseName(spec.code),
-          side: t(spec.side).toLowerCase(),
-          vehicle: vehicleName(vehicle.kind),
-        })}
+        {t('learnerSheet', { exercise: groundTitle(name, ground.exercise?.side), vehicle: vehicleName(vehicle.kind) })}
       </h2>
       <div className={styles.picture}>{children}</div>
       <ol className={styles.steps}>
@@ -39,7 +34,7 @@ export function LearnerSheet({ vehicle, layout, spec, steps, references, ends, c
                 <strong>{stepSentence(step, vehicle.lockDeg)}</strong>
                 <p>{referenceSentence(references[i]!, vehicle)}</p>
               </div>
-              <Mirrors vehicle={vehicle} placed={ends[i]!} layout={layout} />
+              <Mirrors vehicle={vehicle} placed={ends[i]!} layout={ground.layout} />
             </div>
           </li>
         ))}

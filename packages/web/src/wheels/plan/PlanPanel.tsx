@@ -1,4 +1,3 @@
-import type { Layout } from '@jasperwren/motion/layout/layout';
 import { checkWay } from '@jasperwren/motion/layout/touch';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import type { FoundPlan } from '@jasperwren/motion/planner/plan';
@@ -6,7 +5,6 @@ import { driveSteps, rollingSteps, type Moment } from '@jasperwren/motion/moves/
 import { standing } from '@jasperwren/motion/moves/roll';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import {
-  exerciseName,
   movementsWords,
   neededSentence,
   noPlanSentence,
@@ -34,11 +32,13 @@ const turnM = 0.6;
 
 interface Props {
   readonly question: PlanQuestion;
-  readonly layout: Layout;
+  /** What the ground is called. */
+  readonly name: string;
 }
 
 /** The way with the fewest movements: its picture, its steps, and how close it comes. */
-export default function PlanPanel({ question, layout }: Props) {
+export default function PlanPanel({ question, name }: Props) {
+  const { layout } = question.ground;
   const { parts, working, failed, again } = usePlan(question);
   const { plan, progress, needed, references } = parts;
   return (
@@ -49,8 +49,8 @@ export default function PlanPanel({ question, layout }: Props) {
           plan={plan}
           references={references}
           vehicle={question.vehicle}
-          layout={layout}
-          spec={question.spec}
+          ground={question.ground}
+          name={name}
         />
       ) : (
         <>
@@ -58,7 +58,7 @@ export default function PlanPanel({ question, layout }: Props) {
             <GroundPicture
               layout={layout}
               frame={frameOf(layout, question.vehicle, [])}
-              label={t('picture', { exercise: exerciseName(question.spec.code) })}
+              label={t('picture', { exercise: name })}
             >
               <VehicleShape vehicle={question.vehicle} placed={standing(layout.start)} />
               {layout.goal.kind === 'poses' && (
@@ -79,6 +79,7 @@ export default function PlanPanel({ question, layout }: Props) {
               <>
                 <p role="status">{noPlanSentence(plan, mostMovements)}</p>
                 {plan.why !== 'start-blocked' &&
+                  question.ground.exercise &&
                   (needed === undefined ? (
                     <Loading what={t('lookingForMore')} />
                   ) : (
@@ -97,11 +98,12 @@ interface FoundProps {
   readonly plan: FoundPlan;
   readonly references: readonly Reference[] | undefined;
   readonly vehicle: Vehicle;
-  readonly layout: Layout;
-  readonly spec: PlanQuestion['spec'];
+  readonly ground: PlanQuestion['ground'];
+  readonly name: string;
 }
 
-function FoundWay({ plan, references, vehicle, layout, spec }: FoundProps) {
+function FoundWay({ plan, references, vehicle, ground, name }: FoundProps) {
+  const { layout } = ground;
   const way = useMemo(() => driveSteps(vehicle, standing(layout.start), plan.steps, 0.1), [vehicle, layout, plan]);
   const [at, setAt] = useState(way.length - 1);
   const moment = way[at]!;
@@ -118,11 +120,7 @@ function FoundWay({ plan, references, vehicle, layout, spec }: FoundProps) {
   );
   const [touch] = rolling.touches;
   const picture = (shown: Moment) => (
-    <GroundPicture
-      layout={layout}
-      frame={frameOf(layout, vehicle, way)}
-      label={t('picture', { exercise: exerciseName(spec.code) })}
-    >
+    <GroundPicture layout={layout} frame={frameOf(layout, vehicle, way)} label={t('picture', { exercise: name })}>
       <TracksShape vehicle={vehicle} way={way} />
       <VehicleShape vehicle={vehicle} placed={standing(layout.start)} faint />
       {ends.slice(0, -1).map((end) => (
@@ -194,7 +192,7 @@ function FoundWay({ plan, references, vehicle, layout, spec }: FoundProps) {
         )}
       </section>
       {references && (
-        <LearnerSheet {...{ vehicle, layout, spec, steps: plan.steps, references, ends }}>
+        <LearnerSheet {...{ vehicle, ground, name, steps: plan.steps, references, ends }}>
           {picture(way.at(-1)!)}
         </LearnerSheet>
       )}

@@ -1,35 +1,42 @@
-import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
+import type { Side } from '@jasperwren/motion/layout/exercises';
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import { fits, setOut, type SetOut } from '@jasperwren/motion/set-out/set-out';
 import { layoutToSvg } from '@jasperwren/motion/set-out/svg';
 import { barFor, scaleFor } from '@jasperwren/motion/set-out/scale';
-import { exerciseName, t } from '@jasperwren/words/motion';
+import { groundTitle, t } from '@jasperwren/words/motion';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { offerFile } from '../../ui/offer-file';
 import styles from '../wheels.module.css';
 
+/** A name that files may have everywhere. */
+const fileName = (name: string) =>
+  name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '') || 'ground';
+
 interface Props {
   readonly layout: Layout;
-  readonly spec: ExerciseSpec;
+  readonly name: string;
+  readonly side: Side | undefined;
 }
 
 const metres = (value: number) => value.toFixed(2);
 
 /** How to set an exercise out with one tape: to scale, with offsets, diagonals and what to bring; a page to print. */
-export default function SetOutPanel({ layout, spec }: Props) {
+export default function SetOutPanel({ layout, name, side }: Props) {
   const out = useMemo(() => setOut(layout), [layout]);
   const drawing = useMemo(() => `data:image/svg+xml,${encodeURIComponent(layoutToSvg(layout))}`, [layout]);
   const scale = scaleFor(layout.area);
-  const { code, side } = spec;
-  const name = exerciseName(code);
+  const file = fileName(name);
   if (!out) return <p>{t('nothingToSet')}</p>;
   const { base, points } = out;
   return (
     <div className={styles.setOut}>
       <div className={styles.sheet}>
-        <h2>{t('setOutOf', { exercise: name, side: t(side).toLowerCase() })}</h2>
+        <h2>{groundTitle(name, side)}</h2>
         {/* In millimetres of paper, so that what is printed is to scale. */}
         <img
           src={drawing}
@@ -70,7 +77,7 @@ export default function SetOutPanel({ layout, spec }: Props) {
           <Button variant="contained" onClick={() => print()}>
             {t('printSetOut')}
           </Button>
-          <Button variant="outlined" onClick={() => offerFile(`${code}.svg`, 'image/svg+xml', layoutToSvg(layout))}>
+          <Button variant="outlined" onClick={() => offerFile(`${file}.svg`, 'image/svg+xml', layoutToSvg(layout))}>
             {t('saveSvg')}
           </Button>
           <Button
@@ -78,7 +85,7 @@ export default function SetOutPanel({ layout, spec }: Props) {
             onClick={() =>
               // The writer of such drawings comes when it is asked for.
               void import('@jasperwren/motion/set-out/dxf').then(({ layoutToDxf }) =>
-                offerFile(`${code}.dxf`, 'image/vnd.dxf', layoutToDxf(layout)),
+                offerFile(`${file}.dxf`, 'image/vnd.dxf', layoutToDxf(layout)),
               )
             }
           >
@@ -86,7 +93,7 @@ export default function SetOutPanel({ layout, spec }: Props) {
           </Button>
           <Button
             variant="outlined"
-            onClick={() => offerFile(`${code}.json`, 'application/json', `${JSON.stringify(layout, null, 2)}\n`)}
+            onClick={() => offerFile(`${file}.json`, 'application/json', `${JSON.stringify(layout, null, 2)}\n`)}
           >
             {t('saveJson')}
           </Button>
@@ -122,7 +129,7 @@ function Ground({ out }: { readonly out: SetOut }) {
   const sizes = { length: out.lengthM.toFixed(1), width: out.widthM.toFixed(1) };
   return (
     <>
-      <h2>{t('ground')}</h2>
+      <h2>{t('groundYouHave')}</h2>
       <div className={styles.fields}>
         <TextField
           size="small"
