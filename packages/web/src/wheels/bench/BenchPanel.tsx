@@ -1,17 +1,24 @@
 import type { ExerciseSpec } from '@jasperwren/motion/layout/exercises';
 import type { Layout } from '@jasperwren/motion/layout/layout';
-import { wheelLockDeg, wheelOf } from '@jasperwren/motion/moves/bench';
+import { wheelLockDeg, wheelOf, type BenchDrive } from '@jasperwren/motion/moves/bench';
+import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
-import { partName, t, thingName } from '@jasperwren/words/motion';
+import { partName, t, thingName, vehicleName } from '@jasperwren/words/motion';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
-import { useEffect, useMemo, type PointerEvent } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState, type PointerEvent } from 'react';
+import { Choose } from '../../ui/Choose';
 import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
 import { TracksShape } from '../picture/TracksShape';
 import { VehicleShape } from '../picture/VehicleShape';
+import { Mirrors } from '../sight/Mirrors';
+import sight from '../sight/sight.module.css';
 import styles from '../wheels.module.css';
+import { Ghost } from './Ghost';
+import { ghostOf, type Beside } from './ghost-of';
 import { Judged } from './Judged';
+import { Replay } from './Replay';
 import { useBench, type Bench } from './use-bench';
 
 interface Props {
@@ -32,13 +39,26 @@ export default function BenchPanel({ vehicle, layout, exercise, name }: Props) {
   const touched = useMemo(() => new Set(drive.touches.map(({ thing }) => thing)), [drive.touches]);
   const touching = drive.touching.map(({ part }) => part);
   const way = useMemo(() => kept.map(({ placed }) => placed), [kept]);
+  const [looked, setLooked] = useState<number>();
+  const [before, setBefore] = useState<readonly BenchDrive[]>();
+  const [beside, setBeside] = useState<Beside>('none');
+  // While it rolls what is seen is where it is.
+  const back = looked !== undefined && drive.speedMps === 0 ? kept[looked] : undefined;
+  const shown = back ?? drive;
+  const ghost = useMemo(
+    () => ghostOf(beside, { vehicle, layout, kept, before }),
+    [beside, vehicle, layout, kept, before],
+  );
+  // The mirrors may come a little later where the picture from above takes all the time there is.
+  const seen = useDeferredValue(shown.placed);
   const frame = useMemo(() => frameOf(layout, vehicle, []), [layout, vehicle]);
   return (
     <div className={styles.columns}>
       <div>
         <GroundPicture layout={layout} frame={frame} touched={touched} label={t('picture', { exercise: name })}>
           <TracksShape vehicle={vehicle} way={way} />
-          <VehicleShape vehicle={vehicle} placed={drive.placed} touching={touching} />
+          {ghost && <Ghost ghost={ghost} wayM={shown.wayM} />}
+          <VehicleShape vehicle={vehicle} placed={shown.placed} touching={back ? [] : touching} />
         </GroundPicture>
         <div className={styles.scrub}>
           <span id="steering-wheel">{t('wheel')}</span>
@@ -78,9 +98,34 @@ export default function BenchPanel({ vehicle, layout, exercise, name }: Props) {
           >
             {t('forward')}
           </Button>
-          <Button variant="text" onClick={bench.again}>
+          <Button
+            variant="text"
+            onClick={() => {
+              if (kept.length > 1) setBefore(kept);
+              setLooked(undefined);
+              bench.again();
+            }}
+          >
             {t('startAgain')}
           </Button>
+        </div>
+        <Replay kept={kept} at={back && looked} onLook={setLooked} />
+        <div className={styles.fields}>
+          <Choose
+            label={t('beside')}
+            value={beside}
+            options={[
+              ['none', t('besideNone')],
+              ...(before ? [['before', t('besideBefore')] as const] : []),
+              ...Object.values(vehicleClasses)
+                .filter(({ kind }) => kind !== vehicle.kind)
+                .map(({ kind }) => [kind, t('besideSame', { vehicle: vehicleName(kind) })] as const),
+            ]}
+            onChoose={setBeside}
+          />
+        </div>
+        <div className={sight.mirrors}>
+          <Mirrors vehicle={vehicle} placed={seen} layout={layout} />
         </div>
         <p className="muted">{t('benchWhy')}</p>
       </div>
