@@ -7,12 +7,7 @@ import { chromium, type Page } from '@playwright/test';
 import type { RoadsView } from '@jasperwren/contract/roads';
 import { signInByForm } from '../e2e/fixtures';
 import { makeServer, runCli } from '../e2e/server';
-
-declare global {
-  interface Window {
-    frameTimes: number[];
-  }
-}
+import { framesOf, tableOfFrames } from './frames';
 
 const server = await makeServer();
 runCli(server.dataDir, 'school', 'bench', '--lead', 'Ada Bench', '--email', 'ada@bench.example');
@@ -38,15 +33,7 @@ try {
     'the picture, zoomed in and out': await framesOf(page, zoom),
   };
   console.log(`${roads[0]!.summary!.edges} edges`);
-  console.table(
-    Object.entries(rows).map(([what, frames]) => ({
-      what,
-      frames: frames.length,
-      'median, ms': quantile(frames, 0.5).toFixed(1),
-      'p95, ms': quantile(frames, 0.95).toFixed(1),
-      'longest, ms': Math.max(...frames).toFixed(1),
-    })),
-  );
+  console.table(tableOfFrames(rows));
 } finally {
   await browser.close();
   await server.remove();
@@ -68,25 +55,4 @@ async function zoom(page: Page): Promise<void> {
     await page.mouse.wheel(0, 120 * way);
     await page.waitForTimeout(500);
   }
-}
-
-/** Milliseconds from frame to frame while something is done. */
-async function framesOf(page: Page, act: (page: Page) => Promise<void>): Promise<readonly number[]> {
-  // As text: the page knows nothing of what a compiler adds to named functions.
-  await page.evaluate(`{
-    window.frameTimes = [];
-    let last = performance.now();
-    requestAnimationFrame(function next(now) {
-      window.frameTimes.push(now - last);
-      last = now;
-      requestAnimationFrame(next);
-    });
-  }`);
-  await act(page);
-  return (await page.evaluate(() => window.frameTimes)).slice(1);
-}
-
-function quantile(times: readonly number[], q: number): number {
-  const sorted = [...times].sort((a, b) => a - b);
-  return sorted[Math.min(sorted.length - 1, Math.ceil(q * sorted.length) - 1)]!;
 }

@@ -65,7 +65,7 @@ const [tryEvery, tryWiderEvery] = [6, 30] as const;
 const [leastOnly, someRadii] = [[0], [0, 2, 4, 6]] as const;
 /** After a way was found, so many more positions of as many movements are looked at for a shorter one. */
 const lookFurther = 2500;
-const tellEvery = 2000;
+const tellEvery = 250;
 /** Metres straight on or back before the first curve. */
 const rollM = 6;
 /** Positions are tested every so many metres of way while searching, and of a way that is found. */

@@ -10,16 +10,18 @@ import { useDeferredValue, useEffect, useMemo, useState, type PointerEvent } fro
 import { Choose } from '../../ui/Choose';
 import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
-import { TracksShape } from '../picture/TracksShape';
 import { VehicleShape } from '../picture/VehicleShape';
 import { Mirrors } from '../sight/Mirrors';
 import sight from '../sight/sight.module.css';
 import styles from '../wheels.module.css';
+import { Driven } from './Driven';
+import { DrivenTracks } from './DrivenTracks';
 import { Ghost } from './Ghost';
 import { ghostOf, type Beside } from './ghost-of';
 import { Judged } from './Judged';
 import { Replay } from './Replay';
-import { useBench, type Bench } from './use-bench';
+import type { BenchLoop } from './bench-loop';
+import { useBench } from './use-bench';
 
 interface Props {
   readonly vehicle: Vehicle;
@@ -31,34 +33,36 @@ interface Props {
 
 /** Driving an exercise by hand, with what it would count. */
 export default function BenchPanel({ vehicle, layout, exercise, name }: Props) {
-  const bench = useBench(vehicle, layout);
-  const { drive, kept } = bench;
-  useKeys(bench.roll, bench.turn);
+  const { drive, kept, loop } = useBench(vehicle, layout);
+  useKeys(loop.roll, loop.turn);
   const lock = wheelLockDeg(vehicle);
   const wheel = wheelOf(vehicle, drive.placed.steerDeg);
   const touched = useMemo(() => new Set(drive.touches.map(({ thing }) => thing)), [drive.touches]);
-  const touching = drive.touching.map(({ part }) => part);
-  const way = useMemo(() => kept.map(({ placed }) => placed), [kept]);
   const [looked, setLooked] = useState<number>();
   const [before, setBefore] = useState<readonly BenchDrive[]>();
   const [beside, setBeside] = useState<Beside>('none');
   // While it rolls what is seen is where it is.
   const back = looked !== undefined && drive.speedMps === 0 ? kept[looked] : undefined;
-  const shown = back ?? drive;
   const ghost = useMemo(
     () => ghostOf(beside, { vehicle, layout, kept, before }),
     [beside, vehicle, layout, kept, before],
   );
-  // The mirrors may come a little later where the picture from above takes all the time there is.
-  const seen = useDeferredValue(shown.placed);
+  // The mirrors may come later where the picture from above takes all the time there is.
+  const seen = useDeferredValue((back ?? drive).placed);
   const frame = useMemo(() => frameOf(layout, vehicle, []), [layout, vehicle]);
   return (
     <div className={styles.columns}>
       <div>
         <GroundPicture layout={layout} frame={frame} touched={touched} label={t('picture', { exercise: name })}>
-          <TracksShape vehicle={vehicle} way={way} />
-          {ghost && <Ghost ghost={ghost} wayM={shown.wayM} />}
-          <VehicleShape vehicle={vehicle} placed={shown.placed} touching={back ? [] : touching} />
+          <DrivenTracks vehicle={vehicle} kept={kept} />
+          {back ? (
+            <>
+              {ghost && <Ghost ghost={ghost} wayM={back.wayM} />}
+              <VehicleShape vehicle={vehicle} placed={back.placed} />
+            </>
+          ) : (
+            <Driven vehicle={vehicle} loop={loop} ghost={ghost} />
+          )}
         </GroundPicture>
         <div className={styles.scrub}>
           <span id="steering-wheel">{t('wheel')}</span>
@@ -72,7 +76,7 @@ export default function BenchPanel({ vehicle, layout, exercise, name }: Props) {
             step={5}
             value={-wheel}
             getAriaValueText={(value) => wheelWords(-value)}
-            onChange={(_, value) => bench.turn({ toDeg: -value })}
+            onChange={(_, value) => loop.turn({ toDeg: -value })}
           />
           <span className={styles.number}>{wheelWords(wheel)}</span>
         </div>
@@ -80,20 +84,20 @@ export default function BenchPanel({ vehicle, layout, exercise, name }: Props) {
           <Button
             variant="outlined"
             {...held(
-              () => bench.roll(-1),
-              () => bench.roll(0),
+              () => loop.roll(-1),
+              () => loop.roll(0),
             )}
           >
             {t('back')}
           </Button>
-          <Button variant="outlined" onClick={() => bench.turn({ toDeg: 0 })}>
+          <Button variant="outlined" onClick={() => loop.turn({ toDeg: 0 })}>
             {t('straighten')}
           </Button>
           <Button
             variant="outlined"
             {...held(
-              () => bench.roll(1),
-              () => bench.roll(0),
+              () => loop.roll(1),
+              () => loop.roll(0),
             )}
           >
             {t('forward')}
@@ -103,7 +107,7 @@ export default function BenchPanel({ vehicle, layout, exercise, name }: Props) {
             onClick={() => {
               if (kept.length > 1) setBefore(kept);
               setLooked(undefined);
-              bench.again();
+              loop.again();
             }}
           >
             {t('startAgain')}
@@ -185,7 +189,7 @@ const rolls: Readonly<Record<string, 1 | -1>> = { ArrowUp: 1, ArrowDown: -1 };
 const turns: Readonly<Record<string, 1 | -1>> = { ArrowLeft: 1, ArrowRight: -1 };
 
 /** Arrow keys drive, wherever no field or slider has them. */
-function useKeys(roll: Bench['roll'], turn: Bench['turn']): void {
+function useKeys(roll: BenchLoop['roll'], turn: BenchLoop['turn']): void {
   useEffect(() => {
     const own = ({ target }: KeyboardEvent) =>
       !(target instanceof HTMLInputElement) &&

@@ -61,3 +61,21 @@ it('begins again where it began, and stops where nobody looks any more', () => {
   leave();
   expect(time.isWaiting()).toBe(false);
 });
+
+it('tells calmly at most five times a second, and at once when everything rests', () => {
+  const time = frames();
+  const loop = benchLoop(vehicleClasses.car, layout);
+  let [last, changes] = [loop.calm(), 0];
+  loop.subscribe(() => {
+    if (loop.calm() !== last) changes++;
+    last = loop.calm();
+  });
+  loop.roll(-1);
+  time.pass(1000);
+  expect(changes).toBeGreaterThan(3);
+  expect(changes).toBeLessThanOrEqual(5);
+  loop.roll(0);
+  time.pass(2000);
+  expect(time.isWaiting()).toBe(false);
+  expect(loop.calm()).toBe(loop.state());
+});

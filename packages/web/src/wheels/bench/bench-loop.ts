@@ -4,6 +4,7 @@ import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 
 /** One moment that is kept of a drive, twenty a second. */
 const keepEveryMs = 50;
+const calmMs = 200;
 /** The first picture after a rest shows as much time as one frame takes. */
 const frameMs = 16;
 
@@ -15,6 +16,8 @@ export interface BenchState {
 
 export interface BenchLoop {
   readonly state: () => BenchState;
+  /** The state as it was at most a fifth of a second ago, and as it is once everything rests: for what need not move smoothly. */
+  readonly calm: () => BenchState;
   readonly subscribe: (changed: () => void) => () => void;
   readonly roll: (roll: Hands['roll']) => void;
   readonly turn: (turn: Hands['turn']) => void;
@@ -30,11 +33,13 @@ export function benchLoop(vehicle: Vehicle, layout: Layout): BenchLoop {
   const still: Hands = { roll: 0, turn: 0 };
   const listeners = new Set<() => void>();
   let [state, hands] = [begun(), still];
+  let calm = state;
   let frame: number | undefined;
   let last = 0;
 
-  function change(next: BenchState): void {
+  function change(next: BenchState, rests: boolean): void {
     state = next;
+    if (rests || next.drive.atMs - calm.drive.atMs >= calmMs) calm = next;
     for (const changed of listeners) changed();
   }
 
@@ -42,10 +47,11 @@ export function benchLoop(vehicle: Vehicle, layout: Layout): BenchLoop {
     const { drive: before, kept } = state;
     const drive = driveBench(vehicle, layout, before, hands, now - last);
     last = now;
-    change({ drive, kept: drive.atMs - kept.at(-1)!.atMs >= keepEveryMs ? [...kept, drive] : kept });
     const turns = drive.placed.steerDeg !== before.placed.steerDeg;
     const moves = hands.roll !== 0 || (typeof hands.turn === 'number' && hands.turn !== 0);
-    frame = moves || turns || drive.speedMps !== 0 ? requestAnimationFrame(step) : undefined;
+    const goesOn = moves || turns || drive.speedMps !== 0;
+    frame = goesOn ? requestAnimationFrame(step) : undefined;
+    change({ drive, kept: drive.atMs - kept.at(-1)!.atMs >= keepEveryMs ? [...kept, drive] : kept }, !goesOn);
   }
 
   function hold(changes: Partial<Hands>): void {
@@ -58,6 +64,7 @@ export function benchLoop(vehicle: Vehicle, layout: Layout): BenchLoop {
 
   return {
     state: () => state,
+    calm: () => calm,
     subscribe(changed) {
       listeners.add(changed);
       return () => {
@@ -73,7 +80,7 @@ export function benchLoop(vehicle: Vehicle, layout: Layout): BenchLoop {
     turn: (turn) => hold({ turn }),
     again() {
       hands = still;
-      change(begun());
+      change(begun(), true);
     },
   };
 }
