@@ -19,7 +19,7 @@ module.exports = {
       'motion-stands-alone',
       'motion imports nothing of the rest',
       '^packages/motion/src',
-      '^packages/motion/src|node_modules/(ajv|dxf-writer|flatqueue|json-schema-to-ts)',
+      '^packages/motion/src|node_modules/(@cfworker|dxf-writer|flatqueue|json-schema-to-ts)',
     ),
     only(
       'core-stands-alone',

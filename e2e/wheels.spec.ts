@@ -21,7 +21,20 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await page.getByRole('link', { name: yard('wheels') }).click();
   await expect(page.getByText(/^1 movement, .*Nearest: \d+ cm/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Bay, reversing in seen from above/ })).toBeVisible();
-  await expect(page.getByText(/^(Ends with .*)?May be \d+ cm short or \d+ cm far\.$/).first()).toBeVisible();
+  await expect(
+    page.getByText(/May be \d+ cm( or more)? short or \d+ cm( or more)? far, the steering wheel/).first(),
+  ).toBeVisible();
+
+  // At the end of the last step the rear cones of the bay are in the mirrors, and on the learner's page.
+  await page.getByRole('button', { name: /^Wheels straight, back 2/ }).click();
+  await expect(page.getByRole('heading', { name: wheels('youSeeAfter', { step: 3 }) })).toBeVisible();
+  await page.getByRole('slider', { name: wheels('mirrorsDown') }).press('End');
+  await expect(page.getByRole('img', { name: /^Left mirror: / }).first()).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  const sheet = page.getByRole('article');
+  await expect(sheet.getByRole('heading', { name: 'Bay, reversing in, on the right: Hatchback' })).toBeVisible();
+  await expect(sheet.getByRole('img', { name: /mirror/ })).toHaveCount(6);
+  await page.emulateMedia({ media: 'screen' });
   await expectNoHarm(page, 'the plan of an exercise');
 
   // A circle that no hatchback has is questioned; a larger one than usual is planned with.
@@ -56,9 +69,15 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await expect(faults('Timed yard')).toContainText('Garage bay: wheel turned standing still, demerit');
   await expect(faults('Timed yard')).toContainText('Garage bay: line touched');
   await expect(faults('Attempts yard')).toContainText('Alley dock right: wheel turned standing still, penalty point');
+  const recorded = page.waitForEvent('download');
+  await page.getByRole('button', { name: wheels('saveRun') }).click();
+  const run = await readFile(await (await recorded).path());
+  await page.getByRole('slider', { name: wheels('lookBack') }).press('Home');
+  await expect(page.getByRole('slider', { name: wheels('lookBack') })).toHaveAttribute('aria-valuetext', '0.0 m');
   await page.getByRole('button', { name: wheels('startAgain') }).click();
   await expect(page.getByText(wheels('nothingTouched'))).toBeVisible();
   await expect(turned).toHaveText('0 times');
+  await choose(page, wheels('beside'), wheels('besideBefore'));
 
   await page.getByRole('link', { name: wheels('setOut') }).click();
   await expect(page.getByText(/^Base line from A to D: 4\.70 m/)).toBeVisible();
@@ -70,6 +89,74 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   const drawing = new DxfParser().parseSync(await readFile(await (await download).path(), 'utf8'));
   expect(drawing?.entities.filter(({ type }) => type === 'CIRCLE')).toHaveLength(4);
   await expectNoHarm(page, 'the set-out');
+
+  // As a run of the yard the drive is laid on its ground again: where it went wrong, and until when it could have been saved.
+  await page.goto('/yard');
+  await page.getByLabel(yard('addFile')).setInputFiles({ name: 'bench.csv', mimeType: 'text/csv', buffer: run });
+  await page.getByRole('link', { name: yard('wheelsOf', { exercise: 'Garage bay' }) }).click();
+  await expect(page.getByText(/^The .* touched .* after \d\.\d m\.$/)).toBeVisible();
+  await expect(page.getByText(/^Until \d\.\d m before, steering alone would have saved it:$/)).toBeVisible({
+    timeout: 60_000,
+  });
+  await expectNoHarm(page, 'a run on its ground');
+});
+
+test('a rule of thumb is tried on a ground of the school’s own, in a vehicle that the school keeps', async ({
+  page,
+  school,
+}) => {
+  await signIn(page, school);
+  await page.goto('/yard/wheels?vehicle=van&exercise=bay-reverse&bayM=2.8&aisleM=8&depthM=6&way=draw');
+  const picture = page.getByRole('img', { name: /seen from above/ });
+  await expect(picture).toBeVisible();
+  await page.getByRole('button', { name: wheels('addCone') }).click();
+  const cone = page.getByRole('button', { name: wheels('coneNamed', { id: 'E' }), exact: true });
+  await expect(cone).toHaveAttribute('aria-pressed', 'true');
+  // Dragged to the side of the aisle, then to the exact place by its figures and the arrow keys.
+  const box = (await cone.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 90, box.y - 40, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByLabel(wheels('xM'))).not.toHaveValue('0');
+  await page.getByLabel(wheels('xM')).fill('5.4');
+  await page.getByLabel(wheels('yM')).fill('7.2');
+  await expect(page.getByLabel(wheels('yM'))).toHaveValue('7.2');
+  await cone.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByLabel(wheels('xM'))).toHaveValue('5.45');
+  await page.getByLabel(wheels('openLayout')).setInputFiles({
+    name: 'torn.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"markers": []}'),
+  });
+  await expect(page.getByRole('alert')).toContainText('does not have required property');
+  await page.getByLabel(wheels('keepName')).first().fill('Yard with a turning cone');
+  await page
+    .getByRole('button', { name: wheels('keep') })
+    .first()
+    .click();
+  await expect(page.getByRole('combobox', { name: wheels('exercise') })).toHaveText('Yard with a turning cone');
+
+  await page.getByRole('link', { name: wheels('ruleOfThumb') }).click();
+  await choose(page, wheels('vehicle'), wheels('car'));
+  await choose(page, wheels('ruleThing'), 'E');
+  await expect(page.getByText(/^This rule works here\. Nearest: \d+ cm/)).toBeVisible();
+  await choose(page, wheels('vehicle'), wheels('van'));
+  await expect(page.getByText(/^This rule does not work here/)).toBeVisible();
+  await expect(page.getByText(/^It would work with part 1 ended 1\d\d cm earlier\.$/)).toBeVisible();
+  await expectNoHarm(page, 'a rule of thumb');
+
+  // Kept, it is there for the whole school, and gone once it is deleted.
+  await page.getByText(wheels('keptHere')).click();
+  await page.getByLabel(wheels('keepName')).fill('Shoulder at the cone, van');
+  await page.getByRole('button', { name: wheels('keep') }).click();
+  await page.goto('/yard/wheels');
+  await page.getByText(wheels('keptHere')).click();
+  await page.getByRole('link', { name: 'Shoulder at the cone, van' }).click();
+  await expect(page.getByText(/^This rule does not work here/)).toBeVisible();
+  await page.getByRole('button', { name: wheels('dropKept', { name: 'Shoulder at the cone, van' }) }).click();
+  await expect(page.getByRole('link', { name: 'Shoulder at the cone, van' })).toHaveCount(0);
 });
 
 test('a speed says how far it takes to stop, and what pressing the clutch first costs', async ({ page, school }) => {

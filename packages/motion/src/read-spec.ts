@@ -1,8 +1,8 @@
-import Ajv from 'ajv';
 import { checkSpace, exerciseCodes, layOut, type ExerciseCode, type ExerciseSpec, type Side } from './layout/exercises';
 import type { Layout } from './layout/layout';
-import { layoutSchema, problemsOf, readLayout } from './layout/read-layout';
+import { layoutSchema, readLayout } from './layout/read-layout';
 import { spaceNames } from './layout/space';
+import { checkerOf } from './schema';
 import { ruleFeatures, type Rule } from './sight/rule-of-thumb';
 import { checkVehicle, isOnlyStrange, possible, type Measure } from './vehicle/check-vehicle';
 import { vehicleClasses } from './vehicle/classes';
@@ -112,7 +112,7 @@ export interface Spec {
   readonly rule?: Rule;
 }
 
-const validate = new Ajv({ allErrors: true }).compile<SpecFile>(specSchema);
+const checkSpec = checkerOf(specSchema);
 
 /** The vehicle of a file: what is usual for its class, and what was measured. */
 export const vehicleOf = ({ vehicle, measures }: VehicleFile): Vehicle => ({ ...vehicleClasses[vehicle], ...measures });
@@ -123,8 +123,10 @@ const wrongWith = (vehicle: Vehicle): readonly string[] =>
     .map(({ code }) => `/measures ${code}`);
 
 /** A question from what a file holds, or all that is wrong with it, each with its place. */
-export function readSpec(value: unknown): { readonly spec: Spec } | { readonly problems: readonly string[] } {
-  if (!validate(value)) return { problems: problemsOf(validate.errors) };
+export function readSpec(file: unknown): { readonly spec: Spec } | { readonly problems: readonly string[] } {
+  const problems = checkSpec(file);
+  if (problems.length > 0) return { problems };
+  const value = file as SpecFile;
   const vehicle = vehicleOf(value);
   const wrong = wrongWith(vehicle);
   if (wrong.length > 0) return { problems: wrong };
@@ -154,7 +156,7 @@ export type KeptKind = (typeof keptKinds)[number];
 
 export type KeptBody = VehicleFile | Layout | SpecFile;
 
-const validateVehicle = new Ajv({ allErrors: true }).compile<VehicleFile>({
+const checkVehicleFile = checkerOf({
   type: 'object',
   required: ['vehicle'],
   additionalProperties: false,
@@ -180,7 +182,9 @@ export function readKept(
     const read = readSpec(value);
     return 'spec' in read ? { body: value as SpecFile } : read;
   }
-  if (!validateVehicle(value)) return { problems: problemsOf(validateVehicle.errors) };
-  const wrong = wrongWith(vehicleOf(value));
-  return wrong.length > 0 ? { problems: wrong } : { body: value };
+  const problems = checkVehicleFile(value);
+  if (problems.length > 0) return { problems };
+  const file = value as VehicleFile;
+  const wrong = wrongWith(vehicleOf(file));
+  return wrong.length > 0 ? { problems: wrong } : { body: file };
 }

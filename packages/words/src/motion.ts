@@ -1,6 +1,7 @@
 import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
 import type { SpaceName } from '@jasperwren/motion/layout/space';
 import type { Near } from '@jasperwren/motion/layout/touch';
+import type { Saved } from '@jasperwren/motion/planner/last-saved';
 import type { NoPlan } from '@jasperwren/motion/planner/plan';
 import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Step } from '@jasperwren/motion/moves/steps';
@@ -236,11 +237,24 @@ export const resource = {
   startAgain: 'Start again',
   playReplay: 'Play again',
   pauseReplay: 'Pause',
-  lookBack: 'Look back along the drive',
-  beside: 'Show beside it',
+  lookBack: 'Look back',
+  beside: 'Compare with',
   besideNone: 'Nothing',
-  besideBefore: 'The drive before',
+  besideBefore: 'The try before',
   besideSame: '{{vehicle}}, same hands',
+  runWay: 'The yard run',
+  backToRun: 'Back to the run',
+  noPositions: 'No sensor of this run says where the car was and where it pointed (x_m, y_m and heading_deg).',
+  runTouched: 'The {{part}} touched {{thing}} after {{way}} m.',
+  runClean: 'Nothing was touched on this ground.',
+  runWhy:
+    'The run is laid on the ground chosen above, from where the exercise begins. Choose the vehicle that was driven and the measures of the yard.',
+  lookingForSaved: 'Finding out what would have saved it',
+  savedBySteering: 'Until {{before}} m before, steering alone would have saved it:',
+  savedByCorrecting: 'Until {{before}} m before, stopping and correcting would have saved it:',
+  notBySteering: 'From where it began, steering alone would not have done.',
+  notByCorrecting: 'From where it began there is no way in three movements.',
+  saveRun: 'Save for the yard (CSV)',
   soFar: 'So far',
   way: 'Way',
   nearestNow: 'Nearest now',
@@ -468,6 +482,12 @@ export function helpsSentence(helps: Helps | undefined): string {
     part: helps.part + 1,
     cm: Math.round(Math.abs(helps.laterM) * 100),
   });
+}
+
+/** Until when a drive could have been saved. */
+export function savedSentence(saved: Saved | null | undefined, how: 'steering' | 'correcting'): string {
+  if (!saved) return t(how === 'steering' ? 'notBySteering' : 'notByCorrecting');
+  return t(how === 'steering' ? 'savedBySteering' : 'savedByCorrecting', { before: saved.beforeM.toFixed(1) });
 }
 
 /** Why there is no way. */

@@ -62,6 +62,7 @@ export const resource = {
   fault: '{{fault}}, {{grade}}',
   faultMeasured: '{{fault}}, {{grade}}, {{value}} {{unit}}',
   showFault: 'Show the ten seconds around: {{fault}}',
+  wheelsOf: 'Where the wheels went: {{exercise}}',
   strip: 'Sensor values',
   stripOf: 'Sensor values over time, with exercises and faults',
   part: 'Part',

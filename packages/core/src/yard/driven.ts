@@ -1,6 +1,6 @@
-import { seenFrom } from '@jasperwren/motion/geometry';
+import { seenFrom, toDegrees } from '@jasperwren/motion/geometry';
 import type { Layout } from '@jasperwren/motion/layout/layout';
-import type { ExerciseCode, ExerciseSpec } from '@jasperwren/motion/layout/exercises';
+import { exerciseCodes, type ExerciseCode, type ExerciseSpec } from '@jasperwren/motion/layout/exercises';
 import { wheelOf } from '@jasperwren/motion/moves/bench';
 import type { Placed } from '@jasperwren/motion/moves/roll';
 import { bodyOf } from '@jasperwren/motion/vehicle/parts';
@@ -27,6 +27,8 @@ const manoeuvreOf: Readonly<Partial<Record<ExerciseCode, Manoeuvre>>> = {
   'bay-forward': 'bay-forward',
 };
 
+const isParallel = (code: string): boolean => code.includes('parallel');
+
 /**
  * The exercise of a standard's course that an exercise of the driving bench is, of its side where the course has both;
  * undefined where it has none.
@@ -36,9 +38,18 @@ export function exerciseDriven(
   { code, side }: Pick<ExerciseSpec, 'code' | 'side'>,
 ): Exercise | undefined {
   const same = exercises.filter(({ manoeuvre }) => manoeuvre !== undefined && manoeuvre === manoeuvreOf[code]);
-  const isParallel = ({ code: own }: Exercise) => own.includes('parallel');
-  const alike = same.filter((exercise) => isParallel(exercise) === (code === 'parallel'));
+  const alike = same.filter((exercise) => isParallel(exercise.code) === (code === 'parallel'));
   return alike.find((exercise) => exercise.side === side) ?? alike[0];
+}
+
+/** The exercise of the driving bench that an exercise of a course is; undefined where the bench has none such. */
+export function benchExercise({ manoeuvre, code, side }: Exercise): Pick<ExerciseSpec, 'code' | 'side'> | undefined {
+  const alike = exerciseCodes.filter(
+    (one) => manoeuvre !== undefined && manoeuvreOf[one] === manoeuvre && isParallel(code) === (one === 'parallel'),
+  );
+  const named = alike.find((one) => !one.startsWith('bay') && code.includes(one.split('-')[0]!));
+  const own = alike.find((one) => one === code) ?? named ?? alike[0];
+  return own && { code: own, side: side ?? 'right' };
 }
 
 /** How much of the vehicle is in the bay, from 0 to 1, by its length; 0 where there is no bay. */
@@ -77,6 +88,9 @@ export function samplesOfDrive(
       belt: true,
       door: false,
       parkingBrake: false,
+      x: placed.pose.x,
+      y: placed.pose.y,
+      heading: toDegrees(placed.pose.heading),
       zone: exercise.code,
       inside: insideOf(vehicle, placed, layout),
       line: touching.some((kind) => kind === 'line' || kind === 'kerb'),

@@ -33,6 +33,8 @@ export interface Sample {
   /** Metres from the corner of the yard. */
   readonly x?: number;
   readonly y?: number;
+  /** Where the car points, in degrees to the left of the x of its position. */
+  readonly heading?: number;
   /** The exercise in whose part of the yard the car is, by its code; empty between them. */
   readonly zone?: string;
   /** How much of the car is inside the bay, from 0 to 1. */
@@ -71,6 +73,7 @@ export const channels: Readonly<Record<Channel, Kind>> = {
   rollBack: number('cm', 0, 2000),
   x: number('m', -1000, 1000),
   y: number('m', -1000, 1000),
+  heading: number('degrees', -360, 360),
   zone: { kind: 'text', most: 200 },
   inside: number('', 0, 1),
   line: flag,

@@ -27,7 +27,7 @@ export function startSimulatedCar(seed: number): SimulatedCar {
   // The first numbers of neighbouring seeds are alike.
   for (let i = 0; i < 16; i++) random();
   const samples: Sample[] = [];
-  let state: Required<Omit<Sample, 'at'>> = {
+  let state: Required<Omit<Sample, 'at' | 'heading'>> = {
     speed: 0,
     rpm: 850,
     gear: 'N',

@@ -23,6 +23,7 @@ export const columns: Readonly<Record<'at' | Channel, string>> = {
   rollBack: 'roll_back_cm',
   x: 'x_m',
   y: 'y_m',
+  heading: 'heading_deg',
   zone: 'zone',
   inside: 'inside',
   line: 'line',

@@ -1,5 +1,5 @@
-import Ajv, { type ErrorObject } from 'ajv';
 import type { FromSchema } from 'json-schema-to-ts';
+import { checkerOf } from '../schema';
 import { areaOf, type Layout } from './layout';
 
 /** No layout reaches further from its middle than this, in metres, and none has more things than so many. */
@@ -90,17 +90,15 @@ type LayoutFile = Omit<Layout, 'name' | 'area'> & Partial<Pick<Layout, 'name' | 
 // What the schema says is what the layout is: the compiler holds one against the other.
 export type SameAsSchema = FromSchema<typeof layoutSchema> extends LayoutFile ? true : never;
 
-const validate = new Ajv({ allErrors: true }).compile<LayoutFile>(layoutSchema);
+const checkLayout = checkerOf(layoutSchema);
 
 export type LayoutRead = { readonly layout: Layout } | { readonly problems: readonly string[] };
 
-/** Each thing that a schema finds wrong, with its place. */
-export const problemsOf = (errors: readonly ErrorObject[] | null | undefined): readonly string[] =>
-  (errors ?? []).map(({ instancePath, message }) => `${instancePath || '/'} ${message}`);
-
 /** A layout from what a file holds, or all that is wrong with it, each with its place. */
-export function readLayout(value: unknown): LayoutRead {
-  if (!validate(value)) return { problems: problemsOf(validate.errors) };
+export function readLayout(file: unknown): LayoutRead {
+  const wrong = checkLayout(file);
+  if (wrong.length > 0) return { problems: wrong };
+  const value = file as LayoutFile;
   const ids = [...value.markers, ...value.edges].map(({ id: own }) => own);
   const twice = ids.filter((own, i) => ids.indexOf(own) !== i);
   const none = value.edges.filter(({ from, to }) => from.x === to.x && from.y === to.y);

@@ -12,6 +12,8 @@ interface Props {
 
 const restMs = 400;
 
+const numberOf = (text: string): number | undefined => (text.trim() === '' ? undefined : Number(text));
+
 /** A number that is taken once its typing rests, so that nothing is worked out for half a number. */
 export function NumberField({ label, value, step, error = false, onNumber }: Props) {
   const [text, setText] = useState<string>();
@@ -21,7 +23,7 @@ export function NumberField({ label, value, step, error = false, onNumber }: Pro
   }, [onNumber]);
   useEffect(() => {
     if (text === undefined) return;
-    const timer = setTimeout(() => tell.current(text.trim() === '' ? undefined : Number(text)), restMs);
+    const timer = setTimeout(() => tell.current(numberOf(text)), restMs);
     return () => clearTimeout(timer);
   }, [text]);
   return (
@@ -33,7 +35,11 @@ export function NumberField({ label, value, step, error = false, onNumber }: Pro
       value={text ?? String(Math.round(value * 1000) / 1000)}
       slotProps={{ htmlInput: { step } }}
       onChange={(event) => setText(event.target.value)}
-      onBlur={() => setText(undefined)}
+      onBlur={() => {
+        // Whoever goes on to the next field does not wait for the rest.
+        if (text !== undefined && numberOf(text) !== value) onNumber(numberOf(text));
+        setText(undefined);
+      }}
     />
   );
 }

@@ -16,6 +16,7 @@ const RulePanel = lazy(() => import('./rule/RulePanel'));
 const BenchPanel = lazy(() => import('./bench/BenchPanel'));
 const SetOutPanel = lazy(() => import('./set-out/SetOutPanel'));
 const DrawPanel = lazy(() => import('./draw/DrawPanel'));
+const RunPanel = lazy(() => import('./run/RunPanel'));
 const Widths = lazy(() => import('./plan/Widths'));
 
 const wayNames: Readonly<Record<Way, string>> = {
@@ -24,6 +25,7 @@ const wayNames: Readonly<Record<Way, string>> = {
   drive: t('driveIt'),
   'set-out': t('setOut'),
   draw: t('drawIt'),
+  run: t('runWay'),
 };
 
 const none: readonly KeptView[] = [];
@@ -50,11 +52,13 @@ function Asked({ all }: { readonly all: readonly KeptView[] }) {
     <>
       <Choices question={question} all={all} />
       <nav className={styles.ways} aria-label={t('wheels')}>
-        {ways.map((one) => (
-          <Link key={one} to={question.addressOf(one)} replace aria-current={one === way ? 'page' : undefined}>
-            {wayNames[one]}
-          </Link>
-        ))}
+        {ways
+          .filter((one) => one !== 'run' || question.run)
+          .map((one) => (
+            <Link key={one} to={question.addressOf(one)} replace aria-current={one === way ? 'page' : undefined}>
+              {wayNames[one]}
+            </Link>
+          ))}
       </nav>
       <Shown question={question} />
       <Measures question={question} />
@@ -65,7 +69,7 @@ function Asked({ all }: { readonly all: readonly KeptView[] }) {
 }
 
 function Shown({ question }: { readonly question: Question }) {
-  const { vehicle, ground, groundName, exercise, clearanceM, way } = question;
+  const { vehicle, ground, groundName, exercise, clearanceM, way, run } = question;
   // What is asked stays the same thing until something of it changes, however often the page is drawn.
   const key = JSON.stringify([vehicle, ground, clearanceM]);
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says all of it
@@ -82,6 +86,7 @@ function Shown({ question }: { readonly question: Question }) {
         <BenchPanel key={key} vehicle={asked.vehicle} layout={layout} exercise={exercise} name={groundName} />
       )}
       {way === 'set-out' && <SetOutPanel layout={layout} name={groundName} side={exercise?.side} />}
+      {way === 'run' && run && <RunPanel vehicle={asked.vehicle} layout={layout} name={groundName} {...run} />}
       {way === 'draw' && <DrawPanel key={key} vehicle={asked.vehicle} layout={layout} question={question} />}
     </Suspense>
   );

@@ -1,4 +1,5 @@
 import type { Layout } from '@jasperwren/motion/layout/layout';
+import type { DrivenMoment, Saved } from '@jasperwren/motion/planner/last-saved';
 import type { Plan, PlanProgress } from '@jasperwren/motion/planner/plan';
 import type { Ground, MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Followed, Helps, Rule } from '@jasperwren/motion/sight/rule-of-thumb';
@@ -71,6 +72,31 @@ const rule: Steps<WheelsWork, RuleQuestion, RuleParts> = async (work, { vehicle,
 
 /** What becomes of a rule of thumb, worked out beside the page. */
 export const useRule = (question: RuleQuestion) => useWork(wheelsWorkers, question, rule);
+
+interface SavedQuestion {
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly way: readonly DrivenMoment[];
+  /** The place in the way where something was touched; below 0 where nothing was. */
+  readonly touch: number;
+}
+
+interface SavedParts {
+  /** The last moment from which steering alone would have saved it; null where it never would, missing while worked out. */
+  readonly bySteering: Saved | null | undefined;
+  /** The same with up to two changes of direction. */
+  readonly byCorrecting: Saved | null | undefined;
+}
+
+const saved: Steps<WheelsWork, SavedQuestion, SavedParts> = async (work, { vehicle, layout, way, touch }, tell) => {
+  tell({ bySteering: undefined, byCorrecting: undefined });
+  if (touch < 0) return;
+  tell({ bySteering: (await work.saved(vehicle, layout, way, touch, 1)) ?? null });
+  tell({ byCorrecting: (await work.saved(vehicle, layout, way, touch, 3)) ?? null });
+};
+
+/** Until when a drive that touched something could have been saved. */
+export const useSaved = (question: SavedQuestion) => useWork(wheelsWorkers, question, saved);
 
 /** Metres between two widths of the chart. */
 const widthStepM = 0.5;

@@ -26,7 +26,7 @@ import { exerciseName } from '@jasperwren/words/motion';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 
-export const ways = ['plan', 'rule', 'drive', 'set-out', 'draw'] as const;
+export const ways = ['plan', 'rule', 'drive', 'set-out', 'draw', 'run'] as const;
 export type Way = (typeof ways)[number];
 
 export interface Question {
@@ -40,6 +40,8 @@ export interface Question {
   readonly clearanceM: number;
   readonly rule: Rule | undefined;
   readonly way: Way;
+  /** A yard run and its exercise, where the address names one. */
+  readonly run: { readonly run: string; readonly zone: string } | undefined;
   /** What is wrong with the measures of the vehicle or the ground, or strange. */
   readonly vehicleProblems: readonly VehicleProblem[];
   readonly spaceProblems: readonly SpaceProblem[];
@@ -102,10 +104,11 @@ export function useQuestion(all: readonly KeptView[]): Question {
     const sound = !wrong && spaceProblems.length === 0;
     const clearance = Number(of.get('clearance') ?? (base.clearanceM ?? 0.1) * 100);
     const clearanceM = clearance >= 0 && clearance <= 100 ? clearance / 100 : 0.1;
+    const [run, zone] = [of.get('run'), of.get('zone')];
     const text = of.get('rule');
     const rule = text === null ? base.rule : ruleOfText(text);
-    const addressWith = (changes: Readonly<Record<string, string | undefined>>) => {
-      const next = new URLSearchParams(asked);
+    const addressWith = (from: string, changes: Readonly<Record<string, string | undefined>>) => {
+      const next = new URLSearchParams(from);
       for (const [name, value] of Object.entries(changes)) {
         if (value === undefined) next.delete(name);
         else next.set(name, value);
@@ -121,6 +124,7 @@ export function useQuestion(all: readonly KeptView[]): Question {
       clearanceM,
       rule,
       way: oneOf(ways, of.get('way'), base.rule ? 'rule' : 'plan'),
+      run: run !== null && zone !== null ? { run, zone } : undefined,
       vehicleProblems,
       spaceProblems,
       kept,
@@ -131,8 +135,9 @@ export function useQuestion(all: readonly KeptView[]): Question {
         clearanceM,
         ...(rule && { rule }),
       },
-      change: (changes) => setParams(addressWith(changes), { replace: true }),
-      addressOf: (way) => `?${addressWith({ way }).toString()}`,
+      // From the address as it is now: while another way to look is being loaded, what is drawn is still the one before.
+      change: (changes) => setParams(addressWith(window.location.search, changes), { replace: true }),
+      addressOf: (way) => `?${addressWith(asked, { way }).toString()}`,
     };
   }, [asked, all, setParams]);
 }

@@ -1,6 +1,7 @@
 import { itemName } from '@jasperwren/words/marking/names';
 import { judgeRun } from '@jasperwren/core/yard/judge-run';
 import { exerciseDriven, samplesOfDrive } from '@jasperwren/core/yard/driven';
+import { csvHead, csvRows } from '@jasperwren/core/yard/telemetry-csv';
 import { countingMarks } from '@jasperwren/core/marking/counting';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard, Exercise } from '@jasperwren/core/marking/standard';
@@ -9,8 +10,10 @@ import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { BenchDrive } from '@jasperwren/motion/moves/bench';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { t } from '@jasperwren/words/motion';
+import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { api } from '../../base/api';
+import { offerFile } from '../../ui/offer-file';
 import { Failed, Loading } from '../../ui/states';
 import styles from '../wheels.module.css';
 
@@ -36,6 +39,17 @@ export function Judged({ vehicle, layout, spec, kept, stands }: Props) {
       {error && !standards ? <Failed error={error} onRetry={() => void refetch()} /> : null}
       {!standards && !error && <Loading what={t('judgedBy')} />}
       {judging?.length === 0 && <p className="muted">{t('judgeNone')}</p>}
+      {judging?.[0] && stands && kept.length > 1 && (
+        <Button
+          variant="text"
+          onClick={() => {
+            const samples = samplesOfDrive(vehicle, layout, judging[0]!.exercise, kept.map(toMoment));
+            offerFile('bench.csv', 'text/csv', [csvHead, ...csvRows(samples), ''].join('\r\n'));
+          }}
+        >
+          {t('saveRun')}
+        </Button>
+      )}
       {judging?.map(({ standard, exercise }) => (
         <Faults
           key={standard.id}

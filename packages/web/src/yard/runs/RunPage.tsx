@@ -21,6 +21,7 @@ import CourseTable from './CourseTable';
 import { KeepRun } from './KeepRun';
 import { RunActions } from './RunActions';
 import { RunStrip } from './RunStrip';
+import { exercisesDriven } from './exercises-driven';
 import { stoppingAddress } from './stopping-address';
 import { useJudgedRun } from './use-judged-run';
 import { useRunSamples } from './use-run-samples';
@@ -155,11 +156,32 @@ function Result({ question, run, runs }: ResultProps) {
           }}
           others={runs.filter(({ id }) => id !== run.id)}
         />
+        <WheelsLinks standard={standard} run={run.id} samples={samples} />
         {explained && <Link to={explained.address}>{t('stoppingAt', { speed: explained.kmh })}</Link>}
       </Section>
       <KeepRun run={run} judged={judged} />
     </>
   );
+}
+
+interface WheelsLinksProps {
+  readonly standard: EffectiveStandard;
+  readonly run: string;
+  readonly samples: readonly SentSample[];
+}
+
+/** For each exercise whose positions were sent, where its wheels went. */
+function WheelsLinks({ standard, run, samples }: WheelsLinksProps) {
+  const driven = useMemo(() => exercisesDriven(standard, samples), [standard, samples]);
+  return driven.map(({ code, name, bench }) => (
+    <p key={code}>
+      <Link
+        to={`/yard/wheels?${new URLSearchParams({ way: 'run', run, zone: code, exercise: bench.code, side: bench.side })}`}
+      >
+        {t('wheelsOf', { exercise: name })}
+      </Link>
+    </p>
+  ));
 }
 
 /** Gaps, measurements and what was left out. */

@@ -1,0 +1,186 @@
+import { readSample } from '@jasperwren/core/yard/sample';
+import { runTracks } from '@jasperwren/core/yard/run-tracks';
+import type { Layout } from '@jasperwren/motion/layout/layout';
+import { leastGap } from '@jasperwren/motion/layout/touch';
+import { atWay } from '@jasperwren/motion/moves/same-hands';
+import { driveSteps } from '@jasperwren/motion/moves/steps';
+import { standing } from '@jasperwren/motion/moves/roll';
+import { firstTouch, type DrivenMoment, type Saved } from '@jasperwren/motion/planner/last-saved';
+import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+import { partName, savedSentence, stepSentence, t, thingName } from '@jasperwren/words/motion';
+import Slider from '@mui/material/Slider';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { Loading } from '../../ui/states';
+import { useRunSamples } from '../../yard/public';
+import { GroundPicture } from '../picture/GroundPicture';
+import { frameOf } from '../picture/outline';
+import { TracksShape } from '../picture/TracksShape';
+import { VehicleShape } from '../picture/VehicleShape';
+import { useSaved } from '../use-plan';
+import styles from '../wheels.module.css';
+
+interface Props {
+  readonly vehicle: Vehicle;
+  readonly layout: Layout;
+  readonly name: string;
+  readonly run: string;
+  /** The exercise of the run's course, by its code. */
+  readonly zone: string;
+}
+
+/** One exercise of a yard run on its ground: the ways of the wheels, where it went wrong, and what would have saved it. */
+export default function RunPanel({ run, zone, ...rest }: Props) {
+  const samples = useRunSamples(run);
+  const { vehicle, layout } = rest;
+  const way = useMemo(
+    () =>
+      samples &&
+      runTracks(
+        vehicle,
+        layout.start,
+        samples.map(readSample).filter((sample) => sample !== undefined),
+        zone,
+      ),
+    [samples, vehicle, layout, zone],
+  );
+  return (
+    <>
+      <p>
+        <Link to={`/yard/runs/${run}`}>{t('backToRun')}</Link>
+      </p>
+      {!way && <Loading what={t('runWay')} />}
+      {way?.length === 0 && <p>{t('noPositions')}</p>}
+      {way && way.length > 0 && <Driven {...rest} way={way} />}
+    </>
+  );
+}
+
+function Driven({
+  vehicle,
+  layout,
+  name,
+  way,
+}: Omit<Props, 'run' | 'zone'> & { readonly way: readonly DrivenMoment[] }) {
+  const touch = useMemo(() => firstTouch(vehicle, layout, way), [vehicle, layout, way]);
+  const [lookedM, setLooked] = useState<number>();
+  const question = useMemo(() => ({ vehicle, layout, way, touch }), [vehicle, layout, way, touch]);
+  const { bySteering, byCorrecting } = useSaved(question).parts;
+  const lastM = way.at(-1)!.wayM;
+  const shown = atWay(way, lookedM ?? (touch < 0 ? lastM : way[touch]!.wayM));
+  const placed = useMemo(() => way.map((moment) => moment.placed), [way]);
+  const near = leastGap(vehicle, shown.placed, layout);
+  const touched = touch < 0 ? undefined : leastGap(vehicle, way[touch]!.placed, layout);
+  const touches = near?.gapM === 0;
+  return (
+    <div className={styles.columns}>
+      <div>
+        <GroundPicture
+          layout={layout}
+          frame={frameOf(layout, vehicle, placed)}
+          touched={new Set(touches ? [near.thing] : [])}
+          label={t('picture', { exercise: name })}
+        >
+          <TracksShape vehicle={vehicle} way={placed} />
+          {bySteering && <SavedWay vehicle={vehicle} way={way} saved={bySteering} />}
+          <VehicleShape vehicle={vehicle} placed={shown.placed} touching={touches ? [near.part] : []} />
+        </GroundPicture>
+        <div className={styles.scrub}>
+          <span id="along-the-run">{t('along')}</span>
+          <Slider
+            size="small"
+            aria-labelledby="along-the-run"
+            min={0}
+            max={lastM}
+            step={0.05}
+            value={shown.wayM}
+            getAriaValueText={(value) => t('wayAt', { way: value.toFixed(1) })}
+            onChange={(_, value) => setLooked(value)}
+          />
+          <span className={styles.number}>{t('wayAt', { way: shown.wayM.toFixed(1) })}</span>
+        </div>
+        <p className="muted">{t('legend')}</p>
+      </div>
+      <section aria-label={t('runWay')}>
+        <p role="status" className={styles.answer}>
+          {touched
+            ? t('runTouched', {
+                part: partName(touched.part),
+                thing: thingName(touched),
+                way: way[touch]!.wayM.toFixed(1),
+              })
+            : t('runClean')}
+        </p>
+        {touched && (
+          <>
+            <Told
+              saved={bySteering}
+              sentence={savedSentence(bySteering, 'steering')}
+              vehicle={vehicle}
+              onLook={setLooked}
+              way={way}
+            />
+            <Told
+              saved={byCorrecting}
+              sentence={savedSentence(byCorrecting, 'correcting')}
+              vehicle={vehicle}
+              onLook={setLooked}
+              way={way}
+            />
+          </>
+        )}
+        <p className="muted">{t('runWhy')}</p>
+      </section>
+    </div>
+  );
+}
+
+interface ToldProps {
+  readonly saved: Saved | null | undefined;
+  readonly sentence: string;
+  readonly vehicle: Vehicle;
+  readonly way: readonly DrivenMoment[];
+  readonly onLook: (wayM: number) => void;
+}
+
+function Told({ saved, sentence, vehicle, way, onLook }: ToldProps) {
+  if (saved === undefined) return <Loading what={t('lookingForSaved')} />;
+  return (
+    <>
+      <h2>{sentence}</h2>
+      {saved && (
+        <ol className={styles.steps}>
+          {saved.steps.map((step, i) => (
+            <li key={i}>
+              <button type="button" onClick={() => onLook(way[saved.index]!.wayM)}>
+                {stepSentence(step, vehicle.lockDeg)}
+              </button>
+            </li>
+          ))}
+        </ol>
+      )}
+    </>
+  );
+}
+
+/** The way that would have saved it, faint. */
+function SavedWay({
+  vehicle,
+  way,
+  saved,
+}: {
+  readonly vehicle: Vehicle;
+  readonly way: readonly DrivenMoment[];
+  readonly saved: Saved;
+}) {
+  const moments = useMemo(
+    () => driveSteps(vehicle, standing(way[saved.index]!.placed.pose), saved.steps, 0.1),
+    [vehicle, way, saved],
+  );
+  return (
+    <g className={styles.savedWay}>
+      <TracksShape vehicle={vehicle} way={moments} />
+      <VehicleShape vehicle={vehicle} placed={moments.at(-1)!} faint />
+    </g>
+  );
+}
