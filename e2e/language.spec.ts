@@ -82,6 +82,8 @@ test('every main screen takes its words from the words package', async ({ browse
       `/drive/${drive}/compare`,
       '/yard',
       '/yard/wheels',
+      '/yard/wheels?exercise=parallel&way=rule',
+      '/yard/wheels?way=draw',
       '/yard/stopping',
       '/checks',
       '/standards',

@@ -1,6 +1,8 @@
+import { exerciseCodes, layOut } from '@jasperwren/motion/layout/exercises';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
 import {
+  edgeName,
   mirrorShows,
   neededSentence,
   referenceSentence,
@@ -63,4 +65,13 @@ it('names what is touched, and questions a measure with what is usual', () => {
   expect(vehicleProblemSentence({ code: 'unusual-circle', value: 7.1, least: 9, most: 12 })).toBe(
     'This gives a circle of 7.1 m; 9 to 12 m is usual for the class. Measure again.',
   );
+});
+
+it('names the edges of the usual grounds, and leaves names of the school alone', () => {
+  expect(edgeName('car-ahead-2')).toBe('car ahead, 2');
+  expect(edgeName('left-line')).toBe('left line');
+  expect(edgeName('hall')).toBe('hall');
+  for (const code of exerciseCodes)
+    for (const { id } of layOut({ code, side: 'left', space: {} }, vehicleClasses.car).edges)
+      expect(edgeName(id)).not.toBe(id);
 });

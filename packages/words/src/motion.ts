@@ -195,6 +195,18 @@ export const resource = {
   headingDeg: 'Pointing (°)',
   startPose: 'Where it begins',
   goalPose: 'Where it ends',
+  'left-line': 'left line',
+  'right-line': 'right line',
+  'end-line': 'line at the end',
+  'aisle-edge': 'edge of the aisle',
+  'bay-before': 'bay before',
+  'bay-after': 'bay after',
+  'near-kerb': 'near kerb',
+  'far-kerb': 'far kerb',
+  'other-kerb': 'other kerb',
+  'car-ahead': 'car ahead',
+  'car-behind': 'car behind',
+  edgePart: '{{edge}}, {{part}}',
   coneNamed: 'Cone {{id}}',
   poleNamed: 'Pole {{id}}',
   lineNamed: 'Line {{id}}',
@@ -366,6 +378,28 @@ export const t = wordsOf('motion', resource);
 export const movementsWords = (count: number): string => t('movements', { count });
 export const vehicleName = (kind: VehicleKind): string => t(kind);
 export const exerciseName = (code: ExerciseCode): string => t(code);
+const edgeCodes = [
+  'left-line',
+  'right-line',
+  'end-line',
+  'aisle-edge',
+  'bay-before',
+  'bay-after',
+  'near-kerb',
+  'far-kerb',
+  'other-kerb',
+  'car-ahead',
+  'car-behind',
+] as const;
+
+/** What an edge of a layout is called: "car ahead, 2"; one of the school's own, and a marker, by its id. */
+export function edgeName(id: string): string {
+  const [, own = id, part] = /^(.+?)(?:-(\d+))?$/.exec(id) ?? [];
+  const code = edgeCodes.find((one) => one === own);
+  if (!code) return id;
+  return part === undefined ? t(code) : t('edgePart', { edge: t(code), part });
+}
+
 /** "Bay, reversing in, on the left"; a ground of the school's own by its name. */
 export const groundTitle = (name: string, side: 'left' | 'right' | undefined): string =>
   side ? t('groundOf', { exercise: name, side: t(side).toLowerCase() }) : name;

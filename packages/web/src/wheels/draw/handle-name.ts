@@ -1,5 +1,5 @@
 import type { Layout } from '@jasperwren/motion/layout/layout';
-import { t } from '@jasperwren/words/motion';
+import { edgeName, t } from '@jasperwren/words/motion';
 import type { Handle } from './edit-layout';
 
 const edgeNames = {
@@ -17,7 +17,7 @@ export function handleName({ markers, edges }: Layout, handle: Handle): string {
     }
     case 'edge': {
       const kind = edges.find(({ id }) => id === handle.id)?.kind ?? 'line';
-      return t(handle.end === 'from' ? 'edgeFrom' : 'edgeTo', { thing: edgeNames[kind](handle.id) });
+      return t(handle.end === 'from' ? 'edgeFrom' : 'edgeTo', { thing: edgeNames[kind](edgeName(handle.id)) });
     }
     default:
       return t(handle.kind === 'start' ? 'startPose' : 'goalPose');

@@ -1,5 +1,5 @@
 import { ruleFeatures, type RulePart, type Until } from '@jasperwren/motion/sight/rule-of-thumb';
-import { ruleFeatureName, t } from '@jasperwren/words/motion';
+import { edgeName, ruleFeatureName, t } from '@jasperwren/words/motion';
 import { percent } from '@jasperwren/words/lists';
 import { Choose } from '../../ui/Choose';
 import { NumberField } from '../NumberField';
@@ -70,7 +70,7 @@ export function PartFields({ part, things, onChange }: Props) {
           <Choose
             label={t('ruleThing')}
             value={until.thing}
-            options={things.map((id) => [id, id])}
+            options={things.map((id) => [id, edgeName(id)])}
             onChoose={(thing) => onChange({ ...part, until: { ...until, thing } })}
           />
         </>
