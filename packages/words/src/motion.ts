@@ -42,6 +42,7 @@ export const resource = {
   'corner-reverse': 'Reverse round a corner',
   'straight-reverse': 'Straight reverse',
   'alley-dock': 'Alley dock',
+  'reversing-area': 'Reverse into the bay',
   roadM: 'Road width',
   bayM: 'Bay width',
   depthM: 'Bay depth',
@@ -51,6 +52,8 @@ export const resource = {
   cornerM: 'Corner radius',
   laneM: 'Lane width',
   lengthM: 'Length to reverse',
+  areaLongM: 'Area length',
+  areaWideM: 'Area width',
   tooSmall: '{{name}}: from {{least}} to {{most}} m.',
   searching:
     'Looking for the way with the fewest movements. {{looked}} positions so far, ways of {{movements}} movements now.',
@@ -206,6 +209,10 @@ export const resource = {
   'other-kerb': 'other kerb',
   'car-ahead': 'car ahead',
   'car-behind': 'car behind',
+  'left-edge': 'left edge',
+  'right-edge': 'right edge',
+  'stop-line': 'stop line',
+  'barrier-at-end': 'barrier',
   edgePart: '{{edge}}, {{part}}',
   coneNamed: 'Cone {{id}}',
   poleNamed: 'Pole {{id}}',
@@ -390,6 +397,10 @@ const edgeCodes = [
   'other-kerb',
   'car-ahead',
   'car-behind',
+  'left-edge',
+  'right-edge',
+  'stop-line',
+  'barrier-at-end',
 ] as const;
 
 /** What an edge of a layout is called: "car ahead, 2"; one of the school's own, and a marker, by its id. */

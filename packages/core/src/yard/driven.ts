@@ -22,6 +22,7 @@ const manoeuvreOf: Readonly<Partial<Record<ExerciseCode, Manoeuvre>>> = {
   'turn-in-road': 'turn',
   'bay-reverse': 'bay-reverse',
   'alley-dock': 'bay-reverse',
+  'reversing-area': 'bay-reverse',
   parallel: 'bay-reverse',
   'angle-bay': 'bay-forward',
   'bay-forward': 'bay-forward',

@@ -3,6 +3,7 @@ import { lengthOf, type Vehicle } from '../vehicle/vehicle';
 import { bayLayout, angleBayLayout } from './bays';
 import { mirrored, type Layout } from './layout';
 import type { Space, SpaceName } from './space';
+import { reversingAreaLayout, usualReversingArea, wholeLengthOf } from './reversing-area';
 import { cornerLayout, parallelLayout, straightLayout, turnLayout } from './roads';
 
 export const exerciseCodes = [
@@ -14,6 +15,7 @@ export const exerciseCodes = [
   'corner-reverse',
   'straight-reverse',
   'alley-dock',
+  'reversing-area',
 ] as const;
 export type ExerciseCode = (typeof exerciseCodes)[number];
 
@@ -78,6 +80,7 @@ const kinds: Readonly<Record<ExerciseCode, Kind>> = {
     }),
     lay: (vehicle, space) => bayLayout(vehicle, space, 'dock'),
   },
+  'reversing-area': { usual: usualReversingArea, lay: reversingAreaLayout },
 };
 
 /** The measures of the ground that an exercise has, each with what is usual for a vehicle, in metres. */
@@ -107,8 +110,10 @@ export function checkSpace(spec: ExerciseSpec, vehicle: Vehicle): readonly Space
     cornerM: 0.5,
     laneM: vehicle.mirrorWidthM,
     lengthM: 1,
+    areaLongM: wholeLengthOf(vehicle) * 2,
+    areaWideM: vehicle.mirrorWidthM * 2.2,
   };
-  const mostM = 100;
+  const mostM = 150;
   return Object.entries(spaceOf(spec, vehicle)).flatMap(([name, value]) => {
     const measure = name as SpaceName;
     const leastM = round(least[measure]);

@@ -10,5 +10,7 @@ export const spaceNames = [
   'cornerM',
   'laneM',
   'lengthM',
+  'areaLongM',
+  'areaWideM',
 ] as const;
 export type SpaceName = (typeof spaceNames)[number];

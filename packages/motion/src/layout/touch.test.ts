@@ -121,7 +121,7 @@ it('needs the published extra gap to leave a space at the kerb in one movement',
 it('lays an exercise out the same on both sides, mirrored', () => {
   const spec = { code: 'angle-bay' as const, space: {} };
   const [right, left] = [layOut({ ...spec, side: 'right' }, car), layOut({ ...spec, side: 'left' }, car)];
-  expect(left.markers.map(({ x, y }) => [x, -y])).toEqual(right.markers.map(({ x, y }) => [x, y]));
+  expect(left.markers.map(({ x, y }) => [x, 0 - y])).toEqual(right.markers.map(({ x, y }) => [x, y]));
   expect(left.start.heading).toBeCloseTo(-right.start.heading);
 });
 

@@ -1,5 +1,9 @@
 import { layOut, spaceOf, tightMeasure, type ExerciseSpec } from '../layout/exercises';
 import type { Layout } from '../layout/layout';
+import { reversingGate } from '../layout/reversing-area';
+import { checkWay } from '../layout/touch';
+import { standing } from '../moves/roll';
+import { driveSteps } from '../moves/steps';
 import type { SpaceName } from '../layout/space';
 import type { Vehicle } from '../vehicle/vehicle';
 import { planWay, type Plan, type PlanOptions } from './plan';
@@ -9,13 +13,23 @@ import { planWay, type Plan, type PlanOptions } from './plan';
  * @throws RangeError where a measure of the ground cannot be
  */
 export function planExercise(vehicle: Vehicle, spec: ExerciseSpec, options: PlanOptions): Plan {
-  const right = planWay(vehicle, layOut({ ...spec, side: 'right' }, vehicle), options);
+  const layout = layOut({ ...spec, side: 'right' }, vehicle);
+  const right =
+    spec.code === 'reversing-area' ? pastTheGate(vehicle, layout, options) : planWay(vehicle, layout, options);
   if (spec.side === 'right' || !right.found) return right;
   return {
     ...right,
     steps: right.steps.map((step) => ({ ...step, steerDeg: -step.steerDeg })),
     check: mirroredCheck(right.check),
   };
+}
+
+/** The way back past the pole half-way on its other side than the way there, as the exercise is. */
+function pastTheGate(vehicle: Vehicle, layout: Layout, options: PlanOptions): Plan {
+  const plan = planWay(vehicle, { ...layout, edges: [...layout.edges, reversingGate(layout)] }, options);
+  if (!plan.found) return plan;
+  // What is told of its gaps is what stands there.
+  return { ...plan, check: checkWay(vehicle, driveSteps(vehicle, standing(layout.start), plan.steps, 0.02), layout) };
 }
 
 /** The ground of a question: an exercise as it is laid out, or a layout of its own. */

@@ -15,6 +15,8 @@ const options = usualPlanOptions;
 
 const cases = [car, van].flatMap((vehicle) =>
   exerciseCodes
+    // The area to reverse in has a test of its own.
+    .filter((code) => code !== 'reversing-area')
     .filter((code) => vehicle === car || ['parallel', 'angle-bay', 'alley-dock'].includes(code))
     .map((code) => [vehicle.kind, code, vehicle] as const),
 );
@@ -116,4 +118,18 @@ it('tells how far it is, and says a start on which nothing can stand', () => {
   expect(told).toBeGreaterThan(1);
   const plan = planExercise(car, { code: 'parallel', side: 'right', space: {} }, { ...options, clearanceM: 0.9 });
   expect(plan).toMatchObject({ found: false, why: 'start-blocked' });
+});
+
+it('reverses past the pole half-way on its other side, and stops short of the barrier', () => {
+  const spec: ExerciseSpec = { code: 'reversing-area', side: 'left', space: { areaLongM: 34 } };
+  const plan = planExercise(car, spec, options) as FoundPlan;
+  const layout = layOut(spec, car);
+  const way = driveSteps(car, standing(layout.start), plan.steps, 0.02);
+  expect(checkWay(car, way, layout).touches).toEqual([]);
+  const pole = layout.markers.find(({ id }) => id === 'B')!;
+  // It came along with the pole on its left and goes back with the pole on its right.
+  expect(seenFrom(layout.start, pole).y).toBeGreaterThan(0);
+  const past = way.find(({ pose }) => pose.x < pole.x)!;
+  expect(seenFrom(past.pose, pole).y).toBeLessThan(0);
+  expect(way.at(-1)!.pose.x - car.rearOverhangM).toBeGreaterThan(0);
 });
