@@ -55,8 +55,7 @@ export const resource = {
   areaLongM: 'Area length',
   areaWideM: 'Area width',
   tooSmall: '{{name}}: from {{least}} to {{most}} m.',
-  searching:
-    'Looking for the way with the fewest movements. {{looked}} positions so far, ways of {{movements}} movements now.',
+  searching: 'Looking for the way with the fewest movements. {{looked}} positions so far, ways of {{movements}} now.',
   searchingFirst: 'Looking for the way with the fewest movements',
   movements_one: '{{count}} movement',
   movements_other: '{{count}} movements',
@@ -364,6 +363,8 @@ export const resource = {
   doorPillarAheadM: 'Rear axle to the pillar behind the front door (m)',
   pillarWideM: 'Width of a front pillar (m)',
   roofM: 'Height of the roof (m)',
+  tapeFor: 'Where the tape goes: {{measure}}',
+  noTape: '{{measure}}: no tape measures this. It is in the handbook, or found by trying.',
   asUsual: 'Back to the usual measures',
   impossible: '{{name}}: from {{least}} to {{most}}.',
   'narrower-than-tyres': 'The tyres stand out further than the body. Measure the width and the tyres again.',

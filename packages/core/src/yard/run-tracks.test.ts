@@ -53,7 +53,7 @@ it('lays it the same wherever the yard measures its positions from', () => {
 
 it('says nothing of another exercise, or where no position was sent', () => {
   expect(runTracks(car, layout.start, samples, 'slope')).toEqual([]);
-  const blind = samples.map(({ x: _, ...rest }) => rest);
+  const blind = samples.map(({ at, zone = '' }) => ({ at, zone }));
   expect(runTracks(car, layout.start, blind, exercise.code)).toEqual([]);
 });
 

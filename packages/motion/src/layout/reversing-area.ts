@@ -57,7 +57,7 @@ export function reversingAreaLayout(
   return {
     start: { x: areaLongM - frontM - frontOf(vehicle), y: laneY, heading: 0 },
     goal: { kind: 'poses', poses: [{ x: rearM + rearBehind(vehicle), y: bayY, heading: 0 }] },
-    area: { left: -1, right: areaLongM + 1, bottom: -areaWideM - 1, top: 1 },
+    area: { left: -1, right: areaLongM + 3, bottom: -areaWideM - 1, top: 1 },
     markers: [
       cone('A1', areaLongM - frontM, laneY + out),
       cone('A2', areaLongM - frontM, laneY - out),

@@ -78,3 +78,13 @@ it.each(all)('%s on the %s: the drawing is to its scale and fits the page', (_, 
   expect(width).toBeLessThanOrEqual(drawingMm.width);
   expect(svg).toContain(`${barFor(scale)} m, 1:${scale}`);
 });
+
+it('sets an area out from its edge, where its markers stand along nothing', () => {
+  const layout = layOut({ code: 'reversing-area', side: 'left', space: {} }, vehicleClasses['car-with-trailer']);
+  const { base, points } = setOut(layout)!;
+  expect(base.lengthM).toBeCloseTo(66, 9);
+  expect([base.from, base.to].every((id) => id.startsWith('p'))).toBe(true);
+  const pole = points.find(({ id }) => id === 'B')!;
+  expect(pole.alongM).toBeCloseTo(33, 9);
+  expect(Math.abs(pole.offM)).toBeCloseTo(5.5, 9);
+});

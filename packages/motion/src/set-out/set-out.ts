@@ -76,6 +76,36 @@ function baseOf(all: readonly Named[]): readonly [Named, Named] {
   return best!.ends;
 }
 
+/** Sine of the angle up to which two lines count as parallel. */
+const parallel = 0.01;
+
+/**
+ * The longest painted line, by the points at its ends, where the base line of the markers runs along nothing that is there:
+ * an area is set out from its edge.
+ */
+function baseAlong(
+  { edges }: Layout,
+  points: readonly Named[],
+  base: readonly [Named, Named],
+): readonly [Named, Named] {
+  const way = ({ x, y }: Point, to: Point) => ({ x: to.x - x, y: to.y - y });
+  const own = way(...base);
+  const runsAlong = edges.some(({ from, to }) => {
+    const edge = way(from, to);
+    return Math.abs(own.x * edge.y - own.y * edge.x) < parallel * Math.hypot(own.x, own.y) * Math.hypot(edge.x, edge.y);
+  });
+  if (runsAlong) return base;
+  const at = (end: Point) => points.find((point) => distance(point, end) < 0.01);
+  const lines = edges
+    .filter(({ kind }) => kind === 'line')
+    .sort((a, b) => distance(b.from, b.to) - distance(a.from, a.to))
+    .flatMap(({ from, to }) => {
+      const [first, second] = [at(from), at(to)];
+      return first && second ? [[first, second] as const] : [];
+    });
+  return lines[0] ?? base;
+}
+
 /** Whether of two ranks the first number that differs is higher in the first; a millimetre is no difference. */
 function isHigher(one: readonly number[], other: readonly number[]): boolean {
   const at = one.findIndex((number, i) => Math.abs(number - other[i]!) > 1e-3);
@@ -89,7 +119,7 @@ function isHigher(one: readonly number[], other: readonly number[]): boolean {
 export function setOut(layout: Layout): SetOut | undefined {
   const points = pointsOf(layout);
   if (points.length < 2) return undefined;
-  const [first, second] = baseOf(points);
+  const [first, second] = baseAlong(layout, points, baseOf(points));
   const lengthM = distance(first, second);
   const along = { x: (second.x - first.x) / lengthM, y: (second.y - first.y) / lengthM };
   const rest = points

@@ -2,7 +2,7 @@ import { distanceBetween, distanceToLine, placed as placedAt, seenFrom, type Poi
 import { edgeHeightM, markerHeightM, type EdgeKind, type Layout, type Marker } from '../layout/layout';
 import type { Placed } from '../moves/roll';
 import { frontOf, type Vehicle } from '../vehicle/vehicle';
-import { eyeOf, glassOf, type MirrorSide } from './mirror';
+import { eyeOf, glassOf, mirrorSides, type MirrorSide } from './mirror';
 import { minus, plus, times, type Point3 } from './space3';
 
 /** What of a vehicle a driver can bring level with a marker beside it. */
@@ -91,8 +91,6 @@ function pillarGap(vehicle: Vehicle, side: MirrorSide): readonly [number, number
   return sign > 0 ? [pillar, mirror] : [mirror, pillar];
 }
 
-const sides = ['left', 'right'] as const;
-
 interface Standing extends Point {
   readonly id: string;
   readonly kind: LinedUp['kind'];
@@ -145,7 +143,7 @@ export function linesUp(
     ].filter(({ offM }) => Math.abs(offM) <= levelM);
   });
   const covered = [
-    ...sides.map((side) => ({ feature: 'mirror-edge' as const, side, at: underMirror(vehicle, side) })),
+    ...mirrorSides.map((side) => ({ feature: 'mirror-edge' as const, side, at: underMirror(vehicle, side) })),
     { feature: 'bonnet-edge' as const, at: underBonnet(vehicle) },
   ].flatMap(({ at, ...of }) => {
     if (!at) return [];

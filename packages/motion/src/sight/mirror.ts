@@ -2,7 +2,8 @@ import { toRadians } from '../geometry';
 import type { Vehicle } from '../vehicle/vehicle';
 import { crossProduct, dot, minus, plus, reflected, times, unit, type Point3 } from './space3';
 
-export type MirrorSide = 'left' | 'right';
+export const mirrorSides = ['left', 'right'] as const;
+export type MirrorSide = (typeof mirrorSides)[number];
 
 /** The glass of a mirror: a piece of a sphere that bulges towards the driver. */
 export interface Glass {

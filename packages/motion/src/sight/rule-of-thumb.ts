@@ -13,7 +13,7 @@ import { roll, standing, type Placed } from '../moves/roll';
 import { driveSteps, type Step } from '../moves/steps';
 import { bodyOf } from '../vehicle/parts';
 import type { Vehicle } from '../vehicle/vehicle';
-import { aheadOfPart, levelFeatures, type LevelFeature } from './lines-up';
+import { aheadOfPart, levelFeatures } from './lines-up';
 
 /** What a rule may call level with something: what the driver sees, and what stands outside the driver's sight. */
 export const ruleFeatures = [...levelFeatures, 'front-wheel', 'rear-wheel', 'rear-end'] as const;

@@ -114,6 +114,8 @@ function sameVehicle({ vehicle, measures = {} }: VehicleFile, { kind, file }: Qu
   const entries = Object.entries(measures);
   return (
     vehicle === kind &&
+    // One that is as usual is called by its class.
+    entries.length > 0 &&
     entries.length === Object.keys(asked).length &&
     entries.every(([name, value]) => asked[name] === value)
   );

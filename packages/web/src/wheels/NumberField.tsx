@@ -6,6 +6,7 @@ interface Props {
   readonly value: number;
   readonly step: number;
   readonly error?: boolean;
+  readonly onFocus?: () => void;
   /** Told once the typing rests; undefined where the field is empty. */
   readonly onNumber: (value: number | undefined) => void;
 }
@@ -15,7 +16,7 @@ const restMs = 400;
 const numberOf = (text: string): number | undefined => (text.trim() === '' ? undefined : Number(text));
 
 /** A number that is taken once its typing rests, so that nothing is worked out for half a number. */
-export function NumberField({ label, value, step, error = false, onNumber }: Props) {
+export function NumberField({ label, value, step, error = false, onFocus, onNumber }: Props) {
   const [text, setText] = useState<string>();
   const tell = useRef(onNumber);
   useEffect(() => {
@@ -32,6 +33,7 @@ export function NumberField({ label, value, step, error = false, onNumber }: Pro
       type="number"
       label={label}
       error={error}
+      {...(onFocus && { onFocus })}
       value={text ?? String(Math.round(value * 1000) / 1000)}
       slotProps={{ htmlInput: { step } }}
       onChange={(event) => setText(event.target.value)}

@@ -7,7 +7,7 @@ import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { Choices } from './Choices';
 import { Kept } from './kept/Kept';
-import { Measures } from './Measures';
+import { Measures } from './measures/Measures';
 import { useQuestion, ways, type Question, type Way } from './use-question';
 import styles from './wheels.module.css';
 

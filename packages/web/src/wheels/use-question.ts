@@ -66,7 +66,7 @@ export const noSpace = Object.fromEntries(spaceNames.map((name) => [name, undefi
 
 /** What a kept thing asks; a kept vehicle is in the address with its measures. */
 const fileOf = (kept: KeptView | undefined): Partial<SpecFile> =>
-  kept?.kind === 'question' ? (kept.body as SpecFile) : kept?.kind === 'ground' ? { layout: kept.body as Layout } : {};
+  kept?.kind === 'question' ? (kept.body as SpecFile) : kept?.kind === 'ground' ? { layout: kept.body } : {};
 
 /**
  * A vehicle, an exercise and its ground, as the address of the page says: it can be passed on. It begins with what is kept

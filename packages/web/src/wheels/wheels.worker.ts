@@ -17,9 +17,21 @@ import { expose } from 'comlink';
 
 type Limits = Omit<PlanOptions, 'onProgress'>;
 
+const tellMs = 100;
+
+/** Passes on what comes first and then no more than one every so many milliseconds. */
+function atMostEvery<T>(ms: number, tell: (value: T) => void): (value: T) => void {
+  let told = -Infinity;
+  return (value) => {
+    if (performance.now() - told < ms) return;
+    told = performance.now();
+    tell(value);
+  };
+}
+
 const work = {
   plan: (vehicle: Vehicle, ground: Ground, limits: Limits, onProgress: (progress: PlanProgress) => void) =>
-    planGround(vehicle, ground, { ...limits, onProgress }),
+    planGround(vehicle, ground, { ...limits, onProgress: atMostEvery(tellMs, onProgress) }),
   references: (vehicle: Vehicle, layout: Layout, steps: readonly Step[]) => references(vehicle, layout, steps),
   follow: (vehicle: Vehicle, layout: Layout, rule: Rule) => followRule(vehicle, layout, rule),
   helps: (vehicle: Vehicle, layout: Layout, rule: Rule) => whatHelps(vehicle, layout, rule),

@@ -39,7 +39,7 @@ interface Props {
 /** The way with the fewest movements: its picture, its steps, and how close it comes. */
 export default function PlanPanel({ question, name }: Props) {
   const { layout } = question.ground;
-  const { parts, working, failed, again } = usePlan(question);
+  const { parts, failed, again } = usePlan(question);
   const { plan, progress, needed, references } = parts;
   return (
     <div className={styles.columns}>
@@ -68,10 +68,13 @@ export default function PlanPanel({ question, name }: Props) {
           </div>
           <section aria-label={t('steps')}>
             {failed !== undefined && <Failed error={new Error(failed)} onRetry={again} />}
-            {working && !plan && (
+            {!plan && failed === undefined && (
               <p role="status">
                 {progress
-                  ? t('searching', { looked: progress.looked.toLocaleString('en-GB'), movements: progress.movements })
+                  ? t('searching', {
+                      looked: progress.looked.toLocaleString('en-GB'),
+                      movements: movementsWords(progress.movements),
+                    })
                   : `${t('searchingFirst')}…`}
               </p>
             )}

@@ -34,7 +34,7 @@ export default function RulePanel({ asked, name, question }: Props) {
   const text = ruleText(rule);
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the text says all of the rule
   const about = useMemo(() => ({ vehicle, layout, rule }), [vehicle, layout, text]);
-  const { parts, working, failed, again } = useRule(about);
+  const { parts, failed, again } = useRule(about);
   const { followed, helps } = parts;
   const way = useMemo(
     () => (followed ? driveSteps(vehicle, standing(layout.start), followed.steps, 0.1) : []),
@@ -66,7 +66,7 @@ export default function RulePanel({ asked, name, question }: Props) {
             {ruleSentence(followed)}
           </p>
         ) : (
-          working && <Loading what={t('ruleOfThumb')} />
+          failed === undefined && <Loading what={t('ruleOfThumb')} />
         )}
         {followed &&
           followed.outcome !== 'works' &&

@@ -1,5 +1,6 @@
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { Placed } from '@jasperwren/motion/moves/roll';
+import { mirrorSides } from '@jasperwren/motion/sight/mirror';
 import { mirrorView, seenInMirror } from '@jasperwren/motion/sight/views';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { mirrorShows } from '@jasperwren/words/motion';
@@ -16,7 +17,7 @@ export interface Seen {
 export function Mirrors({ vehicle, placed, layout }: Seen) {
   return (
     <>
-      {(['left', 'right'] as const).map((side) => {
+      {mirrorSides.map((side) => {
         const ids = layout.markers.length > 0 ? seenInMirror(vehicle, placed, layout, side) : undefined;
         const shows = mirrorShows(side, ids);
         return (
