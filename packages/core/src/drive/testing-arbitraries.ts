@@ -21,6 +21,9 @@ export const anyMark: fc.Arbitrary<EventBody> = fc
 
 const target = fc.integer({ min: 0, max: 30 }).map((n) => `id-${n}`);
 
+/** Degrees up to so many; JSON knows no zero below zero. */
+const degrees = (most: number) => fc.double({ min: -most, max: most, noNaN: true }).map((value) => value + 0);
+
 const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
   { weight: 5, arbitrary: anyMark },
   {
@@ -56,8 +59,8 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
   fc.record({
     type: fc.constant('place' as const),
     target,
-    lat: fc.double({ min: -90, max: 90, noNaN: true }),
-    lon: fc.double({ min: -180, max: 180, noNaN: true }),
+    lat: degrees(90),
+    lon: degrees(180),
   }),
   fc.record({ type: fc.constant('look' as const), look: fc.constantFrom('all-round', 'mirrors') }),
   fc.record({
