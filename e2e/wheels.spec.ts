@@ -1,3 +1,4 @@
+import { t as common } from '@jasperwren/words/common';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as wheels } from '@jasperwren/words/motion';
 import { t as stopping } from '@jasperwren/words/stopping';
@@ -126,6 +127,10 @@ test('a rule of thumb is tried on a ground of the school’s own, in a vehicle t
   await cone.focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByLabel(wheels('xM'))).toHaveValue('5.45');
+  // What is drawn is not lost by a look elsewhere.
+  await page.getByRole('link', { name: wheels('planIt'), exact: true }).click();
+  await page.getByRole('button', { name: common('keepEditing') }).click();
+  await expect(page.getByLabel(wheels('xM'))).toHaveValue('5.45');
   await page.getByLabel(wheels('openLayout')).setInputFiles({
     name: 'torn.json',
     mimeType: 'application/json',
@@ -158,6 +163,8 @@ test('a rule of thumb is tried on a ground of the school’s own, in a vehicle t
   await expect(page.getByText(/^This rule does not work here/)).toBeVisible();
   await page.getByRole('button', { name: wheels('dropKept', { name: 'Shoulder at the cone, van' }) }).click();
   await expect(page.getByRole('link', { name: 'Shoulder at the cone, van' })).toHaveCount(0);
+  await page.getByRole('button', { name: wheels('undoDrop') }).click();
+  await expect(page.getByRole('link', { name: 'Shoulder at the cone, van' })).toBeVisible();
 });
 
 test('a speed says how far it takes to stop, and what pressing the clutch first costs', async ({ page, school }) => {

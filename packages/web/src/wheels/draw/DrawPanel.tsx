@@ -5,6 +5,8 @@ import { t } from '@jasperwren/words/motion';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { FileButton } from '../../ui/FileButton';
+import { Unsaved } from '../../ui/Unsaved';
+import { useUnsaved } from '../../ui/use-unsaved';
 import { KeepForm } from '../kept/KeepForm';
 import { useKeep } from '../kept/use-keep';
 import { GroundPicture } from '../picture/GroundPicture';
@@ -37,6 +39,7 @@ export default function DrawPanel({ vehicle, layout: begun, question }: Props) {
   const [chosen, setChosen] = useState<Handle>({ kind: 'start' });
   const [problem, setProblem] = useState<string>();
   const { keep, busy, error } = useKeep();
+  const { blocker, letGo } = useUnsaved(steps.length > 1);
   const layout = dragged ?? steps.at(-1)!;
   const change = (next: Layout) => setSteps([...steps, next]);
   // The frame stays while something is dragged, so that the ground does not move under the pointer.
@@ -82,6 +85,7 @@ export default function DrawPanel({ vehicle, layout: begun, question }: Props) {
         </div>
       </div>
       <section aria-label={t('drawn')}>
+        <Unsaved blocker={blocker} what={t('drew')} />
         <p>{t('drawWhy')}</p>
         <Figures
           layout={layout}
@@ -102,6 +106,7 @@ export default function DrawPanel({ vehicle, layout: begun, question }: Props) {
           onKeep={async (name) => {
             const id = await keep('ground', name, { ...layout, name });
             if (id === undefined) return false;
+            letGo();
             question.change({ ...noSpace, exercise: undefined, side: undefined, kept: id, way: 'plan' });
             return true;
           }}

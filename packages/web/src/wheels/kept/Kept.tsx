@@ -20,6 +20,7 @@ interface Props {
 export function Kept({ question, all }: Props) {
   const [drop, dropped] = api.useDropWheelsMutation();
   const { keep, busy, error } = useKeep();
+  const [gone, setGone] = useState<KeptView>();
   const [kind, setKind] = useState<'question' | 'vehicle'>('question');
   const { file, vehicleProblems } = question;
   return (
@@ -33,12 +34,35 @@ export function Kept({ question, all }: Props) {
               {one.kind === 'vehicle' ? one.name : <Link to={`?kept=${one.id}`}>{one.name}</Link>}{' '}
               <span className="muted">{keptKindName(one.kind)}</span>
             </span>
-            <Button variant="text" onClick={() => void drop({ keptId: one.id })}>
+            <Button
+              variant="text"
+              onClick={() =>
+                void drop({ keptId: one.id })
+                  .unwrap()
+                  .then(() => setGone(one))
+                  .catch(() => undefined)
+              }
+            >
               {t('dropKept', { name: one.name })}
             </Button>
           </li>
         ))}
       </Rows>
+      {gone && (
+        <p role="status">
+          {t('droppedKept', { name: gone.name })}{' '}
+          <Button
+            variant="text"
+            onClick={() =>
+              void keep(gone.kind, gone.name, gone.body, gone.id).then((id) => {
+                if (id !== undefined) setGone(undefined);
+              })
+            }
+          >
+            {t('undoDrop')}
+          </Button>
+        </p>
+      )}
       {dropped.error && <p role="alert">{dropped.error.message}</p>}
       {question.ground && vehicleProblems.length === 0 && (
         <div className={styles.keepRow}>
