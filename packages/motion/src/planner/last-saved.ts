@@ -1,18 +1,12 @@
 import type { Layout } from '../layout/layout';
 import { leastGap } from '../layout/touch';
-import type { Placed } from '../moves/roll';
+import type { OnWay } from '../moves/same-hands';
 import type { Step } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
 import { planWay } from './plan';
 
-/** One moment of a way that was driven. */
-export interface DrivenMoment {
-  readonly placed: Placed;
-  readonly wayM: number;
-}
-
 /** Where something was touched first along a way, by its place in it; below 0 where nothing was. */
-export const firstTouch = (vehicle: Vehicle, layout: Layout, way: readonly DrivenMoment[]): number =>
+export const firstTouch = (vehicle: Vehicle, layout: Layout, way: readonly OnWay[]): number =>
   way.findIndex(({ placed }) => leastGap(vehicle, placed, layout)?.gapM === 0);
 
 /** The last moment from which it would still have gone well, and how. */
@@ -37,7 +31,7 @@ const [closeM, clearanceM] = [0.1, 0.02] as const;
 export function lastSaved(
   vehicle: Vehicle,
   layout: Layout,
-  way: readonly DrivenMoment[],
+  way: readonly OnWay[],
   touch: number,
   movements: number,
 ): Saved | undefined {

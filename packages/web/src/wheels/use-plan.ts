@@ -1,5 +1,6 @@
 import type { Layout } from '@jasperwren/motion/layout/layout';
-import type { DrivenMoment, Saved } from '@jasperwren/motion/planner/last-saved';
+import type { OnWay } from '@jasperwren/motion/moves/same-hands';
+import type { Saved } from '@jasperwren/motion/planner/last-saved';
 import type { Plan, PlanProgress } from '@jasperwren/motion/planner/plan';
 import type { Ground, MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Followed, Helps, Rule } from '@jasperwren/motion/sight/rule-of-thumb';
@@ -76,7 +77,7 @@ export const useRule = (question: RuleQuestion) => useWork(wheelsWorkers, questi
 interface SavedQuestion {
   readonly vehicle: Vehicle;
   readonly layout: Layout;
-  readonly way: readonly DrivenMoment[];
+  readonly way: readonly OnWay[];
   /** The place in the way where something was touched; below 0 where nothing was. */
   readonly touch: number;
 }

@@ -1,4 +1,5 @@
-import { lastSaved, type DrivenMoment } from '@jasperwren/motion/planner/last-saved';
+import type { OnWay } from '@jasperwren/motion/moves/same-hands';
+import { lastSaved } from '@jasperwren/motion/planner/last-saved';
 import type { PlanOptions, PlanProgress } from '@jasperwren/motion/planner/plan';
 import {
   movementsByWidth,
@@ -35,7 +36,7 @@ const work = {
   references: (vehicle: Vehicle, layout: Layout, steps: readonly Step[]) => references(vehicle, layout, steps),
   follow: (vehicle: Vehicle, layout: Layout, rule: Rule) => followRule(vehicle, layout, rule),
   helps: (vehicle: Vehicle, layout: Layout, rule: Rule) => whatHelps(vehicle, layout, rule),
-  saved: (vehicle: Vehicle, layout: Layout, way: readonly DrivenMoment[], touch: number, movements: number) =>
+  saved: (vehicle: Vehicle, layout: Layout, way: readonly OnWay[], touch: number, movements: number) =>
     lastSaved(vehicle, layout, way, touch, movements),
   needed: (vehicle: Vehicle, spec: ExerciseSpec, limits: Limits) => roomNeeded(vehicle, spec, limits),
   widths: (vehicle: Vehicle, widthsM: readonly number[], limits: Limits, tell: (at: MovementsAt) => void) =>

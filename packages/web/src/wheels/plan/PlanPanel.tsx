@@ -15,7 +15,6 @@ import {
   thingName,
 } from '@jasperwren/words/motion';
 import Button from '@mui/material/Button';
-import Slider from '@mui/material/Slider';
 import { useMemo, useState } from 'react';
 import { Failed, Loading } from '../../ui/states';
 import { GroundPicture } from '../picture/GroundPicture';
@@ -23,6 +22,7 @@ import { frameOf } from '../picture/outline';
 import { TracksShape } from '../picture/TracksShape';
 import { VehicleShape } from '../picture/VehicleShape';
 import { mostMovements, usePlan, type PlanQuestion } from '../use-plan';
+import { Scrub } from '../Scrub';
 import { Sight } from '../sight/Sight';
 import styles from '../wheels.module.css';
 import { LearnerSheet } from './LearnerSheet';
@@ -136,19 +136,14 @@ function FoundWay({ plan, references, vehicle, ground, name }: FoundProps) {
     <>
       <div className={styles.onScreen}>
         {picture(moment)}
-        <div className={styles.scrub}>
-          <span id="along-the-way">{t('along')}</span>
-          <Slider
-            size="small"
-            aria-labelledby="along-the-way"
-            min={0}
-            max={way.length - 1}
-            value={at}
-            getAriaValueText={(value) => t('wayAt', { way: way[value]!.wayM.toFixed(1) })}
-            onChange={(_, value) => setAt(value)}
-          />
-          <span className={styles.number}>{t('wayAt', { way: moment.wayM.toFixed(1) })}</span>
-        </div>
+        <Scrub
+          label={t('along')}
+          min={0}
+          max={way.length - 1}
+          value={at}
+          words={(value) => t('wayAt', { way: way[value]!.wayM.toFixed(1) })}
+          onValue={setAt}
+        />
         <p className="muted">{t('legend')}</p>
         <Sight
           vehicle={vehicle}

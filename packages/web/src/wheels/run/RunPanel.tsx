@@ -2,13 +2,12 @@ import { readSample } from '@jasperwren/core/yard/sample';
 import { runTracks } from '@jasperwren/core/yard/run-tracks';
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import { leastGap } from '@jasperwren/motion/layout/touch';
-import { atWay } from '@jasperwren/motion/moves/same-hands';
+import { atWay, type OnWay } from '@jasperwren/motion/moves/same-hands';
 import { driveSteps } from '@jasperwren/motion/moves/steps';
 import { standing } from '@jasperwren/motion/moves/roll';
-import { firstTouch, type DrivenMoment, type Saved } from '@jasperwren/motion/planner/last-saved';
+import { firstTouch, type Saved } from '@jasperwren/motion/planner/last-saved';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { partName, savedSentence, stepSentence, t, thingName } from '@jasperwren/words/motion';
-import Slider from '@mui/material/Slider';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Loading } from '../../ui/states';
@@ -17,6 +16,7 @@ import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
 import { TracksShape } from '../picture/TracksShape';
 import { VehicleShape } from '../picture/VehicleShape';
+import { Scrub } from '../Scrub';
 import { useSaved } from '../use-plan';
 import styles from '../wheels.module.css';
 
@@ -56,12 +56,7 @@ export default function RunPanel({ run, zone, ...rest }: Props) {
   );
 }
 
-function Driven({
-  vehicle,
-  layout,
-  name,
-  way,
-}: Omit<Props, 'run' | 'zone'> & { readonly way: readonly DrivenMoment[] }) {
+function Driven({ vehicle, layout, name, way }: Omit<Props, 'run' | 'zone'> & { readonly way: readonly OnWay[] }) {
   const touch = useMemo(() => firstTouch(vehicle, layout, way), [vehicle, layout, way]);
   const [lookedM, setLooked] = useState<number>();
   const question = useMemo(() => ({ vehicle, layout, way, touch }), [vehicle, layout, way, touch]);
@@ -85,20 +80,15 @@ function Driven({
           {bySteering && <SavedWay vehicle={vehicle} way={way} saved={bySteering} />}
           <VehicleShape vehicle={vehicle} placed={shown.placed} touching={touches ? [near.part] : []} />
         </GroundPicture>
-        <div className={styles.scrub}>
-          <span id="along-the-run">{t('along')}</span>
-          <Slider
-            size="small"
-            aria-labelledby="along-the-run"
-            min={0}
-            max={lastM}
-            step={0.05}
-            value={shown.wayM}
-            getAriaValueText={(value) => t('wayAt', { way: value.toFixed(1) })}
-            onChange={(_, value) => setLooked(value)}
-          />
-          <span className={styles.number}>{t('wayAt', { way: shown.wayM.toFixed(1) })}</span>
-        </div>
+        <Scrub
+          label={t('along')}
+          min={0}
+          max={lastM}
+          step={0.05}
+          value={shown.wayM}
+          words={(value) => t('wayAt', { way: value.toFixed(1) })}
+          onValue={setLooked}
+        />
         <p className="muted">{t('legend')}</p>
       </div>
       <section aria-label={t('runWay')}>
@@ -139,7 +129,7 @@ interface ToldProps {
   readonly saved: Saved | null | undefined;
   readonly sentence: string;
   readonly vehicle: Vehicle;
-  readonly way: readonly DrivenMoment[];
+  readonly way: readonly OnWay[];
   readonly onLook: (wayM: number) => void;
 }
 
@@ -170,7 +160,7 @@ function SavedWay({
   saved,
 }: {
   readonly vehicle: Vehicle;
-  readonly way: readonly DrivenMoment[];
+  readonly way: readonly OnWay[];
   readonly saved: Saved;
 }) {
   const moments = useMemo(

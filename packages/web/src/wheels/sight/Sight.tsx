@@ -1,8 +1,8 @@
 import { eyeView, looks, type Look } from '@jasperwren/motion/sight/views';
 import { downWords, seatWords, t } from '@jasperwren/words/motion';
-import Slider from '@mui/material/Slider';
 import { useMemo, useState } from 'react';
 import { Choose } from '../../ui/Choose';
+import { Scrub } from '../Scrub';
 import wheels from '../wheels.module.css';
 import { Mirrors, type Seen } from './Mirrors';
 import { ViewPicture } from './ViewPicture';
@@ -45,35 +45,9 @@ export function Sight({ vehicle, placed, layout, heading }: Seen & { readonly he
           onChoose={setLook}
         />
       </div>
-      <div className={wheels.scrub}>
-        <span id="mirrors-down">{t('mirrorsDown')}</span>
-        <Slider
-          size="small"
-          aria-labelledby="mirrors-down"
-          min={0}
-          max={15}
-          step={0.5}
-          value={downDeg}
-          getAriaValueText={downWords}
-          onChange={(_, value) => setDown(value)}
-        />
-        <span className={wheels.number}>{downWords(downDeg)}</span>
-      </div>
+      <Scrub label={t('mirrorsDown')} min={0} max={15} step={0.5} value={downDeg} words={downWords} onValue={setDown} />
       {most > 0 && (
-        <div className={wheels.scrub}>
-          <span id="seat">{t('seat')}</span>
-          <Slider
-            size="small"
-            aria-labelledby="seat"
-            min={-most}
-            max={most}
-            step={0.01}
-            value={backM}
-            getAriaValueText={seatWords}
-            onChange={(_, value) => setBack(value)}
-          />
-          <span className={wheels.number}>{seatWords(backM)}</span>
-        </div>
+        <Scrub label={t('seat')} min={-most} max={most} step={0.01} value={backM} words={seatWords} onValue={setBack} />
       )}
       <p className="muted">{t('viewsWhy')}</p>
     </section>
