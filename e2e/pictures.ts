@@ -198,9 +198,8 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.getByRole('link', { name: 'Tavi Ormsund' }).click();
   await page.getByText('Most faults:').waitFor();
   await take(page, 'learner');
-  await page.goto('/drive');
-  await page.getByRole('heading', { name: drives('recentResults') }).waitFor();
-  await page.getByRole('button', { name: drives('startMockTestWithName', { name: 'Tavi' }) }).click();
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startWithBriefing') }).click();
   await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
   await page.getByRole('button', { name: briefing('moveOff') }).click();
   await page.getByRole('button', { name: desk('noTime') }).click();
