@@ -1,5 +1,5 @@
 // What the two commands need before they can begin. Uses nothing but Node itself.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { accessSync, constants, existsSync, readFileSync, writeFileSync } from 'node:fs';
 
@@ -16,6 +16,19 @@ export function run(command, args, env = {}) {
   const { status, error } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
   if (error) console.error(`${command} could not be started: ${error.message}`);
   return status === 0;
+}
+
+/** Runs a command beside others and returns whether it went well and what it printed. */
+export function runBeside(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    let printed = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (printed += text));
+    child.on('error', ({ message }) =>
+      resolve({ well: false, printed: `${command} could not be started: ${message}\n` }),
+    );
+    child.on('close', (status) => resolve({ well: status === 0, printed }));
+  });
 }
 
 export function requireNode() {

@@ -35,6 +35,13 @@ interface CompiledDraw {
   readonly graver: number;
 }
 
+/** What the marks of a test take together of whatever a table says each of them takes. */
+function sumOf(table: Float64Array, marks: ArrayLike<number>, length: number): number {
+  let sum = 0;
+  for (let i = 0; i < length; i++) sum += table[marks[i]!]!;
+  return sum;
+}
+
 /** Compiles a standard with its options applied. */
 export function compileStandard(standard: EffectiveStandard): CompiledStandard {
   const rules = rulesOf(standard);
@@ -102,64 +109,71 @@ export function compileStandard(standard: EffectiveStandard): CompiledStandard {
 
   const weights = weightsOf(row, from, allowed);
   const widest = sharesOfWidest(row, from, allowed, effects);
+  // Worth asking only where one limit takes a good part of the marks.
+  const takesWidest = widest.reduce((n, share) => n + (share > 0 ? 1 : 0), 0) > widest.length / 4;
   // A mark that fails by itself, with nothing that might leave it out, fails every test that it is in.
   for (let mark = 0; mark < draws.length; mark++)
     if (draws[mark]!.every(({ cap }) => cap < 0) && !judged(Int32Array.of(mark), 1)) weights[mark] = Infinity;
 
   function passes(marks: ArrayLike<number>, length: number): boolean {
-    let weight = 0;
-    let onWidest = 0;
-    for (let i = 0; i < length; i++) {
-      const mark = marks[i]!;
-      weight += weights[mark]!;
-      onWidest += widest[mark]!;
-    }
-    return weight <= one || (weight !== Infinity && onWidest <= one && judged(marks, length));
+    const taken = sumOf(weights, marks, length);
+    if (taken <= one) return true;
+    if (taken === Infinity) return false;
+    if (takesWidest && sumOf(widest, marks, length) > one) return false;
+    return judged(marks, length);
   }
 
   function judged(marks: ArrayLike<number>, length: number): boolean {
-    while (usesTouched > 0) used[touchedUses[--usesTouched]!] = 0;
+    // Named here, the tables are looked up once a test instead of once a mark.
+    const [sums, tallies, ends, parts, most, capped] = [used, tallyAt, from, amounts, allowed, caps];
+    while (usesTouched > 0) sums[touchedUses[--usesTouched]!] = 0;
     while (capsTouched > 0) capUsed[touchedCaps[--capsTouched]!] = 0;
     let failed = 0;
-    for (let i = 0; i < length; i++) {
-      failed = draw(marks[i]!, failed, true);
-      if (failed < 0) break;
+    for (let i = 0; i < length && failed >= 0; i++) {
+      const mark = marks[i]!;
+      const end = ends[mark + 1]!;
+      for (let d = ends[mark]!; d < end && failed >= 0; d++) {
+        if (capped[d]! >= 0 && leftOut(d)) continue;
+        const use = tallies[d]!;
+        const before = sums[use]!;
+        const now = before + parts[d]!;
+        if (before === 0) touchedUses[usesTouched++] = use;
+        sums[use] = now;
+        if (now > most[use]!) failed = beyond(d, before, failed);
+      }
     }
     if (failed !== 0) exerciseFailed.fill(0);
     return failed >= 0 && failed <= mostFailed;
   }
 
-  /** Draws on every limit of a mark. Returns how many exercises have failed by then, or -1 where the test has. */
-  function draw(cell: number, failedBefore: number, withCaps: boolean): number {
+  /** Whether the cap of a draw leaves this mark out; it counts the mark. */
+  function leftOut(d: number): boolean {
+    const cap = caps[d]!;
+    const seen = capUsed[cap]!;
+    if (seen === 0) touchedCaps[capsTouched++] = cap;
+    capUsed[cap] = seen + 1;
+    return seen < frees[d]! || seen >= mosts[d]!;
+  }
+
+  /** What a draw beyond its limit leads to. Returns how many exercises have failed by then, or -1 where the test has. */
+  function beyond(d: number, before: number, failedBefore: number): number {
     let failed = failedBefore;
-    const end = from[cell + 1]!;
-    for (let d = from[cell]!; d < end; d++) {
-      const cap = caps[d]!;
-      if (cap >= 0 && withCaps) {
-        const seen = capUsed[cap]!;
-        if (seen === 0) touchedCaps[capsTouched++] = cap;
-        capUsed[cap] = seen + 1;
-        if (seen < frees[d]! || seen >= mosts[d]!) continue;
-      }
-      const use = tallyAt[d]!;
-      const before = used[use]!;
-      const now = before + amounts[d]!;
-      if (before === 0) touchedUses[usesTouched++] = use;
-      used[use] = now;
-      const most = allowed[use]!;
-      if (now <= most) continue;
-      const graver = gravers[d]!;
-      if (graver >= 0) {
-        failed = draw(graver, failed, false);
-        if (failed < 0) return -1;
-      }
-      if (before > most) continue;
-      const effect = effects[use];
-      if (effect === failsTest) return -1;
-      if (effect === failsExercise && exerciseFailed[exerciseOf[use]!] === 0) {
-        exerciseFailed[exerciseOf[use]!] = 1;
-        failed++;
-      }
+    const graver = gravers[d]!;
+    // A mark that is a graver one as well draws on the limits of that, whatever its caps.
+    for (let g = graver < 0 ? 0 : from[graver]!, end = graver < 0 ? 0 : from[graver + 1]!; g < end; g++) {
+      const use = tallyAt[g]!;
+      const sum = used[use]!;
+      if (sum === 0) touchedUses[usesTouched++] = use;
+      used[use] = sum + amounts[g]!;
+      if (used[use] > allowed[use]!) failed = beyond(g, sum, failed);
+      if (failed < 0) return -1;
+    }
+    const use = tallyAt[d]!;
+    if (before > allowed[use]!) return failed;
+    if (effects[use] === failsTest) return -1;
+    if (effects[use] === failsExercise && exerciseFailed[exerciseOf[use]!] === 0) {
+      exerciseFailed[exerciseOf[use]!] = 1;
+      failed++;
     }
     return failed;
   }

@@ -17,9 +17,10 @@ export function useThemeName(): ThemeName {
 
 /** On paper the day's colours hold, on white. */
 const paper = { ...tokens.day, ground: '#FFFFFF', surface: '#FFFFFF' };
-const onPaper = `@media print { :root { ${Object.entries(paper)
-  .map(([token, value]) => `--${token}: ${value} !important;`)
-  .join(' ')} } }`;
+const asProperties = (colours: Readonly<Record<string, string>>) =>
+  `:root { ${Object.entries(colours)
+    .map(([token, value]) => `--${token}: ${value};`)
+    .join(' ')} }`;
 
 /** Gives everything below the colours, both to the interface library and as custom properties. */
 export function Theme({ children }: { readonly children: ReactNode }) {
@@ -29,14 +30,13 @@ export function Theme({ children }: { readonly children: ReactNode }) {
     const root = document.documentElement;
     root.dataset['theme'] = name;
     root.style.colorScheme = name === 'day' ? 'light' : 'dark';
-    for (const [token, value] of Object.entries(tokens[name])) root.style.setProperty(`--${token}`, value);
     root.style.setProperty('--font-heading', fonts.heading);
     root.style.setProperty('--font-text', fonts.text);
     document.querySelector('meta[name=theme-color]')?.setAttribute('content', tokens[name].ground);
   }, [name]);
   return (
     <ThemeProvider theme={theme}>
-      <style>{onPaper}</style>
+      <style>{`${asProperties(tokens[name])} @media print { ${asProperties(paper)} }`}</style>
       {children}
     </ThemeProvider>
   );

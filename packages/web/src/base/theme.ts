@@ -2,6 +2,8 @@ import { createTheme, type Theme } from '@mui/material/styles';
 import { fonts, tokens, type ThemeName } from './tokens';
 
 const radius = 6;
+/** What moves by itself stands still for whoever asked their device for that. */
+const still = { '@media (prefers-reduced-motion: reduce)': { animation: 'none', transition: 'none' } };
 
 /** The interface library in our shape: flat, ink for actions, our type, targets large enough for a finger. */
 export function makeTheme(name: ThemeName): Theme {
@@ -49,6 +51,8 @@ export function makeTheme(name: ThemeName): Theme {
           },
         },
       },
+      MuiCircularProgress: { styleOverrides: { root: still, circle: still } },
+      MuiLinearProgress: { styleOverrides: { bar1: still, bar2: still } },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
       MuiDialog: { styleOverrides: { paper: { border: `1px solid ${t.rule}` } } },
       MuiOutlinedInput: {

@@ -73,7 +73,7 @@ interface LessonProps {
 }
 
 function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: lesson.key });
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: lesson.key });
   const { start, minutes, goals } = lesson;
   return (
     <li
@@ -81,7 +81,7 @@ function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
       className={styles.lesson}
       data-dragging={isDragging}
       aria-label={lessonTime(start)}
-      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined, transition }}
+      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined }}
     >
       <button
         type="button"
