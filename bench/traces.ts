@@ -13,7 +13,7 @@ import { byTime } from '@jasperwren/roads/route/time-model';
 import { matchTrace } from '@jasperwren/roads/traces/match';
 import { simulateTrace } from '@jasperwren/roads/traces/simulate';
 import { fullTest } from '@jasperwren/core/drive/testing';
-import type { SentFix } from '@jasperwren/contract/traces';
+import type { SentFix } from '@jasperwren/contract/sent-fix';
 import { sql } from 'kysely';
 import { createSchool } from '../packages/server/src/accounts/store';
 import { callNow } from '../packages/server/src/call';

@@ -1,5 +1,6 @@
 import { mostFixesInAPiece } from '@jasperwren/contract/batch';
-import type { FixPiece, SentFix } from '@jasperwren/contract/traces';
+import type { FixPiece } from '@jasperwren/contract/traces';
+import type { SentFix } from '@jasperwren/contract/sent-fix';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { passesOf, type Pass } from '@jasperwren/core/places/passes';
 import { readRoute, between } from '@jasperwren/core/routes/read-route';

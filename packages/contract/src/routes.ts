@@ -185,6 +185,9 @@ export const routes = {
   trace: get('/api/drives/:driveId/trace', 'staff', {
     reads: ['traces', 'drives', 'roads', 'routes'],
   }).answers<TraceView | null>(),
+  driveRoad: get('/api/drives/:driveId/road', 'staff', {
+    reads: ['traces', 'drives', 'roads', 'routes'],
+  }).answers<SharedRoad | null>(),
   sendFixes: post('/api/drives/:driveId/fixes', 'staff', { changes: ['traces'], ahead: true })
     .takes<FixBatch>()
     .done(),

@@ -15,17 +15,12 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { mostFixesInAPiece, mostPiecesInABatch } from './batch';
+import type { SentFix } from './sent-fix';
 import { IsShortCode } from './texts';
 
 /** Where a trace came from: the device in the car, a stand-in that drives by itself, or the file of a logger. */
 export const traceSources = ['device', 'simulated', 'file'] as const;
 export type TraceSource = (typeof traceSources)[number];
-
-/**
- * A fix as it travels: milliseconds since 1970 in UTC, degrees of latitude and longitude, metres of accuracy and metres a
- * second; the last two are -1 where the device does not say.
- */
-export type SentFix = readonly [at: number, lat: number, lon: number, accuracy: number, speed: number];
 
 /** No clock of a device says more than this: the year 10000. */
 const lastMs = 253_402_300_800_000;
@@ -104,10 +99,21 @@ export interface MarkOnRoad {
 }
 
 /** Where a drive went, as its learner sees it: with the roads near it. */
-export interface SharedRoad extends Pick<TraceView, 'marks' | 'zeroMs'> {
+export interface TracedRoad extends Pick<TraceView, 'marks' | 'zeroMs'> {
   readonly roads: StoredRoads;
   readonly reading: TraceReading;
 }
+
+/** Where the faults of a drive without a trace were, as its instructor placed them along the planned route. */
+export interface PlacedRoad {
+  readonly roads: StoredRoads;
+  /** The planned route. */
+  readonly line: readonly (readonly [lat: number, lon: number])[];
+  readonly marks: readonly Pick<MarkOnRoad, 'markId' | 'lat' | 'lon'>[];
+}
+
+/** Where a drive was, with the roads near it. */
+export type SharedRoad = TracedRoad | PlacedRoad;
 
 /** The trace of a drive. */
 export interface TraceView {

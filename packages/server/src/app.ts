@@ -100,7 +100,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...checkHandlers,
     ...roadsHandlers(jobs, config.dataDir),
     ...routeHandlers,
-    ...traceHandlers(jobs),
+    ...traceHandlers(jobs, workers),
     ...placeHandlers,
     ...yardHandlers,
     ...wheelsHandlers,

@@ -45,6 +45,7 @@ export const resource = {
   familiarityOfTheRoads: 'familiarity of the roads',
   lookSeen: 'look',
   placeOfAFault: 'place of a fault',
+  faultPlaced: 'Place saved.',
   lookSeenAt: '{{look}}: seen, {{at}}.',
   viewExercises: 'Show the exercises',
   viewAllFaults: 'Show all faults',

@@ -120,6 +120,8 @@ export const resource = {
   areaFaults_one: '{{area}} ({{count}} fault)',
   areaFaults_other: '{{area}} ({{count}} faults)',
   noWeakAreas: 'The latest mock tests of {{name}} ask for no particular roads.',
+  planOver: 'Over places with many faults',
+  planOverMost: 'At most {{most}}; every loop leads over them.',
   planAvoids: 'Avoid',
   plan: 'Plan',
   planning: 'Planning, {{percent}} %',

@@ -6,7 +6,7 @@ import { endAt } from '@jasperwren/roads/route/via';
 import { simulateTrace } from '@jasperwren/roads/traces/simulate';
 import { matchTrace } from '@jasperwren/roads/traces/match';
 import { cleanFixes } from '@jasperwren/roads/traces/fix';
-import { practiceLoop } from '../routes/practice-loop';
+import { endsOver, practiceLoop } from '../routes/practice-loop';
 import { openGraph } from '../routes/read-route';
 import { readingOf, whereAt } from '../traces/reading';
 import { passesOf, placeSorts } from './passes';
@@ -85,7 +85,30 @@ it('makes a loop that leads over a place, whatever sort it is', async () => {
   expect(loops.filter(([, stops]) => stops > 0).map(([sort]) => sort)).toEqual(found.map(({ sort }) => sort));
 });
 
+it('plans loops of a wished length that lead over several places', async () => {
+  const { roads, path: way } = await opened;
+  const passes = passesOf(roads.graph, roads.side, way).filter(({ place }) => place.sort !== 'turn-round');
+  const places = [0.2, 0.5, 0.8].map((share) => passes[Math.floor(share * passes.length)]!.place);
+  expect(new Set(places.map(({ id }) => id)).size).toBe(3);
+  const loops = planLoops(roads.graph, roads.router, roads.time, roads.side, {
+    from: endAt(roads.graph, roads.finder, start),
+    minutes: 30,
+    over: places.map((place) => endsOver(roads, place)!),
+    loops: 2,
+    seed: 9,
+  });
+  expect(loops).toHaveLength(2);
+  for (const { path: loop, seconds } of loops) {
+    expect(Math.abs(seconds / 1800 - 1)).toBeLessThanOrEqual(0.15);
+    expect(roads.router.isLegal(loop.edges)).toBe(true);
+    const passed = passesOf(roads.graph, roads.side, loop).map(({ place }) => place.id);
+    for (const { id } of places) expect(passed).toContain(id);
+  }
+});
+
 it('makes no loop over a place that is not there', async () => {
   const { roads } = await opened;
-  expect(practiceLoop(roads, { id: 'turn.1.2.3', sort: 'turn', turn: 'left', ...start }, start)).toBeUndefined();
+  const nowhere = { id: 'turn.1.2.3', sort: 'turn', turn: 'left', ...start } as const;
+  expect(practiceLoop(roads, nowhere, start)).toBeUndefined();
+  expect(endsOver(roads, nowhere)).toBeUndefined();
 });

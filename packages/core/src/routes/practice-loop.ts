@@ -1,5 +1,7 @@
 import type { Place } from '@jasperwren/roads/geometry';
 import { edgeLine, edgeMetres, edgeNodes } from '@jasperwren/roads/graph/graph';
+import type { End } from '@jasperwren/roads/route/router';
+import { endAt } from '@jasperwren/roads/route/via';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { nodesOfPlace, passesOf, type RoadPlace } from '../places/passes';
 import type { RouteStop } from './driving-route';
@@ -24,6 +26,14 @@ export function practiceLoop(roads: Roads, place: RoadPlace, start: Place): read
   const path = { edges, start: 0, end: edgeMetres(roads.graph, edges.at(-1)!), metres, cost: 0 };
   const leads = passesOf(roads.graph, roads.side, path).some((pass) => pass.place.id === place.id);
   return leads ? stops : undefined;
+}
+
+/** A place lies on its road within so many metres. */
+const onRoad = 30;
+
+/** The ends that a way passes one after the other to lead over a place; undefined where these roads do not have it. */
+export function endsOver(roads: Roads, place: RoadPlace): readonly End[] | undefined {
+  return stopsOver(roads, place)?.map((stop) => endAt(roads.graph, roads.finder, stop, onRoad));
 }
 
 /** The stops that lead over a place: on the road one comes by and on the one that is taken; on a road one in its middle. */

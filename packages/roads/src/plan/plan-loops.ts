@@ -21,9 +21,18 @@ export interface LoopWish {
   readonly prefers?: readonly FeatureKind[];
   /** Features to have none of, where that can be. */
   readonly avoids?: readonly FeatureKind[];
+  /** What every loop leads over: each a few ends that are passed one after the other. */
+  readonly over?: readonly (readonly End[])[];
   /** How many loops. */
   readonly loops?: number;
   readonly seed: number;
+}
+
+/** What a loop leads over between two others. */
+interface Stop {
+  readonly ends: readonly End[];
+  /** It is wished: it may change its place in the loop and nothing else. */
+  readonly wished: boolean;
 }
 
 /** A wish that a loop does not meet. */
@@ -69,7 +78,7 @@ const again = 3;
 const before = 1.6;
 
 interface Candidate {
-  readonly stops: readonly End[];
+  readonly stops: readonly Stop[];
   readonly loop: Omit<Loop, 'unmet'>;
   readonly loss: number;
 }
@@ -84,7 +93,7 @@ export function planLoops(
   router: Router,
   time: Weights,
   side: Side,
-  { from, minutes, wants = {}, prefers = [], avoids = [], loops = 3, seed }: LoopWish,
+  { from, minutes, wants = {}, prefers = [], avoids = [], over = [], loops = 3, seed }: LoopWish,
   { onProgress, shouldStop }: Planning = {},
 ): readonly Loop[] {
   const random = xoroshiro128plus(seed);
@@ -116,10 +125,11 @@ export function planLoops(
   const wished = [...(Object.keys(wants) as FeatureKind[]), ...prefers].filter(
     (kind) => (sites.get(kind)?.length ?? 0) > 0,
   );
-  const pick = (): End => {
+  const pick = (): Stop => {
     const list = wished.length > 0 && chance() < 0.6 ? sites.get(wished[below(wished.length)]!)! : anywhere;
-    return atEnd(graph, list[below(list.length)]!);
+    return { ends: [atEnd(graph, list[below(list.length)]!)], wished: false };
   };
+  const always = over.map((ends): Stop => ({ ends, wished: true }));
   const done: Candidate[] = [];
   for (let k = 0; k < loops; k++) {
     const earlier = done.map(({ loop }) => new Set(loop.path.edges.map((edge) => graph.edgeStretch[edge]!)));
@@ -132,18 +142,18 @@ export function planLoops(
       for (const edge of sofar) raise(graph.edgeStretch[edge]!, again);
       return factor;
     };
-    const judge = (stops: readonly End[]): Candidate | undefined => {
+    const judge = (stops: readonly Stop[]): Candidate | undefined => {
       let path: Path;
       try {
-        path = pathThrough(router, [from, ...stops, from], factors);
+        path = pathThrough(router, [from, ...stops.flatMap(({ ends }) => ends), from], factors);
       } catch (error) {
         if (error instanceof RoadsError) return undefined;
         throw error;
       }
       return weigh(path, stops);
     };
-    const weigh = (path: Path, stops: readonly End[]): Candidate => {
-      const through = [from, ...stops, from];
+    const weigh = (path: Path, stops: readonly Stop[]): Candidate => {
+      const through = [from, ...stops.flatMap(({ ends }) => ends), from];
       const taken = pathCost(graph, time, path);
       const counts = countFeatures(featuresOf(graph, path, side));
       const repeated = repeatedShare(graph, path);
@@ -164,16 +174,16 @@ export function planLoops(
         0.2 * repeated;
       return { stops, loop: { path, through, seconds: taken, counts, repeated, shared }, loss };
     };
-    const round = (stops: readonly End[]) =>
+    const round = (stops: readonly Stop[]) =>
       chance() < 0.5 ? byAngle(from, stops) : byAngle(from, stops).toReversed();
     let now: Candidate | undefined;
     let best: Candidate | undefined;
     // On a small net all loops there are can be weighed.
-    if (graph.edgeCount <= smallNet && 'vertex' in from)
+    if (graph.edgeCount <= smallNet && 'vertex' in from && always.length === 0)
       for (const path of trailsFrom(graph, router, time, from.vertex, seconds * 1.5)) {
         const found = weigh(
           path,
-          path.edges.slice(0, -1).map((edge) => atEnd(graph, edge)),
+          path.edges.slice(0, -1).map((edge) => ({ ends: [atEnd(graph, edge)], wished: false })),
         );
         if (!best || found.loss < best.loss) best = found;
       }
@@ -182,7 +192,7 @@ export function planLoops(
       onProgress?.((k + t / trials) / loops);
       const stops = now
         ? changed(now, seconds, below, chance, pick)
-        : round(Array.from({ length: 2 + below(4) }, pick));
+        : round([...always, ...Array.from({ length: firstStops(always.length, below) }, pick)]);
       const next = judge(chance() < 0.5 ? round(stops) : stops);
       if (!next) continue;
       const warmth = 0.6 * (1 - t / trials) ** 2;
@@ -218,25 +228,30 @@ function changed(
   seconds: number,
   below: (count: number) => number,
   chance: () => number,
-  pick: () => End,
-): readonly End[] {
+  pick: () => Stop,
+): readonly Stop[] {
   const ratio = loop.seconds / seconds;
   const dice = chance();
   const at = stops.length > 0 ? below(stops.length) : 0;
   if (stops.length === 0 || (stops.length < 9 && (ratio < 0.93 ? dice < 0.6 : dice < 0.15)))
     return stops.toSpliced(below(stops.length + 1), 0, pick());
-  if (stops.length > 1 && (ratio > 1.07 ? dice < 0.6 : dice < 0.3)) return stops.toSpliced(at, 1);
-  if (dice > 0.85 && stops.length > 1) {
+  const fixed = stops[at]!.wished;
+  if (!fixed && stops.length > 1 && (ratio > 1.07 ? dice < 0.6 : dice < 0.3)) return stops.toSpliced(at, 1);
+  if (stops.length > 1 && (fixed || dice > 0.85)) {
     const other = below(stops.length);
     return stops.with(at, stops[other]!).with(other, stops[at]!);
   }
-  return stops.with(at, pick());
+  return fixed ? stops : stops.with(at, pick());
 }
 
+/** How many stops of its own a loop begins with beside those that are wished. */
+const firstStops = (wished: number, below: (count: number) => number): number =>
+  wished === 0 ? 2 + below(4) : below(3);
+
 /** Stops in the order of their bearing from the start, so that a loop goes round. */
-function byAngle(from: End, stops: readonly End[]): readonly End[] {
-  const angle = ({ lat, lon }: End) =>
-    Math.atan2(lat - from.lat, (lon - from.lon) * Math.cos((from.lat * Math.PI) / 180));
+function byAngle(from: End, stops: readonly Stop[]): readonly Stop[] {
+  const angle = ({ ends: [first] }: Stop) =>
+    first ? Math.atan2(first.lat - from.lat, (first.lon - from.lon) * Math.cos((from.lat * Math.PI) / 180)) : 0;
   return [...stops].sort((a, b) => angle(a) - angle(b));
 }
 

@@ -39,12 +39,15 @@ it('finds the roads that were driven, through noise, gaps and a car that stands'
   const { graph, router, time, side } = roads;
   // TRACES=200 tries as many as the figures in docs/roads.md rest on.
   const drives = Number(process.env['TRACES'] ?? 16);
-  let [right, whole, driven, sureRight, sure, within, asked] = [0, 0, 0, 0, 0, 0, 0];
+  let [right, whole, driven, sureRight, sure, within, asked, parallel] = [0, 0, 0, 0, 0, 0, 0, 0];
   for (let k = 0; k < drives; k++) {
     const [lat, lon] = starts[k % starts.length]!;
     const from = endAt(graph, roads.finder, { lat, lon });
-    const [loop] = planLoops(graph, router, time, side, { from, minutes: 12 + (k % 4) * 8, loops: 1, seed: k });
-    const { path: truth } = loop!;
+    // Two of four look for a road with two carriageways beside each other.
+    const wants = k % 4 < 2 ? {} : { 'dual-carriageway': 1 };
+    const [loop] = planLoops(graph, router, time, side, { from, minutes: 12 + (k % 4) * 8, wants, loops: 1, seed: k });
+    const { path: truth, counts } = loop!;
+    if ((counts['dual-carriageway'] ?? 0) > 0) parallel++;
     const gap = [0, 15, 30, 60][k % 4]!;
     const begin = 60 + ((k * 37) % 300);
     const { fixes, truth: places } = simulateTrace(graph, time, truth, {
@@ -84,6 +87,9 @@ it('finds the roads that were driven, through noise, gaps and a car that stands'
       }
     }
   }
+  if (process.env['TRACES'])
+    console.log({ drives, parallel, right: right / whole, sure, sureRight: sureRight / sure, within: within / asked });
+  expect(parallel).toBeGreaterThanOrEqual(drives / 4);
   expect(right / whole).toBeGreaterThanOrEqual(0.98);
   expect(driven / whole).toBeLessThan(1.02);
   expect(sureRight / sure).toBeGreaterThanOrEqual(0.95);

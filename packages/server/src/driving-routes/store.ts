@@ -13,9 +13,15 @@ export async function routesOfSchool(call: InSchool): Promise<readonly RouteView
 
 /** @throws missing where the school has no such route */
 export async function getRoute(call: InSchool, id: string): Promise<RouteView> {
+  const route = await findRoute(call, id);
+  if (!route) throw missing('Route not found. It may have been deleted.', { code: 'no-route' });
+  return route;
+}
+
+/** A route of the school; undefined where it has none such. */
+export async function findRoute(call: InSchool, id: string): Promise<RouteView | undefined> {
   const row = await selectRoutes(call).where('id', '=', id).executeTakeFirst();
-  if (!row) throw missing('Route not found. It may have been deleted.', { code: 'no-route' });
-  return toView(row);
+  return row && toView(row);
 }
 
 /** @throws missing where the school has no such roads; invalid where they are not read yet */

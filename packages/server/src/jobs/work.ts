@@ -19,7 +19,7 @@ export type Task =
   | ({ readonly kind: 'read-roads' } & RoadsTask & { readonly news: MessagePort })
   | ({ readonly kind: 'chance-before' } & BeforeTask)
   | ({ readonly kind: 'work-out-trace'; readonly schoolId: string } & TraceTask)
-  | ({ readonly kind: 'shared-road' } & SharedDrive)
+  | ({ readonly kind: 'shared-road' } & Pick<SharedDrive, 'schoolId' | 'driveId'>)
   | ({ readonly kind: 'rehearsal' } & OpenLink);
 
 /** What a task answers with, by its kind; the others tell through their port. */

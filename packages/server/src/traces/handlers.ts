@@ -5,13 +5,19 @@ import { cleanFixes, trimmed } from '@jasperwren/roads/traces/fix';
 import { getDrive } from '../drives/store';
 import { file, type HandlersOf } from '../http/call';
 import type { Runner } from '../jobs/runner';
+import type { Workers } from '../jobs/threads';
 import { missing } from '../refusal';
 import { addPieces, dropTrace, editTrace, fixesOf, traceOf } from './store';
 
-type Names = 'trace' | 'sendFixes' | 'editTrace' | 'dropTrace' | 'traceFile';
+type Names = 'trace' | 'driveRoad' | 'sendFixes' | 'editTrace' | 'dropTrace' | 'traceFile';
 
-export const traceHandlers = (jobs: Runner): HandlersOf<Names> => ({
+export const traceHandlers = (jobs: Runner, workers: Workers): HandlersOf<Names> => ({
   trace: async (call, { driveId }) => (await traceOf(call, driveId)) ?? null,
+  async driveRoad(call, { driveId }) {
+    // Refused here where there is no such mock test.
+    await getDrive(call, driveId);
+    return workers.run({ kind: 'shared-road', schoolId: call.who.schoolId, driveId });
+  },
   async sendFixes({ write }, { driveId }, body) {
     await write(
       (trx) => addPieces(trx, driveId, body),

@@ -1,22 +1,47 @@
-import type { SharedRoad } from '@jasperwren/contract/traces';
+import type { PlacedRoad, SharedRoad } from '@jasperwren/contract/traces';
+import { foldDrive } from '@jasperwren/core/drive/fold';
+import { openGraph, readRoute } from '@jasperwren/core/routes/read-route';
+import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { clipRoads } from '@jasperwren/roads/clip';
-import { openRoads, storeRoads } from '@jasperwren/roads/source';
+import { openRoads, storeRoads, type RoadSource } from '@jasperwren/roads/source';
 import type { InSchool } from '../call';
+import { getDrive } from '../drives/store';
+import { findRoute } from '../driving-routes/store';
 import { waysOf } from '../roads/store';
 import { traceOf } from './store';
 
 /** So many metres round the way that was driven are shown. */
 const around = 400;
 
-/** Where a drive went, with the roads near it and no others; null where it has no trace that can be shown. */
+/**
+ * Where a drive was, with the roads near it and no others: by its trace, or by what was placed on its route; null where
+ * neither tells. It reads roads: a thread's work.
+ */
 export async function sharedRoad(
   call: InSchool,
   { driveId }: { readonly driveId: string },
 ): Promise<SharedRoad | null> {
   const trace = await traceOf(call, driveId);
-  if (!trace?.reading || !trace.roads) return null;
+  if (!trace) return placedRoad(call, driveId);
+  if (!trace.reading || !trace.roads) return null;
   const { reading, marks, zeroMs } = trace;
   const line = reading.pieces.flatMap((piece) => piece.line.map(([lat, lon]) => [lat, lon] as const));
-  const roads = clipRoads(openRoads(await waysOf(call, trace.roads.id)), line, around);
-  return { roads: storeRoads(roads), reading, marks, zeroMs };
+  const roads = near(openRoads(await waysOf(call, trace.roads.id)), line);
+  return { roads, reading, marks, zeroMs };
 }
+
+/** The faults that were placed by hand, on the route that was planned; null where none was, or the route is gone. */
+async function placedRoad(call: InSchool, driveId: string): Promise<PlacedRoad | null> {
+  const { summary, events } = await getDrive(call, driveId);
+  const marks = foldDrive(events).marks.flatMap(({ id, place, struck }) =>
+    place && !struck ? [{ markId: id, lat: place.lat, lon: place.lon }] : [],
+  );
+  const route = summary.route && marks.length > 0 ? await findRoute(call, summary.route.id) : undefined;
+  if (!route) return null;
+  const source = openRoads(await waysOf(call, route.roadsId));
+  const planned = readRoute(openGraph(source), route.stops, instructorStyle);
+  if (!('line' in planned)) return null;
+  return { roads: near(source, planned.line), line: planned.line, marks };
+}
+
+const near = (source: RoadSource, line: PlacedRoad['line']) => storeRoads(clipRoads(source, line, around));

@@ -1,13 +1,6 @@
 import { gunzipSync } from 'node:zlib';
-import type {
-  FixBatch,
-  FixPiece,
-  MarkOnRoad,
-  SentFix,
-  TraceEdit,
-  TraceSource,
-  TraceView,
-} from '@jasperwren/contract/traces';
+import type { FixBatch, FixPiece, MarkOnRoad, TraceEdit, TraceSource, TraceView } from '@jasperwren/contract/traces';
+import { fixOf, type SentFix } from '@jasperwren/contract/sent-fix';
 import { familiarityOf, knownSpans, tracesTell, type Driven, type DrivenAt } from '@jasperwren/core/places/familiarity';
 import { groupBy } from '@jasperwren/core/marking/grouping';
 import type { ClockOffset } from '@jasperwren/core/traces/clock-offset';
@@ -168,15 +161,7 @@ export async function fixesOf({ db, who: { schoolId } }: InSchool, driveId: stri
     .where('school_id', '=', schoolId)
     .where('drive_id', '=', driveId)
     .execute();
-  return rows.flatMap(({ fixes }) =>
-    (JSON.parse(fixes) as readonly SentFix[]).map(([at, lat, lon, accuracy, speed]) => ({
-      at,
-      lat,
-      lon,
-      ...(accuracy >= 0 && { accuracy }),
-      ...(speed >= 0 && { speed }),
-    })),
-  );
+  return rows.flatMap(({ fixes }) => (JSON.parse(fixes) as readonly SentFix[]).map(fixOf));
 }
 
 /** The trace of a drive with what it says; undefined where it has none. */

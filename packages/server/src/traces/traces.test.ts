@@ -1,6 +1,7 @@
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { PlacesView } from '@jasperwren/contract/places';
-import type { SentFix, TraceView } from '@jasperwren/contract/traces';
+import type { TraceView } from '@jasperwren/contract/traces';
+import type { SentFix } from '@jasperwren/contract/sent-fix';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { sql } from 'kysely';
 import { addPerson, addRoads, startTwoSchools, testClient, type TestClient } from '../testing';

@@ -12,6 +12,8 @@ export const TraceConsent = lazyOrNothing(() => import('./traces/TraceConsent'))
 export const RoadInDebrief = lazyOrNothing(() => import('./traces/RoadInDebrief'));
 /** The trace of a drive, or the way to add one. */
 export const TraceOfDrive = lazy(() => import('./traces/TraceOfDrive'));
+/** Where a fault was made on the planned route. */
+export const PlaceOnRoute = lazyOrNothing(() => import('./traces/PlaceOnRoute'));
 /** What a trace says of the roads of a mock test. */
 export const TraceLink = lazyOrNothing(() => import('./traces/TraceLink'));
 /** The next direction of a route, for the marking screen. */

@@ -2,8 +2,6 @@ import { otherwiseSentence } from '@jasperwren/words/debrief-points';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { t } from '@jasperwren/words/debrief';
 import Button from '@mui/material/Button';
-import type { SharedRoad } from '@jasperwren/contract/traces';
-import { skipToken } from '@reduxjs/toolkit/query';
 import { api } from '../../base/api';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
 import { isFinal } from '@jasperwren/core/debrief/for-learner';
@@ -28,17 +26,6 @@ export default function DebriefPage() {
   return <DebriefView log={opening.log} />;
 }
 
-/** Where a drive went, with the roads of the school; undefined where it has no trace. */
-function useRoadOf(driveId: string): SharedRoad | undefined {
-  const { data: trace } = api.useTraceQuery({ driveId });
-  const { data: roads } = api.useRoadsOfQuery(trace?.roads ? { roadsId: trace.roads.id } : skipToken);
-  return useMemo(
-    () =>
-      trace?.reading && roads ? { roads, reading: trace.reading, marks: trace.marks, zeroMs: trace.zeroMs } : undefined,
-    [trace, roads],
-  );
-}
-
 /** The talk-through with the learner looking on. Nothing private stands here. */
 function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDrive }) {
   const { standard } = meta;
@@ -47,7 +34,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
     return { drive: folded, debrief: debriefOf(standard, folded, meta.past) };
   }, [events, standard, meta.past]);
   const { write } = useDriveLog(meta.id);
-  const road = useRoadOf(meta.id);
+  const { data: road } = api.useDriveRoadQuery({ driveId: meta.id });
   const [sharing, setSharing] = useState(false);
   const [picked, setPicked] = useState<readonly string[]>();
   if (!drive.ended) return <Navigate to={`/drive/${meta.id}/desk`} replace />;
@@ -103,7 +90,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
         standard={standard}
         drive={drive}
         debrief={debrief}
-        road={road}
+        road={road ?? undefined}
         {...(debrief.worth.length > 0 && {
           choose: <ChooseWork standard={standard} worth={debrief.worth} chosen={workOn} onChosen={setPicked} />,
         })}

@@ -74,7 +74,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
       panel={panel}
       driveId={meta.id}
       name={firstName(meta.learnerName)}
-      hasRoute={meta.route !== undefined}
+      route={meta.route}
       standard={meta.standard}
       drive={drive}
       verdict={verdict}

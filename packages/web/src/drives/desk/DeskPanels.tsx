@@ -1,5 +1,6 @@
 import { t } from '@jasperwren/words/desk';
 import type { Drive } from '@jasperwren/core/drive/drive';
+import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { lazy, Suspense } from 'react';
@@ -26,7 +27,7 @@ interface Props {
   readonly driveId: string;
   /** First name of the learner. */
   readonly name: string;
-  readonly hasRoute: boolean;
+  readonly route: CarRoute | undefined;
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly verdict: Verdict;
@@ -34,7 +35,7 @@ interface Props {
 }
 
 /** What the middle of the desk shows in place of the matrix. Pins and the quick marks go on working beside it. */
-export function DeskPanelView({ panel, driveId, name, hasRoute, standard, drive, verdict, actions }: Props) {
+export function DeskPanelView({ panel, driveId, name, route, standard, drive, verdict, actions }: Props) {
   switch (panel.kind) {
     case 'more':
       return (
@@ -52,7 +53,7 @@ export function DeskPanelView({ panel, driveId, name, hasRoute, standard, drive,
     case 'pause':
       return <PausePanel pauseId={panel.pauseId} actions={actions} />;
     case 'trace':
-      return <TracePanel driveId={driveId} name={name} hasRoute={hasRoute} />;
+      return <TracePanel driveId={driveId} name={name} hasRoute={route !== undefined} />;
     case 'sensors':
       return (
         <Suspense fallback={null}>
@@ -64,7 +65,17 @@ export function DeskPanelView({ panel, driveId, name, hasRoute, standard, drive,
     case 'tray':
       return <TrayPanel standard={standard} drive={drive} actions={actions} />;
     case 'mark':
-      return <MarkPanel key={panel.markId} markId={panel.markId} standard={standard} drive={drive} actions={actions} />;
+      return (
+        <MarkPanel
+          key={panel.markId}
+          markId={panel.markId}
+          driveId={driveId}
+          route={route}
+          standard={standard}
+          drive={drive}
+          actions={actions}
+        />
+      );
     case 'advise':
       return <AdvisePanel markId={panel.markId} standard={standard} drive={drive} actions={actions} />;
     case 'drop-pin':

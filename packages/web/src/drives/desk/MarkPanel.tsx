@@ -5,7 +5,10 @@ import { countItems } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/words/marking/names';
-import { useState } from 'react';
+import type { CarRoute } from '@jasperwren/core/routes/car-route';
+import { drivenBefore } from '@jasperwren/core/drive/clock';
+import { Suspense, useState } from 'react';
+import { PlaceOnRoute } from '../../roads/public';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
@@ -44,8 +47,14 @@ export function AdvisePanel({ markId, standard, drive, actions }: Props) {
   );
 }
 
-/** One mark, to be regraded, weighed, noted on or struck. */
-export function MarkPanel({ markId, standard, drive, actions }: Props) {
+interface MarkProps extends Props {
+  readonly driveId: string;
+  /** The planned route, where faults are placed by hand on it. */
+  readonly route: CarRoute | undefined;
+}
+
+/** One mark, to be regraded, weighed, placed, noted on or struck. */
+export function MarkPanel({ markId, driveId, standard, drive, route, actions }: MarkProps) {
   const [striking, setStriking] = useState(false);
   const mark = drive.marks.find(({ id }) => id === markId);
   if (!mark) return null;
@@ -120,6 +129,17 @@ export function MarkPanel({ markId, standard, drive, actions }: Props) {
           <Button variant="outlined" onClick={() => setStriking(true)}>
             {t('removeFault')}
           </Button>
+          {route && (
+            <Suspense fallback={null}>
+              <PlaceOnRoute
+                driveId={driveId}
+                route={route}
+                seconds={drivenBefore(drive, mark.atMs) / 1000}
+                place={mark.place}
+                onPlace={(place) => actions.place(mark.id, place)}
+              />
+            </Suspense>
+          )}
         </>
       )}
     </Panel>

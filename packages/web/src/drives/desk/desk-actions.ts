@@ -8,6 +8,7 @@ import { foldDrive } from '@jasperwren/core/drive/fold';
 import { usualGrade } from '@jasperwren/core/marking/asked';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { Place } from '@jasperwren/roads/geometry';
 import type { AppDispatch } from '../../base/store';
 import { store } from '../../base/store';
 import { clockTime } from '../../ui/format';
@@ -169,6 +170,11 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     regrade(markId: string, grade: string, why: { reason?: string; measured?: number } = {}): void {
       void write({ type: 'regrade', target: markId, grade, ...why });
       dispatch(done(t('gradeChangedGet', { get: rulesOf(standard).grades.get(grade)?.name ?? grade })));
+    },
+    /** Says where a fault was made. */
+    place(markId: string, place: Place): void {
+      void write({ type: 'place', target: markId, ...place });
+      tell(t('faultPlaced'));
     },
     askToEnd(): void {
       if (running) dispatch(panelOpened({ kind: 'end' }));

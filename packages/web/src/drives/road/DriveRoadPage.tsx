@@ -1,4 +1,5 @@
 import { t } from '@jasperwren/words/traces';
+import { zeroOf } from '@jasperwren/core/traces/clock-offset';
 import { Suspense } from 'react';
 import { Link, useParams } from 'react-router';
 import { TraceOfDrive } from '../../roads/public';
@@ -18,7 +19,7 @@ export default function DriveRoadPage() {
 }
 
 function DriveRoad({ log }: { readonly log: OpenDrive }) {
-  const { meta } = log;
+  const { meta, events } = log;
   const { drive } = useJudgedDrive(log);
   const { write } = useDriveLog(meta.id);
   return (
@@ -37,6 +38,8 @@ function DriveRoad({ log }: { readonly log: OpenDrive }) {
           name={firstName(meta.learnerName)}
           standard={meta.standard}
           drive={drive}
+          nearby={meta.route?.around?.roads}
+          zeroMs={zeroOf(events)}
           onPlace={(target, place) => void write({ type: 'place', target, ...place })}
         />
       </Suspense>

@@ -1,4 +1,5 @@
 import type { RouteStop } from '@jasperwren/core/routes/driving-route';
+import type { RoadPlace } from '@jasperwren/core/places/passes';
 import { mockTestWants } from '@jasperwren/core/routes/read-route';
 import { featureKinds, type FeatureKind } from '@jasperwren/roads/features/features';
 import type { StoredRoads } from '@jasperwren/roads/source';
@@ -16,6 +17,7 @@ import { NotWorkedOut } from '../../ui/states';
 import { usePlan } from '../work/use-roads-work';
 import type { PlannedLoop, PlanQuestion } from '../work/roads.worker';
 import styles from './editor.module.css';
+import { HotSpots } from './HotSpots';
 import { WeakAreas } from './WeakAreas';
 
 interface Props {
@@ -33,6 +35,7 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
   const [wants, setWants] = useState<readonly FeatureKind[]>(Object.keys(mockTestWants) as FeatureKind[]);
   const [prefers, setPrefers] = useState<readonly FeatureKind[]>([]);
   const [avoids, setAvoids] = useState<readonly FeatureKind[]>([]);
+  const [over, setOver] = useState<readonly RoadPlace[]>([]);
   const [question, setQuestion] = useState<PlanQuestion>();
   const seed = question?.seed ?? 0;
   const number = Number(minutes);
@@ -45,6 +48,7 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
       wants: Object.fromEntries(wants.map((kind) => [kind, 1])),
       prefers,
       avoids,
+      over,
       seed: seed + 1,
       mode: 'directions',
     });
@@ -63,6 +67,7 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
       <Kinds label={t('planWants')} value={wants} onChange={setWants} />
       <Kinds label={t('planPrefers')} value={prefers} onChange={setPrefers} />
       <Kinds label={t('planAvoids')} value={avoids} onChange={setAvoids} />
+      <HotSpots value={over} onChange={setOver} />
       <div className={styles.buttons}>
         <Button variant="contained" disabled={!valid} onClick={ask}>
           {question ? t('planOther') : t('plan')}

@@ -1,5 +1,6 @@
 import { mostFixesInAPiece } from '@jasperwren/contract/batch';
-import type { FixPiece, SentFix } from '@jasperwren/contract/traces';
+import type { FixPiece } from '@jasperwren/contract/traces';
+import type { SentFix } from '@jasperwren/contract/sent-fix';
 import { RoadsError } from '@jasperwren/roads/problem';
 import { thinned, type Fix } from '@jasperwren/roads/traces/fix';
 import { roadsProblem } from '@jasperwren/words/roads/problems';

@@ -1,6 +1,7 @@
 import type { TraceView } from '@jasperwren/contract/traces';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { StoredRoads } from '@jasperwren/roads/source';
 import { t } from '@jasperwren/words/traces';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useState } from 'react';
@@ -14,6 +15,7 @@ import { PlaceByHand, type OnPlace } from './PlaceByHand';
 import { SpeedPart } from './SpeedPart';
 import { TraceClock } from './TraceClock';
 import { TraceFacts } from './TraceFacts';
+import { WaitingTrace } from './WaitingTrace';
 
 /** While a trace is worked out it is asked for again after so many milliseconds. */
 const askMs = 1500;
@@ -25,17 +27,27 @@ interface Props {
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly onPlace: OnPlace;
+  /** The roads near the planned route, as this device has them. */
+  readonly nearby: StoredRoads | undefined;
+  /** When the clock of the drive stood at 0, in milliseconds since 1970. */
+  readonly zeroMs: number;
 }
 
 /** The trace of a drive, or the way to add one. */
 export default function TraceOfDrive(props: Props) {
-  const { driveId, drive, standard, onPlace } = props;
+  const { driveId, drive, standard, onPlace, nearby, zeroMs } = props;
   const working = api.endpoints.trace.useQueryState(
     { driveId },
     { selectFromResult: ({ data }) => ({ is: data?.state === 'working' }) },
   ).is;
   const { data: trace, error, refetch } = api.useTraceQuery({ driveId }, { pollingInterval: working ? askMs : 0 });
-  if (error && trace === undefined) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (error && trace === undefined)
+    return (
+      <>
+        <Failed error={error} onRetry={() => void refetch()} />
+        {nearby && <WaitingTrace driveId={driveId} roads={nearby} standard={standard} drive={drive} zeroMs={zeroMs} />}
+      </>
+    );
   if (trace === undefined) return <Loading what={t('trace')} />;
   if (trace) return <Trace {...props} trace={trace} />;
   return (
@@ -49,7 +61,13 @@ export default function TraceOfDrive(props: Props) {
 
 const stateWords = { working: 'working', 'no-roads': 'noRoads', empty: 'empty' } as const;
 
-function Trace({ driveId, name, standard, drive, trace }: Omit<Props, 'onPlace'> & { readonly trace: TraceView }) {
+function Trace({
+  driveId,
+  name,
+  standard,
+  drive,
+  trace,
+}: Omit<Props, 'onPlace' | 'nearby' | 'zeroMs'> & { readonly trace: TraceView }) {
   const [atMs, setAtMs] = useState(0);
   const { data: stored, error, refetch } = api.useRoadsOfQuery(trace.roads ? { roadsId: trace.roads.id } : skipToken);
   const units = unitsOf(stored);

@@ -1,4 +1,5 @@
-import type { FixPiece, SentFix, TraceSource } from '@jasperwren/contract/traces';
+import type { FixPiece, TraceSource } from '@jasperwren/contract/traces';
+import type { SentFix } from '@jasperwren/contract/sent-fix';
 import { placesAlong, between } from '@jasperwren/core/routes/read-route';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { t } from '@jasperwren/words/traces';

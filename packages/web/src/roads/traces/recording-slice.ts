@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { addSlice } from '../../base/store';
+import { addSlice, type RootState } from '../../base/store';
 
 /** Where the positions of a trace come from. */
 export type RecordedFrom = 'device' | 'simulated';
@@ -47,6 +47,12 @@ const slice = createSlice({
 });
 
 export const { recordingSet, fixNoted, positionFailed } = slice.actions;
+
+/** Whether the way of a drive is being recorded. */
+export const isRecording =
+  (driveId: string) =>
+  ({ recording }: RootState): boolean =>
+    recording.from[driveId] !== undefined;
 
 addSlice(slice);
 declare module '../../base/store' {

@@ -1,6 +1,6 @@
 import type { LegMode, RouteStop } from '@jasperwren/core/routes/driving-route';
 import { stopsFor, type FeatureStop } from '@jasperwren/core/routes/add-feature';
-import { practiceLoop } from '@jasperwren/core/routes/practice-loop';
+import { endsOver, practiceLoop } from '@jasperwren/core/routes/practice-loop';
 import type { RoadPlace } from '@jasperwren/core/places/passes';
 import { stopsFromTrack } from '@jasperwren/core/routes/from-track';
 import {
@@ -23,6 +23,9 @@ import { reachOf } from '@jasperwren/roads/graph/reach';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
 import { endAt, shareOfStretches } from '@jasperwren/roads/route/via';
 import { openRoads, storeRoads, type StoredRoads } from '@jasperwren/roads/source';
+import { cleanFixes, thinned, type Fix } from '@jasperwren/roads/traces/fix';
+import { matchTrace } from '@jasperwren/roads/traces/match';
+import { readingOf, type TraceReading } from '@jasperwren/core/traces/reading';
 import { expose } from 'comlink';
 
 /** What is asked of the planner. */
@@ -33,6 +36,8 @@ export interface PlanQuestion {
   readonly wants: Readonly<Partial<Record<FeatureKind, number>>>;
   readonly prefers: readonly FeatureKind[];
   readonly avoids: readonly FeatureKind[];
+  /** Places every loop leads over; one that these roads do not have is left out. */
+  readonly over: readonly RoadPlace[];
   readonly seed: number;
   readonly mode: LegMode;
 }
@@ -157,6 +162,13 @@ const roadsWork = {
   practice: (place: RoadPlace, start: Place) => practiceLoop(roadsNow(), place, start),
   /** Finds the stops that lead along a track. */
   track: (places: readonly Place[]) => stopsFromTrack(roadsNow(), places),
+  /** Lays fixes on the roads. */
+  match(fixes: readonly Fix[]): TraceReading {
+    const { graph, side } = roadsNow();
+    const cleaned = cleanFixes(fixes);
+    const own = thinned(cleaned.fixes);
+    return readingOf(graph, side, matchTrace(roadsNow(), own), { ...cleaned, fixes: own });
+  },
   /** Plans loops, telling how far it is. */
   plan(question: PlanQuestion, tell: (share: number) => void): Planned {
     const roads = roadsNow();
@@ -168,7 +180,14 @@ const roadsWork = {
         roads.router,
         roads.time,
         roads.side,
-        { ...question, from },
+        {
+          ...question,
+          from,
+          over: question.over.flatMap((place) => {
+            const ends = endsOver(roads, place);
+            return ends ? [ends] : [];
+          }),
+        },
         {
           onProgress(share) {
             if (share < told + 0.02 && share < 1) return;

@@ -4,6 +4,8 @@ import type { FromTrack } from '@jasperwren/core/routes/from-track';
 import type { AnyReading, RouteReading } from '@jasperwren/core/routes/read-route';
 import type { RoadPlace } from '@jasperwren/core/places/passes';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';
+import type { TraceReading } from '@jasperwren/core/traces/reading';
+import type { Fix } from '@jasperwren/roads/traces/fix';
 import type { Place } from '@jasperwren/roads/geometry';
 import type { Reach } from '@jasperwren/roads/graph/reach';
 import type { StoredRoads } from '@jasperwren/roads/source';
@@ -98,6 +100,24 @@ const practiceAll: Steps<RoadsWork, PracticeQuestion, PracticeParts> = async (wo
 
 /** Finds a loop that leads over a place, beside the page. */
 export const usePractice = (question: PracticeQuestion) => useWork(roadsWorkers, question, practiceAll);
+
+/** Fixes that are to be laid on roads. */
+export interface MatchQuestion {
+  readonly stored: StoredRoads;
+  readonly fixes: readonly Fix[];
+}
+
+interface MatchParts {
+  readonly reading: TraceReading;
+}
+
+const matchAll: Steps<RoadsWork, MatchQuestion, MatchParts> = async (work, { stored, fixes }, tell) => {
+  await work.open(stored);
+  tell({ reading: await work.match(fixes) });
+};
+
+/** Lays fixes on roads beside the page. */
+export const useMatch = (question: MatchQuestion) => useWork(roadsWorkers, question, matchAll);
 
 interface ReachParts {
   readonly reach: Reach;

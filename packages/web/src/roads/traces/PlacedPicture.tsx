@@ -1,0 +1,69 @@
+import type { PlacedRoad } from '@jasperwren/contract/traces';
+import type { Drive } from '@jasperwren/core/drive/drive';
+import { rulesOf } from '@jasperwren/core/marking/rules';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { itemName } from '@jasperwren/words/marking/names';
+import { t } from '@jasperwren/words/traces';
+import { useMemo, useState } from 'react';
+import { Polyline } from 'react-leaflet';
+import { useThemeName } from '../../base/Theme';
+import { tokens } from '../../base/tokens';
+import { clockTime } from '../../ui/format';
+import { Ribbon } from '../../ui/Ribbon';
+import { boundsOf } from '../picture/bounds';
+import { RoadPicture } from '../picture/RoadPicture';
+import styles from './drive-road.module.css';
+import { SignMark } from './SignMark';
+
+interface Props {
+  readonly road: PlacedRoad;
+  readonly standard: EffectiveStandard;
+  readonly drive: Drive;
+  readonly onMark: (markId: string) => void;
+}
+
+/** The planned route of a drive without a trace, and the faults where its instructor placed them. */
+export function PlacedPicture({ road: { roads, line, marks }, standard, drive, onMark }: Props) {
+  const colours = tokens[useThemeName()];
+  const [chosen, setChosen] = useState<string>();
+  const show = useMemo(() => boundsOf(line), [line]);
+  const { grades } = rulesOf(standard);
+  const choose = (markId: string) => {
+    setChosen(markId);
+    onMark(markId);
+  };
+  return (
+    <>
+      <div className={styles.picture} data-plain>
+        <div className={styles.map}>
+          <RoadPicture stored={roads} show={show}>
+            <Polyline
+              positions={line as [number, number][]}
+              interactive={false}
+              pathOptions={{ color: colours.ink, weight: 5, opacity: 0.7 }}
+            />
+            {marks.map(({ markId, lat, lon }) => {
+              const mark = drive.marks.find(({ id }) => id === markId);
+              const grade = mark && grades.get(mark.grade);
+              return (
+                mark && (
+                  <SignMark
+                    key={markId}
+                    lat={lat}
+                    lon={lon}
+                    sign={grade?.sign ?? 'noted'}
+                    title={`${itemName(standard, mark.item)}, ${grade?.name ?? ''}, ${clockTime(mark.atMs)}`}
+                    chosen={markId === chosen}
+                    onChoose={() => choose(markId)}
+                  />
+                )
+              );
+            })}
+          </RoadPicture>
+        </div>
+      </div>
+      <p className="muted">{t('plannedAndPlaced')}</p>
+      <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} chosen={chosen} onMark={choose} />
+    </>
+  );
+}
