@@ -1,10 +1,13 @@
 import { logOf, start } from '@jasperwren/core/drive/testing';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { strFromU8, unzipSync } from 'fflate';
 import { expect, test } from './fixtures';
 import { password } from './server';
 
 const kills = 50;
 const perBatch = 8;
+/** Of the first fix. */
+const traceFrom = Date.UTC(2026, 4, 4, 9, 0);
 
 test('killing the server at random while events are sent loses nothing acknowledged and doubles nothing', async ({
   request,
@@ -32,19 +35,40 @@ test('killing the server at random while events are sent loses nothing acknowled
       return [];
     }
   };
+  // The trace of the same mock test travels beside its events, a piece of some fixes at a time.
+  const fixesIn = 4;
+  const pieces = Array.from({ length: kills }, (_, i) => ({
+    id: `piece-${i}`,
+    source: 'device',
+    fixes: Array.from({ length: fixesIn }, (__, k) => [traceFrom + (i * fixesIn + k) * 1000, 48, -30 + i / 1e4, 5, -1]),
+  }));
+  const sendPiece = async (piece: (typeof pieces)[number]): Promise<boolean> => {
+    try {
+      return (await request.post('/api/drives/killed/fixes', { headers, data: { pieces: [piece] } })).ok();
+    } catch {
+      return false;
+    }
+  };
   const stored = async () =>
     ((await (await request.get('/api/drives/killed')).json()) as { events: DriveEvent[] }).events.map(({ id }) => id);
 
   const acknowledged = new Set(await send(events.slice(0, 1)));
   let unanswered = 0;
+  let piecesUnanswered = 0;
   for (let i = 0; i < kills; i++) {
     const batch = events.slice(1 + i * perBatch, 1 + (i + 1) * perBatch);
     const answer = send(batch);
+    const taken = sendPiece(pieces[i]!);
     await new Promise((resolve) => setTimeout(resolve, Math.random() * 25));
     await server.kill();
     const accepted = await answer;
     accepted.forEach((id) => acknowledged.add(id));
+    const isTaken = await taken;
     await server.start();
+    if (!isTaken) {
+      piecesUnanswered++;
+      expect(await sendPiece(pieces[i]!)).toBe(true);
+    }
     if (accepted.length === batch.length) continue;
     unanswered++;
     // What was not acknowledged may be on disk or not; the device sends it again.
@@ -55,6 +79,15 @@ test('killing the server at random while events are sent loses nothing acknowled
   expect(new Set(ids).size).toBe(ids.length);
   expect([...acknowledged].filter((id) => !ids.includes(id))).toEqual([]);
   expect([...ids].sort()).toEqual(events.map(({ id }) => id).sort());
+  const exported = await (await request.get(`/api/learners/${learnerId}/export.zip`)).body();
+  const everything = JSON.parse(strFromU8(unzipSync(exported)['everything.json']!)) as {
+    readonly trace_pieces: readonly { readonly fixes: readonly (readonly number[])[] | string }[];
+  };
+  const times = everything.trace_pieces.flatMap(({ fixes }) =>
+    (typeof fixes === 'string' ? (JSON.parse(fixes) as readonly (readonly number[])[]) : fixes).map(([at]) => at!),
+  );
+  expect(times.sort((a, b) => a - b)).toEqual(pieces.flatMap(({ fixes }) => fixes.map(([at]) => at)));
   // Kills that never met a request under way would prove nothing.
   expect(unanswered).toBeGreaterThan(0);
+  expect(piecesUnanswered).toBeGreaterThan(0);
 });

@@ -8,6 +8,7 @@ import type { SentFix } from '@jasperwren/contract/sent-fix';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { readGpxFixes, writeGpxTrace } from '@jasperwren/roads/formats/gpx';
 import type { Fix } from '@jasperwren/roads/traces/fix';
+import { t as common } from '@jasperwren/words/common';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as learners } from '@jasperwren/words/learners';
@@ -155,6 +156,43 @@ test('a trace is recorded, a logger joins in, a hot spot is found and practised,
   await page.getByRole('button', { name: routes('save') }).click();
   await expect(page.getByRole('link', { name: routes('rehearse') })).toBeVisible();
 
+  // It is driven, with a trace; a fault is placed at a junction before that is switched on.
+  await page.goto('/drive');
+  await page.getByLabel(drives('learner'), { exact: true }).last().click();
+  await page.getByRole('option', { name: 'Ola Learner' }).click();
+  await page.getByLabel(routes('routeOptional')).click();
+  await page.getByRole('option', { name: /^Practice: / }).click();
+  await expect(page.getByText(routes('routeHelp'))).toBeVisible();
+  await page
+    .getByRole('button', { name: drives('startMockTest'), exact: true })
+    .last()
+    .click();
+  await expect(page.getByRole('region', { name: desk('likelyFaults') })).toBeVisible();
+  await page.keyboard.type('jo1');
+  await page
+    .getByRole('group', { name: common('theMockTestSoFar') })
+    .getByRole('button')
+    .first()
+    .click();
+  const where = page.getByRole('region', { name: traces('whereOnRoute') });
+  await where.getByRole('button').first().click();
+  await expect(where.getByRole('button', { pressed: true })).toHaveCount(1);
+  await expect(where.getByText(/^Placed after /)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: new RegExp(`^${desk('more')}`) }).click();
+  await page.getByRole('button', { name: desk('traceTile'), exact: true }).click();
+  await page.getByRole('button', { name: traces('simulate') }).click();
+  await page.clock.runFor(60_000);
+  await expect(page.getByText(traces('recording'))).toBeVisible();
+  await page.clock.runFor(420_000);
+  await endDrive(page);
+  await page.clock.runFor(20_000);
+  const practice = /drive\/([^/]+)$/.exec(page.url())![1]!;
+  await expect(async () => expect((await workedOut(page, practice)).reading!.fixes).toBeGreaterThan(400)).toPass();
+  const [hot] = ((await (await page.request.get('/api/places')).json()) as PlacesView).places;
+  const passed = (await workedOut(page, practice)).reading!.pieces.flatMap(({ passes }) => passes);
+  expect(passed.map(({ place }) => place.id)).toContain(hot!.place.id);
+
   // How well the roads were known counts for readiness.
   await page.goto(`/learners/${learnerId}/readiness`);
   await expect(page.getByText(/mock tests have a trace: Ola had driven \d+/)).toBeVisible();
@@ -163,7 +201,7 @@ test('a trace is recorded, a logger joins in, a hot spot is found and practised,
 
   // Deleted, it is gone from its page, from the places and from readiness.
   const passes = async () => ((await (await page.request.get('/api/places')).json()) as PlacesView).drives;
-  expect(await passes()).toBe(9);
+  expect(await passes()).toBe(10);
   await page.goto('/drive/logged/road');
   await page.getByText(traces('details')).click();
   await page.getByRole('button', { name: traces('deleteTrace') }).click();
@@ -172,7 +210,7 @@ test('a trace is recorded, a logger joins in, a hot spot is found and practised,
     .getByRole('button', { name: traces('deleteTrace') })
     .click();
   await expect(page.getByText(traces('noTrace'))).toBeVisible();
-  expect(await passes()).toBe(8);
+  expect(await passes()).toBe(9);
   await page.goto(`/learners/${learnerId}`);
   await expect(page.getByRole('heading', { level: 1, name: 'Ola Learner' })).toBeVisible();
   await expect(page.getByRole('main').getByRole('button', { name: learners('more') })).toBeVisible();

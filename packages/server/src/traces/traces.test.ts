@@ -1,6 +1,7 @@
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { PlacesView } from '@jasperwren/contract/places';
-import type { TraceView } from '@jasperwren/contract/traces';
+import type { NewShare } from '@jasperwren/contract/shares';
+import type { PlacedRoad, SharedRoad, TraceView } from '@jasperwren/contract/traces';
 import type { SentFix } from '@jasperwren/contract/sent-fix';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { sql } from 'kysely';
@@ -193,4 +194,36 @@ it('deletes a trace with everything that followed from it', async () => {
   await send(driveId, [piece('file', fixesFrom(0, 120), 'file')]);
   await server.settled();
   expect((await traceOf(driveId))!).toMatchObject({ source: 'file', state: 'ready' });
+});
+
+it('tells where faults were placed on the planned route, where there is no trace, to the learner as well', async () => {
+  const [roads] = (await lead.send<readonly { id: string }[]>('GET', '/api/roads')).body;
+  const stops = [-30, -29.998].map((lon) => ({ lat: 48, lon, mode: 'directions' }));
+  const route = { name: 'Along', roadsId: roads!.id, stops, places: [] };
+  const { id } = (await lead.send<{ id: string }>('POST', '/api/routes', route)).body;
+  const driveId = 'placed';
+  const events = eventsOf(driveId).map((event) =>
+    event.type === 'started' ? { ...event, route: { id, name: 'Along' } } : event,
+  );
+  await lead.send('POST', `/api/drives/${driveId}/events`, { events });
+  const roadOf = async (address: string) => (await lead.send<SharedRoad | null>('GET', address)).body;
+  expect(await roadOf(`/api/drives/${driveId}/road`)).toBeNull();
+  const mark = events.find(({ type }) => type === 'mark')!;
+  const place = { ...mark, id: 'put', seq: 99, type: 'place', target: mark.id, lat: 48, lon: -29.9995 };
+  const { item: _, grade: __, ...event } = place as typeof place & { item: unknown; grade: unknown };
+  await lead.send('POST', `/api/drives/${driveId}/events`, { events: [event] });
+  const road = (await roadOf(`/api/drives/${driveId}/road`))!;
+  expect(road).toMatchObject({ marks: [{ markId: mark.id, lat: 48, lon: -29.9995 }] });
+  const { line } = road as PlacedRoad;
+  expect([line[0], line.at(-1)]).toEqual([
+    [48, -30],
+    [48, -29.998],
+  ]);
+  const { path } = (await lead.send<NewShare>('POST', `/api/drives/${driveId}/shares`, { days: 7 })).body;
+  expect(await roadOf(`/api/shared/${path.split('/').at(-1)!}/road`)).toEqual(road);
+  expect((await other.send('GET', `/api/drives/${driveId}/road`)).status).toBe(404);
+  // A trace says it better.
+  await send(driveId, [piece('a', fixesFrom(0, 120))]);
+  await server.settled();
+  expect(await roadOf(`/api/drives/${driveId}/road`)).toHaveProperty('reading');
 });
