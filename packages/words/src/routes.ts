@@ -122,6 +122,7 @@ export const resource = {
   noWeakAreas: 'The latest mock tests of {{name}} ask for no particular roads.',
   planOver: 'Over places with many faults',
   planOverMost: 'At most {{most}}; every loop leads over them.',
+  placesNotHere: 'Not on these roads: {{places}}.',
   planAvoids: 'Avoid',
   plan: 'Plan',
   planning: 'Planning, {{percent}} %',

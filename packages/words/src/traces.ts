@@ -28,7 +28,7 @@ export const resource = {
   waitingTrace:
     'Not sent yet: {{count}} positions that this device noted, on the roads near the route. What was sent before shows when you are online.',
   placeByHand: 'Say where each fault was made: choose it, tap the route or move along it, and put it there.',
-  plannedAndPlaced: 'The planned route, and each fault where your instructor placed it. There was no trace.',
+  plannedAndPlaced: 'The planned route, with each fault where it was placed afterwards. There was no trace.',
   placed: 'has its place',
   notPlaced: 'no place yet',
   alongRoute: 'Along the route',

@@ -87,8 +87,17 @@ it('finds the roads that were driven, through noise, gaps and a car that stands'
       }
     }
   }
-  if (process.env['TRACES'])
-    console.log({ drives, parallel, right: right / whole, sure, sureRight: sureRight / sure, within: within / asked });
+  if (process.env['TRACES']) {
+    const shares = {
+      drives,
+      parallel,
+      right: right / whole,
+      sure,
+      sureRight: sureRight / sure,
+      within: within / asked,
+    };
+    process.stdout.write(`${JSON.stringify(shares)}\n`);
+  }
   expect(parallel).toBeGreaterThanOrEqual(drives / 4);
   expect(right / whole).toBeGreaterThanOrEqual(0.98);
   expect(driven / whole).toBeLessThan(1.02);

@@ -197,9 +197,9 @@ it('deletes a trace with everything that followed from it', async () => {
 });
 
 it('tells where faults were placed on the planned route, where there is no trace, to the learner as well', async () => {
-  const [roads] = (await lead.send<readonly { id: string }[]>('GET', '/api/roads')).body;
+  const roads = await addRoads(server, lead);
   const stops = [-30, -29.998].map((lon) => ({ lat: 48, lon, mode: 'directions' }));
-  const route = { name: 'Along', roadsId: roads!.id, stops, places: [] };
+  const route = { name: 'Along', roadsId: roads.id, stops, places: [] };
   const { id } = (await lead.send<{ id: string }>('POST', '/api/routes', route)).body;
   const driveId = 'placed';
   const events = eventsOf(driveId).map((event) =>
@@ -209,8 +209,9 @@ it('tells where faults were placed on the planned route, where there is no trace
   const roadOf = async (address: string) => (await lead.send<SharedRoad | null>('GET', address)).body;
   expect(await roadOf(`/api/drives/${driveId}/road`)).toBeNull();
   const mark = events.find(({ type }) => type === 'mark')!;
-  const place = { ...mark, id: 'put', seq: 99, type: 'place', target: mark.id, lat: 48, lon: -29.9995 };
-  const { item: _, grade: __, ...event } = place as typeof place & { item: unknown; grade: unknown };
+  const { device, atMs, wall, by } = mark;
+  const put = { id: 'put', device, seq: 99, atMs, wall, by };
+  const event = { ...put, type: 'place', target: mark.id, lat: 48, lon: -29.9995 };
   await lead.send('POST', `/api/drives/${driveId}/events`, { events: [event] });
   const road = (await roadOf(`/api/drives/${driveId}/road`))!;
   expect(road).toMatchObject({ marks: [{ markId: mark.id, lat: 48, lon: -29.9995 }] });

@@ -115,20 +115,22 @@ export function MarkPanel({ markId, driveId, standard, drive, route, actions }: 
               })}
             </p>
           )}
-          <Button variant="outlined" onClick={() => actions.advise(mark.id)}>
-            {t('suggestGrade')}
-          </Button>
           {drive.notes
             .filter(({ target }) => target === mark.id)
             .map(({ id, text }) => (
               <p key={id}>{text}</p>
             ))}
-          <Button variant="outlined" onClick={() => actions.openNote(mark.id)}>
-            {t('addNote')}
-          </Button>
-          <Button variant="outlined" onClick={() => setStriking(true)}>
-            {t('removeFault')}
-          </Button>
+          <div className={styles.steps}>
+            <Button variant="outlined" onClick={() => actions.advise(mark.id)}>
+              {t('suggestGrade')}
+            </Button>
+            <Button variant="outlined" onClick={() => actions.openNote(mark.id)}>
+              {t('addNote')}
+            </Button>
+            <Button variant="outlined" onClick={() => setStriking(true)}>
+              {t('removeFault')}
+            </Button>
+          </div>
           {route && (
             <Suspense fallback={null}>
               <PlaceOnRoute

@@ -8,6 +8,7 @@ import { lengthWords, type Units } from '@jasperwren/words/roads/distances';
 import { featureName } from '@jasperwren/words/roads/features';
 import { roadsProblem } from '@jasperwren/words/roads/problems';
 import { t } from '@jasperwren/words/routes';
+import { placeWords } from '@jasperwren/words/traces';
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
@@ -129,21 +130,26 @@ function Loops({ question, units, onUse, onStop }: LoopsProps) {
     );
   if ('problem' in planned) return <p role="alert">{roadsProblem(planned.problem)}</p>;
   return (
-    <ol className={styles.loops}>
-      {planned.loops.map((loop, i) => (
-        <li key={loop.metres}>
-          <b>{t('loopNth', { nth: i + 1 })}</b>
-          <p>
-            {t('minute', { minute: Math.round(loop.seconds / 60) })}, {lengthWords(loop.metres, units)}
-            {loop.repeated >= 0.02 && `; ${t('repeated', { share: percent(loop.repeated) })}`}
-          </p>
-          <p className="muted">{lacksWords(loop)}</p>
-          <Button variant="outlined" size="small" onClick={() => onUse(loop.stops)}>
-            {t('useLoop')}
-          </Button>
-        </li>
-      ))}
-    </ol>
+    <>
+      {planned.notHere.length > 0 && (
+        <p role="alert">{t('placesNotHere', { places: joinWords(planned.notHere.map(placeWords)) })}</p>
+      )}
+      <ol className={styles.loops}>
+        {planned.loops.map((loop, i) => (
+          <li key={loop.metres}>
+            <b>{t('loopNth', { nth: i + 1 })}</b>
+            <p>
+              {t('minute', { minute: Math.round(loop.seconds / 60) })}, {lengthWords(loop.metres, units)}
+              {loop.repeated >= 0.02 && `; ${t('repeated', { share: percent(loop.repeated) })}`}
+            </p>
+            <p className="muted">{lacksWords(loop)}</p>
+            <Button variant="outlined" size="small" onClick={() => onUse(loop.stops)}>
+              {t('useLoop')}
+            </Button>
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }
 

@@ -3,7 +3,7 @@ import { between, nearestAlong, placesAlong } from '@jasperwren/core/routes/read
 import { metresBetween, type Place } from '@jasperwren/roads/geometry';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { callSentence } from '@jasperwren/words/roads/directions';
-import { lengthWords } from '@jasperwren/words/roads/distances';
+import { aheadWords } from '@jasperwren/words/roads/distances';
 import { t } from '@jasperwren/words/traces';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
@@ -46,9 +46,11 @@ function Placing({ route: { line, pace, calls, metres: length, units }, seconds,
   const at = useMemo(() => placesAlong(line), [line]);
   const near = calls
     .filter(({ again }) => again === undefined)
-    .toSorted((a, b) => Math.abs(a.at - expected) - Math.abs(b.at - expected))
+    // A call is given so far before its junction.
+    .map((call) => ({ call, metres: call.at + call.distance }))
+    .toSorted((a, b) => Math.abs(a.metres - expected) - Math.abs(b.metres - expected))
     .slice(0, offered)
-    .toSorted((a, b) => a.at - b.at);
+    .toSorted((a, b) => a.metres - b.metres);
   const isThere = (junction: Place) =>
     place !== undefined && metresBetween(place.lat, place.lon, junction.lat, junction.lon) <= sameWithin;
   const put = (where: Place) => {
@@ -59,10 +61,10 @@ function Placing({ route: { line, pace, calls, metres: length, units }, seconds,
     <section className={styles.where} aria-label={t('whereOnRoute')}>
       <h3>{t('whereOnRoute')}</h3>
       <div className={styles.junctions}>
-        {near.map((call) => (
+        {near.map(({ call, metres: along }) => (
           <button key={call.at} type="button" aria-pressed={isThere(call.junction)} onClick={() => put(call.junction)}>
             {callSentence(call, instructorStyle, units)}
-            <small>{t('afterOnRoute', { distance: lengthWords(call.at, units) })}</small>
+            <small>{t('afterOnRoute', { distance: aheadWords(along, units) })}</small>
           </button>
         ))}
       </div>
@@ -72,18 +74,18 @@ function Placing({ route: { line, pace, calls, metres: length, units }, seconds,
           min={0}
           max={Math.floor(length)}
           step={10}
-          marks={near.map(({ at: value }) => ({ value }))}
+          marks={near.map((one) => ({ value: one.metres }))}
           value={metres}
-          getAriaValueText={(value) => lengthWords(value, units)}
+          getAriaValueText={(value) => aheadWords(value, units)}
           onChange={(_, value) => setMoved(value)}
         />
         <Button variant="outlined" onClick={() => put(at(metres))}>
-          {t('putAt', { distance: lengthWords(metres, units) })}
+          {t('putAt', { distance: aheadWords(metres, units) })}
         </Button>
       </div>
       <p className="muted" role="status">
         {place
-          ? t('placedAfter', { distance: lengthWords(nearestAlong(line, place).metres, units) })
+          ? t('placedAfter', { distance: aheadWords(nearestAlong(line, place).metres, units) })
           : t('notPlacedYet')}
       </p>
     </section>

@@ -48,7 +48,10 @@ export type PlannedLoop = Omit<Loop, 'path' | 'through'> & {
   readonly stops: readonly RouteStop[];
 };
 
-export type Planned = { readonly loops: readonly PlannedLoop[] } | { readonly problem: RoadsProblem };
+export type Planned =
+  /** The loops, and the places they were to lead over that these roads do not have. */
+  | { readonly loops: readonly PlannedLoop[]; readonly notHere: readonly RoadPlace[] }
+  | { readonly problem: RoadsProblem };
 
 /** Roads within this many metres of a route are taken along with it. */
 const takenAlong = 1500;
@@ -175,6 +178,7 @@ const roadsWork = {
     let told = 0;
     try {
       const from = endAt(roads.graph, roads.finder, question.from, 400, 'from');
+      const over = question.over.map((place) => ({ place, ends: endsOver(roads, place) }));
       const found = planLoops(
         roads.graph,
         roads.router,
@@ -183,10 +187,7 @@ const roadsWork = {
         {
           ...question,
           from,
-          over: question.over.flatMap((place) => {
-            const ends = endsOver(roads, place);
-            return ends ? [ends] : [];
-          }),
+          over: over.flatMap(({ ends }) => (ends ? [ends] : [])),
         },
         {
           onProgress(share) {
@@ -202,6 +203,7 @@ const roadsWork = {
           metres: path.metres,
           stops: stopsOf(roads, path, from, question.mode),
         })),
+        notHere: over.flatMap(({ place, ends }) => (ends ? [] : [place])),
       };
     } catch (error) {
       if (error instanceof RoadsError) return { problem: error.problem };
