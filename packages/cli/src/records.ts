@@ -1,3 +1,4 @@
+import { problemWords } from '@jasperwren/words/marking/problems';
 import { readFileSync } from 'node:fs';
 import { holdsStandard, parseDriveRecords, type DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { fileText } from '@jasperwren/core/formats/file-text';
@@ -22,8 +23,8 @@ export function readRecords(file: string, io: Io): readonly DriveRecord[] | unde
   }
   const parsed = parsedRecords(bytes);
   if (parsed.ok) return parsed.value;
-  for (const { path, cause } of parsed.problems.slice(0, mostPrinted))
-    io.err(`${file}: ${path || 'the file'}: ${cause}`);
+  for (const problem of parsed.problems.slice(0, mostPrinted))
+    io.err(`${file}: ${problem.path || 'the file'}: ${problemWords(problem)}`);
   const more = parsed.problems.length - mostPrinted;
   if (more > 0) io.err(`${file}: and ${more} more ${more === 1 ? 'problem' : 'problems'}`);
   return undefined;

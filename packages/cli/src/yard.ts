@@ -1,3 +1,4 @@
+import { problemWords } from '@jasperwren/words/marking/problems';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
@@ -86,7 +87,7 @@ function readRun(file: string): CsvRun | string {
   }
   if (bytes.length > mostCsvBytes) return csvProblem({ code: 'too-large', mostMb: mostCsvBytes / 1e6 });
   const text = fileText(bytes);
-  if (!text.ok) return text.problems.map(({ cause }) => cause).join('; ');
+  if (!text.ok) return text.problems.map(problemWords).join('; ');
   const read = readRunCsv(text.value);
   return 'run' in read ? read.run : csvProblem(read.problem);
 }

@@ -2,7 +2,7 @@ import type { DriveEvent, StandardRef } from '../drive/event';
 import { eventText, sameOnce } from '../drive/same-once';
 import type { Standard } from '../marking/standard';
 import { driveRecordSchema } from './drive-record-schema';
-import { unreadable, type FormatProblem, type Parsed } from './parsed';
+import { unreadable, type FormatProblem, type Parsed, type ShapeProblem } from './parsed';
 import { parseJson, schemaCheck } from './problems';
 import { standardProblems } from './standard-file';
 
@@ -24,7 +24,7 @@ const listProblems = schemaCheck({
 });
 
 /** What is wrong with the shape of a list of events; places as JSON Pointers into the list. */
-export const eventProblems = (events: unknown): readonly FormatProblem[] => listProblems(events);
+export const eventProblems = (events: unknown): readonly ShapeProblem[] => listProblems(events);
 
 /**
  * Reads a drive record, or a list of them, from the text of a file. Checked are the shape, the standard where the record
@@ -55,7 +55,7 @@ function problemsOf(value: unknown): readonly FormatProblem[] {
   const { standard } = record;
   const unsound = holdsStandard(standard) ? standardProblems(standard) : [];
   return [
-    ...unsound.map(({ path, cause }) => ({ path: `/standard${path}`, cause })),
+    ...unsound.map((problem) => ({ ...problem, path: `/standard${problem.path}` })),
     ...conflicts(record.events),
     ...startProblems(record),
   ];

@@ -2,7 +2,7 @@ import type { ErrorObject } from 'ajv';
 import Ajv2020, { type ValidateFunction } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { parse, printParseErrorCode, type ParseError } from 'jsonc-parser';
-import { unreadable, type FormatProblem, type Parsed } from './parsed';
+import { unreadable, type ShapeProblem, type Parsed } from './parsed';
 
 /** The text of a file as JSON, or why it is none, with line and column. */
 export function parseJson(source: string): Parsed<unknown> {
@@ -30,7 +30,7 @@ function syntaxError(source: string): string {
 }
 
 /** What a schema finds wrong with a value, in words; the schema is compiled when it is first asked. */
-export function schemaCheck(schema: object): (value: unknown) => readonly FormatProblem[] {
+export function schemaCheck(schema: object): (value: unknown) => readonly ShapeProblem[] {
   let validate: ValidateFunction | undefined;
   return (value) => {
     // Numbers that are no numbers, such as 1e400, are refused wherever a number is asked for.
@@ -46,7 +46,7 @@ export function schemaCheck(schema: object): (value: unknown) => readonly Format
 const mostListed = 8;
 const mostQuoted = 60;
 
-function toProblem(error: ErrorObject): FormatProblem {
+function toProblem(error: ErrorObject): ShapeProblem {
   const { instancePath: path, data } = error;
   const { params } = error as { params: Record<string, unknown> };
   if (Array.isArray(params['allowedValues'])) {

@@ -1,3 +1,4 @@
+import { problemWords } from '@jasperwren/words/marking/problems';
 import fc from 'fast-check';
 import { fullTest } from '../drive/testing';
 import { anyLog } from '../drive/testing-arbitraries';
@@ -16,7 +17,7 @@ const record = (more: object = {}) => ({
 });
 const problems = (value: unknown) => {
   const parsed = parseDriveRecords(typeof value === 'string' ? value : JSON.stringify(value));
-  return parsed.ok ? [] : parsed.problems.map(({ path, cause }) => `${path}: ${cause}`);
+  return parsed.ok ? [] : parsed.problems.map((problem) => `${problem.path}: ${problemWords(problem)}`);
 };
 const withStandard = (changes: object) => problems(record({ standard: { ...tally, ...changes } }));
 const made = (value: number) => ({ value, provenance: { kind: 'house default' } });
@@ -51,7 +52,7 @@ describe('a record that carries its standard whole', () => {
           },
         ],
       },
-      /a grade of which one fails cannot be kept/,
+      /a grade of which one fails always counts/,
     ],
     [
       'a cap that frees everything',
@@ -60,7 +61,7 @@ describe('a record that carries its standard whole', () => {
           { code: 'all', name: 'All', items: everything, grades: ['driving'], over: 'together', free: made(1000) },
         ],
       },
-      /frees more than 20 marks/,
+      /frees more than 20 faults/,
     ],
     [
       'a limit without end',
@@ -170,7 +171,8 @@ describe('any JSON', () => {
       fc.property(anything, (source) => {
         const parsed = parseDriveRecords(source);
         if (!parsed.ok)
-          for (const { path, cause } of parsed.problems) expect(`${path} ${cause}`).toMatch(/^(\/.*)? \S/s);
+          for (const problem of parsed.problems)
+            expect(`${problem.path} ${problemWords(problem)}`).toMatch(/^(\/.*)? \S/s);
       }),
       { numRuns: 300 },
     );

@@ -1,6 +1,6 @@
 import { lintStandard } from '../marking/lint';
 import type { Standard } from '../marking/standard';
-import type { FormatProblem, Parsed } from './parsed';
+import type { FormatProblem, Parsed, ShapeProblem } from './parsed';
 import { parseJson, schemaCheck } from './problems';
 import { standardFileSchema } from './standard-schema';
 
@@ -32,7 +32,7 @@ export function parseStandardFile(source: string): Parsed<Standard> {
   const { standard } = read.value as StandardFile;
   const contradictions = lintStandard(standard);
   if (contradictions.length === 0) return { ok: true, value: standard };
-  return { ok: false, problems: contradictions.map(({ path, cause }) => ({ path: `/standard${path}`, cause })) };
+  return { ok: false, problems: contradictions.map(({ path, is }) => ({ path: `/standard${path}`, is })) };
 }
 
 /** Everything wrong with what should be a standard: its shape and, where that is right, its sense. */
@@ -42,7 +42,7 @@ export function standardProblems(value: unknown): readonly FormatProblem[] {
 }
 
 /** What is wrong with the shape of something that should be a standard; places as JSON Pointers into it. */
-export function standardShapeProblems(value: unknown): readonly FormatProblem[] {
+export function standardShapeProblems(value: unknown): readonly ShapeProblem[] {
   return shapeProblems({ format: 'jasperwren-standard', formatVersion: 1, standard: value }).map(({ path, cause }) => ({
     path: path.replace(/^\/standard/, ''),
     cause,

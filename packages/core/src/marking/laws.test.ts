@@ -85,7 +85,7 @@ describe('laws over standards that nobody wrote', () => {
         expect(parseStandardFile(source)).toEqual(
           problems.length === 0
             ? { ok: true, value: standard }
-            : { ok: false, problems: problems.map(({ path, cause }) => ({ path: `/standard${path}`, cause })) },
+            : { ok: false, problems: problems.map(({ path, is }) => ({ path: `/standard${path}`, is })) },
         );
       }),
     );

@@ -1,27 +1,24 @@
 import { allCells, cellAt, countsMarks, gradesOf, isGraver, rulesOf, type CapGroup, type Slot } from './rules';
+import { noSuch, type Add, type LimitProblem, type NoSuch } from './problem';
 import type { Cap, Category, Item, Limit, LimitMeasure, EffectiveStandard } from './standard';
-
-type Add = (path: string, cause: string) => void;
 
 /** What is wrong with the limits of a standard whose other parts are sound. */
 export function checkLimits(standard: EffectiveStandard, add: Add): void {
-  if (!standard.limits.some(({ effect }) => effect.kind === 'fail-test'))
-    add('/limits', 'No limit fails the test: everybody would pass.');
+  if (!standard.limits.some(({ effect }) => effect.kind === 'fail-test')) add('/limits', { code: 'everybodyPasses' });
   standard.limits.forEach((limit, i) => {
     const problem = problemOf(standard, limit);
-    if (problem) add(`/limits/${i}${problem.at}`, `${limit.name}: ${problem.cause}`);
+    if (problem) add(`/limits/${i}${problem.at}`, { ...problem.is, limit: limit.name });
   });
   const failsExercises = standard.limits.some(({ effect }) => effect.kind === 'fail-exercise');
   const countsThem = standard.limits.some(({ measure }) => measure.kind === 'failed-exercises');
-  if (failsExercises && !countsThem)
-    add('/limits', 'Exercises can be failed, but no limit says how many failed exercises fail the test.');
+  if (failsExercises && !countsThem) add('/limits', { code: 'failedExercisesUncounted' });
   checkAttempts(standard, add);
   if (standard.limits.some(({ effect }) => effect.kind === 'fail-test')) checkOutright(standard, add);
   checkCappedPoints(standard, add);
   checkCappedUpgrades(standard, add);
   standard.limits.forEach((limit, i) => {
     if (limit.measure.kind === 'failed-exercises' && !failsExercises)
-      add(`/limits/${i}`, `${limit.name}: it can never bind, since no limit fails an exercise.`);
+      add(`/limits/${i}`, { code: 'noExerciseFails', limit: limit.name });
   });
 }
 
@@ -35,7 +32,7 @@ function checkAttempts({ limits }: EffectiveStandard, add: Add): void {
         other.scope.kind === 'exercise' &&
         (other.scope.exercise === undefined || other.scope.exercise === scope.exercise),
     );
-    if (!counted) add(`/limits/${i}`, `${name}: it fails an attempt, but no limit says how many attempts may fail.`);
+    if (!counted) add(`/limits/${i}`, { code: 'failedAttemptsUncounted', limit: name });
   });
 }
 
@@ -56,8 +53,7 @@ function checkOutright(standard: EffectiveStandard, add: Add): void {
       .filter((item) => gradesOf(standard, item).some((grade) => grade.code === code) && !fails(item, code));
     const [first] = harmless;
     if (!first) return;
-    const others = harmless.length > 1 ? ` and ${harmless.length - 1} more` : '';
-    add(`/grades/${g}`, `One ${name} on "${first.name}"${others} would fail nothing: no limit counts it.`);
+    add(`/grades/${g}`, { code: 'failsNothing', grade: name, item: first.name, others: harmless.length - 1 });
   });
 }
 
@@ -75,10 +71,11 @@ function checkCappedUpgrades(standard: EffectiveStandard, add: Add): void {
     );
     if (!graver) continue;
     told.add(group.cap);
-    add(
-      `/caps/${standard.caps.indexOf(group.cap)}`,
-      `${group.cap.name}: its marks count for "${graver.limit.name}", which raises the grade of those beyond it, so that the result would depend on their order.`,
-    );
+    add(`/caps/${standard.caps.indexOf(group.cap)}`, {
+      code: 'capMeetsUpgrade',
+      cap: group.cap.name,
+      limit: graver.limit.name,
+    });
   }
 }
 
@@ -97,41 +94,36 @@ function checkCappedPoints(standard: EffectiveStandard, add: Add): void {
         ofGroup.set(place, before);
         if (before === amount || told.has(cap)) continue;
         told.add(cap);
-        add(
-          `/caps/${standard.caps.indexOf(cap)}`,
-          `${cap.name}: its marks weigh differently under "${limit.name}", so it is not clear which of them count.`,
-        );
+        add(`/caps/${standard.caps.indexOf(cap)}`, { code: 'capWeighsUnevenly', cap: cap.name, limit: limit.name });
       }
   }
 }
 
 interface Found {
   readonly at: string;
-  readonly cause: string;
+  readonly is: LimitProblem | NoSuch;
 }
 
 function problemOf(standard: EffectiveStandard, limit: Limit): Found | undefined {
   const { measure, effect, allowed, scope } = limit;
-  const unknown = missingName(standard, limit);
-  if (unknown) return unknown;
-  if (!Number.isFinite(allowed.value) || allowed.value < 0)
-    return { at: '/allowed', cause: 'what is allowed has to be 0 or more.' };
+  const strange = missingName(standard, limit);
+  if (strange) return strange;
+  if (!Number.isFinite(allowed.value) || allowed.value < 0) return { at: '/allowed', is: { code: 'limitNegative' } };
   if (measure.kind !== 'points' && measure.kind !== 'time' && !Number.isInteger(allowed.value))
-    return { at: '/allowed', cause: 'what is allowed has to be a whole number.' };
+    return { at: '/allowed', is: { code: 'limitNotWhole' } };
   if ((effect.kind === 'ask-upgrade' || effect.kind === 'upgrade') && !hasGrade(standard, effect.grade))
-    return { at: '/effect/grade', cause: `the standard has no grade "${effect.grade}".` };
+    return { at: '/effect/grade', is: noSuch('grade', effect.grade) };
   if (effect.kind === 'fail-exercise' && scope.kind !== 'exercise')
-    return { at: '/effect', cause: 'only a limit over an exercise can fail an exercise.' };
+    return { at: '/effect', is: { code: 'failsExerciseElsewhere' } };
   if (effect.kind === 'fail-attempt' && measure.kind !== 'time' && measure.kind !== 'steps')
-    return { at: '/effect', cause: 'only a limit over time or movements can fail an attempt.' };
+    return { at: '/effect', is: { code: 'failsAttemptByOther' } };
   if (effect.kind === 'fail-attempt' && scope.kind !== 'exercise')
-    return { at: '/effect', cause: 'only a limit over an exercise can fail an attempt.' };
+    return { at: '/effect', is: { code: 'failsAttemptElsewhere' } };
   if (effect.kind === 'upgrade' && !isGraverThanAll(standard, effect.grade, measure))
-    return { at: '/effect/grade', cause: 'it makes marks no graver than they are.' };
-  if (allowed.value > mostAllowed)
-    return { at: '/allowed', cause: `it allows more than ${mostAllowed}, which no test reaches.` };
+    return { at: '/effect/grade', is: { code: 'upgradesNothing' } };
+  if (allowed.value > mostAllowed) return { at: '/allowed', is: { code: 'allowsTooMuch', most: mostAllowed } };
   if (!scopeFits(measure, scope.kind))
-    return { at: '/scope', cause: `${measureNames[measure.kind]} cannot be limited by ${scope.kind}.` };
+    return { at: '/scope', is: { code: 'scopeDoesNotFit', measure: measure.kind, scope: scope.kind } };
   return countsMarks(measure) ? neverBinds(standard, limit, measure) : undefined;
 }
 
@@ -142,16 +134,6 @@ function isGraverThanAll({ grades }: EffectiveStandard, grade: string, measure: 
   const rank = (code: string) => grades.findIndex((one) => one.code === code);
   return countsMarks(measure) && measure.grades.every((code) => rank(code) < rank(grade));
 }
-
-const measureNames: Readonly<Record<LimitMeasure['kind'], string>> = {
-  count: 'marks',
-  points: 'points',
-  time: 'time',
-  attempts: 'attempts',
-  'failed-attempts': 'failed attempts',
-  steps: 'movements and looks',
-  'failed-exercises': 'failed exercises',
-};
 
 function scopeFits(measure: LimitMeasure, scope: Limit['scope']['kind']): boolean {
   switch (measure.kind) {
@@ -169,7 +151,7 @@ function scopeFits(measure: LimitMeasure, scope: Limit['scope']['kind']): boolea
 }
 
 function missingName(standard: EffectiveStandard, { scope, measure }: Limit): Found | undefined {
-  const named: readonly (readonly [string | undefined, string, readonly { readonly code: string }[]])[] = [
+  const named: readonly (readonly [string | undefined, NoSuch['what'], readonly { readonly code: string }[]])[] = [
     [scope.kind === 'category' ? scope.category : undefined, 'category', standard.categories],
     [scope.kind === 'item' ? scope.item : undefined, 'item', standard.categories.flatMap(({ items }) => items)],
     [scope.kind === 'class' ? scope.class : undefined, 'class', standard.classes ?? []],
@@ -177,15 +159,15 @@ function missingName(standard: EffectiveStandard, { scope, measure }: Limit): Fo
   ];
   for (const [code, what, list] of named) {
     if (code !== undefined && !list.some((entry) => entry.code === code))
-      return { at: '/scope', cause: `the standard has no ${what} "${code}".` };
+      return { at: '/scope', is: noSuch(what, code) };
   }
   if (!countsMarks(measure)) return undefined;
-  if (measure.grades.length === 0) return { at: '/measure/grades', cause: 'it counts no grade.' };
+  if (measure.grades.length === 0) return { at: '/measure/grades', is: { code: 'countsNoGrade' } };
   const grade = measure.grades.find((code) => !hasGrade(standard, code));
-  if (grade !== undefined) return { at: '/measure/grades', cause: `the standard has no grade "${grade}".` };
+  if (grade !== undefined) return { at: '/measure/grades', is: noSuch('grade', grade) };
   const items = new Set(standard.categories.flatMap((category) => category.items.map(({ code }) => code)));
   const item = measure.items?.find((code) => !items.has(code));
-  return item === undefined ? undefined : { at: '/measure/items', cause: `the standard has no item "${item}".` };
+  return item === undefined ? undefined : { at: '/measure/items', is: noSuch('item', item) };
 }
 
 const hasGrade = (standard: EffectiveStandard, grade: string) => standard.grades.some(({ code }) => code === grade);
@@ -202,18 +184,17 @@ function neverBinds(standard: EffectiveStandard, limit: Limit, measure: MarkMeas
         .map((grade) => ({ item, grade, points: (item.points?.[grade.code] ?? grade.points)?.value ?? 0 }));
     }),
   );
-  if (reached.length === 0)
-    return { at: '', cause: 'it can never bind, since no item in its scope can have such a grade.' };
+  if (reached.length === 0) return { at: '', is: { code: 'reachesNoItem' } };
   if (measure.kind === 'points' && reached.every(({ points }) => points <= 0))
-    return { at: '', cause: 'it can never bind, since none of these marks is worth points.' };
+    return { at: '', is: { code: 'worthNothing' } };
   const most = mostCounted(standard, reached);
   if (measure.kind === 'count' && most <= limit.allowed.value)
-    return { at: '/allowed', cause: `it can never bind, since caps let at most ${most} of these marks count.` };
+    return { at: '/allowed', is: { code: 'cappedBelow', most } };
   const sooner = standard.limits.find((other) => bindsSooner(other, limit, measure));
   return (
     sooner && {
       at: '/allowed',
-      cause: `it can never bind, since "${sooner.name}" allows no more and counts all of it.`,
+      is: { code: 'bindsLater', sooner: sooner.name },
     }
   );
 }

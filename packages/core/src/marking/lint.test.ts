@@ -1,3 +1,4 @@
+import { problemWords } from '@jasperwren/words/marking/problems';
 import { readFileSync } from 'node:fs';
 import { parseStandardFile, standardFile } from '../formats/standard-file';
 import { standardFileSchema } from '../formats/standard-schema';
@@ -18,7 +19,8 @@ const limit = (changes: Partial<Limit>): Limit => ({
   ...changes,
 });
 const withLimit = (changes: Partial<Limit>): Standard => ({ ...tally, limits: [...tally.limits, limit(changes)] });
-const causes = (standard: Standard) => lintStandard(standard).map(({ path, cause }) => `${path}: ${cause}`);
+const causes = (standard: Standard) =>
+  lintStandard(standard).map((problem) => `${problem.path}: ${problemWords(problem)}`);
 
 describe('contradictions in a standard', () => {
   it.each(templates)('are not in the $id template', (standard) => expect(lintStandard(standard)).toEqual([]));
@@ -27,27 +29,27 @@ describe('contradictions in a standard', () => {
     [
       'a grade that does not exist',
       withLimit({ measure: { kind: 'count', grades: ['grave'] } }),
-      '/limits/3/measure/grades: Made up: the standard has no grade "grave".',
+      '/limits/3/measure/grades: Made up: The standard has no grade “grave”.',
     ],
     [
       'a limit that comes too late',
       withLimit({ scope: { kind: 'category' }, allowed: houseDefault(20, 'test') }),
-      '/limits/3/allowed: Made up: it can never bind, since "Driving faults" allows no more and counts all of it.',
+      '/limits/3/allowed: Made up: it never decides, since “Driving faults” allows no more and counts all of it.',
     ],
     [
       'a limit above its cap',
       withLimit({ scope: { kind: 'item', item: 'checks.tell' }, allowed: houseDefault(1, 'test') }),
-      '/limits/3/allowed: Made up: it can never bind, since caps let at most 1 of these marks count.',
+      '/limits/3/allowed: Made up: it never decides, since caps let at most 1 of these faults count.',
     ],
     [
       'a limit without marks',
       withLimit({ scope: { kind: 'item', item: 'checks.eyesight' } }),
-      '/limits/3: Made up: it can never bind, since no item in its scope can have such a grade.',
+      '/limits/3: Made up: it never decides, since no item in its scope can have such a grade.',
     ],
     [
       'points nobody gives',
       withLimit({ measure: { kind: 'points', grades: ['driving'] } }),
-      '/limits/3: Made up: it can never bind, since none of these marks is worth points.',
+      '/limits/3: Made up: it never decides, since none of these faults is worth points.',
     ],
     [
       'a failed exercise without effect',
@@ -57,7 +59,7 @@ describe('contradictions in a standard', () => {
     [
       'a class that does not exist',
       withLimit({ scope: { kind: 'class', class: 'speed' } }),
-      '/limits/3/scope: Made up: the standard has no class "speed".',
+      '/limits/3/scope: Made up: The standard has no class “speed”.',
     ],
     [
       'half a mark',
@@ -67,18 +69,18 @@ describe('contradictions in a standard', () => {
     [
       'attempts of a category',
       withLimit({ measure: { kind: 'attempts' } }),
-      '/limits/3/scope: Made up: attempts cannot be limited by test.',
+      '/limits/3/scope: Made up: attempts cannot be limited over the whole test.',
     ],
     [
       'a cap whose marks become graver beyond a limit',
       withLimit({ allowed: houseDefault(1, 'test'), effect: { kind: 'upgrade', grade: 'serious' } }),
-      `/caps/0: ${tally.caps[0]!.name}: its marks count for "Made up", which raises the grade of those beyond it, so that the result would depend on their order.`,
+      `/caps/0: ${tally.caps[0]!.name}: its faults count for “Made up”, which raises the grade of those beyond it, so that the result would depend on their order.`,
     ],
-    ['nothing that fails', { ...tally, limits: [] }, '/limits: No limit fails the test: everybody would pass.'],
+    ['nothing that fails', { ...tally, limits: [] }, '/limits: No limit fails the test: all would pass.'],
     [
       'one letter twice',
       { ...tally, categories: tally.categories.map((c) => ({ ...c, letter: c.letter === 'S' ? 'Q' : c.letter })) },
-      '/categories/1/letter: There are two categories with the letter "Q".',
+      '/categories/1/letter: There are two categories with the letter “Q”.',
     ],
     [
       'a behaviour nobody knows',
@@ -90,7 +92,7 @@ describe('contradictions in a standard', () => {
         caps: [],
         questions: [],
       },
-      '/categories/0/items/0/behaviour: The catalogue has no behaviour "checks.shoes".',
+      '/categories/0/items/0/behaviour: The catalogue has no behaviour “checks.shoes”.',
     ],
     [
       'a longer part than the whole',
@@ -100,7 +102,7 @@ describe('contradictions in a standard', () => {
     [
       'a choice that is none',
       { ...tally, options: tally.options.map((o, i) => (i === 0 ? { ...o, chosen: 'maybe' } : o)) },
-      '/options/0/chosen: Signal with nobody to benefit: "maybe" is not among the choices.',
+      '/options/0/chosen: Signal with nobody to benefit: “maybe” is not among the choices.',
     ],
   ])('names %s', (_, standard, cause) => expect(causes(standard)).toContain(cause));
 });
@@ -113,7 +115,7 @@ describe('the file of a standard', () => {
   it('names place and cause of what is foreign or broken', () => {
     const problems = (value: unknown) => {
       const parsed = parseStandardFile(typeof value === 'string' ? value : JSON.stringify(value));
-      return parsed.ok ? [] : parsed.problems.map(({ path, cause }) => `${path}: ${cause}`);
+      return parsed.ok ? [] : parsed.problems.map((problem) => `${problem.path}: ${problemWords(problem)}`);
     };
     expect(problems('<xml/>')[0]).toMatch(/^: not JSON/);
     expect(problems({ format: 'gpx' })).toContain(": must have required property 'standard'");
@@ -124,7 +126,7 @@ describe('the file of a standard', () => {
       '/standard: must NOT have additional properties: "colour"',
     ]);
     expect(problems(standardFile({ ...tally, limits: [] }))).toEqual([
-      '/standard/limits: No limit fails the test: everybody would pass.',
+      '/standard/limits: No limit fails the test: all would pass.',
     ]);
   });
 

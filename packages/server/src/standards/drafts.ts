@@ -1,3 +1,4 @@
+import { problemWords } from '@jasperwren/words/marking/problems';
 import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/standards';
 import type { FormatProblem } from '@jasperwren/core/formats/parsed';
 import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/formats/standard-file';
@@ -147,7 +148,7 @@ function assertOwn(id: string): void {
 function refuse(problems: readonly FormatProblem[], message: string): void {
   if (problems.length === 0) return;
   throw invalid(message, {
-    problems: problems.map(({ path, cause }) => ({ field: path, message: cause })),
+    problems: problems.map((problem) => ({ field: problem.path, message: problemWords(problem) })),
   });
 }
 

@@ -76,11 +76,11 @@ describe('a draft', () => {
     const draft = await begin();
     const { body, status } = await save(draft, { ...draft.standard, limits: [] });
     expect(status).toBe(200);
-    expect(body.problems).toEqual([{ path: '/limits', cause: 'No limit fails the test: everybody would pass.' }]);
+    expect(body.problems).toEqual([{ path: '/limits', is: { code: 'everybodyPasses' } }]);
     const refused = await publish(draft.standard.id);
     expect(refused.status).toBe(422);
     expect((refused.body as unknown as ErrorBody).error.problems).toEqual([
-      { field: '/limits', message: 'No limit fails the test: everybody would pass.' },
+      { field: '/limits', message: 'No limit fails the test: all would pass.' },
     ]);
   });
 

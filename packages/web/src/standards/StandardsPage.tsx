@@ -1,3 +1,4 @@
+import { problemWords } from '@jasperwren/words/marking/problems';
 import { t } from '@jasperwren/words/standards';
 import Button from '@mui/material/Button';
 import type { StandardSummary } from '@jasperwren/contract/standards';
@@ -102,7 +103,7 @@ function Import({ onFailure }: { readonly onFailure: (failure: ImportFailure | u
     if (!text.ok)
       return onFailure({
         file: file.name,
-        error: { status: 422, code: 'encoding', message: capital(`${text.problems[0]!.cause}.`) },
+        error: { status: 422, code: 'encoding', message: capital(`${problemWords(text.problems[0]!)}.`) },
       });
     const { data, error } = await bringIn({ body: { source: text.value } });
     if (data) void navigate(`/standards/${data.standard.id}/edit`);

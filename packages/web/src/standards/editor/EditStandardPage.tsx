@@ -1,3 +1,4 @@
+import { problemWords } from '@jasperwren/words/marking/problems';
 import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';
 import type { DraftView } from '@jasperwren/contract/standards';
@@ -103,8 +104,8 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
       {problems.length > 0 && (
         <div className={styles.problems} role="alert">
           <ul>
-            {problems.map(({ path, cause }) => (
-              <li key={path + cause}>{cause}</li>
+            {problems.map((problem) => (
+              <li key={problem.path + problem.is.code}>{problemWords(problem)}</li>
             ))}
           </ul>
         </div>
