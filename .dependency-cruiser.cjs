@@ -1,4 +1,4 @@
-/** The arrows of the house run one way: roads, motion <- core <- contract, words <- server, web, cli. */
+/** The arrows of the house run one way: roads, motion <- core <- words <- contract <- server, web, cli. */
 const only = (name, comment, from, allowed) => ({
   name,
   comment,
@@ -29,9 +29,9 @@ module.exports = {
     ),
     only(
       'contract-on-core',
-      'contract imports core and its validators',
+      'contract imports core, words and its validators',
       '^packages/contract/src',
-      '^packages/(roads|motion|core|contract)/src|node_modules/(class-|reflect-)',
+      '^packages/(roads|motion|core|words|contract)/src|node_modules/(class-|reflect-)',
     ),
     only(
       'words-on-core',

@@ -97,7 +97,7 @@ test('a standard that learners are waiting for is not retired, and an instructor
   await testUnder(page, 'Abel Learner', 'Strikes');
   await page.goto('/standards/strikes');
   await page.getByRole('button', { name: standards('retire') }).click();
-  await expect(page.getByText('One learner is still to be tested under it.')).toBeVisible();
+  await expect(page.getByText('1 learner is still to be tested under it.')).toBeVisible();
   const email = `reader-${Date.now()}@reading.example`;
   await addPerson(page, 'Rea Reader', email);
   const context = await browser.newContext(baseURL ? { baseURL } : {});

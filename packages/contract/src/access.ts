@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import { IsIn, IsString, Matches } from 'class-validator';
 import { Trimmed } from './transforms';
 
@@ -21,6 +22,6 @@ export interface AccessCode {
 export class CodeSignIn {
   @Trimmed()
   @IsString()
-  @Matches(/^[A-Za-z0-9 -]{6,40}$/, { message: 'A code has letters and digits only, such as K7QM-2XRD.' })
+  @Matches(/^[A-Za-z0-9 -]{6,40}$/, { message: t('codeOfLetters') })
   code!: string;
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import 'reflect-metadata';
 import { IsEmail, IsIn, IsString, Matches, MaxLength, MinLength } from 'class-validator';
 import { MayBeMissing } from './optional';
@@ -8,18 +9,18 @@ export type Role = (typeof roles)[number];
 
 export class SignInRequest {
   @Trimmed()
-  @IsEmail({}, { message: 'Enter your e-mail address, such as ada@school.example.' })
+  @IsEmail({}, { message: t('enterYourEmail') })
   email!: string;
 
   @IsString()
-  @MinLength(1, { message: 'Enter your password.' })
-  @MaxLength(200, { message: 'A password has 200 characters at most.' })
+  @MinLength(1, { message: t('enterYourPassword') })
+  @MaxLength(200, { message: t('passwordTooLong') })
   password!: string;
 
   /** Of the second factor, or a recovery code; asked for where the account has one. */
   @BlankIsAbsent()
   @MayBeMissing()
-  @Matches(/^[A-Za-z0-9 -]{6,40}$/, { message: 'Enter the six digits or a recovery code.' })
+  @Matches(/^[A-Za-z0-9 -]{6,40}$/, { message: t('enterSixDigits') })
   code?: string;
 }
 
@@ -30,8 +31,8 @@ export const passwordLeast = 12;
 const IsNewPassword = (): PropertyDecorator => (target, property) => {
   for (const rule of [
     IsString(),
-    MinLength(passwordLeast, { message: `Use ${passwordLeast} characters or more.` }),
-    MaxLength(200, { message: 'A password has 200 characters at most.' }),
+    MinLength(passwordLeast, { message: t('passwordTooShort', { passwordLeast }) }),
+    MaxLength(200, { message: t('passwordTooLong') }),
   ])
     rule(target, property);
 };
@@ -40,15 +41,15 @@ const IsNewPassword = (): PropertyDecorator => (target, property) => {
 export class Invitation {
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Enter a name.' })
-  @MaxLength(80, { message: 'A name has 80 characters at most.' })
+  @MinLength(1, { message: t('enterAName') })
+  @MaxLength(80, { message: t('nameTooLong') })
   name!: string;
 
   @Trimmed()
-  @IsEmail({}, { message: 'Enter an e-mail address, such as ada@school.example.' })
+  @IsEmail({}, { message: t('enterAnEmail') })
   email!: string;
 
-  @IsIn(roles, { message: 'The role is lead or instructor.' })
+  @IsIn(roles, { message: t('leadOrInstructor') })
   role!: Role;
 }
 
@@ -61,17 +62,17 @@ export class AccountInput extends Invitation {
 export class AccountEdit {
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Enter a name.' })
-  @MaxLength(80, { message: 'A name has 80 characters at most.' })
+  @MinLength(1, { message: t('enterAName') })
+  @MaxLength(80, { message: t('nameTooLong') })
   name!: string;
 
-  @IsIn(roles, { message: 'The role is lead or instructor.' })
+  @IsIn(roles, { message: t('leadOrInstructor') })
   role!: Role;
 }
 
 /** Who takes over the learners and the lessons to come of somebody who leaves. */
 export class HandOver {
-  @IsString() @MinLength(1, { message: 'Choose who takes over.' }) @MaxLength(80) toAccountId!: string;
+  @IsString() @MinLength(1, { message: t('chooseWhoTakesOver') }) @MaxLength(80) toAccountId!: string;
 }
 
 /** The password somebody chooses by a link. */
@@ -81,7 +82,7 @@ export class NewPassword {
 
 export class PasswordChange {
   @IsString()
-  @MinLength(1, { message: 'Enter your current password.' })
+  @MinLength(1, { message: t('enterYourCurrentPassword') })
   @MaxLength(200)
   current!: string;
 
@@ -90,12 +91,12 @@ export class PasswordChange {
 
 /** Shows that it is really the owner of the account who asks. */
 export class PasswordProof {
-  @IsString() @MinLength(1, { message: 'Enter your password.' }) @MaxLength(200) password!: string;
+  @IsString() @MinLength(1, { message: t('enterYourPassword') }) @MaxLength(200) password!: string;
 }
 
 /** Six digits that the second factor shows now. */
 export class FactorProof {
-  @Trimmed() @Matches(/^\d{3} ?\d{3}$/, { message: 'Enter the six digits the app shows now.' }) code!: string;
+  @Trimmed() @Matches(/^\d{3} ?\d{3}$/, { message: t('enterDigitsOfApp') }) code!: string;
 }
 
 export interface AccountView {

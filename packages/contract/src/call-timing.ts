@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import type { CallTiming } from '@jasperwren/roads/directions/calls';
 import { Type } from 'class-transformer';
 import {
@@ -17,8 +18,8 @@ class StepInput {
   /** From this speed on, km/h. */
   @IsNumber() @Min(0) @Max(200) kmh!: number;
   @IsNumber()
-  @Min(20, { message: 'A direction comes 20 m before its junction at least.' })
-  @Max(2000, { message: 'A direction comes 2,000 m before its junction at most.' })
+  @Min(20, { message: t('directionTooNear') })
+  @Max(2000, { message: t('directionTooFar') })
   metres!: number;
 }
 
@@ -30,14 +31,14 @@ const GoesUp = (): PropertyDecorator =>
       validate: (steps: unknown) =>
         Array.isArray(steps) &&
         (steps as StepInput[]).every(({ kmh }, i) => i === 0 || kmh > (steps as StepInput[])[i - 1]!.kmh),
-      defaultMessage: () => 'Each step begins at a higher speed than the one before.',
+      defaultMessage: () => t('stepsRise'),
     },
   });
 
 class TimingInput {
   @IsArray()
-  @ArrayMinSize(1, { message: 'There is one step at least.' })
-  @ArrayMaxSize(8, { message: 'There are 8 steps at most.' })
+  @ArrayMinSize(1, { message: t('noSteps') })
+  @ArrayMaxSize(8, { message: t('tooManySteps') })
   @ValidateNested({ each: true })
   @Type(() => StepInput)
   @GoesUp()
@@ -46,13 +47,13 @@ class TimingInput {
   /** Said again so many seconds before the junction; missing, it is said once. */
   @MayBeMissing()
   @IsNumber()
-  @Min(1, { message: 'It is said again 1 s before the junction at least.' })
-  @Max(30, { message: 'It is said again 30 s before the junction at most.' })
+  @Min(1, { message: t('saidAgainTooLate') })
+  @Max(30, { message: t('saidAgainTooEarly') })
   againSeconds?: number;
 
   @IsNumber()
-  @Min(2, { message: 'Leave 2 s between two directions at least.' })
-  @Max(30, { message: 'Leave 30 s between two directions at most.' })
+  @Min(2, { message: t('directionsTooClose') })
+  @Max(30, { message: t('directionsTooFarApart') })
   leastSeconds!: number;
 }
 

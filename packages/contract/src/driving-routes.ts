@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import {
   legModes,
   placeKinds,
@@ -29,25 +30,25 @@ import { IsShortCode, IsWords } from './texts';
 import { BlankIsAbsent } from './transforms';
 
 class StopInput implements RouteStop {
-  @IsLatitude({ message: 'A stop is not on Earth.' }) @IsNumber() lat!: number;
-  @IsLongitude({ message: 'A stop is not on Earth.' }) @IsNumber() lon!: number;
+  @IsLatitude({ message: t('stopOffEarth') }) @IsNumber() lat!: number;
+  @IsLongitude({ message: t('stopOffEarth') }) @IsNumber() lon!: number;
   @IsIn(legModes) mode!: LegMode;
 }
 
 class PlaceInput implements RoutePlace {
   @IsIn(placeKinds) kind!: PlaceKind;
-  @IsLatitude({ message: 'A place is not on Earth.' }) @IsNumber() lat!: number;
-  @IsLongitude({ message: 'A place is not on Earth.' }) @IsNumber() lon!: number;
+  @IsLatitude({ message: t('placeOffEarth') }) @IsNumber() lat!: number;
+  @IsLongitude({ message: t('placeOffEarth') }) @IsNumber() lon!: number;
 }
 
 /** A route as it is drawn, on one file of roads. */
 export class RouteInput implements RouteBody {
-  @IsWords(80, 'Name the route.') name!: string;
+  @IsWords(80, t('nameTheRoute')) name!: string;
   @IsShortCode() roadsId!: string;
 
   @IsArray()
-  @ArrayMinSize(2, { message: 'A route has two stops at least.' })
-  @ArrayMaxSize(200, { message: 'A route has 200 stops at most.' })
+  @ArrayMinSize(2, { message: t('tooFewStops') })
+  @ArrayMaxSize(200, { message: t('tooManyStops') })
   @ValidateNested({ each: true })
   @Type(() => StopInput)
   stops!: readonly StopInput[];
@@ -57,7 +58,7 @@ export class RouteInput implements RouteBody {
   @BlankIsAbsent()
   @MayBeMissing()
   @IsString()
-  @MaxLength(2000, { message: 'Notes have 2,000 characters at most.' })
+  @MaxLength(2000, { message: t('notesOver2000') })
   notes?: string;
 }
 

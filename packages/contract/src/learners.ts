@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { IsEmail, IsIn, IsInt, IsISO8601, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
 import { MayBeMissing } from './optional';
@@ -9,44 +10,44 @@ export type Transmission = (typeof transmissions)[number];
 export class LearnerInput {
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Enter the learner’s name.' })
-  @MaxLength(80, { message: 'A name has 80 characters at most.' })
+  @MinLength(1, { message: t('enterLearnerName') })
+  @MaxLength(80, { message: t('nameTooLong') })
   name!: string;
 
   @BlankIsAbsent()
   @MayBeMissing()
-  @IsEmail({}, { message: 'This is not an e-mail address. Leave it empty if there is none.' })
+  @IsEmail({}, { message: t('noEmailAddress') })
   email?: string;
 
   @BlankIsAbsent()
   @MayBeMissing()
-  @Matches(/^[+()\d][\d ()/.-]{4,29}$/, { message: 'A phone number has digits, spaces and + only.' })
+  @Matches(/^[+()\d][\d ()/.-]{4,29}$/, { message: t('phoneOfDigits') })
   phone?: string;
 
-  @IsIn(transmissions, { message: 'The gearbox is manual or automatic.' })
+  @IsIn(transmissions, { message: t('manualOrAutomatic') })
   transmission!: Transmission;
 
   @IsString()
-  @MinLength(1, { message: 'Choose the marking standard of the test.' })
+  @MinLength(1, { message: t('chooseStandard') })
   @MaxLength(200)
   standardId!: string;
 
   @BlankIsAbsent()
   @MayBeMissing()
-  @IsISO8601({ strict: true, strictSeparator: true }, { message: 'The test date is not a date of the calendar.' })
-  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'The test date is not a date of the calendar.' })
+  @IsISO8601({ strict: true, strictSeparator: true }, { message: t('noSuchTestDate') })
+  @Matches(/^\d{4}-\d\d-\d\d$/, { message: t('noSuchTestDate') })
   testDate?: string;
 
   @BlankIsAbsent()
   @MayBeMissing()
   @IsString()
-  @MaxLength(120, { message: 'A test centre has 120 characters at most.' })
+  @MaxLength(120, { message: t('testCentreTooLong') })
   testCentre?: string;
 
   @BlankIsAbsent()
   @MayBeMissing()
   @IsString()
-  @MaxLength(4000, { message: 'Notes have 4,000 characters at most.' })
+  @MaxLength(4000, { message: t('notesOver4000') })
   notes?: string;
 
   /** The account that teaches the learner; whoever enters the learner, where it is left out. */

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import 'reflect-metadata';
 import type { Booking } from '@jasperwren/core/readiness/booking';
 import type { FreeHours, PlannedLesson } from '@jasperwren/core/readiness/plan';
@@ -21,7 +22,7 @@ import {
 import { MayBeMissing } from './optional';
 
 const time = /^([01]\d|2[0-3]):[0-5]\d$/;
-const needsDayAndTime = { message: 'A lesson needs a day and a time.' };
+const needsDayAndTime = { message: t('lessonWithoutTime') };
 
 /** An end of hours that lies after their beginning; whether both are times is said elsewhere. */
 const EndsLater = (): PropertyDecorator =>
@@ -32,14 +33,14 @@ const EndsLater = (): PropertyDecorator =>
         const { from } = args?.object as FreeHours;
         return typeof to !== 'string' || !time.test(to) || !time.test(from) || to > from;
       },
-      defaultMessage: () => 'The hours end after they begin.',
+      defaultMessage: () => t('hoursEndFirst'),
     },
   });
 
 class FreeHoursInput implements FreeHours {
   @IsInt() @Min(0) @Max(6) weekday!: number;
-  @Matches(time, { message: 'Enter a time, such as 09:30.' }) from!: string;
-  @Matches(time, { message: 'Enter a time, such as 17:00.' })
+  @Matches(time, { message: t('enterATimeOfMorning') }) from!: string;
+  @Matches(time, { message: t('enterATimeOfEvening') })
   @EndsLater()
   to!: string;
 }
@@ -75,7 +76,7 @@ class LessonInput implements PlannedLesson {
   @IsISO8601({ strict: true }, needsDayAndTime)
   @Matches(/^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d$/, needsDayAndTime)
   start!: string;
-  @IsInt() @Min(15, { message: 'A lesson lasts 15 min at least.' }) @Max(480) minutes!: number;
+  @IsInt() @Min(15, { message: t('lessonTooShort') }) @Max(480) minutes!: number;
   @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => GoalInput) goals!: readonly GoalInput[];
 }
 

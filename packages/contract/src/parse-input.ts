@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import 'reflect-metadata';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
@@ -17,7 +18,7 @@ export type InputClass<T> = ClassConstructor<T> & { readonly problemsIn?: (value
 /** Checks an input against a class of the contract. Fields the class does not know are an error, not ignored. */
 export function parseInput<T extends object>(type: InputClass<T>, input: unknown): Checked<T> {
   if (typeof input !== 'object' || input === null || Array.isArray(input)) {
-    return { ok: false, problems: [{ field: '', message: 'An object is expected.' }] };
+    return { ok: false, problems: [{ field: '', message: t('anObjectIsExpected') }] };
   }
   const value = plainToInstance(type, input);
   const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true, stopAtFirstError: true });

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import { drillModes } from '@jasperwren/core/safety-questions/drill';
 import { ratings, type Rating, type Review } from '@jasperwren/core/safety-questions/memory';
 import { Type } from 'class-transformer';
@@ -20,7 +21,7 @@ const IsMoment = (): PropertyDecorator =>
     name: 'isMoment',
     validator: {
       validate: (value: unknown) => typeof value === 'string' && !Number.isNaN(Date.parse(value)),
-      defaultMessage: () => 'This is no moment of the calendar.',
+      defaultMessage: () => t('noSuchMoment'),
     },
   });
 

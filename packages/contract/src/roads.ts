@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import type { RoadsProblem } from '@jasperwren/roads/problem';
 import type { RoadsSummary } from '@jasperwren/roads/graph/summary';
 import { IsBoolean, IsISO8601, IsLatitude, IsLongitude, IsNumber, Matches } from 'class-validator';
@@ -22,15 +23,15 @@ export interface RoadsView {
 
 /** What is known of a place on the roads: "the device counts the farm gate as an exit". */
 export class RoadNoteInput {
-  @IsLatitude({ message: 'The place is not on Earth.' }) @IsNumber() lat!: number;
-  @IsLongitude({ message: 'The place is not on Earth.' }) @IsNumber() lon!: number;
+  @IsLatitude({ message: t('placeOffEarth') }) @IsNumber() lat!: number;
+  @IsLongitude({ message: t('placeOffEarth') }) @IsNumber() lon!: number;
   /** Whether it is about the whole stretch of road here, from junction to junction. */
   @MayBeMissing() @IsBoolean() along?: boolean;
 
-  @IsWords(300, 'Write what to know here.') text!: string;
+  @IsWords(300, t('writeTheNote')) text!: string;
 
-  @IsISO8601({ strict: true }, { message: 'The date of the review is not a date of the calendar.' })
-  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'The date of the review is not a date of the calendar.' })
+  @IsISO8601({ strict: true }, { message: t('noSuchReviewDate') })
+  @Matches(/^\d{4}-\d\d-\d\d$/, { message: t('noSuchReviewDate') })
   reviewBy!: string;
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import 'reflect-metadata';
 import type { OwnQuestion } from '@jasperwren/core/safety-questions/bank/bank';
 import {
@@ -23,7 +24,7 @@ import { IsShortCode, IsWords } from './texts';
 
 class KeyPointInput implements KeyPoint {
   @IsShortCode() code!: string;
-  @IsWords(400, 'Enter the key point.') text!: string;
+  @IsWords(400, t('enterKeyPoint')) text!: string;
   @IsBoolean() critical!: boolean;
   @IsArray() @ArrayMaxSize(12) @IsString({ each: true }) @MaxLength(400, { each: true }) says!: readonly string[];
 }
@@ -31,12 +32,12 @@ class KeyPointInput implements KeyPoint {
 /** A question as a school writes or edits it. */
 export class QuestionInput implements Omit<SafetyQuestion, 'id' | 'version'> {
   @IsIn(questionKinds) kind!: QuestionKind;
-  @IsWords(80, 'Name the topic.') topic!: string;
-  @IsWords(400, 'Enter the question.') ask!: string;
+  @IsWords(80, t('nameTheTopic')) topic!: string;
+  @IsWords(400, t('enterTheQuestion')) ask!: string;
 
   @IsArray()
-  @ArrayMinSize(1, { message: 'Give at least one key point.' })
-  @ArrayMaxSize(12, { message: 'At most 12 key points.' })
+  @ArrayMinSize(1, { message: t('noKeyPoint') })
+  @ArrayMaxSize(12, { message: t('tooManyKeyPoints') })
   @ValidateNested({ each: true })
   @Type(() => KeyPointInput)
   points!: readonly KeyPointInput[];

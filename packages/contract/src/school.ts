@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import {
   ArrayMaxSize,
   IsArray,
@@ -17,25 +18,25 @@ import { BlankIsAbsent, Trimmed } from './transforms';
 export class SchoolInput {
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Enter the school’s name.' })
-  @MaxLength(80, { message: 'A name has 80 characters at most.' })
+  @MinLength(1, { message: t('enterSchoolName') })
+  @MaxLength(80, { message: t('nameTooLong') })
   name!: string;
 
   @BlankIsAbsent()
   @MayBeMissing()
   @IsString()
-  @MaxLength(120, { message: 'A place has 120 characters at most.' })
+  @MaxLength(120, { message: t('placeTooLong') })
   place?: string;
 
   /** Of the IANA time zone database, such as `Etc/UTC`: by it the days of the school begin and end. */
-  @IsTimeZone({ message: 'Choose a time zone from the list.' }) timeZone!: string;
+  @IsTimeZone({ message: t('chooseTimeZone') }) timeZone!: string;
 
   @IsBoolean() requireFactor!: boolean;
 
   /** Months after the last drive or lesson when an archived learner is to be erased; missing for never. */
   @MayBeMissing()
-  @IsInt({ message: 'Enter whole months.' })
-  @Min(1, { message: 'A month is the least.' })
+  @IsInt({ message: t('enterWholeMonths') })
+  @Min(1, { message: t('aMonthAtLeast') })
   @Max(240, { message: '240 months are the most.' })
   keepMonths?: number;
 

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -7,9 +8,9 @@ export const longestShareDays = 90;
 
 /** A link by which a learner may read a debrief. */
 export class ShareInput {
-  @IsInt({ message: 'Enter whole days.' })
-  @Min(1, { message: 'A link holds for a day at least.' })
-  @Max(longestShareDays, { message: `A link holds for ${longestShareDays} days at most.` })
+  @IsInt({ message: t('enterWholeDays') })
+  @Min(1, { message: t('linkTooShort') })
+  @Max(longestShareDays, { message: t('linkTooLong', { longestShareDays }) })
   days!: number;
 }
 

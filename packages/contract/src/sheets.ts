@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import 'reflect-metadata';
 import type { StandardRef } from '@jasperwren/core/drive/event';
 import type { SheetEntry } from '@jasperwren/core/marking/sheet';
@@ -23,9 +24,9 @@ import { BlankIsAbsent, Trimmed } from './transforms';
 class SheetEntryInput implements SheetEntry {
   @IsString() @MinLength(1) @MaxLength(200) item!: string;
   @IsString() @MinLength(1) @MaxLength(200) grade!: string;
-  @IsInt({ message: 'A count is a whole number.' })
+  @IsInt({ message: t('countNotWhole') })
   @Min(1)
-  @Max(99, { message: 'A count is 99 at most.' })
+  @Max(99, { message: t('countTooLarge') })
   count!: number;
 }
 
@@ -35,26 +36,23 @@ export class SheetInput {
   @IsInt() @Min(1) standardVersion!: number;
 
   @Trimmed()
-  @IsISO8601(
-    { strict: true, strictSeparator: true },
-    { message: 'The date of the test is not a date of the calendar.' },
-  )
-  @Matches(/^\d{4}-\d\d-\d\d$/, { message: 'The date of the test is not a date of the calendar.' })
+  @IsISO8601({ strict: true, strictSeparator: true }, { message: t('noSuchDateOfTest') })
+  @Matches(/^\d{4}-\d\d-\d\d$/, { message: t('noSuchDateOfTest') })
   date!: string;
 
   @BlankIsAbsent()
   @MayBeMissing()
   @IsString()
-  @MaxLength(120, { message: 'A test centre has 120 characters at most.' })
+  @MaxLength(120, { message: t('testCentreTooLong') })
   centre?: string;
 
-  @IsIn(['pass', 'fail'], { message: 'Choose the official result.' })
+  @IsIn(['pass', 'fail'], { message: t('chooseResult') })
   official!: 'pass' | 'fail';
 
   @BlankIsAbsent()
   @MayBeMissing()
   @IsString()
-  @MaxLength(2000, { message: 'Notes have 2,000 characters at most.' })
+  @MaxLength(2000, { message: t('notesOver2000') })
   notes?: string;
 
   @IsArray()

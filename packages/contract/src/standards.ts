@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import type { StandardProblem } from '@jasperwren/core/marking/lint';
 import { IsInt, IsObject, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
@@ -54,9 +55,9 @@ export class NewStandard {
 
   @Trimmed()
   @IsString()
-  @MinLength(1, { message: 'Give the standard a name.' })
-  @MaxLength(80, { message: 'A name has 80 characters at most.' })
-  @Matches(/[a-z0-9]/i, { message: 'A name needs a letter or a digit.' })
+  @MinLength(1, { message: t('nameTheStandard') })
+  @MaxLength(80, { message: t('nameTooLong') })
+  @Matches(/[a-z0-9]/i, { message: t('nameWithoutLetter') })
   name!: string;
 }
 
@@ -68,5 +69,5 @@ export class DraftInput {
 
 /** A file somebody wants to bring in; checked against the schema of the open format. */
 export class ImportInput {
-  @IsString() @MinLength(1, { message: 'The file is empty.' }) @MaxLength(900_000) source!: string;
+  @IsString() @MinLength(1, { message: t('fileIsEmpty') }) @MaxLength(900_000) source!: string;
 }

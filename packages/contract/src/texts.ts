@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import { IsString, MaxLength, MinLength } from 'class-validator';
 import { Trimmed } from './transforms';
 
@@ -14,7 +15,7 @@ export const IsWords =
       Trimmed(),
       IsString(),
       MinLength(1, { message: missing }),
-      MaxLength(most, { message: `At most ${most} characters.` }),
+      MaxLength(most, { message: t('tooLong', { most }) }),
     ])
       rule(target, property);
   };

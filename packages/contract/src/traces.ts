@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import type { ClockOffset } from '@jasperwren/core/traces/clock-offset';
 import type { TraceReading } from '@jasperwren/core/traces/reading';
 import type { Detour } from '@jasperwren/core/traces/kept-route';
@@ -47,7 +48,7 @@ const AreFixes = () => (of: object, propertyName: string) =>
     name: 'areFixes',
     target: of.constructor,
     propertyName,
-    options: { message: 'A fix is five numbers: milliseconds, latitude, longitude, accuracy and speed.' },
+    options: { message: t('fixOfFiveNumbers') },
     validator: {
       validate: (value: unknown) =>
         Array.isArray(value) && value.length >= 1 && value.length <= mostFixesInAPiece && value.every(isFix),

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import {
   controlCodes,
   controlKinds,
@@ -17,7 +18,7 @@ import { IsShortCode, IsWords } from './texts';
 class ControlInput implements Control {
   @IsIn(controlKinds) kind!: ControlKind;
   @IsIn(controlPlaces) place!: ControlPlace;
-  @IsWords(160, 'Say how it works.') how!: string;
+  @IsWords(160, t('sayHowItWorks')) how!: string;
   @BlankIsAbsent() @MayBeMissing() @IsString() @MaxLength(160) back?: string;
 }
 
@@ -45,13 +46,13 @@ const HasAllControls = (): PropertyDecorator =>
         typeof value === 'object' &&
         value !== null &&
         controlCodes.every((code) => (value as Partial<ControlsInput>)[code]),
-      defaultMessage: () => 'Every control needs its place and how it works.',
+      defaultMessage: () => t('controlIncomplete'),
     },
   });
 
 /** A car of the school. */
 export class VehicleInput implements Omit<VehicleProfile, 'id' | 'version'> {
-  @IsWords(80, 'Name the car.') name!: string;
+  @IsWords(80, t('nameTheCar')) name!: string;
   @IsIn(['left', 'right']) wheelSide!: 'left' | 'right';
   @IsIn(['manual', 'automatic']) transmission!: 'manual' | 'automatic';
   @HasAllControls() @ValidateNested() @Type(() => ControlsInput) controls!: ControlsInput;

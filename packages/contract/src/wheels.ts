@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import { readKept, type KeptBody, type KeptKind, keptKinds } from '@jasperwren/motion/read-spec';
 import { IsIn, IsString, MaxLength } from 'class-validator';
 import type { FieldProblem } from './parse-input';
@@ -11,7 +12,7 @@ export class KeptInput {
   /** Made by the sender; what was kept under it before is replaced. */
   @IsShortCode() id!: string;
   @IsIn(keptKinds) kind!: KeptKind;
-  @IsWords(60, 'Name it.') name!: string;
+  @IsWords(60, t('nameIt')) name!: string;
   /** As a file holds it: JSON. */
   @IsString() @MaxLength(mostLetters) body!: string;
 

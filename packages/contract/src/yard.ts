@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/fields';
 import { IsIn } from 'class-validator';
 import { MayBeMissing } from './optional';
 import { IsShortCode, IsWords } from './texts';
@@ -10,10 +11,10 @@ export type RunSource = (typeof runSources)[number];
 /** A run that is about to be sent; its id is made by the sender. */
 export class YardRunInput {
   @IsShortCode() id!: string;
-  @IsWords(80, 'Name the run.') name!: string;
+  @IsWords(80, t('nameTheRun')) name!: string;
   @IsIn(['simulated', 'file']) source!: Exclude<RunSource, 'car'>;
   @IsShortCode() standardId!: string;
-  @IsWords(mostRowLetters, 'Say what its columns are.') columns!: string;
+  @IsWords(mostRowLetters, t('sayColumns')) columns!: string;
   @MayBeMissing() @IsShortCode() learnerId?: string;
 }
 
@@ -36,7 +37,7 @@ export interface YardRunView {
 
 /** A car whose sensors may send. */
 export class YardCarInput {
-  @IsWords(60, 'Name the car.') name!: string;
+  @IsWords(60, t('nameTheCar')) name!: string;
 }
 
 export interface YardCarView {

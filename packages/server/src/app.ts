@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { WelcomeView } from '@jasperwren/contract/accounts';
 import { bodyParser } from '@koa/bodyparser';
 import type Router from '@koa/router';
@@ -145,13 +146,7 @@ const neverCached: Koa.Middleware = async (ctx, next) => {
 
 function badBody(error: Error, ctx: Koa.Context): void {
   const tooLarge = (error as { status?: number }).status === 413;
-  ctx.throw(
-    tooLarge ? 413 : 400,
-    tooLarge
-      ? 'The request is larger than 1 MB. Nothing was taken.'
-      : 'The request is not valid JSON. Nothing was taken.',
-    {
-      code: tooLarge ? 'too-large' : 'not-json',
-    },
-  );
+  ctx.throw(tooLarge ? 413 : 400, tooLarge ? t('over1Mb') : t('noJson'), {
+    code: tooLarge ? 'too-large' : 'not-json',
+  });
 }

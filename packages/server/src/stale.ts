@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { conflict } from './refusal';
 
 /**
@@ -7,7 +8,7 @@ import { conflict } from './refusal';
  */
 export function refuseStale<T>(known: number, now: number, what: string, current: T): void {
   if (known === now) return;
-  throw conflict(`Somebody else has changed ${what} meanwhile. Nothing was saved yet; see both and choose.`, {
+  throw conflict(t('changedMeanwhile', { what }), {
     code: 'stale',
     current,
   });

@@ -108,13 +108,16 @@ function usedKeys(): ReadonlyMap<string, ReadonlySet<string>> {
     },
   )!;
   const roots = config.fileNames.filter(
-    (name) => /packages\/(words|web|server|cli)\/src/.test(name) && !/\.test\./.test(name),
+    (name) => /packages\/(words|contract|web|server|cli)\/src/.test(name) && !/\.test\./.test(name),
   );
   const program = ts.createProgram(roots, config.options);
   const checker = program.getTypeChecker();
   const used = new Map<string, Set<string>>();
   for (const source of program.getSourceFiles()) {
-    if (source.fileName.includes('node_modules') || !/packages\/(words|web|server|cli)\/src/.test(source.fileName))
+    if (
+      source.fileName.includes('node_modules') ||
+      !/packages\/(words|contract|web|server|cli)\/src/.test(source.fileName)
+    )
       continue;
     const visit = (node: ts.Node): void => {
       if (ts.isCallExpression(node) && ts.isIdentifier(node.expression) && node.arguments[0]) {

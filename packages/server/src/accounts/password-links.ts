@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { PasswordLink, PasswordLinkView } from '@jasperwren/contract/accounts';
 import type { Anybody, InSchool } from '../call';
 import { missing } from '../refusal';
@@ -45,7 +46,7 @@ export async function ownerOfLink(
     .where('accounts.disabled_at', 'is', null)
     .executeTakeFirst();
   if (!row)
-    throw missing('This link was used or has run out. Ask the lead of your school for a new one.', {
+    throw missing(t('passwordLinkUsed'), {
       code: 'no-link',
     });
   return row;

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { randomBytes, scrypt as scryptCallback, timingSafeEqual, type ScryptOptions } from 'node:crypto';
 import { promisify } from 'node:util';
 import { Semaphore } from 'async-mutex';
@@ -38,8 +39,7 @@ let inLine = 0;
 
 /** @throws unavailable where too many wait */
 async function derive(password: string, salt: Buffer, { N, r, p }: typeof cost, bytes: number): Promise<Buffer> {
-  if (inLine >= mostInLine)
-    throw unavailable('Very many are signing in just now. Try again in a moment.', { code: 'busy' });
+  if (inLine >= mostInLine) throw unavailable(t('manySignIn'), { code: 'busy' });
   inLine += 1;
   try {
     return await atOnce.runExclusive(() =>
@@ -64,8 +64,8 @@ const fewestGuesses = 1e8;
 export function refuseCommon(password: string, known: readonly string[], field: string): void {
   const { guesses, feedback } = zxcvbn(password.slice(0, longestChecked), [...known]);
   if (guesses >= fewestGuesses) return;
-  const message = `This password is easily guessed. ${feedback.warning ? `${feedback.warning}. ` : ''}Use a few words that do not belong together.`;
-  throw invalid(`${message} Nothing was changed.`, { problems: [{ field, message }] });
+  const message = t('passwordGuessed', { what: feedback.warning ? `${feedback.warning}. ` : '' });
+  throw invalid(t('nothingWasChanged', { message }), { problems: [{ field, message }] });
 }
 
 let nobodysHash: Promise<string> | undefined;

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { conflict } from '../refusal';
 import type { HandlersOf } from '../http/call';
 import { todayOf } from '../school/store';
@@ -38,7 +39,7 @@ export const peopleHandlers: HandlersOf<Names> = {
   sendPasswordLink: ({ write }, { accountId }) =>
     write(async (trx) => {
       const { disabledAt } = await getAccount(trx, accountId);
-      if (disabledAt !== null) throw conflict('This account is disabled. Enable it first.', { code: 'disabled' });
+      if (disabledAt !== null) throw conflict(t('accountDisabled'), { code: 'disabled' });
       return makePasswordLink(trx, accountId);
     }),
   signOutAccount: ({ write }, { accountId }) =>

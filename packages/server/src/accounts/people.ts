@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { AccountEdit, AccountView, HandedOver, PersonView } from '@jasperwren/contract/accounts';
 import { overlaps } from '@jasperwren/core/readiness/booking';
 import type { InSchool } from '../call';
@@ -102,7 +103,7 @@ async function refuseLastLead({ db, who: { schoolId } }: InSchool, id: string): 
     .where('id', '!=', id)
     .executeTakeFirst();
   if (!other)
-    throw conflict('The school would have no lead any more. Make somebody else a lead first.', {
+    throw conflict(t('noLeadLeft'), {
       code: 'last-lead',
     });
 }
@@ -120,8 +121,7 @@ export async function handOver(call: InSchool, fromId: string, toId: string, tod
   } = call;
   await getAccount(call, fromId);
   const to = await getAccount(call, toId);
-  if (fromId === toId || to.disabledAt !== null)
-    throw conflict('Choose another instructor who has access.', { code: 'not-them' });
+  if (fromId === toId || to.disabledAt !== null) throw conflict(t('chooseAnotherInstructor'), { code: 'not-them' });
   const lessons = db
     .selectFrom('lessons')
     .innerJoin('learners', 'learners.id', 'lessons.learner_id')
@@ -134,11 +134,18 @@ export async function handOver(call: InSchool, fromId: string, toId: string, tod
   const twice = coming.flatMap((lesson) => {
     const other = theirs.find((one) => overlaps(one, lesson));
     return other
-      ? [`${to.name} has ${other.name} at ${other.start.replace('T', ' ')}, and ${lesson.name} would be added.`]
+      ? [
+          t('lessonsCollide', {
+            instructor: to.name,
+            learner: other.name,
+            time: other.start.replace('T', ' '),
+            other: lesson.name,
+          }),
+        ]
       : [];
   });
   if (twice.length > 0)
-    throw conflict(`${twice.join(' ')} Nothing was handed over; move these lessons first.`, {
+    throw conflict(t('nothingHandedOver', { collisions: twice.join(' ') }), {
       code: 'double-booked',
       problems: twice.map((message) => ({ field: 'toAccountId', message })),
     });

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { SessionView, WelcomeView } from '@jasperwren/contract/accounts';
 import { invalid, notSignedIn } from '../refusal';
 import type { Call, Who } from '../call';
@@ -42,8 +43,8 @@ export function signInHandlers(welcome: WelcomeView): HandlersOf<Names> {
     await byPassword.take(call.setHeader, call.who.accountId);
     const account = await getAccount(call, call.who.accountId);
     if (!(await verifyPassword(password, account.passwordHash))) {
-      throw invalid('This is not your present password. Nothing was changed.', {
-        problems: [{ field, message: 'This is not your present password.' }],
+      throw invalid(t('wrongPasswordNothingChanged'), {
+        problems: [{ field, message: t('wrongPassword') }],
       });
     }
     await byPassword.forget(call.who.accountId);
@@ -56,7 +57,7 @@ export function signInHandlers(welcome: WelcomeView): HandlersOf<Names> {
     async session(call) {
       const { staff, csrfToken } = call.signIn;
       const view = staff && (await sessionView({ ...call, who: staff }, csrfToken));
-      if (!view) throw notSignedIn('Nobody is signed in.', { code: 'not-signed-in' });
+      if (!view) throw notSignedIn(t('notSignedIn'), { code: 'not-signed-in' });
       return view;
     },
 
@@ -71,17 +72,16 @@ export function signInHandlers(welcome: WelcomeView): HandlersOf<Names> {
       const right = await verifyPassword(password, account?.password_hash);
       if (!right || !account || !about || account.disabled_at !== null) {
         if (about) await call.write(nothing, { ...about, action: 'refusedSignIn' });
-        throw notSignedIn('Wrong email or password.', { code: 'wrong-credentials' });
+        throw notSignedIn(t('wrongEmailOrPassword'), { code: 'wrong-credentials' });
       }
       const secret = account.factor_secret;
-      if (secret !== null && code === undefined)
-        throw notSignedIn('Enter the six digits your authenticator app shows now.', { code: 'needs-code' });
+      if (secret !== null && code === undefined) throw notSignedIn(t('enterDigitsOfApp'), { code: 'needs-code' });
       const letIn = await call.write(
         async (trx) => secret === null || takeCode(trx, account.id, secret, code ?? ''),
         (taken) => ({ ...about, ...(!taken && { action: 'refusedSignIn' }) }),
       );
       if (!letIn)
-        throw notSignedIn('This code is not right, or was used. Write the one that is shown now.', {
+        throw notSignedIn(t('codeWrongOrUsed'), {
           code: 'wrong-code',
         });
       await Promise.all([
@@ -150,8 +150,8 @@ export function signInHandlers(welcome: WelcomeView): HandlersOf<Names> {
       const { factorPending } = await getAccount(call, call.who.accountId);
       const step = factorPending === null ? undefined : stepOf(factorPending, code, call.now);
       if (factorPending === null || step === undefined)
-        throw invalid('The app shows another code now. Nothing was changed.', {
-          problems: [{ field: 'code', message: 'This is not the code that is shown now.' }],
+        throw invalid(t('otherCodeNothingChanged'), {
+          problems: [{ field: 'code', message: t('otherCode') }],
         });
       await byPassword.forget(call.who.accountId);
       return { codes: await call.write((trx) => turnOn(trx, call.who.accountId, factorPending, step)) };

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { SignInView } from '@jasperwren/contract/accounts';
 import { parse } from 'bowser';
 import type { Call } from '../call';
@@ -41,7 +42,7 @@ export async function endOtherSignIn({ db, who: { schoolId, accountId } }: Call,
     .where('account_id', '=', accountId)
     .execute();
   const row = rows.find((one) => one.id.slice(0, shortId) === id);
-  if (!row) throw missing('This sign-in has ended already.', { code: 'no-sign-in' });
+  if (!row) throw missing(t('signInEnded'), { code: 'no-sign-in' });
   await db.deleteFrom('sessions').where('id', '=', row.id).execute();
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { AccountInput, AccountView, Invitation } from '@jasperwren/contract/accounts';
 import { v7 as newId } from 'uuid';
 import type { Anybody, InSchool } from '../call';
@@ -33,7 +34,7 @@ export async function addAccount({ db, who: { schoolId }, now }: InSchool, input
   const email = input.email.toLowerCase();
   const taken = await db.selectFrom('accounts').select('id').where('email', '=', email).executeTakeFirst();
   if (taken) {
-    throw conflict('This e-mail address has an account already. Nothing was saved; use another address.', {
+    throw conflict(t('emailTaken'), {
       code: 'email-taken',
     });
   }
@@ -95,7 +96,7 @@ export function findAccount({ db, who: { schoolId } }: InSchool, id: string) {
  */
 export async function getAccount(call: InSchool, id: string) {
   const account = await findAccount(call, id);
-  if (!account) throw missing('Account not found.', { code: 'no-account' });
+  if (!account) throw missing(t('accountNotFound'), { code: 'no-account' });
   return account;
 }
 

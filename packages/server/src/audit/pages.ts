@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { AuditLine, AuditPage } from '@jasperwren/contract/audit';
 import type { InSchool } from '../call';
 import { invalid } from '../refusal';
@@ -37,9 +38,8 @@ async function linesOf(
   most: number,
 ): Promise<readonly AuditLine[]> {
   for (const [field, day] of Object.entries({ from, to }))
-    if (day !== undefined && Number.isNaN(Date.parse(`${day}T00:00:00Z`)))
-      throw notThat(field, 'This is no day of the calendar.');
-  if (before !== undefined && !/^\d{1,15}$/.test(before)) throw notThat('before', 'This is no line of the trail.');
+    if (day !== undefined && Number.isNaN(Date.parse(`${day}T00:00:00Z`))) throw notThat(field, t('noSuchDay'));
+  if (before !== undefined && !/^\d{1,15}$/.test(before)) throw notThat('before', t('noSuchLine'));
   const rows = await db
     .selectFrom('audit')
     .leftJoin('accounts', 'accounts.id', 'audit.account_id')

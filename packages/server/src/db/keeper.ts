@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { statfsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout } from 'node:timers/promises';
@@ -37,25 +38,20 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
   function gone(): string | undefined {
     try {
       const now = statSync(file);
-      return now.ino === opened.ino && now.dev === opened.dev
-        ? undefined
-        : 'Another file stands in the place of the database. Stop the server; nothing new is taken.';
+      return now.ino === opened.ino && now.dev === opened.dev ? undefined : t('otherDatabase');
     } catch {
-      return 'The database is not there any more. Stop the server and restore a backup; nothing new is taken.';
+      return t('databaseGone');
     }
   }
 
   const assertThere = () => {
     if (gone())
-      throw unavailable('The server has lost its database. Nothing was saved.', {
+      throw unavailable(t('databaseLost'), {
         code: 'no-database',
       });
   };
   const write = writerOf(writing, assertThere, (error) => {
-    failed =
-      error !== undefined && isDiskFull(error)
-        ? 'The disk is full. Nothing new is taken until there is room.'
-        : undefined;
+    failed = error !== undefined && isDiskFull(error) ? t('diskFull') : undefined;
   });
   return {
     db,
@@ -65,7 +61,7 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
         return await write(work);
       } catch (error) {
         if (!isDiskFull(error)) throw error;
-        throw diskFull('The disk of the server is full. Nothing was saved; tell whoever runs it.', {
+        throw diskFull(t('diskFullNothingSaved'), {
           code: 'disk-full',
         });
       }
@@ -99,5 +95,5 @@ const isDiskFull = (error: unknown): boolean =>
 function roomWords(dataDir: string): string | undefined {
   const { bavail, bsize } = statfsSync(dataDir);
   const free = bavail * bsize;
-  return free < littleRoom ? `The disk has ${Math.round(free / 1024 / 1024)} MB left.` : undefined;
+  return free < littleRoom ? t('diskNearlyFull', { megabytes: Math.round(free / 1024 / 1024) }) : undefined;
 }

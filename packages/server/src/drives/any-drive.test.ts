@@ -109,7 +109,7 @@ describe('any drive, sent in any order', () => {
       body: {
         error: {
           code: 'event-conflict',
-          message: expect.stringContaining('Event 1 of the batch has the id that the drive already has'),
+          message: expect.stringContaining('Event 1 of the batch has the id of one that is known'),
         },
       },
     });

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { EventBatch, EventReceipt } from '@jasperwren/contract/drives';
 import type { DriveEvent, StartedEvent } from '@jasperwren/core/drive/event';
 import { eventText, sameOnce } from '@jasperwren/core/drive/same-once';
@@ -70,7 +71,7 @@ async function begin(call: Call, driveId: string, events: readonly DriveEvent[])
   const { db, who } = call;
   const started = events.find((event) => event.type === 'started');
   if (!started) {
-    throw conflict('The start of this drive has not arrived yet. Nothing was taken; send the start first.', {
+    throw conflict(t('startNotArrived'), {
       code: 'no-start',
     });
   }
@@ -114,10 +115,10 @@ function refuseConflicts(before: readonly DriveEvent[], events: readonly DriveEv
     here.set(event.id, earlier ?? i);
     // Another person may pass on what is known already.
     if (!other || eventText(other) === eventText({ ...event, by: other.by })) return;
-    const place = earlier === undefined ? 'the drive already has' : `event ${earlier} of the batch has`;
-    throw conflict(`Event ${i} of the batch has the id that ${place}, and says something else. Nothing was taken.`, {
+    const said = earlier === undefined ? t('eventConflict', { i }) : t('eventConflictInBatch', { i, earlier });
+    throw conflict(said, {
       code: 'event-conflict',
-      problems: [{ field: `events.${i}.id`, message: `The id "${event.id}" stands for another event.` }],
+      problems: [{ field: `events.${i}.id`, message: t('idTaken', { id: event.id }) }],
     });
   });
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { countBy } from '@jasperwren/core/marking/grouping';
 import type { Call } from '../call';
@@ -31,7 +32,7 @@ export async function refuseStrangers(
     refuseNoHelper(log, accountId);
     const end = Math.min(...log.flatMap((event) => (event.type === 'ended' ? [event.atMs] : [])));
     if (ended && events.some(({ atMs }) => atMs > end))
-      throw notAllowed('This drive has ended: whoever started it, or the lead, can still change it.', {
+      throw notAllowed(t('testEnded'), {
         code: 'not-allowed',
       });
   }
@@ -42,7 +43,7 @@ export async function refuseStrangers(
 
 function refuseNoHelper(log: readonly DriveEvent[], accountId: string): void {
   if (log.some((event) => event.type === 'started' && event.helpers?.includes(accountId))) return;
-  throw notAllowed('Whoever started this drive did not name you as a helper. Nothing was taken.', {
+  throw notAllowed(t('notASecondMarker'), {
     code: 'not-allowed',
   });
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { DriveNews, DriveSummary, DriveView } from '@jasperwren/contract/drives';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { InSchool } from '../call';
@@ -12,7 +13,7 @@ import type { DriveDigest } from './digest';
  */
 export async function getDrive(call: InSchool, driveId: string): Promise<DriveView> {
   const row = await selectDrives(call).where('drives.id', '=', driveId).executeTakeFirst();
-  if (!row) throw missing('Mock test not found. It may have been removed.', { code: 'no-drive' });
+  if (!row) throw missing(t('mockTestNotFound'), { code: 'no-drive' });
   return {
     summary: toSummary(row),
     standard: await boundStandard(call, row.standard_id, row.standard_version),

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { RouteEdit, RouteInput, RouteView } from '@jasperwren/contract/driving-routes';
 import type { RouteBody } from '@jasperwren/core/routes/driving-route';
 import { v7 as newId } from 'uuid';
@@ -14,7 +15,7 @@ export async function routesOfSchool(call: InSchool): Promise<readonly RouteView
 /** @throws missing where the school has no such route */
 export async function getRoute(call: InSchool, id: string): Promise<RouteView> {
   const route = await findRoute(call, id);
-  if (!route) throw missing('Route not found. It may have been deleted.', { code: 'no-route' });
+  if (!route) throw missing(t('routeNotFound'), { code: 'no-route' });
   return route;
 }
 
@@ -56,7 +57,7 @@ export async function dropRoute(call: Call, id: string): Promise<void> {
 
 async function requireReady(call: InSchool, roadsId: string): Promise<void> {
   const { state } = await getRoads(call, roadsId);
-  if (state !== 'ready') throw invalid('These roads are not read yet.', { code: 'roads-not-ready' });
+  if (state !== 'ready') throw invalid(t('roadsNotRead'), { code: 'roads-not-ready' });
 }
 
 function toRow({ now }: Call, { name, roadsId, stops, places, notes }: RouteInput) {

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { timingSafeEqual } from 'node:crypto';
 import createError from 'http-errors';
 import type { Middleware } from 'koa';
@@ -26,11 +27,7 @@ export const refuseForgedRequests: Middleware = async (ctx, next) => {
 };
 
 function forged() {
-  return createError(
-    403,
-    'This request did not come from a page of this sign-in. Nothing was changed; reload the page and try again.',
-    { code: 'forged' },
-  );
+  return createError(403, t('notFromAPage'), { code: 'forged' });
 }
 
 function hostOf(origin: string): string | undefined {

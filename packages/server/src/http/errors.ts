@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { FieldProblem } from '@jasperwren/contract/parse-input';
 import type { ErrorBody } from '@jasperwren/contract/errors';
 import { isHttpError } from 'http-errors';
@@ -29,7 +30,7 @@ export function shapeErrors(log: Logger): Middleware {
     try {
       await next();
       if (ctx.status === 404 && ctx.body === undefined && ctx.path.startsWith('/api/')) {
-        answer(404, 'not-found', 'There is nothing at this address.');
+        answer(404, 'not-found', t('nothingHere'));
       }
     } catch (error) {
       if (error instanceof Refusal) {
@@ -42,7 +43,7 @@ export function shapeErrors(log: Logger): Middleware {
         return;
       }
       log.error({ err: error, requestId: ctx.state['requestId'] as string }, 'request failed');
-      answer(500, 'internal', 'The server made a mistake. Nothing half-done was kept; try again.');
+      answer(500, 'internal', t('ourMistake'));
     }
 
     function answer(status: number, code: string, message: string, { problems, current }: Besides = {}): void {

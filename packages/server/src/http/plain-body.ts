@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import createError from 'http-errors';
 import type { Middleware } from 'koa';
 
@@ -16,7 +17,7 @@ const unwritable =
 /** Refuses large bodies from whoever is not signed in, before they are read. */
 export const smallSignIn: Middleware = async (ctx, next) => {
   if (ctx.method === 'POST' && beforeSignIn.test(ctx.path) && !((ctx.request.length ?? Infinity) <= signInBytes))
-    throw createError(413, 'The request is larger than a sign-in. Nothing was taken.', { code: 'too-large' });
+    throw createError(413, t('largerThanASignIn'), { code: 'too-large' });
   await next();
 };
 
@@ -40,7 +41,7 @@ export const plainBody: Middleware = async (ctx, next) => {
     const inner = Object.entries(one.value);
     values += inner.length;
     if (one.depth >= mostDeep || values > mostValues || (!Array.isArray(one.value) && inner.length > mostFields))
-      throw createError(422, 'The request holds more fields or levels than anything here has. Nothing was taken.', {
+      throw createError(422, t('tooManyFields'), {
         code: 'invalid',
       });
     for (const [name, value] of inner) {
@@ -62,7 +63,7 @@ function pathOf(within: Waiting, name: string): string {
 }
 
 const unwritableIn = (field: string) =>
-  createError(422, `"${field}" holds a control character. Nothing was taken.`, {
+  createError(422, t('controlCharacter', { field }), {
     code: 'invalid',
-    problems: [{ field, message: 'Take the control character out.' }],
+    problems: [{ field, message: t('takeItOut') }],
   });

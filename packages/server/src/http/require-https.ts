@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import createError from 'http-errors';
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
@@ -17,12 +18,8 @@ export function requireHttps(config: Config, log: Logger): Middleware {
         'a request came by http, but JASPERWREN_SECURE_COOKIES=1: set JASPERWREN_PROXIES to the number of proxies in front, or use https',
       );
     told = true;
-    throw createError(
-      421,
-      'This server is set up for https only. Open its https address; whoever runs it finds more in its log.',
-      {
-        code: 'https-only',
-      },
-    );
+    throw createError(421, t('httpsOnly'), {
+      code: 'https-only',
+    });
   };
 }

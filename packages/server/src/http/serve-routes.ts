@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { bodyClassOf } from '@jasperwren/contract/bodies';
 import { parseInput } from '@jasperwren/contract/parse-input';
 import type { FileAnswer, Route } from '@jasperwren/contract/route';
@@ -66,19 +67,17 @@ function admit(ctx: RouterContext, { who, beforeFactor }: Route): Who | LearnerW
   const learner = learnerOf(ctx);
   if (who === 'learner') {
     if (learner) return learner;
-    throw notSignedIn('You are not signed in, or the sign-in has run out. Ask your instructor for a code.', {
+    throw notSignedIn(t('learnerNotSignedIn'), {
       code: 'not-signed-in',
     });
   }
-  if (!staff && learner) throw notAllowed('Only instructors can open this.', { code: 'not-allowed' });
+  if (!staff && learner) throw notAllowed(t('onlyInstructors'), { code: 'not-allowed' });
   if (!staff)
-    throw notSignedIn('Nobody is signed in, or the sign-in has run out. Sign in and try again.', {
+    throw notSignedIn(t('signInAgain'), {
       code: 'not-signed-in',
     });
-  if (staff.factorMissing && !beforeFactor)
-    throw notAllowed('Your school requires a second factor. Set it up first.', { code: 'factor-missing' });
-  if (who === 'lead' && staff.role !== 'lead')
-    throw notAllowed('Only the lead of the school can do this.', { code: 'not-allowed' });
+  if (staff.factorMissing && !beforeFactor) throw notAllowed(t('secondFactorNeeded'), { code: 'factor-missing' });
+  if (who === 'lead' && staff.role !== 'lead') throw notAllowed(t('onlyTheLead'), { code: 'not-allowed' });
   return { accountId: staff.accountId, schoolId: staff.schoolId, role: staff.role };
 }
 
@@ -88,7 +87,7 @@ function bodyOf(ctx: RouterContext, name: RouteName): unknown {
   if (!type) return undefined;
   const checked = parseInput(type, (ctx.request as { body?: unknown }).body);
   if (checked.ok) return checked.value;
-  throw invalid('Some fields are not right. Nothing was saved.', {
+  throw invalid(t('someFieldsWrong'), {
     problems: checked.problems,
   });
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { tooManyTries } from '../refusal';
 
@@ -27,7 +28,7 @@ export function triesOf(name: string, most: number): Tries {
         if (!(refused instanceof RateLimiterRes)) throw refused;
         const waitMin = Math.max(1, Math.ceil(refused.msBeforeNext / 60_000));
         setHeader('retry-after', String(waitMin * 60));
-        throw tooManyTries(`Too many attempts. Try again in ${waitMin} minutes.`, { code: 'too-many-tries' });
+        throw tooManyTries(t('tooManyAttempts', { waitMin }), { code: 'too-many-tries' });
       }
     },
     giveBack: async (key) => void (await limiter.reward(key)),

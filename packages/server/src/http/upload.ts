@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { randomUUID } from 'node:crypto';
 import { createWriteStream, mkdirSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
@@ -52,5 +53,4 @@ export function uploads(dataDir: string): Middleware {
   };
 }
 
-const tooLarge = () =>
-  createError(413, `The file is larger than ${mostBytes / 1e6} MB. Nothing was taken.`, { code: 'too-large' });
+const tooLarge = () => createError(413, t('fileTooLarge', { megabytes: mostBytes / 1e6 }), { code: 'too-large' });

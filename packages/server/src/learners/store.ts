@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { LearnerEdit, LearnerInput, LearnerView } from '@jasperwren/contract/learners';
 import type { Updateable } from 'kysely';
 import { v7 as newId } from 'uuid';
@@ -23,7 +24,7 @@ export async function listLearners(call: InSchool, archived: boolean): Promise<r
  */
 export async function getLearner(call: InSchool, id: string): Promise<LearnerView> {
   const row = await selectLearners(call).where('learners.id', '=', id).executeTakeFirst();
-  if (!row) throw missing('Learner not found. It may have been removed.', { code: 'no-learner' });
+  if (!row) throw missing(t('learnerNotFound'), { code: 'no-learner' });
   return toView(row);
 }
 
@@ -91,8 +92,8 @@ async function assertInstructor({ db, who: { schoolId } }: InSchool, id: string 
     .where('disabled_at', 'is', null)
     .executeTakeFirst();
   if (row) return;
-  const problems = [{ field: 'instructorId', message: 'Instructor not found.' }];
-  throw invalid('Instructor not found. Nothing was saved.', { problems });
+  const problems = [{ field: 'instructorId', message: t('instructorNotFound') }];
+  throw invalid(t('instructorNotFoundNothingSaved'), { problems });
 }
 
 /** Ends every sign-in of a learner and every code that is still open. */

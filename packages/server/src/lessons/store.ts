@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { FreeHoursList, FreeHoursView, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
 import { endOf, overlaps, type Booking } from '@jasperwren/core/readiness/booking';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
@@ -127,7 +128,7 @@ export async function keepPlan(
     const body = { start, minutes, goals: JSON.stringify(goals) };
     const known = before.find((row) => row.id === id);
     if (id !== undefined && !known)
-      throw missing('One of these lessons is not there any more. Load the plan again.', {
+      throw missing(t('lessonsGone'), {
         code: 'no-lesson',
       });
     if (!known) {
@@ -214,14 +215,18 @@ async function refuseDoubleBooking(
     .execute();
   for (const lesson of changed) {
     const own = [...planned, ...past].find((other) => other !== lesson && overlaps(other, lesson));
-    if (own) throw doubleBooked(lesson.at, `There is a lesson ${hourWords(own)} already.`);
+    if (own) throw doubleBooked(lesson.at, t('lessonThere', { own: hourWords(own) }));
     const taken = others.find((other) => other.account_id === lesson.accountId && overlaps(other, lesson));
-    if (taken) throw doubleBooked(lesson.at, `${taken.teacher} has ${taken.learner} ${hourWords(taken)}.`);
+    if (taken)
+      throw doubleBooked(
+        lesson.at,
+        t('hasLessonWith', { teacher: taken.teacher, learner: taken.learner, taken: hourWords(taken) }),
+      );
   }
 }
 
 const doubleBooked = (at: number, message: string) =>
-  conflict(`${message} Nothing was saved.`, {
+  conflict(t('nothingWasSaved', { message }), {
     code: 'double-booked',
     problems: [{ field: `lessons.${at}.start`, message }],
   });

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { AccessCode, AccessKind } from '@jasperwren/contract/access';
 import type { Anybody, Call, LearnerWho } from '../call';
 import { conflict } from '../refusal';
@@ -21,7 +22,7 @@ export async function makeCode(call: Call, learnerId: string, kind: AccessKind):
     now,
   } = call;
   const { archivedAt } = await getLearner(call, learnerId);
-  if (archivedAt) throw conflict('This learner is archived. Put them back on the list first.', { code: 'archived' });
+  if (archivedAt) throw conflict(t('learnerArchived'), { code: 'archived' });
   const { length, lifeMs } = kinds[kind];
   const code = newCode(length);
   const expiresAt = new Date(now.getTime() + lifeMs).toISOString();

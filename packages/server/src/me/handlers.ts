@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { notSignedIn } from '../refusal';
 import { addReviews, reviewsOf } from '../safety-questions/store';
 import type { HandlersOf } from '../http/call';
@@ -38,7 +39,7 @@ export function meHandlers(workers: Workers): HandlersOf<Names> {
         async (trx) => {
           const found = await redeemCode(trx, code);
           if (found) return found;
-          throw notSignedIn('This code is not known, was used, or has run out. Ask your instructor for a new one.', {
+          throw notSignedIn(t('codeNotKnown'), {
             code: 'wrong-code',
           });
         },

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { MeView, MyDebrief } from '@jasperwren/contract/me';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { itemName } from '@jasperwren/words/marking/names';
@@ -77,7 +78,7 @@ export async function mySharedDrive(call: Call<LearnerWho>, id: string): Promise
     .select(['shares.drive_id', 'shares.expires_at'])
     .where('shares.id', '=', id)
     .executeTakeFirst();
-  if (!row) throw missing('No such debrief is shared with you, or not any more.', { code: 'no-share' });
+  if (!row) throw missing(t('noSuchDebrief'), { code: 'no-share' });
   return { schoolId, driveId: row.drive_id, expiresAt: row.expires_at };
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { FaultAtPlace, KindOfPlace, PlaceOfFaults, PlacesView } from '@jasperwren/contract/places';
 import { groupBy } from '@jasperwren/core/marking/grouping';
 import { ratesOf, type PlaceSum } from '@jasperwren/core/places/hot-spots';
@@ -15,8 +16,7 @@ const mostPlaces = 60;
 
 /** The conditions on passes, or on drives, that a filter means. */
 function only({ learner, instructor, since }: PlaceFilter, at: 'at' | 'started_at'): RawBuilder<unknown> {
-  if (since !== undefined && Number.isNaN(Date.parse(since)))
-    throw invalid('The date from which on drives count is not a date of the calendar.');
+  if (since !== undefined && Number.isNaN(Date.parse(since))) throw invalid(t('noSuchFirstDay'));
   return sql`${learner === undefined ? sql`` : sql`and learner_id = ${learner}`}
     ${instructor === undefined ? sql`` : sql`and account_id = ${instructor}`}
     ${since === undefined ? sql`` : sql`and ${sql.ref(at)} >= ${since}`}`;
@@ -25,8 +25,7 @@ function only({ learner, instructor, since }: PlaceFilter, at: 'at' | 'started_a
 /** The faults that are looked at, each with the drive it was made on, as a common table expression. */
 function faultsIn({ who: { schoolId } }: InSchool, filter: PlaceFilter): RawBuilder<unknown> {
   const { area, severity } = filter;
-  if (severity !== undefined && !severities.some((one) => one === severity))
-    throw invalid('Faults are counted or outright.');
+  if (severity !== undefined && !severities.some((one) => one === severity)) throw invalid(t('countedOrOutright'));
   return sql`faults as (
     select marks_on_road.*, drives.learner_id, drives.started_at from marks_on_road
     join drives on drives.school_id = marks_on_road.school_id and drives.id = marks_on_road.drive_id

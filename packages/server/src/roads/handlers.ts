@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { rename, rm } from 'node:fs/promises';
 import type { HandlersOf } from '../http/call';
 import { queueJob } from '../jobs/queue';
@@ -13,7 +14,7 @@ type Names =
 export const roadsHandlers = (jobs: Runner, dataDir: string): HandlersOf<Names> => ({
   roads: (call) => roadsOfSchool(call),
   async addRoads({ write, who, now, upload }, { file = '', name }) {
-    if (upload === undefined) throw invalid('Send the file itself.');
+    if (upload === undefined) throw invalid(t('sendTheFileItself'));
     const added = await write(async (trx) => {
       const roads = await beginRoads(trx, file, name);
       await queueJob(trx.db, { schoolId: who.schoolId, kind: 'roads', subject: roads.id }, now);

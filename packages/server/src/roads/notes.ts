@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { RoadNoteInput, RoadNoteView } from '@jasperwren/contract/roads';
 import { v7 as newId } from 'uuid';
 import type { Call, InSchool } from '../call';
@@ -57,7 +58,7 @@ export async function dropNote(call: Call, id: string): Promise<void> {
 /** @throws missing where the school has no such note */
 async function getNote(call: InSchool, id: string): Promise<RoadNoteView> {
   const row = await selectNotes(call).where('road_notes.id', '=', id).executeTakeFirst();
-  if (!row) throw missing('Note not found. It may have been deleted.', { code: 'no-note' });
+  if (!row) throw missing(t('noteNotFound'), { code: 'no-note' });
   return toView(row);
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { gunzipSync } from 'node:zlib';
 import type { RoadsView } from '@jasperwren/contract/roads';
 import type { RoadsSummary } from '@jasperwren/roads/graph/summary';
@@ -18,7 +19,7 @@ export async function roadsOfSchool(call: InSchool): Promise<readonly RoadsView[
 /** @throws missing where the school has no such roads */
 export async function getRoads(call: InSchool, id: string): Promise<RoadsView> {
   const row = await selectRoads(call).where('id', '=', id).executeTakeFirst();
-  if (!row) throw missing('Roads not found. They may have been removed.', { code: 'no-roads' });
+  if (!row) throw missing(t('roadsNotFound'), { code: 'no-roads' });
   return toView(row);
 }
 
@@ -33,7 +34,7 @@ export async function waysOf({ db, who: { schoolId } }: InSchool, id: string): P
     .where('school_id', '=', schoolId)
     .where('id', '=', id)
     .executeTakeFirst();
-  if (!row?.ways) throw missing('Roads not found. They may have been removed.', { code: 'no-roads' });
+  if (!row?.ways) throw missing(t('roadsNotFound'), { code: 'no-roads' });
   const stored = JSON.parse(gunzipSync(row.ways).toString('utf8')) as StoredRoads;
   const delays = await delaysOfSchool(db, schoolId);
   return Object.keys(delays).length > 0 ? { ...stored, delays } : stored;
@@ -61,7 +62,7 @@ export async function beginRoads(call: Call, file: string, name: string | undefi
     now,
   } = call;
   const plain = file.trim().split(/[\\/]/).at(-1)!.slice(0, 120);
-  if (plain === '') throw invalid('Say what the file is called.');
+  if (plain === '') throw invalid(t('nameTheFile'));
   const called = (name?.trim() || plain.replace(/(\.osm|\.xml|\.geojson|\.json)?(\.gz)?$/i, '')).slice(0, 80);
   const newest = await db
     .selectFrom('roads')
@@ -105,12 +106,9 @@ export async function dropRoads(call: Call, id: string): Promise<void> {
     .orderBy('name')
     .execute();
   if (routes.length > 0)
-    throw conflict(
-      `Routes are drawn on these roads: ${routes.map(({ name }) => name).join(', ')}. Delete them first.`,
-      {
-        code: 'roads-in-use',
-      },
-    );
+    throw conflict(t('roadsInUse', { value: routes.map(({ name }) => name).join(', ') }), {
+      code: 'roads-in-use',
+    });
   await db.deleteFrom('roads').where('school_id', '=', schoolId).where('id', '=', id).execute();
 }
 

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { SharedRehearsal } from '@jasperwren/contract/driving-routes';
 import { openGraph, readRoute } from '@jasperwren/core/routes/read-route';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
@@ -29,7 +30,7 @@ export async function rehearsalOf(call: InSchool, { routeId, expiresAt }: OpenLi
   const roads = openGraph(openRoads(stored));
   const reading = readRoute(roads, route.stops, { ...instructorStyle, ...timing.instructor });
   if (!('line' in reading) || reading.broken)
-    throw conflict('This route cannot be driven as it stands. Ask your instructor to look at it.', {
+    throw conflict(t('routeCannotBeDriven'), {
       code: 'route-broken',
     });
   const near = notes.filter(({ lat, lon }) =>

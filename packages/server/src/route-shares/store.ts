@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { MyRoute } from '@jasperwren/contract/me';
 import type { NewShare, ShareView } from '@jasperwren/contract/shares';
 import type { Anybody, Call, InSchool } from '../call';
@@ -92,7 +93,7 @@ export async function myRoutes(call: InSchool): Promise<readonly MyRoute[]> {
  */
 export async function myRoute(call: InSchool, routeId: string): Promise<OpenLink> {
   const found = (await myRoutes(call)).find(({ id }) => id === routeId);
-  if (!found) throw missing('No such route is shared with you, or not any more.', { code: 'no-share' });
+  if (!found) throw missing(t('noSuchRoute'), { code: 'no-share' });
   return { schoolId: call.who.schoolId, routeId, expiresAt: found.expiresAt };
 }
 

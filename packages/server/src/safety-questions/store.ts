@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { BoardRow, BoardView, ChecksView, ForgottenQuestion } from '@jasperwren/contract/safety-questions';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { outlook, testMoment } from '@jasperwren/core/safety-questions/aim';
@@ -67,7 +68,7 @@ async function requireQuestion(call: InSchool, id: string): Promise<void> {
   if (!questions.some(({ question }) => question.id === id)) throw noQuestion();
 }
 
-const noQuestion = () => missing('Question not found. It may have been removed.', { code: 'no-question' });
+const noQuestion = () => missing(t('questionNotFound'), { code: 'no-question' });
 
 /**
  * Keeps a car: a new one, or a new version of the school's own or of a shipped one.
@@ -80,7 +81,7 @@ export async function keepVehicle(
 ): Promise<VehicleProfile> {
   const shipped = shippedVehicles.find((vehicle) => vehicle.id === id);
   const known = id === undefined || shipped || (await findOwnVehicle(call, id));
-  if (!known) throw missing('Car not found. It may have been removed.', { code: 'no-vehicle' });
+  if (!known) throw missing(t('carNotFound'), { code: 'no-vehicle' });
   return keepVersion(call, 'vehicles', id ?? `car-${newId()}`, input, shipped?.version ?? 0);
 }
 
@@ -93,8 +94,8 @@ const findOwnVehicle = async (call: InSchool, id: string) =>
  */
 export async function assertVehicle(call: InSchool, id: string | undefined): Promise<void> {
   if (id === undefined || shippedVehicles.some((one) => one.id === id) || (await findOwnVehicle(call, id))) return;
-  throw invalid('Car not found. It may have been removed.', {
-    problems: [{ field: 'vehicleId', message: 'Car not found. It may have been removed.' }],
+  throw invalid(t('carNotFound'), {
+    problems: [{ field: 'vehicleId', message: t('carNotFound') }],
   });
 }
 

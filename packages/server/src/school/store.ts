@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { SchoolInput, SchoolView } from '@jasperwren/contract/school';
 import { sql } from 'kysely';
 import type { InSchool } from '../call';
@@ -116,8 +117,8 @@ export async function closeSchool(call: InSchool, typed: string): Promise<void> 
 /** @throws invalid where what was typed is not the name */
 export function refuseOtherName(typed: string, name: string): void {
   if (typed.trim() === name.trim()) return;
-  const message = `Write the name as it stands: ${name}`;
-  throw invalid('The name is another. Nothing was changed.', {
+  const message = t('writeTheName', { name });
+  throw invalid(t('otherName'), {
     problems: [{ field: 'name', message }],
   });
 }

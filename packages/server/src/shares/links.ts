@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { ShareView } from '@jasperwren/contract/shares';
 import { v7 as newId } from 'uuid';
 import type { Call } from '../call';
@@ -37,8 +38,7 @@ export const linkView = ({ id, created_at, expires_at, revoked_at }: LinkRow): S
 });
 
 /** Where a link is not there, or not any more. */
-export const noLink = () => missing('Link not found. It may have been revoked.', { code: 'no-share' });
+export const noLink = () => missing(t('linkNotFound'), { code: 'no-share' });
 
 /** One answer for a link that is unknown, has run out or was taken back, so that none can be guessed. */
-export const deadLink = () =>
-  missing('This link has run out or was taken back. Ask your instructor for a new one.', { code: 'no-share' });
+export const deadLink = () => missing(t('linkExpired'), { code: 'no-share' });

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { NewShare, SharedDebrief, ShareView } from '@jasperwren/contract/shares';
 import { forLearner, isFinal } from '@jasperwren/core/debrief/for-learner';
 import { foldDrive } from '@jasperwren/core/drive/fold';
@@ -17,7 +18,7 @@ export async function addShare(call: Call, driveId: string, days: number): Promi
   const { db } = call;
   const { events } = await getDrive(call, driveId);
   if (!isFinal(foldDrive(events)))
-    throw conflict('The verdict is not final yet. End the drive and settle what is open, then share it.', {
+    throw conflict(t('resultNotFinal'), {
       code: 'not-final',
     });
   const { token, row } = newLink(call, days);

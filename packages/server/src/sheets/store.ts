@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { SheetEdit, SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import { judgeSheet, strangeEntries } from '@jasperwren/core/marking/sheet';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -30,7 +31,7 @@ export async function testsOfSchool({
 /** @throws missing where the school has no such sheet, also when another has */
 export async function getSheet(call: InSchool, id: string): Promise<SheetView> {
   const row = await selectSheets(call).where('sheets.id', '=', id).executeTakeFirst();
-  if (!row) throw missing('Test result not found. It may have been removed.', { code: 'no-sheet' });
+  if (!row) throw missing(t('testResultNotFound'), { code: 'no-sheet' });
   return toView(row);
 }
 
@@ -95,10 +96,10 @@ async function toRow(call: InSchool, input: SheetInput, before: SheetView['befor
   const standard = await boundStandard(call, standardId, standardVersion);
   const strange = strangeEntries(standard, entries);
   if (strange.length > 0) {
-    throw invalid('Some entries are not of this standard. Nothing was saved.', {
+    throw invalid(t('itemsNotOfStandard'), {
       problems: strange.map((entry) => ({
         field: `entries.${entries.findIndex((e) => e === entry)}`,
-        message: `${standard.name} has no "${entry.item}" with the grade "${entry.grade}".`,
+        message: t('noSuchGradeOfItem', { name: standard.name, item: entry.item, grade: entry.grade }),
       })),
     });
   }

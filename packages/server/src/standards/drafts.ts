@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { problemWords } from '@jasperwren/words/marking/problems';
 import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/standards';
 import type { FormatProblem } from '@jasperwren/core/formats/parsed';
@@ -42,15 +43,15 @@ export async function saveDraft(call: InSchool, id: string, input: DraftInput): 
   assertOwn(id);
   const row = await draftRow(call, id);
   if (!row && (await latestVersion(call, id)) === 0)
-    throw missing(`Your school has no standard "${id}".`, { code: 'no-standard' });
+    throw missing(t('noSuchStandard', { id }), { code: 'no-standard' });
   if (row && (input.savedAt ?? '') !== row.saved_at) {
-    throw conflict('Somebody else has saved this draft meanwhile. Nothing was saved; open it anew to go on.', {
+    throw conflict(t('draftSavedMeanwhile'), {
       code: 'stale',
     });
   }
   const version = (await latestVersion(call, id)) + 1;
   const standard = { ...input.standard, id, version };
-  refuse(standardShapeProblems(standard), 'The standard has the wrong shape. Nothing was saved.');
+  refuse(standardShapeProblems(standard), t('wrongShape'));
   return keep(call, standard);
 }
 
@@ -71,9 +72,9 @@ export async function publishDraft(call: InSchool, id: string): Promise<Standard
   } = call;
   assertOwn(id);
   const row = await draftRow(call, id);
-  if (!row) throw missing('There is no draft to publish.', { code: 'no-draft' });
+  if (!row) throw missing(t('noDraft'), { code: 'no-draft' });
   const standard = { ...(JSON.parse(row.body) as Standard), version: (await latestVersion(call, id)) + 1 };
-  refuse(lintStandard(standard), 'The draft contradicts itself. Nothing was published.');
+  refuse(lintStandard(standard), t('draftHasProblems'));
   await db
     .insertInto('standards')
     .values({
@@ -95,7 +96,7 @@ export async function publishDraft(call: InSchool, id: string): Promise<Standard
 export async function importDraft(call: InSchool, source: string): Promise<DraftView> {
   const parsed = parseStandardFile(source);
   if (!parsed.ok) {
-    refuse(parsed.problems, 'This file is no marking standard that can be used. Nothing was changed.');
+    refuse(parsed.problems, t('noStandardFile'));
     throw new Error('A file without problems was refused.');
   }
   const standard = parsed.value;
@@ -140,7 +141,7 @@ async function latestVersion({ db, who: { schoolId } }: InSchool, id: string): P
 
 function assertOwn(id: string): void {
   if (findTemplate(id))
-    throw conflict('A standard that comes with the product is not edited. Make one of your own from it.', {
+    throw conflict(t('shippedStandard'), {
       code: 'template',
     });
 }

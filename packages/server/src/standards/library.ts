@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { StandardSummary, StandardVersion, StandardView } from '@jasperwren/contract/standards';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
@@ -100,7 +101,7 @@ export async function setRetired(call: InSchool, id: string, retired: boolean): 
     now,
   } = call;
   const { versions } = await viewStandard(call, id);
-  if (versions.length === 0) throw missing(`Your school has no standard "${id}".`, { code: 'no-standard' });
+  if (versions.length === 0) throw missing(t('noSuchStandard', { id }), { code: 'no-standard' });
   if (!retired) {
     await db.deleteFrom('retired_standards').where('school_id', '=', schoolId).where('id', '=', id).execute();
     return;
@@ -113,8 +114,7 @@ export async function setRetired(call: InSchool, id: string, retired: boolean): 
     .where('archived_at', 'is', null)
     .executeTakeFirstOrThrow();
   if (Number(n) > 0) {
-    const who = Number(n) === 1 ? 'One learner is' : `${n} learners are`;
-    throw conflict(`${who} still to be tested under it. Choose another standard for them first.`, {
+    throw conflict(t('stillToBeTested', { count: Number(n) }), {
       code: 'in-use',
     });
   }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
 import { templates } from '@jasperwren/core/marking/templates/templates';
@@ -74,7 +75,7 @@ export async function getStandard({ db, who: { schoolId } }: InSchool, id: strin
     .where('id', '=', id)
     .where('version', '=', version)
     .executeTakeFirst();
-  if (!row) throw missing(`Your school has no standard "${id}" in version ${version}.`, { code: 'no-standard' });
+  if (!row) throw missing(t('noSuchVersion', { id, version }), { code: 'no-standard' });
   return JSON.parse(row.body) as Standard;
 }
 
@@ -97,6 +98,6 @@ export async function assertStandard({ db, who: { schoolId } }: InSchool, id: st
     .where('id', '=', id)
     .executeTakeFirst();
   if (row) return;
-  const problems = [{ field: 'standardId', message: 'Your school does not have this standard.' }];
-  throw invalid('Your school does not have this standard. Nothing was saved.', { problems });
+  const problems = [{ field: 'standardId', message: t('notYourStandard') }];
+  throw invalid(t('notYourStandardNothingSaved'), { problems });
 }

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { writeGpxTrace } from '@jasperwren/roads/formats/gpx';
@@ -40,7 +41,7 @@ export const traceHandlers = (jobs: Runner, workers: Workers): HandlersOf<Names>
   },
   async traceFile(call, { driveId }) {
     const trace = await traceOf(call, driveId);
-    if (!trace) throw missing('This mock test has no trace. It may have been deleted.', { code: 'no-trace' });
+    if (!trace) throw missing(t('noTrace'), { code: 'no-trace' });
     const { summary, standard, events } = await getDrive(call, driveId);
     const items = rulesOf(standard).items;
     const marks = new Map(foldDrive(events).marks.map((mark) => [mark.id, mark]));

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { gunzipSync } from 'node:zlib';
 import type { FixBatch, FixPiece, MarkOnRoad, TraceEdit, TraceSource, TraceView } from '@jasperwren/contract/traces';
 import { fixOf, type SentFix } from '@jasperwren/contract/sent-fix';
@@ -53,8 +54,7 @@ export async function addPieces(
     .where('school_id', '=', schoolId)
     .where('id', '=', driveId)
     .executeTakeFirst();
-  if (!drive)
-    throw missing('This drive has not arrived yet. Nothing was taken; send the drive first.', { code: 'not-yet' });
+  if (!drive) throw missing(t('testNotArrived'), { code: 'not-yet' });
   await refuseMarker(call, driveId, drive.account_id);
   const pieces = drive.trace_dropped_at === null ? sent : sent.filter(({ source }) => source === 'file');
   if (pieces.length === 0) return { learnerId: drive.learner_id, goesOn: true };
@@ -68,7 +68,7 @@ export async function addPieces(
     .execute();
   for (const { id, fixes } of known)
     if (texts.get(id) !== fixes)
-      throw conflict('A piece of the trace has the id of another one, and says something else. Nothing was taken.', {
+      throw conflict(t('pieceConflict'), {
         code: 'piece-conflict',
       });
   await sql`insert into trace_pieces (school_id, drive_id, id, fixes)
@@ -137,7 +137,7 @@ export async function dropTrace(call: Call, driveId: string): Promise<{ readonly
   return { learnerId: row.learner_id };
 }
 
-const noTrace = () => missing('This mock test has no trace. It may have been deleted.', { code: 'no-trace' });
+const noTrace = () => missing(t('noTrace'), { code: 'no-trace' });
 
 const ofTrace = <Q extends { where: (column: 'school_id' | 'drive_id', op: '=', value: string) => Q }>(
   query: Q,

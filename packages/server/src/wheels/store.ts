@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { KeptInput, KeptView } from '@jasperwren/contract/wheels';
 import type { KeptBody, KeptKind } from '@jasperwren/motion/read-spec';
 import type { Call, InSchool } from '../call';
@@ -30,7 +31,7 @@ export async function keep(call: Call, { id, kind, name, body }: KeptInput): Pro
   const { schoolId } = call.who;
   const kept = await listKept(call);
   if (kept.length >= most && !kept.some((one) => one.id === id))
-    throw invalid(`A school keeps at most ${most} of these. Delete one that is no longer used.`, { code: 'too-many' });
+    throw invalid(t('keepsTooMany', { most }), { code: 'too-many' });
   const row = { school_id: schoolId, id, kind, name, body, kept_at: now.toISOString() };
   await db
     .insertInto('kept_wheels')
@@ -47,5 +48,5 @@ export async function dropKept({ db, who: { schoolId } }: Call, id: string): Pro
     .where('school_id', '=', schoolId)
     .where('id', '=', id)
     .executeTakeFirst();
-  if (numDeletedRows === 0n) throw missing('This was deleted already.', { code: 'not-kept' });
+  if (numDeletedRows === 0n) throw missing(t('alreadyDeleted'), { code: 'not-kept' });
 }

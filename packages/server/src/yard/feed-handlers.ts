@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
 import {
@@ -88,7 +89,7 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
         run = await open(sender, said);
         return answer({ have: run.samples });
       }
-      if (!run || !isRows(said)) throw new FeedError('Not a message of this feed.');
+      if (!run || !isRows(said)) throw new FeedError(t('noMessage'));
       const { schoolId, id } = run;
       const kept = await write((trx) => addRows(trx, new Date(), { schoolId, id }, said.from, said.rows));
       answer({ have: kept.have });
@@ -100,7 +101,7 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
         .catch((error: unknown) => {
           const known = error instanceof FeedError || error instanceof Refusal;
           if (!known) log.error({ err: error }, 'rows of a run were not kept');
-          answer({ error: known ? error.message : 'The rows were not kept. Send them again.' });
+          answer({ error: known ? error.message : t('rowsNotKept') });
           ws.close(1008);
         });
     });
@@ -109,10 +110,10 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
 
   async function open({ schoolId, car }: Sender, { run: id, columns, name }: FeedHello): Promise<RunHead> {
     const known = await runHead(db, schoolId, id);
-    if (known && known.carId !== car?.id) throw new FeedError('This run is sent by somebody else. Choose another id.');
+    if (known && known.carId !== car?.id) throw new FeedError(t('runOfAnother'));
     if (known && known.columns === columns) return known;
     // Whoever is signed in begins a run by its route, which has a line in the trail.
-    if (!car) throw new FeedError(known ? 'This run has other columns.' : 'There is no run with this id.');
+    if (!car) throw new FeedError(known ? t('runHasOtherColumns') : t('noRun'));
     await write((trx) =>
       beginRun(trx, new Date(), {
         school_id: schoolId,
@@ -210,7 +211,7 @@ function parse(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch {
-    throw new FeedError('Not a message of this feed: it is no JSON.');
+    throw new FeedError(t('messageIsNoJson'));
   }
 }
 

@@ -123,7 +123,7 @@ it('is closed to a car of nobody, to a removed one, and to pages of others', asy
 
 it('takes a run from one car alone', async () => {
   const { body } = await lead.send<NewYardCar>('POST', '/api/yard/cars', { name: 'Another' });
-  const refusal = { error: expect.stringContaining('somebody else') };
+  const refusal = { error: expect.stringContaining('another device') };
   const another = await socket(feedPath, asCar(body.token));
   expect(await another.ask({ run: 'cut', columns })).toEqual(refusal);
   const page = await socket(feedPath, asPage(lead));

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import { file, type HandlersOf } from '../http/call';
 import { missing } from '../refusal';
 import { addCar, addRun, dropCar, dropRun, listCars, listRuns, rowsFrom, runHead } from './store';
@@ -13,7 +14,7 @@ export const yardHandlers: HandlersOf<Names> = {
     }),
   async yardRunFile({ db, who }, { runId }) {
     const head = await runHead(db, who.schoolId, runId);
-    if (!head) throw missing('There is no run with this id. It may have been deleted.', { code: 'no-run' });
+    if (!head) throw missing(t('runNotFound'), { code: 'no-run' });
     const rows = await rowsFrom(db, head, 0);
     return file('run.csv', 'text/csv', `${[head.columns, ...rows].join('\r\n')}\r\n`);
   },

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type {
   NewYardCar,
   RunSource,
@@ -52,7 +53,7 @@ async function getRun(call: InSchool, runId: string): Promise<YardRunView> {
   return run;
 }
 
-const noRun = () => missing('There is no run with this id. It may have been deleted.', { code: 'no-run' });
+const noRun = () => missing(t('runNotFound'), { code: 'no-run' });
 
 /** What is needed to take rows of a run or to pass them on. */
 export interface RunHead {
@@ -107,7 +108,7 @@ async function refuseStranger({ db, who: { schoolId } }: Call, learnerId: string
     .where('school_id', '=', schoolId)
     .where('id', '=', learnerId)
     .executeTakeFirst();
-  if (!row) throw missing('There is no such learner.', { code: 'no-learner' });
+  if (!row) throw missing(t('noSuchLearner'), { code: 'no-learner' });
 }
 
 interface NewRun {
@@ -126,7 +127,7 @@ interface NewRun {
 export async function beginRun(db: Db, now: Date, run: NewRun): Promise<void> {
   const known = await runHead(db, run.school_id, run.id);
   if (known && known.columns !== run.columns)
-    throw conflict('There is a run with this id, and its columns are others. Nothing was taken.', {
+    throw conflict(t('runIdTaken'), {
       code: 'run-conflict',
     });
   const at = now.toISOString();
@@ -153,8 +154,7 @@ export async function addRows(
   const have = head.samples;
   // Rows that come before those between are sent again once the sender knows what there is.
   const added = from > have ? [] : rows.slice(have - from);
-  if (have + added.length > mostSamples)
-    throw invalid(`A run has at most ${mostSamples} samples. Begin another run.`, { code: 'run-full' });
+  if (have + added.length > mostSamples) throw invalid(t('runTooLong', { mostSamples }), { code: 'run-full' });
   if (added.length === 0) return { have, from: have, added: [] };
   await db
     .insertInto('yard_rows')
@@ -234,7 +234,7 @@ export async function dropCar({ db, who: { schoolId } }: Call, carId: string): P
     .where('school_id', '=', schoolId)
     .where('id', '=', carId)
     .executeTakeFirst();
-  if (numDeletedRows === 0n) throw missing('There is no such car. It may have been removed.', { code: 'no-car' });
+  if (numDeletedRows === 0n) throw missing(t('noSuchCar'), { code: 'no-car' });
 }
 
 /** The car that a token belongs to; undefined where there is none. */
