@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { LearnerView } from '@jasperwren/contract/learners';
@@ -80,7 +81,7 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
   const running = await serve(config, folder, { log: pino({ level: 'error' }), estimates: false });
   try {
     if (await running.db.selectFrom('schools').select('id').executeTakeFirst()) {
-      io.out('There is data already; nothing was loaded.');
+      io.out(say('thereIsDataAlready'));
       return exitCodes.pass;
     }
     // Before anybody is connected: planning keeps this thread busy for seconds.
@@ -111,7 +112,7 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
     const yard = read<readonly DemoYardLearner[]>('yard.json');
     const signIn = (email: string) => signedIn(running.address, email, data.password);
     const tests = await addDemoYard(running.db, signIn, yard);
-    io.out(`The demo holds ${learners.length + yard.length} learners with ${drives.length + tests} drives.`);
+    io.out(say('theDemoHoldsLearners', { learners: learners.length + yard.length, tests: drives.length + tests }));
   } finally {
     await running.stop();
   }

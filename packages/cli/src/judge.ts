@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { parseArgs } from 'node:util';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
@@ -35,8 +36,7 @@ export function judge(args: readonly string[], io: Io): number {
     allowPositionals: true,
   });
   const [file, ...more] = positionals;
-  if (file === undefined || more.length > 0)
-    throw new UsageError('Name one file: jasperwren judge FILE [--standard ID|all] [--json]');
+  if (file === undefined || more.length > 0) throw new UsageError(say('judgeUsage'));
   const records = readRecords(file, io);
   if (!records) return exitCodes.unusable;
   if (values.standard === 'all') return judgeAll(file, records, values.json, io);
@@ -76,7 +76,11 @@ function judgeAll(file: string, records: readonly DriveRecord[], asJson: boolean
     tables.forEach(({ record, compared }, i) => {
       if (i > 0) io.out('');
       io.out(
-        `${record.learner?.name ?? 'A learner'}, mock test ${record.driveId}, marked under ${compared[0]!.standard.name}`,
+        say('headUnderAll', {
+          learner: record.learner?.name ?? 'A learner',
+          test: record.driveId,
+          standard: compared[0]!.standard.name,
+        }),
       );
       for (const line of comparisonTable(compared)) io.out(line);
       for (const one of compared) for (const note of translationNotes(one)) io.out(`  ${one.standard.name}: ${note}.`);
@@ -97,7 +101,7 @@ function judgeOne(record: DriveRecord, asked: string | undefined): Judged | stri
     const compared = judgeUnder(own, standard, drive);
     return { record, standard, verdict: compared.verdict, notes: translationNotes(compared) };
   }
-  const note = `The record does not hold its own standard: its codes were taken for those of ${standard.name}`;
+  const note = say('codesTakenFor', { standard: standard.name });
   return { record, standard, verdict: judgeDrive(standard, drive), notes: [note] };
 }
 
@@ -107,23 +111,34 @@ function noOwnStandard({ standard: { id, version } }: DriveRecord): string {
 
 function print({ record, standard, verdict, notes }: Judged, apart: boolean, io: Io): void {
   if (apart) io.out('');
-  io.out(`${record.learner?.name ?? 'A learner'}, mock test ${record.driveId}, ${standard.name} v${standard.version}`);
+  io.out(
+    say('headOfOne', {
+      learner: record.learner?.name ?? 'A learner',
+      test: record.driveId,
+      standard: standard.name,
+      version: standard.version,
+    }),
+  );
   io.out(verdictSentence(standard, verdict));
   for (const reason of verdict.reasons) {
     io.out(`  ${reasonSentence(standard, reason)}`);
     io.out(`    at ${clockWords(reason.crossedAtMs)}: ${crossingWords(standard, reason)}`);
   }
   if (verdict.outcome === 'fail')
-    for (const missing of verdict.missing) io.out(`  Also missing: ${describeMissing(missing)}.`);
+    for (const missing of verdict.missing) io.out(`  ${say('alsoMissing', { missing: describeMissing(missing) })}`);
   for (const question of verdict.questions)
-    io.out(`  For you to decide: ${limitName(standard, question)}, ${question.used} times.`);
+    io.out(`  ${say('forYouToDecide', { limit: limitName(standard, question), used: question.used })}`);
   for (const conflict of verdict.conflicts) io.out(`  ${conflictSentence(standard, conflict)}`);
   for (const failed of verdict.failedAttempts)
-    io.out(`  Attempt failed at ${clockWords(failed.crossedAtMs)}: ${reasonSentence(standard, failed)}`);
+    io.out(
+      `  ${say('attemptFailedAt', { time: clockWords(failed.crossedAtMs), reason: reasonSentence(standard, failed) })}`,
+    );
   for (const note of notes) io.out(`  ${note}.`);
-  if (verdict.headroom.length > 0) io.out('  Left under each limit:');
+  if (verdict.headroom.length > 0) io.out(`  ${say('leftUnderEachLimit')}`);
   for (const room of verdict.headroom) {
-    io.out(`    ${limitName(standard, room)}: ${Math.max(0, room.left)} of ${room.allowed} (${room.used} used)`);
+    io.out(
+      `    ${say('roomLeft', { limit: limitName(standard, room), left: Math.max(0, room.left), allowed: room.allowed, used: room.used })}`,
+    );
   }
 }
 

@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { parseArgs } from 'node:util';
 import { parseInput } from '@jasperwren/contract/parse-input';
 import { AccountInput } from '@jasperwren/contract/accounts';
@@ -12,19 +13,20 @@ import { exitCodes, UsageError, type Io } from './io';
 
 /** `backup FILE`: writes a copy of the database, also while the server runs. */
 export async function backupCommand([file]: readonly string[], io: Io): Promise<number> {
-  if (file === undefined) throw new UsageError('Name the file to write: jasperwren backup FILE');
+  if (file === undefined) throw new UsageError(say('backupUsage'));
   const { dataDir, backupKey } = readConfig(process.env);
   await backUp(dataDir, file, backupKey);
-  io.out(`The database of "${dataDir}" is copied to "${file}"${backupKey ? ', encrypted' : ''}, and was read back.`);
+  io.out(say(backupKey ? 'copiedEncrypted' : 'copied', { dataDir, file }));
   return exitCodes.pass;
 }
 
 /** `restore FILE`: puts a copy in the place of the database; the server must be stopped. */
 export async function restoreCommand([file]: readonly string[], io: Io): Promise<number> {
-  if (file === undefined) throw new UsageError('Name the file to restore: jasperwren restore FILE');
+  if (file === undefined) throw new UsageError(say('restoreUsage'));
   const { dataDir, backupKey } = readConfig(process.env);
   const aside = await restore(dataDir, file, backupKey);
-  io.out(`"${file}" is the database of "${dataDir}" now.${aside ? ` What was there before is "${aside}".` : ''}`);
+  io.out(say('restored', { file, dataDir }));
+  if (aside) io.out(say('wasBefore', { aside }));
   return exitCodes.pass;
 }
 
@@ -43,7 +45,7 @@ export async function schoolCommand(args: readonly string[], io: Io): Promise<nu
     password: process.env['JASPERWREN_PASSWORD'],
   });
   if (!name || !checked.ok) {
-    io.err('Usage: JASPERWREN_PASSWORD=… jasperwren school NAME --lead NAME --email ADDRESS');
+    io.err(say('schoolUsage'));
     if (!checked.ok) for (const problem of checked.problems) io.err(`  ${problem.field}: ${problem.message}`);
     return exitCodes.usage;
   }
@@ -52,19 +54,18 @@ export async function schoolCommand(args: readonly string[], io: Io): Promise<nu
   const { dataDir } = readConfig(process.env);
   if (!hasDatabase(dataDir)) await createDatabase(dataDir);
   await withDatabase(dataDir, (db) => createSchool(callNow(db), name, checked.value));
-  io.out(`The school "${name}" is made. ${checked.value.name} can sign in as ${email}.`);
+  io.out(say('schoolMade', { school: name, lead: checked.value.name, email }));
   return exitCodes.pass;
 }
 
 /** `recover ADDRESS`: lets a lead in again who is locked out. */
 export async function recoverCommand([email]: readonly string[], io: Io): Promise<number> {
-  if (email === undefined) throw new UsageError('Name the account by its e-mail address: jasperwren recover ADDRESS');
+  if (email === undefined) throw new UsageError(say('recoverUsage'));
   const { dataDir } = readConfig(process.env);
   const { path, expiresAt } = await withDatabase(dataDir, (db) =>
     db.transaction().execute((trx) => recoverAccount(callNow(trx), email)),
   );
-  io.out(`${email} is a lead again, without a second factor. Until ${expiresAt} a new password can be`);
-  io.out('chosen at this address of the server:');
+  io.out(say('recovered', { email, expiresAt }));
   io.out(path);
   return exitCodes.pass;
 }

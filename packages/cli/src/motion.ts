@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { planGround, roomNeeded } from '@jasperwren/motion/planner/plan-exercise';
@@ -54,9 +55,7 @@ export function motionCommand([what = '', ...args]: readonly string[], io: Io): 
     if (!spec) return exitCodes.unusable;
     return { plan, setout, rule }[what](spec, values, io);
   }
-  throw new UsageError(
-    'Say what to do: jasperwren motion plan FILE, motion setout FILE, motion rule FILE, or motion stopping --speed N',
-  );
+  throw new UsageError(say('motionUsage'));
 }
 
 function specOf(file: string, io: Io): Spec | undefined {
@@ -64,7 +63,7 @@ function specOf(file: string, io: Io): Spec | undefined {
   try {
     value = JSON.parse(readFileSync(file, 'utf8'));
   } catch (error) {
-    io.err(`${file}: cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+    io.err(say('cannotBeRead', { file, why: error instanceof Error ? error.message : String(error) }));
     return undefined;
   }
   const read = readSpec(value);
@@ -147,12 +146,12 @@ function stopping(values: Values, io: Io): number {
   const number = (name: 'speed' | 'reaction' | 'clutch-first', most: number): number => {
     const value = Number(values[name]);
     if (values[name] === undefined || !(value >= 0 && value <= most))
-      throw new UsageError(`--${name} takes a number from 0 to ${most}.`);
+      throw new UsageError(say('takesANumber', { name, most }));
     return value;
   };
-  if (values.unit !== 'mph' && values.unit !== 'km/h') throw new UsageError('--unit takes mph or km/h.');
+  if (values.unit !== 'mph' && values.unit !== 'km/h') throw new UsageError(say('takesAUnit'));
   if (!(values.surface in surfaces))
-    throw new UsageError(`--surface takes one of ${Object.keys(surfaces).join(', ')}.`);
+    throw new UsageError(say('takesASurface', { surfaces: Object.keys(surfaces).join(', ') }));
   const surface = values.surface as Surface;
   const speed = number('speed', 200);
   const driver = { reactionS: number('reaction', 5), clutchFirstS: number('clutch-first', 5) };

@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { parseArgs } from 'node:util';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { eventText, sameOnce } from '@jasperwren/core/drive/same-once';
@@ -33,9 +34,7 @@ export function readinessCommand(args: readonly string[], io: Io): number {
   const on = values.on === undefined ? asOf(new Date()) : dayOf(values.on);
   const seed = Number(values.seed);
   if (file === undefined || more.length > 0 || !on || !Number.isSafeInteger(seed))
-    throw new UsageError(
-      'Name one file: jasperwren readiness FILE [--standard ID] [--on YYYY-MM-DD] [--seed N] [--json]',
-    );
+    throw new UsageError(say('readinessUsage'));
   const read = readRecords(file, io);
   if (!read) return exitCodes.unusable;
   const records = eachOnce(read);
@@ -45,7 +44,7 @@ export function readinessCommand(args: readonly string[], io: Io): number {
   }
   const standard = standardFor(records, values.standard);
   if (!standard) {
-    io.err(`${file}: no standard to judge by; choose one with --standard (${knownIds()})`);
+    io.err(say('noStandard', { file, known: knownIds() }));
     return exitCodes.unusable;
   }
   const evidence = records.flatMap((record) => {
@@ -53,7 +52,8 @@ export function readinessCommand(args: readonly string[], io: Io): number {
     const drive = foldDrive(record.events);
     if (!drive.ended) return [];
     const one = evidenceOfDrive(own, drive);
-    if (!one) io.err(`${file}: drive ${record.driveId} is left out. ${verdictSentence(own, judgeDrive(own, drive))}`);
+    if (!one)
+      io.err(say('leftOutOfIt', { file, test: record.driveId, why: verdictSentence(own, judgeDrive(own, drive)) }));
     return one ?? [];
   });
   const readiness = estimate({ standard, evidence, on, assumptions: defaultAssumptions, seed });
@@ -103,12 +103,12 @@ function standardFor(records: readonly DriveRecord[], asked: string | undefined)
 
 function print(readiness: Readiness, standard: EffectiveStandard, io: Io): void {
   const { judgement, checks, changes, chance } = readiness;
-  io.out(`${judgementWord(judgement.word)}, under ${standard.name} v${standard.version}`);
+  io.out(say('wordUnder', { word: judgementWord(judgement.word), standard: standard.name, version: standard.version }));
   io.out(chanceSentence(readiness));
   for (const reason of judgement.reasons) io.out(`  ${reasonWords(reason)}`);
-  io.out('  Shown so far:');
+  io.out(`  ${say('shownSoFar')}`);
   for (const item of checks) io.out(`    ${item.ok ? 'done ' : 'to do'}  ${standingWords(item)}`);
-  io.out('  Test days of 20 gained with half the faults of:');
+  io.out(`  ${say('daysGained')}`);
   for (const change of changes.slice(0, 5).filter((one) => one.chance > chance.mean))
     io.out(`    ${change.name}: +${(20 * (change.chance - chance.mean)).toFixed(1)}`);
   for (const words of howItCame(readiness, defaultAssumptions)) io.out(`  ${words}`);

@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { problemWords } from '@jasperwren/words/marking/problems';
 import { readFileSync } from 'node:fs';
 import { holdsStandard, parseDriveRecords, type DriveRecord } from '@jasperwren/core/formats/drive-record';
@@ -18,7 +19,7 @@ export function readRecords(file: string, io: Io): readonly DriveRecord[] | unde
   try {
     bytes = readFileSync(file);
   } catch (error) {
-    io.err(`${file}: cannot be read: ${error instanceof Error ? error.message : String(error)}`);
+    io.err(say('cannotBeRead', { file, why: error instanceof Error ? error.message : String(error) }));
     return undefined;
   }
   const parsed = parsedRecords(bytes);
@@ -26,7 +27,7 @@ export function readRecords(file: string, io: Io): readonly DriveRecord[] | unde
   for (const problem of parsed.problems.slice(0, mostPrinted))
     io.err(`${file}: ${problem.path || 'the file'}: ${problemWords(problem)}`);
   const more = parsed.problems.length - mostPrinted;
-  if (more > 0) io.err(`${file}: and ${more} more ${more === 1 ? 'problem' : 'problems'}`);
+  if (more > 0) io.err(say('andMore', { file, count: more }));
   return undefined;
 }
 
@@ -47,7 +48,7 @@ export function ownStandard({ standard }: DriveRecord): EffectiveStandard | unde
  */
 export function shippedStandard(id: string): EffectiveStandard {
   const standard = findTemplate(id);
-  if (!standard) throw new UsageError(`There is no standard "${id}". There are: ${knownIds()}`);
+  if (!standard) throw new UsageError(say('noSuchStandard', { id, known: knownIds() }));
   return effective(standard);
 }
 

@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { createReadStream } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
@@ -46,15 +47,11 @@ const parse = (args: readonly string[]) => parseArgs({ args: [...args], options,
 /** `roads summary|route|plan|match FILE`: what a file of roads holds, a way between two places, loops, where a trace went. */
 export async function roadsCommand([what = '', ...args]: readonly string[], io: Io): Promise<number> {
   const command = { summary, route, plan, match: matchCommand }[what];
-  if (!command) throw new UsageError('Say what to do: jasperwren roads summary|route|plan|match FILE');
+  if (!command) throw new UsageError(say('roadsUsage'));
   const { values, positionals } = parse(args);
   const [file, ...more] = positionals;
   if (file === undefined || more.length !== (what === 'match' ? 1 : 0))
-    throw new UsageError(
-      what === 'match'
-        ? 'Name two files: jasperwren roads match ROADS TRACE'
-        : `Name one file: jasperwren roads ${what} FILE`,
-    );
+    throw new UsageError(what === 'match' ? say('matchUsage') : say('roadsFileUsage', { command: what }));
   try {
     return await command(file, values, io, more[0] ?? '');
   } catch (error) {
@@ -73,19 +70,36 @@ async function summary(file: string, { json }: Values, io: Io): Promise<number> 
     printJson(io, found);
     return exitCodes.pass;
   }
-  io.out(`${found.ways} ways with ${found.junctions} junctions, ${found.km} km, of which ${found.oneWayKm} km one-way`);
+  io.out(
+    say('ways', {
+      ways: found.ways,
+      junctions: found.junctions,
+      km: found.km,
+      oneWayKm: found.oneWayKm,
+    }),
+  );
   for (const [highway, km] of Object.entries(found.kmByClass)) io.out(`  ${highway}: ${km} km`);
   io.out(
-    `Roundabouts: ${found.roundabouts}; mini roundabouts: ${found.miniRoundabouts}; traffic lights: ${found.signals}`,
+    say('roundabouts', {
+      roundabouts: found.roundabouts,
+      miniRoundabouts: found.miniRoundabouts,
+      signals: found.signals,
+    }),
   );
   io.out(
-    `Stop lines: ${found.stops}; give way lines: ${found.giveWays}; crossings: ${found.crossings}; schools: ${found.schools}`,
+    say('lines', {
+      stops: found.stops,
+      giveWays: found.giveWays,
+      crossings: found.crossings,
+      schools: found.schools,
+    }),
   );
-  io.out(`Turn restrictions: ${found.restrictions.kept}`);
-  for (const { id, reason } of found.restrictions.dropped) io.out(`  ${id} left out: ${restrictionProblem(reason)}`);
+  io.out(say('turnRestrictions', { kept: found.restrictions.kept }));
+  for (const { id, reason } of found.restrictions.dropped)
+    io.out(`  ${say('leftOut', { id, reason: restrictionProblem(reason) })}`);
   const [, ...islands] = found.components;
-  if (islands.length > 0) io.out(`Parts one cannot reach from the largest or not come back from: ${islands.length}`);
-  if (found.missingNodes > 0) io.out(`Places of roads that are not in the file: ${found.missingNodes}`);
+  if (islands.length > 0) io.out(say('partsApart', { parts: islands.length }));
+  if (found.missingNodes > 0) io.out(say('placesMissing', { places: found.missingNodes }));
   return exitCodes.pass;
 }
 
@@ -112,9 +126,9 @@ async function route(file: string, values: Values, io: Io): Promise<number> {
     printJson(io, { metres: round(path.metres), seconds: round(seconds), line, calls });
     return exitCodes.pass;
   }
-  io.out(`${lengthWords(path.metres, units)}, about ${Math.round(seconds / 60)} min`);
-  for (const { at, distance, say } of calls)
-    io.out(`  after ${lengthWords(at, units)}, ${aheadWords(distance, units)} before the junction: ${say}`);
+  io.out(say('lengthAndTime', { length: lengthWords(path.metres, units), minutes: Math.round(seconds / 60) }));
+  for (const { at, distance, say: words } of calls)
+    io.out(`  ${say('callAt', { at: lengthWords(at, units), distance: aheadWords(distance, units), words })}`);
   return exitCodes.pass;
 }
 
@@ -189,48 +203,53 @@ async function matchCommand(file: string, values: Values, io: Io, trace: string)
     printJson(io, { fixes: fixes.length, leftOut, outOfOrder, noise: round(noise), pieces: found, unmatched: beside });
     return exitCodes.pass;
   }
-  io.out(`${fixes.length} positions, scattered by about ${Math.round(noise)} m`);
+  io.out(say('positions', { positions: fixes.length, noise: Math.round(noise) }));
   for (const { from, to, metres, roads } of found) {
     const unsure = roads.filter(({ sure }) => sure < 0.8).reduce((sum, road) => sum + road.metres, 0);
     io.out(
-      `  ${from} to ${to} s: ${lengthWords(metres, units)}, ${Math.round((100 * unsure) / Math.max(1, metres))} % less than 80 % sure`,
+      `  ${say('stretch', { from, to, length: lengthWords(metres, units), unsure: Math.round((100 * unsure) / Math.max(1, metres)) })}`,
     );
     const names = roads.map(({ name }) => name ?? 'unnamed').filter((name, i, all) => name !== all[i - 1]);
     io.out(`    ${names.join(', ')}`);
   }
-  for (const { from, to } of beside) io.out(`  ${from} to ${to} s: on no road of the file`);
+  for (const { from, to } of beside) io.out(`  ${say('offRoads', { from, to })}`);
   return exitCodes.pass;
 }
 
 function printLoop({ path, seconds, counts, unmet, repeated, shared }: Loop, i: number, values: Values, io: Io): void {
   const units = oneOf(values.units, ['miles', 'metric'], '--units');
   io.out(
-    `Loop ${i + 1}: ${Math.round(seconds / 60)} min, ${lengthWords(path.metres, units)}, ${Math.round(repeated * 100)} % driven twice`,
+    say('loop', {
+      nth: i + 1,
+      minutes: Math.round(seconds / 60),
+      length: lengthWords(path.metres, units),
+      repeated: Math.round(repeated * 100),
+    }),
   );
-  if (i > 0) io.out(`  ${Math.round(shared * 100)} % shared with a loop before it`);
+  if (i > 0) io.out(`  ${say('shared', { shared: Math.round(shared * 100) })}`);
   for (const kind of featureKinds) if (counts[kind]) io.out(`  ${featureName(kind)}: ${counts[kind]}`);
   for (const { kind, wanted, found, nearest: away } of unmet) {
     const near = away === undefined ? 'none within reach' : `the nearest is ${Math.round(away / 60)} min away`;
-    io.out(`  Missing: ${featureName(kind)}, ${found} of ${wanted}; ${near}`);
+    io.out(`  ${say('lacks', { feature: featureName(kind), found, wanted, near })}`);
   }
 }
 
 function placeOf(text: string | undefined, name: string): Place {
   const [lat, lon] = (text ?? '').split(',').map((part) => (part.trim() === '' ? NaN : Number(part)));
   if (lat === undefined || lon === undefined || !(Math.abs(lat) <= 90 && Math.abs(lon) <= 180))
-    throw new UsageError(`Say the place as degrees: --${name} LAT,LON`);
+    throw new UsageError(say('placeInDegrees', { name }));
   return { lat, lon };
 }
 
 function numberOf(text: string | undefined, name: string, least: number, most: number): number {
   const value = text === undefined || text.trim() === '' ? NaN : Number(text);
-  if (!(value >= least && value <= most)) throw new UsageError(`${name} is a number from ${least} to ${most}.`);
+  if (!(value >= least && value <= most)) throw new UsageError(say('numberFrom', { name, least, most }));
   return value;
 }
 
 function oneOf<const T extends string>(text: string, allowed: readonly T[], name: string): T {
   const found = allowed.find((one) => one === text);
-  if (found === undefined) throw new UsageError(`${name} is one of ${allowed.join(', ')}.`);
+  if (found === undefined) throw new UsageError(say('isOneOf', { name, allowed: allowed.join(', ') }));
   return found;
 }
 

@@ -209,7 +209,7 @@ describe('judge', () => {
     const { code, err } = await cli('judge', file(record([], { events: spoilt })));
     expect(code).toBe(2);
     expect(err.split('\n')).toHaveLength(21);
-    expect(err).toContain('and 484 more problems');
+    expect(err).toContain('and 484 problems more');
   });
 
   it('prints no control character and no line break of a file', async () => {
@@ -226,7 +226,7 @@ describe('judge', () => {
 
   it('exits 1 on a wrong call, with the list of what there is', async () => {
     for (const name of ['__proto__', 'constructor', 'jugde'])
-      expect(await cli(name)).toMatchObject({ code: 1, err: expect.stringContaining(`There is no command "${name}"`) });
+      expect(await cli(name)).toMatchObject({ code: 1, err: expect.stringContaining(`There is no command “${name}”`) });
     for (const id of ['__proto__', 'Tally', ''])
       expect(await cli('judge', file(record([])), '--standard', id)).toMatchObject({
         code: 1,
@@ -360,7 +360,7 @@ describe('readiness', () => {
       '2026-04-01',
       '--json',
     );
-    expect(err).toContain('drive d0 is left out. Not judged: this standard has no fault type “moon”.');
+    expect(err).toContain('mock test d0 is left out. Not judged: this standard has no fault type “moon”.');
     expect(JSON.parse(out)).toMatchObject({ drives: 2 });
   });
 

@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { exitCodes, printLines, safeIo, UsageError, type Io } from './io';
 
 type Command = (args: readonly string[], io: Io) => number | Promise<number>;
@@ -48,7 +49,7 @@ export async function run([name = '', ...args]: readonly string[], raw: Io): Pro
   const io = safeIo(raw);
   const load = commands.get(name);
   if (!load) {
-    if (name) io.err(`There is no command "${name}". There are:`);
+    if (name) io.err(say('noCommand', { name }));
     printLines(io.err, usage);
     return exitCodes.usage;
   }

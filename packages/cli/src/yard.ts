@@ -1,3 +1,4 @@
+import { t as say } from '@jasperwren/words/command';
 import { problemWords } from '@jasperwren/words/marking/problems';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
@@ -48,8 +49,7 @@ export async function yardCommand([what = '', ...args]: readonly string[], io: I
   if (what === 'simulate' && positionals.length === 0) return simulate(values, io);
   const [file] = positionals;
   if (what === 'send' && file !== undefined && positionals.length === 1) return send(file, values, io);
-  if (what !== 'judge' || file === undefined || positionals.length > 1)
-    throw new UsageError('Say what to do: jasperwren yard judge FILE, yard simulate, or yard send FILE');
+  if (what !== 'judge' || file === undefined || positionals.length > 1) throw new UsageError(say('yardUsage'));
   const standard = yardStandard(values.standard);
   const read = readRun(file);
   if (typeof read === 'string') {
@@ -74,7 +74,7 @@ export async function yardCommand([what = '', ...args]: readonly string[], io: I
 
 function yardStandard(id: string): EffectiveStandard {
   const standard = shippedStandard(id);
-  if (!standard.course) throw new UsageError(`The standard "${id}" has no course in a yard.`);
+  if (!standard.course) throw new UsageError(say('noCourse', { id }));
   return standard;
 }
 
@@ -94,8 +94,8 @@ function readRun(file: string): CsvRun | string {
 
 function simulate({ standard: id, seed, slips }: Values, io: Io): number {
   const [number, chance] = [Number(seed), Number(slips)];
-  if (!Number.isSafeInteger(number)) throw new UsageError('--seed takes a whole number.');
-  if (!(chance >= 0 && chance <= 1)) throw new UsageError('--slips takes a chance from 0 (careful) to 1.');
+  if (!Number.isSafeInteger(number)) throw new UsageError(say('takesASeed'));
+  if (!(chance >= 0 && chance <= 1)) throw new UsageError(say('takesAChance'));
   const standard = yardStandard(id);
   printLines(io.out, writeRunCsv(simulateRun(standard, randomPlan(standard, number, chance))).replaceAll('\r', ''));
   return exitCodes.pass;
@@ -105,9 +105,8 @@ function simulate({ standard: id, seed, slips }: Values, io: Io): number {
 async function send(file: string, { to, pace, run }: Values, io: Io): Promise<number> {
   const token = process.env['JASPERWREN_CAR_TOKEN'];
   const times = Number(pace);
-  if (to === undefined || !token)
-    throw new UsageError('Say where with --to ADDRESS, and the code in JASPERWREN_CAR_TOKEN.');
-  if (!(times > 0)) throw new UsageError('--pace takes how many times as fast, such as 10.');
+  if (to === undefined || !token) throw new UsageError(say('sayWhere'));
+  if (!(times > 0)) throw new UsageError(say('takesAPace'));
   const read = readRun(file);
   if (typeof read === 'string') {
     io.err(`${file}: ${read}`);
@@ -125,7 +124,7 @@ async function send(file: string, { to, pace, run }: Values, io: Io): Promise<nu
     rows,
     due: (row) => (at(row) - first) / times,
   });
-  io.out(`Sent ${rows.length} samples.`);
+  io.out(say('sent', { samples: rows.length }));
   return exitCodes.pass;
 }
 
@@ -154,7 +153,7 @@ function print(standard: EffectiveStandard, judged: JudgedRun, { unknown }: CsvR
   }
   const leftOut = leftOutSentence(judged.leftOut);
   if (leftOut) io.out(`  ${leftOut}`);
-  if (unknown.length > 0) io.out(`  Columns that are not known: ${unknown.join(', ')}`);
+  if (unknown.length > 0) io.out(`  ${say('unknownColumns', { columns: unknown.join(', ') })}`);
 }
 
 const states = { 'to-come': 'not driven', now: 'not finished', done: 'passed', failed: 'failed' } as const;
