@@ -61,4 +61,14 @@ describe('what is likely now', () => {
   it.each(templates)('finds for $id something that every exercise can bring', (standard) => {
     for (const { code } of standard.exercises) expect(itemsOfExercise(standard, code)).not.toEqual([]);
   });
+
+  it('are those of the standard in turn where it has none of the usual ones', () => {
+    const few = templates.find(({ id }) => id === 'reversing-area')!;
+    const now = foldDrive(logOf([[0, start('reversing-area')]]));
+    const items = likelyItems(few, [], now, 7).map(({ item }) => item);
+    expect(items).toHaveLength(7);
+    expect(new Set(items).size).toBe(7);
+    expect(items[0]).toBe(few.categories[0]!.items[0]!.code);
+    expect(items[1]).toBe(few.categories[1]!.items[0]!.code);
+  });
 });

@@ -51,7 +51,7 @@ export interface LikelyItem {
 /**
  * The items most likely to be marked now. In an exercise, those it can bring come first. Then those this learner
  * was marked for, the latest drives and the present one weighing most, with a weight more for what independent
- * driving shows while it lasts; filled up with the usual ones.
+ * driving shows while it lasts; filled up with the usual ones, and where a standard has none of those, with its items in turn.
  * @param past how often each item was marked in this learner's earlier drives, oldest first
  * @param now the drive under way
  * @param most how many items at most
@@ -78,11 +78,17 @@ export function likelyItems(
   const byWeight = (a: string, b: string) => (weights.get(b) ?? 0) - (weights.get(a) ?? 0);
   const first = [...exercise].sort(byWeight);
   const ranked = [...weights.keys()].sort((a, b) => byWeight(a, b) || (a < b ? -1 : 1));
-  const all = new Set([...first, ...ranked, ...usual.filter((item) => items.has(item))]);
+  const all = new Set([...first, ...ranked, ...usual.filter((item) => items.has(item)), ...inTurn(standard)]);
   const last = past.at(-1);
   return [...all].slice(0, most).map((item) => ({
     item,
     inLastDrive: last?.[item] ?? 0,
     fits: fitting.has(item),
   }));
+}
+
+/** The items of a standard: the first of each category, then the second of each, and so on. */
+function inTurn({ categories }: EffectiveStandard): readonly string[] {
+  const longest = Math.max(0, ...categories.map(({ items }) => items.length));
+  return Array.from({ length: longest }, (_, i) => categories.flatMap(({ items }) => items[i]?.code ?? [])).flat();
 }

@@ -11,6 +11,10 @@ import { Key } from './Key';
 
 const mostSigns = 4;
 
+/** Few categories stand in one column and some in two, so that no tile is larger than a finger needs. */
+export const boardSize = ({ categories: { length } }: EffectiveStandard): 'few' | 'some' | 'many' =>
+  length <= 6 ? 'few' : length <= 10 ? 'some' : 'many';
+
 /** The first beat: the categories in the order of a drive, each with what it holds already. */
 export const CategoryBoard = memo(function CategoryBoard({
   standard,
@@ -30,7 +34,7 @@ export const CategoryBoard = memo(function CategoryBoard({
     return signs;
   }, [standard, drive]);
   return (
-    <nav className={styles.board} aria-label={t('categories')}>
+    <nav className={styles.board} aria-label={t('categories')} data-size={boardSize(standard)}>
       {standard.categories.map((category) => (
         <CategoryButton
           key={category.code}

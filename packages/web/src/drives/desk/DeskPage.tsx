@@ -19,7 +19,7 @@ import type { OpenDrive } from '../log/drive-logs';
 import { useOpenDrive } from '../log/use-drive';
 import { Briefing } from '../briefing/Briefing';
 import { useOthersMarks } from '../log/use-others-marks';
-import { CategoryBoard } from './CategoryBoard';
+import { boardSize, CategoryBoard } from './CategoryBoard';
 import styles from './desk.module.css';
 import { deskOpened, lingeredEnough, panelOpened, settlingChosen, shownCategory } from './desk-slice';
 import { Counting, IndependentWarning } from './Hints';
@@ -89,6 +89,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
       data-keys={keys}
       data-route={meta.route !== undefined}
       data-course={onCourse}
+      data-board={boardSize(meta.standard)}
       data-beat={panel ? 'panel' : atCategory ? 'second' : 'first'}
     >
       {drive.sensors && !drive.ended && (
