@@ -4,18 +4,9 @@ import { effective } from '@jasperwren/core/marking/options';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import type { Cap } from '@jasperwren/core/marking/standard';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { inList, without, type EditProps } from './change';
 import styles from './editor.module.css';
-import { ChoiceEdit, NumberEdit, TextEdit } from './fields';
-
-interface Several {
-  readonly label: string;
-  readonly value: readonly string[];
-  readonly choices: readonly (readonly [code: string, name: string])[];
-  readonly onChange: (value: readonly string[]) => void;
-}
+import { ChoiceEdit, NumberEdit, SeveralEdit, TextEdit } from './fields';
 
 /** A cap: which faults it holds together, how many are free and how many count at most. */
 export function CapRow({ cap, standard, change }: EditProps & { readonly cap: Cap }) {
@@ -71,26 +62,5 @@ export function CapRow({ cap, standard, change }: EditProps & { readonly cap: Ca
         {t('remove')}
       </Button>
     </li>
-  );
-}
-
-function SeveralEdit({ label, value, choices, onChange }: Several) {
-  return (
-    <TextField
-      select
-      size="small"
-      label={label}
-      value={value}
-      onChange={(event) => onChange(event.target.value as unknown as string[])}
-      error={value.length === 0}
-      slotProps={{ select: { multiple: true } }}
-      sx={{ width: '14rem' }}
-    >
-      {choices.map(([code, name]) => (
-        <MenuItem key={code} value={code}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }

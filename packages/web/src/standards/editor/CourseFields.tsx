@@ -24,7 +24,7 @@ import {
   withStep,
 } from './course-change';
 import styles from './editor.module.css';
-import { ChoiceEdit, TextEdit } from './fields';
+import { ChoiceEdit, SeveralEdit, TextEdit } from './fields';
 
 const none = '-';
 type OrNone<T extends string> = T | typeof none;
@@ -106,6 +106,15 @@ function CourseExercise({ exercise, standard, change }: EditProps & { readonly e
         value={script}
         onChange={(value) => change(setField(code, 'script', value))}
         multiline
+        optional
+      />
+      <SeveralEdit
+        label={t('comesNext')}
+        value={exercise.next ?? []}
+        choices={standard.exercises
+          .filter((other) => other.code !== code)
+          .map((other) => [other.code, other.name] as const)}
+        onChange={(next) => change(setField(code, 'next', next))}
         optional
       />
       {looks.map((look) => (

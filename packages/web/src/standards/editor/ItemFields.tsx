@@ -6,12 +6,13 @@ import TextField from '@mui/material/TextField';
 import { behaviours } from '@jasperwren/core/catalogue/catalogue';
 import { gradesOf } from '@jasperwren/core/marking/rules';
 import type { Sourced } from '@jasperwren/core/marking/provenance';
-import type { Category, Item, Measured } from '@jasperwren/core/marking/standard';
+import { sensorSigns, type Category, type Item, type Measured } from '@jasperwren/core/marking/standard';
 import { memo } from 'react';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import { inCategory, inItem, withoutItem, type EditProps } from './change';
 import styles from './editor.module.css';
-import { ChoiceEdit, LetterEdit, NumberEdit, TextEdit } from './fields';
+import { setSensors } from './course-change';
+import { ChoiceEdit, LetterEdit, NumberEdit, SeveralEdit, TextEdit } from './fields';
 
 const bounds = [
   ['over', 'over'],
@@ -81,6 +82,15 @@ export const ItemRow = memo(function ItemRow({
             />
           );
         }),
+      )}
+      {standard.course && (
+        <SeveralEdit
+          label={t('seenBySensors')}
+          value={item.sensors ?? []}
+          choices={sensorSigns.map((sign) => [sign, t(`sign-${sign}`)] as const)}
+          onChange={(sensors) => change(setSensors(category, item.code, sensors))}
+          optional
+        />
       )}
       {item.measured && (
         <ChoiceEdit

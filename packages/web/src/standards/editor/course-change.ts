@@ -1,9 +1,16 @@
-import { leavingSteps, type Exercise, type ExpectedLook, type LeavingStep } from '@jasperwren/core/marking/standard';
-import type { Change } from './change';
+import {
+  leavingSteps,
+  type Exercise,
+  type ExpectedLook,
+  type Item,
+  type LeavingStep,
+  type SensorSign,
+} from '@jasperwren/core/marking/standard';
+import { inCategory, type Change } from './change';
 
 /** Changes of the course of a standard. */
 
-type OptionalField = 'manoeuvre' | 'side' | 'script' | 'startsAt' | 'endsWhen' | 'clockStarts' | 'looks';
+type OptionalField = 'manoeuvre' | 'side' | 'script' | 'startsAt' | 'endsWhen' | 'clockStarts' | 'looks' | 'next';
 
 const inExercise = (code: string, change: (exercise: Exercise) => Exercise): Change => {
   return (standard) => ({
@@ -81,3 +88,14 @@ export const withStep = (order: readonly LeavingStep[], step: LeavingStep): read
 /** The steps that are not in the order, as they usually follow. */
 export const otherSteps = (order: readonly LeavingStep[]): readonly LeavingStep[] =>
   leavingSteps.filter((step) => !order.includes(step));
+
+/** Says what of a fault type the sensors of a car can tell; nothing takes it out. */
+export const setSensors = (category: string, code: string, sensors: readonly SensorSign[]): Change =>
+  inCategory(category, (of) => ({
+    ...of,
+    items: of.items.map((item) => {
+      if (item.code !== code) return item;
+      const others = Object.fromEntries(Object.entries(item).filter(([name]) => name !== 'sensors')) as unknown as Item;
+      return sensors.length > 0 ? { ...others, sensors } : others;
+    }),
+  }));

@@ -111,3 +111,34 @@ export function LetterEdit({ label, value, onChange }: Pick<TextProps, 'label' |
     />
   );
 }
+
+interface SeveralProps<T extends string> {
+  readonly label: string;
+  readonly value: readonly T[];
+  readonly choices: readonly (readonly [value: T, name: string])[];
+  readonly onChange: (value: readonly T[]) => void;
+  /** It may be left empty. */
+  readonly optional?: boolean;
+}
+
+/** Some of a few. */
+export function SeveralEdit<T extends string>({ label, value, choices, onChange, optional = false }: SeveralProps<T>) {
+  return (
+    <TextField
+      select
+      size="small"
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value as unknown as T[])}
+      error={!optional && value.length === 0}
+      slotProps={{ select: { multiple: true } }}
+      sx={{ width: '14rem' }}
+    >
+      {choices.map(([code, name]) => (
+        <MenuItem key={code} value={code}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
