@@ -52,6 +52,10 @@ export const resource = {
   enough: 'Would pass {{days}} of 20 tests.',
   notEnough: 'Would pass {{days}} of 20 tests. To book: {{needed}} or more.',
   allShown: 'Everything on the readiness list is done.',
+  courseEnough: 'Would pass all exercises of the course in about {{n}} of 20 tests, by how they came out so far.',
+  courseNotEnough:
+    'Would pass all exercises of the course in about {{n}} of 20 tests. The least sure: {{exercise}}, {{chance}} of 20. To book: {{needed}} or more.',
+  practiseExercise: 'Practise the exercise that comes out worst: {{exercise}}.',
   bookNow: 'Book the test or keep the date.',
   mostFrequent: 'Work on the most frequent fault.',
   range: '{{low}} to {{high}}',
@@ -143,6 +147,12 @@ export function reasonWords(reason: JudgementReason): string {
         : t('notEnough', { days: testDays(reason), needed: Math.round(20 * bookFrom) });
     case 'all-shown':
       return t('allShown');
+    case 'course': {
+      const n = Math.round(20 * reason.chance);
+      if (reason.enough) return t('courseEnough', { n });
+      const chance = Math.round(20 * reason.weakestChance);
+      return t('courseNotEnough', { n, exercise: reason.weakest, chance, needed: Math.round(20 * bookFrom) });
+    }
     case 'to-do':
       return toDoWords(reason.item);
     case 'stands':
@@ -157,6 +167,8 @@ export function nextWords(next: NextStep): string {
       return t('bookNow');
     case 'most-frequent':
       return t('mostFrequent');
+    case 'practise-exercise':
+      return t('practiseExercise', { exercise: next.exercise });
     case 'to-do':
       return toDoWords(next.item);
   }

@@ -65,13 +65,17 @@ export function checklist(
   return [
     enough(tests),
     lastTwo(standard, recent),
-    unfamiliar(tests),
+    ...(onCourseAlone(standard) ? [] : [unfamiliar(tests)]),
     ...independent(standard, recent),
     ...exercises(standard, recent),
     ...(questions === undefined ? [] : [asked(questions)]),
     prompted(recent),
   ];
 }
+
+/** A course without a part in which the learner finds the way is taken to be driven in a yard alone (house default): it has no new roads. */
+const onCourseAlone = ({ course, length }: EffectiveStandard): boolean =>
+  course !== undefined && length.independentMin === undefined;
 
 function enough(tests: readonly Evidence[]): ReadinessItem {
   const minutes = Math.round(tests.reduce((sum, one) => sum + one.minutes, 0));

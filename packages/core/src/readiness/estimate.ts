@@ -3,6 +3,7 @@ import { unknownSchool, type Assumptions, type School } from './assumptions';
 import { checklist, type ReadinessItem } from './checklist';
 import { compileStandard } from './compiled';
 import { wholeTest, type Evidence, type FaultKind } from './evidence';
+import { courseStanding } from './course';
 import { judgeReadiness, type Judgement } from './judgement';
 import { expectedByCategory, expectedTotal, posteriorOn } from './posterior';
 import { simulate, usualEffort, type Chance, type Effort } from './simulate';
@@ -72,7 +73,7 @@ export function estimate({
   return {
     chance,
     checks,
-    judgement: judgeReadiness(chance, checks),
+    judgement: judgeReadiness(chance, checks, courseStanding(standard, evidence, on)),
     changes: standard.categories
       .map(({ code, name }) => ({
         category: code,

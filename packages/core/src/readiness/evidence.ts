@@ -1,3 +1,5 @@
+import { judgeDrive } from '../marking/judge';
+import { exerciseResults } from '../yard/exercise-history';
 import { drivenMs, exerciseRuns, sectionMs } from '../drive/clock';
 import type { Drive, Mark } from '../drive/drive';
 import type { Familiarity } from '../drive/event';
@@ -40,6 +42,11 @@ export interface Evidence {
   readonly interventionsAlone: number;
   /** Exercises driven without a mark. */
   readonly cleanExercises: readonly string[];
+  /** What became of the exercises of a course, under the standard of this id. */
+  readonly course?: {
+    readonly standard: string;
+    readonly results: readonly { readonly exercise: string; readonly passed: boolean }[];
+  };
   /** Driven to its end as a test. */
   readonly completed: boolean;
 }
@@ -80,6 +87,7 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
       .filter(({ failedAtMs }) => failedAtMs === undefined)
       .map(({ exercise }) => exercise),
   );
+  const results = exerciseResults(standard, drive, judgeDrive(standard, drive));
   return {
     kind: 'drive',
     at: drive.startedAt ?? '',
@@ -93,6 +101,9 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
     promptsAlone: alone(drive.prompts),
     interventionsAlone: alone(drive.interventions),
     cleanExercises: [...runs].filter((exercise) => !marks.some((mark) => mark.exercise === exercise)),
+    ...(results.length > 0 && {
+      course: { standard: standard.id, results: results.map(({ exercise, passed }) => ({ exercise, passed })) },
+    }),
     completed: drive.ended?.ending === 'completed' && minutes > 0,
   };
 }

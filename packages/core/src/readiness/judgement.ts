@@ -1,4 +1,5 @@
 import type { CheckCode, ReadinessItem } from './checklist';
+import type { CourseStanding } from './course';
 import type { Chance } from './simulate';
 
 export const judgements = ['book', 'nearly', 'not-yet', 'cannot-say'] as const;
@@ -15,6 +16,8 @@ export type JudgementReason =
   /** The interval of the chance, 0 to 1, and whether it is enough to book. */
   | { readonly kind: 'estimate'; readonly from: number; readonly to: number; readonly enough: boolean }
   | { readonly kind: 'all-shown' }
+  /** How likely all exercises of the course are passed, 0 to 1, and the one with the least chance. */
+  | ({ readonly kind: 'course'; readonly enough: boolean } & CourseStanding)
   /** An item of the checklist that is missing, told as something to do or as how it stands. */
   | { readonly kind: 'to-do' | 'stands'; readonly item: ReadinessItem };
 
@@ -22,6 +25,7 @@ export type JudgementReason =
 export type NextStep =
   | { readonly kind: 'book' }
   | { readonly kind: 'most-frequent' }
+  | { readonly kind: 'practise-exercise'; readonly exercise: string }
   | { readonly kind: 'to-do'; readonly item: ReadinessItem };
 
 export interface Judgement {
@@ -31,22 +35,29 @@ export interface Judgement {
   readonly next: NextStep;
 }
 
-/** The judgement from the estimate and the checklist. It is advice to a professional, never a guarantee. */
+/**
+ * The judgement from the estimate and the checklist; on a course also from how its exercises come out, since a clock or an
+ * attempt fails one without a mark. It is advice to a professional, never a guarantee.
+ */
 export function judgeReadiness(
   { mean, from, to }: Pick<Chance, 'mean' | 'from' | 'to'>,
   checks: readonly ReadinessItem[],
+  course?: CourseStanding,
 ): Judgement {
   const failed = checks.filter(({ ok }) => !ok);
   const is = (code: CheckCode) => failed.some((check) => check.code === code);
   const toDo = failed.map((item) => ({ kind: 'to-do', item }) as const);
   if (is('evidence')) return { word: 'cannot-say', reasons: [{ kind: 'too-little' }, ...toDo], next: toDo[0]! };
+  const least = Math.min(mean, course?.chance ?? 1);
   const estimate = { kind: 'estimate', from, to, enough: mean >= bookFrom } as const;
-  if (failed.length === 0 && estimate.enough)
-    return { word: 'book', reasons: [estimate, { kind: 'all-shown' }], next: { kind: 'book' } };
+  const exercises = course ? [{ kind: 'course', enough: course.chance >= bookFrom, ...course } as const] : [];
+  if (failed.length === 0 && least >= bookFrom)
+    return { word: 'book', reasons: [estimate, ...exercises, { kind: 'all-shown' }], next: { kind: 'book' } };
+  const practise = course && course.chance < Math.min(mean, bookFrom);
   return {
-    word: mean < nearlyFrom || is('last-two') ? 'not-yet' : 'nearly',
-    reasons: [estimate, ...failed.map((item) => ({ kind: 'stands', item }) as const)],
-    next: toDo[0] ?? { kind: 'most-frequent' },
+    word: least < nearlyFrom || is('last-two') ? 'not-yet' : 'nearly',
+    reasons: [estimate, ...exercises, ...failed.map((item) => ({ kind: 'stands', item }) as const)],
+    next: toDo[0] ?? (practise ? { kind: 'practise-exercise', exercise: course.weakest } : { kind: 'most-frequent' }),
   };
 }
 

@@ -116,7 +116,7 @@ describe('any drive, sent in any order', () => {
     const together = await client.send('POST', `/api/drives/${id}-b/events`, { events: [...log, other] });
     expect(together).toMatchObject({
       status: 409,
-      body: { error: { message: expect.stringContaining('event 3 of the batch') } },
+      body: { error: { message: expect.stringContaining('event 3') } },
     });
     // The same content in another order of fields is the same event.
     const turned = Object.fromEntries(Object.entries(pin!).reverse());

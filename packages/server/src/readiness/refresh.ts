@@ -12,7 +12,7 @@ import { basisOfFigures, sha256Hex, figuresOf, fitSchool, toView, type KeptFigur
 import { chanceOfQuestions } from './questions';
 
 /** Changes with the way estimates are made: those of an older release are made again. */
-export const estimateVersion = 2;
+export const estimateVersion = 3;
 
 /** What is to be worked out again: one learner at once, or a school with its figures. */
 export interface RefreshTask {

@@ -1,0 +1,48 @@
+import type { EffectiveStandard } from '../marking/standard';
+import { chanceOf } from '../yard/exercise-history';
+import { wanted } from './checklist';
+import type { Evidence } from './evidence';
+
+const dayMs = 86_400_000;
+
+/** How a learner stands with the exercises of a course. */
+export interface CourseStanding {
+  /** That all of them are passed, from 0 to 1, taken as if they did not depend on one another. */
+  readonly chance: number;
+  /** The exercise with the least chance, by its name, and how likely it is passed, from 0 to 1. */
+  readonly weakest: string;
+  readonly weakestChance: number;
+}
+
+/**
+ * What the drives of the last weeks up to a day say of the exercises of a course, of which clocks, attempts and movements fail
+ * one as marks do; undefined where the standard has no course, or an exercise of it was not driven yet.
+ */
+export function courseStanding(
+  { id, course, exercises }: EffectiveStandard,
+  evidence: readonly Evidence[],
+  on: Date,
+): CourseStanding | undefined {
+  if (!course) return undefined;
+  const drives = evidence
+    .filter(({ at }) => {
+      const age = (on.getTime() - Date.parse(at)) / dayMs;
+      return age >= 0 && age <= wanted.weeks * 7;
+    })
+    .sort((a, b) => (a.at < b.at ? -1 : 1))
+    .flatMap((one) => (one.course?.standard === id ? [one.course.results] : []));
+  const chances = exercises.map(({ code, name }) => {
+    const passed = drives
+      .flatMap((results) => results.filter(({ exercise }) => exercise === code))
+      .map((one) => one.passed);
+    return { name, chance: passed.length > 0 ? chanceOf(passed).mean : undefined };
+  });
+  let chance = 1;
+  let weakest: { readonly name: string; readonly chance: number } | undefined;
+  for (const one of chances) {
+    if (one.chance === undefined) return undefined;
+    chance *= one.chance;
+    if (!weakest || one.chance < weakest.chance) weakest = { name: one.name, chance: one.chance };
+  }
+  return weakest && { chance, weakest: weakest.name, weakestChance: weakest.chance };
+}
