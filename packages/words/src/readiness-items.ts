@@ -95,7 +95,7 @@ export function toDoWords(item: ReadinessItem): string {
   switch (item.code) {
     case 'evidence': {
       const tests = Math.max(0, wanted.drives - item.tests);
-      const minutes = Math.max(0, wanted.minutes - item.minutes);
+      const minutes = Math.max(0, item.wantedMinutes - item.minutes);
       if (tests === 0) return t('minutesMore', { n: minutes });
       return minutes > 0 ? t('driveMoreMinutes', { count: tests, minutes }) : t('driveMore', { count: tests });
     }

@@ -1,5 +1,6 @@
 import { familiarityWord } from '../places/familiarity';
 import type { EffectiveStandard } from '../marking/standard';
+import { onCourseAlone } from './course-alone';
 import { totalOf, type Evidence } from './evidence';
 
 const dayMs = 86_400_000;
@@ -27,7 +28,13 @@ export type CheckCode = (typeof checkCodes)[number];
 
 /** How one thing stands that a learner should have shown before a test is booked: figures, no sentences. */
 export type ReadinessItem = { readonly ok: boolean } & (
-  | { readonly code: 'evidence'; readonly tests: number; readonly minutes: number }
+  | {
+      readonly code: 'evidence';
+      readonly tests: number;
+      readonly minutes: number;
+      /** So many minutes are wanted; a course in a yard is short and wants whole tests alone. */
+      readonly wantedMinutes: number;
+    }
   | {
       readonly code: 'last-two';
       /** How many of the last drives there are to look at, `wanted.lastWithout` at most. */
@@ -63,7 +70,7 @@ export function checklist(
     .sort((a, b) => (a.at < b.at ? -1 : 1));
   const tests = recent.filter(({ completed }) => completed);
   return [
-    enough(tests),
+    enough(tests, onCourseAlone(standard) ? 0 : wanted.minutes),
     lastTwo(standard, recent),
     ...(onCourseAlone(standard) ? [] : [unfamiliar(tests)]),
     ...independent(standard, recent),
@@ -73,14 +80,10 @@ export function checklist(
   ];
 }
 
-/** A course without a part in which the learner finds the way is taken to be driven in a yard alone (house default): it has no new roads. */
-const onCourseAlone = ({ course, length }: EffectiveStandard): boolean =>
-  course !== undefined && length.independentMin === undefined;
-
-function enough(tests: readonly Evidence[]): ReadinessItem {
+function enough(tests: readonly Evidence[], wantedMinutes: number): ReadinessItem {
   const minutes = Math.round(tests.reduce((sum, one) => sum + one.minutes, 0));
-  const ok = tests.length >= wanted.drives && minutes >= wanted.minutes;
-  return { code: 'evidence', ok, tests: tests.length, minutes };
+  const ok = tests.length >= wanted.drives && minutes >= wantedMinutes;
+  return { code: 'evidence', ok, tests: tests.length, minutes, wantedMinutes };
 }
 
 function lastTwo({ grades }: EffectiveStandard, drives: readonly Evidence[]): ReadinessItem {

@@ -61,8 +61,14 @@ describe('how a learner stands with a course', () => {
       [3, { type: 'ended', ending: 'completed' }],
     ]);
     const evidence = evidenceOfDrive(timedYard, foldDrive(log))!;
+    // One exercise of so many, whatever the minutes.
+    expect(evidence.exposure).toBeCloseTo(1 / timedYard.exercises.length, 12);
     expect(evidence.course).toEqual({ standard: 'timed-yard', results: [{ exercise: first!.code, passed: true }] });
     expect(checklist(timedYard, [evidence], on, undefined).map(({ code }) => code)).not.toContain('unfamiliar');
     expect(checklist(tally, [evidence], on, undefined).map(({ code }) => code)).toContain('unfamiliar');
+    // Its tests are short: three whole ones are enough.
+    const three = [1, 2, 3].map((days) => driven(days, all));
+    expect(checklist(timedYard, three, on, undefined)[0]).toMatchObject({ code: 'evidence', ok: true });
+    expect(checklist(timedYard, three.slice(1), on, undefined)[0]).toMatchObject({ ok: false });
   });
 });

@@ -1,4 +1,5 @@
 import { judgeDrive } from '../marking/judge';
+import { onCourseAlone } from './course-alone';
 import { exerciseResults } from '../yard/exercise-history';
 import { drivenMs, exerciseRuns, sectionMs } from '../drive/clock';
 import type { Drive, Mark } from '../drive/drive';
@@ -28,7 +29,7 @@ export interface Evidence {
   readonly at: string;
   /** Marks by behaviour of the catalogue. */
   readonly counts: Readonly<Record<string, BehaviourCount>>;
-  /** Minutes driven as a share of the test's length, 0 or more. */
+  /** How much of a test it was: its minutes as a share of the test's length, or its exercises as a share of the course; 0 or more. */
   readonly exposure: number;
   readonly minutes: number;
   readonly independentMin: number;
@@ -87,12 +88,18 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
       .filter(({ failedAtMs }) => failedAtMs === undefined)
       .map(({ exercise }) => exercise),
   );
-  const results = exerciseResults(standard, drive, judgeDrive(standard, drive));
+  const verdict = judgeDrive(standard, drive);
+  const results = exerciseResults(standard, drive, verdict);
+  const completed = drive.ended?.ending === 'completed' && minutes > 0;
   return {
     kind: 'drive',
     at: drive.startedAt ?? '',
     counts,
-    exposure: minutes / standard.length.totalMin.value,
+    exposure: !onCourseAlone(standard)
+      ? minutes / standard.length.totalMin.value
+      : completed && verdict.outcome !== 'incomplete'
+        ? 1
+        : results.length / Math.max(1, standard.exercises.length),
     minutes,
     independentMin: sectionMs(drive, 'independent', drive.lastMs) / 60_000,
     familiarity: drive.familiarity ?? 'partly',
@@ -104,7 +111,7 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
     ...(results.length > 0 && {
       course: { standard: standard.id, results: results.map(({ exercise, passed }) => ({ exercise, passed })) },
     }),
-    completed: drive.ended?.ending === 'completed' && minutes > 0,
+    completed,
   };
 }
 

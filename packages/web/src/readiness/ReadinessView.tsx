@@ -1,3 +1,4 @@
+import { onCourseAlone } from '@jasperwren/core/readiness/course-alone';
 import { reasonWords, standingWords, toDoWords } from '@jasperwren/words/readiness-items';
 import { t } from '@jasperwren/words/readiness';
 import CheckRounded from '@mui/icons-material/CheckRounded';
@@ -154,7 +155,9 @@ export function ReadinessView({ learner, input, standards }: Props) {
                   ))}
                 </Rows>
               </Section>
-              <Roads readiness={readiness} input={input} learnerId={learner.id} name={name} />
+              {!onCourseAlone(standard) && (
+                <Roads readiness={readiness} input={input} learnerId={learner.id} name={name} />
+              )}
               <Section title={t('assumptions')}>
                 <AssumptionFields
                   assumptions={assumptions}
