@@ -85,7 +85,14 @@ function Fields({
   }, [saved, onSaved]);
   return (
     <form className={form.form} onSubmit={(event) => void submit(event)} noValidate aria-label={t('learner')}>
-      <Field control={control} name="name" label={labels.name} autoComplete="off" required />
+      <Field
+        control={control}
+        name="name"
+        label={labels.name}
+        autoComplete="off"
+        required
+        autoFocus={initial.name === undefined}
+      />
       <div className={form.pair}>
         <Field control={control} name="transmission" label={labels.transmission} select>
           <MenuItem value="manual">{t('manual')}</MenuItem>

@@ -41,6 +41,17 @@ describe('marking by keyboard', () => {
         }
   });
 
+  it('begins anew with a letter that the category at hand does not have, so that a slip costs no fault after it', () => {
+    const { press, asked, said } = desk();
+    // S is a category, X is no item of it and a category, Z is neither.
+    press(['s', 'x', 'j', 'o', '1']);
+    expect(asked()).toEqual([['mark', 'junctions.observation', 'driving']]);
+    const lost = desk();
+    lost.press(['s', 'z']);
+    expect([lost.asked(), lost.said()]).toEqual([[], 'No Z in Set-up.']);
+    expect(said()).not.toBe('No X in Set-up.');
+  });
+
   it('marks every fault of an exercise on a course by one key, but for those that are measured', () => {
     const { items } = rulesOf(timedYard);
     for (const { code } of timedYard.exercises)
@@ -73,8 +84,8 @@ describe('marking by keyboard', () => {
     const first = desk();
     first.press(['1']);
     expect(first.said()).toBe('Choose an area and a fault first.');
-    first.press(['j', '#', 'q']);
-    expect(first.said()).toBe('No Q in Junctions.');
+    first.press(['j', '#', 'z']);
+    expect(first.said()).toBe('No Z in Junctions.');
     first.press(['o', '9']);
     expect(first.said()).toMatch(/has no grade 9\.$/);
     expect(first.asked()).toEqual([]);

@@ -119,13 +119,12 @@ export function deskKeys(
     if (exercise !== undefined) return takeExerciseLetter(exercise, letter);
     const { category: code, item } = desk();
     const category = standard.categories.find((candidate) => candidate.code === code);
-    if (!category || item) {
-      const chosen = standard.categories.find((candidate) => candidate.letter === letter);
-      dispatch(chosen ? categoryChosen(chosen.code) : said(letterNames(letter, standard.name)));
-      return true;
-    }
-    const chosen = category.items.find((candidate) => candidate.letter === letter);
-    dispatch(chosen ? itemChosen(chosen.code) : said(letterNames(letter, category.name)));
+    const own = item ? undefined : category?.items.find((candidate) => candidate.letter === letter);
+    // A letter that the category at hand does not have begins anew: a slip of the finger costs one fault and not the next.
+    const other = standard.categories.find((candidate) => candidate.letter === letter);
+    if (own) dispatch(itemChosen(own.code));
+    else if (other) dispatch(categoryChosen(other.code));
+    else dispatch(said(letterNames(letter, (item ? undefined : category)?.name ?? standard.name)));
     return true;
   }
 
