@@ -1,26 +1,17 @@
 import type { Sourced } from './provenance';
 import type { Standard } from './standard';
 
-/** One thing that differs between two versions of a standard, in words. */
+/** One thing that differs between two versions of a standard. */
 export interface Difference {
-  /** Where, from the outside in, such as "Limits", "Driving faults", "allowed". */
-  readonly where: readonly string[];
+  /** Where, from the outside in, such as the field `limits`, the entry "Driving faults", the field `allowed`. */
+  readonly where: readonly Place[];
   readonly kind: 'added' | 'removed' | 'changed' | 'moved';
   readonly before?: string | Sourced;
   readonly after?: string | Sourced;
 }
 
-const fieldNames: Readonly<Record<string, string>> = {
-  trafficSide: 'traffic side',
-  totalMin: 'whole test, min',
-  independentMin: 'independent part, min',
-  startScore: 'starting score',
-  retestExtraS: 'extra time for a repeat, s',
-  atMost: 'at most',
-  atLeastMin: 'at least, min',
-  perTest: 'per test',
-  clockStarts: 'clock starts',
-};
+/** A step from the outside of a standard in: one of its fields, or an entry of a list by its name. */
+export type Place = { readonly field: string } | { readonly name: string };
 
 /** Said by the version itself, not a difference between versions. */
 const ignored = new Set(['id', 'version', 'basedOn']);
@@ -32,19 +23,15 @@ export function differencesBetween(before: Standard, after: Standard): readonly 
 
 type Fields = Readonly<Record<string, unknown>>;
 
-function compareObjects(before: object, after: object, where: readonly string[]): readonly Difference[] {
+function compareObjects(before: object, after: object, where: readonly Place[]): readonly Difference[] {
   const [a, b] = [before as Fields, after as Fields];
   const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])].filter(
     (key) => where.length > 0 || !ignored.has(key),
   );
-  return keys.flatMap((key) => compare(a[key], b[key], [...where, nameOfField(key)]));
+  return keys.flatMap((key) => compare(a[key], b[key], [...where, { field: key }]));
 }
 
-function nameOfField(key: string): string {
-  return fieldNames[key] ?? key;
-}
-
-function compare(before: unknown, after: unknown, where: readonly string[]): readonly Difference[] {
+function compare(before: unknown, after: unknown, where: readonly Place[]): readonly Difference[] {
   if (JSON.stringify(before) === JSON.stringify(after)) return [];
   if (before === undefined) return [{ where, kind: 'added', after: isSourced(after) ? after : words(after) }];
   if (after === undefined) return [{ where, kind: 'removed', before: isSourced(before) ? before : words(before) }];
@@ -59,7 +46,7 @@ type Named = { readonly code: string; readonly name: string };
 function compareLists(
   before: readonly Named[],
   after: readonly Named[],
-  where: readonly string[],
+  where: readonly Place[],
 ): readonly Difference[] {
   const old = new Map(before.map((entry) => [entry.code, entry]));
   const now = new Map(after.map((entry) => [entry.code, entry]));
@@ -70,12 +57,12 @@ function compareLists(
     ...before.flatMap((entry): readonly Difference[] => {
       const next = now.get(entry.code);
       return next
-        ? compareObjects(entry, next, [...where, next.name])
-        : [{ where: [...where, entry.name], kind: 'removed' }];
+        ? compareObjects(entry, next, [...where, { name: next.name }])
+        : [{ where: [...where, { name: entry.name }], kind: 'removed' }];
     }),
     ...after
       .filter(({ code }) => !old.has(code))
-      .map((entry): Difference => ({ where: [...where, entry.name], kind: 'added' })),
+      .map((entry): Difference => ({ where: [...where, { name: entry.name }], kind: 'added' })),
     ...(moved ? [{ where, kind: 'moved', before: names(keptBefore), after: names(kept) } as const] : []),
   ];
 }

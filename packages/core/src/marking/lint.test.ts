@@ -175,7 +175,9 @@ describe('the difference between two versions', () => {
     const told = (value: Difference['before']) =>
       typeof value === 'object' ? `${value.value}, ${value.provenance.source}` : value;
     const found = differencesBetween(graded, changed).map(({ where, kind, before, after }) =>
-      [where.join(' > '), kind, told(before), told(after)].filter(Boolean).join(' | '),
+      [where.map((place) => ('name' in place ? place.name : place.field)).join(' > '), kind, told(before), told(after)]
+        .filter(Boolean)
+        .join(' | '),
     );
     expect(found).toContain('name | changed | Graded marks | Our grades');
     expect(found).toContain('limits > Grade 2 in all | removed');

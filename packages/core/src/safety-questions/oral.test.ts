@@ -1,3 +1,4 @@
+import { oralSentence } from '@jasperwren/words/oral';
 import { graded, tally } from '../marking/testing-standards';
 import { bankOf } from './bank/bank';
 import { choices, modesFor, orderRight, questionsToKnow, sessionCards } from './drill';
@@ -15,12 +16,17 @@ describe('oral marking', () => {
 
   it('is right with every critical point', () => {
     expect(judgeOral(brakes, [{ heard: ['pedal'], hint: false }], 2)).toMatchObject({ outcome: 'right' });
-    expect(judgeOral(brakes, [{ heard: all('tell.brakes'), hint: false }], 2).sentence).toContain('every point');
+    expect(oralSentence(judgeOral(brakes, [{ heard: all('tell.brakes'), hint: false }], 2))).toBe(
+      'Correct: every point.',
+    );
   });
 
   it('gives one more try, and no third', () => {
     const wrong = { heard: ['try'], hint: false };
     expect(judgeOral(brakes, [wrong], 2).outcome).toBe('again');
+    expect(oralSentence(judgeOral(brakes, [wrong], 2))).toBe(
+      'Not correct yet: 1 required point is missing. 1 more try.',
+    );
     expect(judgeOral(brakes, [wrong, wrong], 2).outcome).toBe('wrong');
     expect(judgeOral(brakes, [wrong, { heard: ['pedal'], hint: false }], 2).outcome).toBe('right');
     expect(judgeOral(brakes, [wrong], 1).outcome).toBe('wrong');
@@ -28,7 +34,8 @@ describe('oral marking', () => {
 
   it('counts a hint as wrong, whatever is said after it', () => {
     const hinted = { heard: all('tell.brakes'), hint: true };
-    expect(judgeOral(brakes, [hinted], 1)).toMatchObject({ outcome: 'wrong', sentence: 'Wrong: a hint was given.' });
+    const judged = judgeOral(brakes, [hinted], 1);
+    expect([judged.outcome, oralSentence(judged)]).toEqual(['wrong', 'Wrong: a hint was given.']);
   });
 });
 

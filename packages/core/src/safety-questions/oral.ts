@@ -15,7 +15,10 @@ export interface OralResult {
   readonly outcome: 'right' | 'wrong' | 'again';
   /** What the last try left out. */
   readonly missed: readonly KeyPoint[];
-  readonly sentence: string;
+  /** Why it is not right: a hint was given. */
+  readonly hint: boolean;
+  /** How many required points the last try left out. */
+  readonly lacking: number;
 }
 
 /** Whether a try holds every critical point, without a hint. */
@@ -31,19 +34,9 @@ export function isRight({ points }: SafetyQuestion, { heard, hint }: OralTry): b
 export function judgeOral(question: SafetyQuestion, tries: readonly OralTry[], allowed: number): OralResult {
   const last = tries.at(-1) ?? { heard: [], hint: false };
   const missed = question.points.filter(({ code }) => !last.heard.includes(code));
-  const critical = missed.filter((point) => point.critical);
-  if (tries.some((one) => isRight(question, one)))
-    return {
-      outcome: 'right',
-      missed,
-      sentence: missed.length === 0 ? 'Correct: every point.' : 'Correct: all required points.',
-    };
-  const why = last.hint
-    ? 'a hint was given'
-    : `${critical.length === 1 ? 'a required point is' : `${critical.length} required points are`} missing`;
-  return tries.length < allowed
-    ? { outcome: 'again', missed, sentence: `Not correct yet: ${why}. 1 more try.` }
-    : { outcome: 'wrong', missed, sentence: `Wrong: ${why}.` };
+  const told = { missed, hint: last.hint, lacking: missed.filter(({ critical }) => critical).length };
+  if (tries.some((one) => isRight(question, one))) return { outcome: 'right', ...told };
+  return { outcome: tries.length < allowed ? 'again' : 'wrong', ...told };
 }
 
 /**

@@ -63,18 +63,22 @@ export function standardsAsking(kind: QuestionKind, standards: readonly Effectiv
   return standards.filter((standard) => kindsOf(standard).includes(kind)).map(({ name }) => name);
 }
 
-/** What is wrong with a question that somebody wrote, in sentences; empty where nothing is. */
-export function problemsOf({ ask, topic, points, steps }: SafetyQuestion): readonly string[] {
+/** What can be wrong with a question that somebody wrote. */
+export type QuestionProblem =
+  'no-topic' | 'no-question' | 'no-points' | 'point-without-words' | 'nothing-required' | 'code-twice' | 'strange-step';
+
+/** What is wrong with a question that somebody wrote; empty where nothing is. */
+export function problemsOf({ ask, topic, points, steps }: SafetyQuestion): readonly QuestionProblem[] {
   const codes = points.map(({ code }) => code);
-  return [
-    ...(topic.trim() === '' ? ['Name the topic.'] : []),
-    ...(ask.trim() === '' ? ['Enter the question.'] : []),
-    ...(points.length === 0 ? ['Give at least one key point.'] : []),
-    ...(points.some(({ text }) => text.trim() === '') ? ['A key point has no words.'] : []),
-    ...(points.length > 0 && !points.some(({ critical }) => critical)
-      ? ['Mark at least one key point as required: without one, nothing makes an answer wrong.']
-      : []),
-    ...(new Set(codes).size < codes.length ? ['Two key points have the same code.'] : []),
-    ...(steps?.some((code) => !codes.includes(code)) ? ['A step is not among the key points.'] : []),
+  const problems: readonly (readonly [QuestionProblem, boolean])[] = [
+    ['no-topic', topic.trim() === ''],
+    ['no-question', ask.trim() === ''],
+    ['no-points', points.length === 0],
+    ['point-without-words', points.some(({ text }) => text.trim() === '')],
+    // Without one, nothing makes an answer wrong.
+    ['nothing-required', points.length > 0 && !points.some(({ critical }) => critical)],
+    ['code-twice', new Set(codes).size < codes.length],
+    ['strange-step', steps?.some((code) => !codes.includes(code)) ?? false],
   ];
+  return problems.flatMap(([problem, is]) => (is ? [problem] : []));
 }

@@ -121,12 +121,14 @@ export function schematicPoint(place: ControlPlace, wheelSide: VehicleProfile['w
   return { x: 1000 - x, y };
 }
 
-/** What is wrong with a profile that somebody wrote, in sentences; empty where nothing is. */
-export function problemsOfVehicle({ name, controls }: VehicleProfile): readonly string[] {
+/** What is wrong with a profile that somebody wrote: it has no name, or does not say how a control works. */
+export type ProfileProblem = { readonly kind: 'no-name' } | { readonly kind: 'no-how'; readonly control: ControlCode };
+
+export function problemsOfVehicle({ name, controls }: VehicleProfile): readonly ProfileProblem[] {
   return [
-    ...(name.trim() === '' ? ['Name the car.'] : []),
+    ...(name.trim() === '' ? [{ kind: 'no-name' } as const] : []),
     ...controlCodes
       .filter((code) => (controls[code]?.how ?? '').trim() === '')
-      .map((code) => `Say how the ${controlNames[code]} works.`),
+      .map((control) => ({ kind: 'no-how', control }) as const),
   ];
 }

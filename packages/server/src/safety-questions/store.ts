@@ -1,3 +1,4 @@
+import { questionProblem } from '@jasperwren/words/question-problems';
 import { t } from '@jasperwren/words/refusals';
 import type { BoardRow, BoardView, ChecksView, ForgottenQuestion } from '@jasperwren/contract/safety-questions';
 import type { LearnerView } from '@jasperwren/contract/learners';
@@ -41,7 +42,7 @@ export async function keepQuestion(
   id: string | undefined,
   input: Omit<SafetyQuestion, 'id' | 'version'>,
 ): Promise<SafetyQuestion> {
-  const problems = problemsOf({ ...input, id: '', version: 1 });
+  const problems = problemsOf({ ...input, id: '', version: 1 }).map(questionProblem);
   if (problems.length > 0)
     throw invalid(problems.join(' '), {
       problems: problems.map((message) => ({ field: 'points', message })),

@@ -2,7 +2,7 @@ import { sourcedWords } from '@jasperwren/words/marking/provenance';
 import { t } from '@jasperwren/words/standards';
 import { differencesBetween, type Difference } from '@jasperwren/core/marking/difference';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { capital } from '@jasperwren/words/lists';
+import { differenceWords } from '@jasperwren/words/marking/differences';
 import { Rows } from '../ui/Page';
 import styles from './standards.module.css';
 
@@ -14,7 +14,7 @@ export function Differences({ before, after }: { readonly before: Standard; read
     <Rows>
       {differences.map((difference, i) => (
         <li key={i} className={styles.difference}>
-          <span>{capital(difference.where.join(', '))}</span>
+          <span>{differenceWords(difference)}</span>
           <Words difference={difference} />
         </li>
       ))}

@@ -23,20 +23,9 @@ export interface MomentVerdict {
   readonly outcome: 'good' | 'not-looked' | 'unsafe' | 'never';
   /** What was in the way, the nearest first. */
   readonly hazards: readonly HazardKind[];
-  readonly sentence: string;
   /** The first moment that would have been safe, in seconds; missing where there was none. */
   readonly safeAtS?: number;
 }
-
-const sentences: Readonly<Record<HazardKind, string>> = {
-  'limit-change': 'the limit was just changing, and the speed needed you',
-  bend: 'a bend needed both hands and both eyes',
-  junction: 'a junction was too near, someone could have pulled out',
-  crossing: 'a crossing was too near, someone could have stepped out',
-  'large-vehicle': 'a large vehicle was coming up and took its room',
-  cyclist: 'you were about to pass a cyclist',
-  overtaker: 'someone was overtaking you',
-};
 
 /** Whether a hazard needs the whole attention at this moment, from where everybody is then. */
 export function needsAttention(scenario: Scenario, hazard: Hazard, atS: number): boolean {
@@ -66,34 +55,14 @@ export function hazardsAt(scenario: Scenario, fromS: number): readonly Hazard[] 
 export function judgeMoment(scenario: Scenario, { looksS, actAtS }: Moment): MomentVerdict {
   const safeAtS = firstSafeS(scenario);
   const later = safeAtS === undefined ? {} : { safeAtS };
-  if (actAtS === undefined)
-    return {
-      outcome: 'never',
-      hazards: [],
-      sentence: 'You let every safe moment pass. In a test you would be asked again.',
-      ...later,
-    };
+  if (actAtS === undefined) return { outcome: 'never', hazards: [], ...later };
   const inTheWay = [...hazardsAt(scenario, actAtS)].sort(
     (a, b) => Math.abs(aheadM(scenario, a, actAtS)) - Math.abs(aheadM(scenario, b, actAtS)),
   );
   const hazards = [...new Set(inTheWay.map(({ kind }) => kind))];
-  if (hazards.length > 0) {
-    const why = hazards.map((kind) => sentences[kind]).join('; ');
-    return { outcome: 'unsafe', hazards, sentence: `Not a safe moment: ${why}.`, ...later };
-  }
-  if (!looksS.some((atS) => atS <= actAtS && actAtS - atS <= lookS))
-    return {
-      outcome: 'not-looked',
-      hazards,
-      sentence: `The road was clear, but you did not check the mirror in the ${lookS} s before.`,
-      ...later,
-    };
-  return {
-    outcome: 'good',
-    hazards,
-    sentence: 'Good moment: clear ahead, clear behind, mirror checked.',
-    ...later,
-  };
+  if (hazards.length > 0) return { outcome: 'unsafe', hazards, ...later };
+  const looked = looksS.some((atS) => atS <= actAtS && actAtS - atS <= lookS);
+  return { outcome: looked ? 'good' : 'not-looked', hazards, ...later };
 }
 
 function firstSafeS(scenario: Scenario): number | undefined {

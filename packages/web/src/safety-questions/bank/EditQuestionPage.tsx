@@ -1,3 +1,4 @@
+import { questionProblem } from '@jasperwren/words/question-problems';
 import { t } from '@jasperwren/words/questions';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -109,7 +110,7 @@ function Editor({ question: initial, isNew }: { readonly question: SafetyQuestio
       </div>
       <KeyPointFields points={question.points} onChange={(points) => set({ points })} />
       <SaveBar
-        problems={tried ? problems : []}
+        problems={tried ? problems.map(questionProblem) : []}
         error={error}
         busy={isLoading}
         action={isNew ? t('addQuestion') : t('saveAsNewVersion')}

@@ -1,3 +1,4 @@
+import { profileProblem } from '@jasperwren/words/question-problems';
 import { t } from '@jasperwren/words/questions';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -163,7 +164,7 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
         </Rows>
       </Section>
       <SaveBar
-        problems={tried ? problems : []}
+        problems={tried ? problems.map(profileProblem) : []}
         error={error}
         busy={isLoading}
         action={isNew ? t('addCar') : t('saveAsNewVersion')}

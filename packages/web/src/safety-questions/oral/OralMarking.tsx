@@ -1,3 +1,4 @@
+import { oralSentence } from '@jasperwren/words/oral';
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { judgeOral, type OralResult, type OralTry } from '@jasperwren/core/safety-questions/oral';
@@ -52,7 +53,7 @@ export function OralMarking({ question, vehicle, allowed, before = 0, onTry }: P
       <PointTicks question={question} vehicle={vehicle} heard={heard} onHeard={done ? undefined : setHeard} />
       {result && (
         <p role="status">
-          <b>{result.sentence}</b>
+          <b>{oralSentence(result)}</b>
         </p>
       )}
       {!done && (

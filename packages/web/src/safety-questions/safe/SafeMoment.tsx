@@ -1,3 +1,4 @@
+import { momentSentence } from '@jasperwren/words/safe-moment';
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { judgeMoment, type MomentVerdict } from '@jasperwren/core/safety-questions/safe-moment/judge-moment';
@@ -103,7 +104,7 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
         {verdict && (
           <div role="status">
             <p className={styles.verdict}>
-              <b>{outcomeWords[verdict.outcome]}</b> {verdict.sentence}
+              <b>{outcomeWords[verdict.outcome]}</b> {momentSentence(verdict)}
             </p>
             {verdict.outcome !== 'good' && verdict.safeAtS !== undefined && (
               <p className="muted">{t('theFirstSafeMomentWasAt', { safeAtS: verdict.safeAtS.toFixed(1) })}</p>
