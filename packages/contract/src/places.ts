@@ -2,7 +2,7 @@ import type { PlaceRate } from '@jasperwren/core/places/hot-spots';
 import type { RoadPlace } from '@jasperwren/core/places/passes';
 
 /** What of the faults is looked at. */
-export const placeFilters = ['learner', 'instructor', 'since', 'area', 'severity'] as const;
+export const placeFilters = ['learner', 'instructor', 'since', 'area', 'behaviour', 'severity'] as const;
 
 /** A place with its rate and the behaviours its faults were. */
 export interface PlaceOfFaults extends Omit<PlaceRate, 'place'> {

@@ -150,6 +150,8 @@ export const resource = {
   allAreas: 'All areas',
   severity: 'Faults',
   allFaults: 'All',
+  faultType: 'Fault type',
+  allTypes: 'All types',
   counted: 'Counted faults',
   outright: 'Failing faults',
   compareWith: 'Compare with',

@@ -1,5 +1,5 @@
 import { t } from '@jasperwren/words/refusals';
-import type { FaultAtPlace, KindOfPlace, PlaceOfFaults, PlacesView } from '@jasperwren/contract/places';
+import type { FaultAtPlace, KindOfPlace, placeFilters, PlaceOfFaults, PlacesView } from '@jasperwren/contract/places';
 import { groupBy } from '@jasperwren/core/marking/grouping';
 import { ratesOf, type PlaceSum } from '@jasperwren/core/places/hot-spots';
 import { placeSorts, type PlaceSort, type RoadPlace } from '@jasperwren/core/places/passes';
@@ -9,7 +9,7 @@ import type { InSchool } from '../call';
 import { invalid } from '../refusal';
 
 /** Which drives and which faults are looked at, as the address says it. */
-export type PlaceFilter = Readonly<Partial<Record<'learner' | 'instructor' | 'since' | 'area' | 'severity', string>>>;
+export type PlaceFilter = Readonly<Partial<Record<(typeof placeFilters)[number], string>>>;
 
 /** So many places at most are told in full. */
 const mostPlaces = 60;
@@ -24,7 +24,7 @@ function only({ learner, instructor, since }: PlaceFilter, at: 'at' | 'started_a
 
 /** The faults that are looked at, each with the drive it was made on, as a common table expression. */
 function faultsIn({ who: { schoolId } }: InSchool, filter: PlaceFilter): RawBuilder<unknown> {
-  const { area, severity } = filter;
+  const { area, behaviour, severity } = filter;
   if (severity !== undefined && !severities.some((one) => one === severity)) throw invalid(t('countedOrOutright'));
   return sql`faults as (
     select marks_on_road.*, drives.learner_id, drives.started_at from marks_on_road
@@ -32,6 +32,7 @@ function faultsIn({ who: { schoolId } }: InSchool, filter: PlaceFilter): RawBuil
     where marks_on_road.school_id = ${schoolId} and severity is not null and place_id is not null
     ${only(filter, 'started_at')}
     ${area === undefined ? sql`` : sql`and area = ${area}`}
+    ${behaviour === undefined ? sql`` : sql`and behaviour = ${behaviour}`}
     ${severity === undefined ? sql`` : sql`and severity = ${severity}`}
   )`;
 }
@@ -53,7 +54,7 @@ async function sumsOf(call: InSchool, filter: PlaceFilter): Promise<readonly Sum
     db,
     who: { schoolId },
   } = call;
-  const some = filter.area !== undefined || filter.severity !== undefined;
+  const some = [filter.area, filter.behaviour, filter.severity].some((one) => one !== undefined);
   const query = some
     ? sql<Sum>`with ${faultsIn(call, filter)},
         counted as materialized (select drive_id, place_id, count(*) as n from faults group by drive_id, place_id),

@@ -166,6 +166,9 @@ describe('where faults happen', () => {
     expect(nobody).toMatchObject({ drives: 0, passes: 0, faults: 0, places: [], tooFew: 0, kinds: [], months: [] });
     const own = (await lead.send<PlacesView>('GET', `/api/places?learner=${learnerId}&severity=outright`)).body;
     expect([own.drives, own.faults]).toEqual([all.drives, 0]);
+    const faultsOf = async (behaviour: string) =>
+      (await lead.send<PlacesView>('GET', `/api/places?behaviour=${behaviour}`)).body.faults;
+    expect([await faultsOf('signs.lights'), await faultsOf('signs.signs')]).toEqual([all.faults, 0]);
     expect((await other.send<PlacesView>('GET', '/api/places')).body.drives).toBe(0);
     expect((await lead.send('GET', '/api/places?severity=dreadful')).status).toBe(422);
   });

@@ -1,4 +1,4 @@
-import { behaviourCategories } from '@jasperwren/core/catalogue/catalogue';
+import { behaviourCategories, behaviours } from '@jasperwren/core/catalogue/catalogue';
 import { t } from '@jasperwren/words/traces';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
@@ -49,6 +49,17 @@ export function PlaceFilters({ filter, compare, onChange }: Props) {
         options={behaviourCategories.map(({ code, name }) => [code, name])}
         onChange={(value) => onChange('area', value)}
       />
+      {filter.area !== undefined && (
+        <Choice
+          label={t('faultType')}
+          value={filter.behaviour}
+          all={t('allTypes')}
+          options={behaviours
+            .filter(({ category }) => category === filter.area)
+            .map(({ code, name }) => [code, name] as const)}
+          onChange={(value) => onChange('behaviour', value)}
+        />
+      )}
       <Choice
         label={t('severity')}
         value={filter.severity}

@@ -14,10 +14,11 @@ export interface Filter {
   readonly instructor?: string;
   readonly since?: string;
   readonly area?: string;
+  readonly behaviour?: string;
   readonly severity?: string;
 }
 
-const names = ['learner', 'instructor', 'area', 'severity'] as const;
+const names = ['learner', 'instructor', 'area', 'behaviour', 'severity'] as const;
 
 /** What is looked at, as the address of the page says it. */
 export function useFilter() {
@@ -41,6 +42,8 @@ export function useFilter() {
           const next = new URLSearchParams(before);
           if (value === '') next.delete(name);
           else next.set(name, value);
+          // A type of fault is one of its area.
+          if (name === 'area') next.delete('behaviour');
           return next;
         },
         { replace: true },
