@@ -1,5 +1,6 @@
 import { t as learn } from '@jasperwren/words/learn';
 import { t as learners } from '@jasperwren/words/learners';
+import { t as refusals } from '@jasperwren/words/refusals';
 import { t as questions } from '@jasperwren/words/questions';
 import type { Page } from '@playwright/test';
 import { addLearner, expect, signIn, test, fromMore } from './fixtures';
@@ -93,6 +94,6 @@ test('a learner sees nothing of the school, and loses the sign-in when the instr
   await expect(device.getByLabel(learn('code'))).toBeVisible();
   await device.getByLabel(learn('code')).fill('AAAA-BBBB');
   await device.getByRole('button', { name: learn('signIn') }).click();
-  await expect(device.getByText(/not known, was used, or has run out/)).toBeVisible();
+  await expect(device.getByText(refusals('codeNotKnown'))).toBeVisible();
   await context.close();
 });

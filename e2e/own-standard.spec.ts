@@ -79,9 +79,20 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   await expect(page.getByRole('listitem', { name: 'Limit Engine stopped' })).toContainText(
     editor('setByAnOptionBelow'),
   );
-  await page.getByLabel('Engine stopped in the yard').click();
+  await page.getByRole('combobox', { name: 'Engine stopped in the yard' }).click();
   await page.getByRole('option', { name: 'More than three fail' }).click();
+  // An option of one's own: its second choice, once chosen, sets how long the slope may take.
+  await page.getByRole('button', { name: editor('addOption') }).click();
+  const own = page.getByRole('listitem', { name: editor('newOption') });
+  await own.getByText(editor('choicesAndWhatTheySet')).click();
+  const second = own.getByRole('group', { name: editor('choiceNth', { nth: 2 }) });
+  await second.getByRole('button', { name: editor('setsALimit') }).click();
+  await expect(second.getByRole('combobox', { name: editor('limit') })).toHaveText('Time of the slope');
+  await second.getByRole('textbox', { name: new RegExp(`^${editor('allowed')}`) }).fill('77');
+  await own.getByRole('combobox', { name: editor('newOption') }).click();
+  await page.getByRole('option', { name: editor('choiceNth', { nth: 2 }) }).click();
   await publishStandard(page);
+  await expect(page.getByText('77 s', { exact: false }).first()).toBeVisible();
   await expect(page.getByText('Fail: more than 3 demerits (engine stopped) in the whole test.')).toBeVisible();
   await page.getByRole('link', { name: 'timed-yard version 4' }).click();
   await expect(page.getByText('Fail: more than 2 demerits (engine stopped) in the whole test.')).toBeVisible();
