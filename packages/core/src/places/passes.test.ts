@@ -111,4 +111,5 @@ it('makes no loop over a place that is not there', async () => {
   const nowhere = { id: 'turn.1.2.3', sort: 'turn', turn: 'left', ...start } as const;
   expect(practiceLoop(roads, nowhere, start)).toBeUndefined();
   expect(endsOver(roads, nowhere)).toBeUndefined();
+  expect(endsOver(roads, { id: 'road.1', sort: 'road', lat: 10, lon: 10 })).toBeUndefined();
 });

@@ -33,7 +33,9 @@ const onRoad = 30;
 
 /** The ends that a way passes one after the other to lead over a place; undefined where these roads do not have it. */
 export function endsOver(roads: Roads, place: RoadPlace): readonly End[] | undefined {
-  return stopsOver(roads, place)?.map((stop) => endAt(roads.graph, roads.finder, stop, onRoad));
+  const stops = stopsOver(roads, place);
+  if (!stops?.every((stop) => roads.finder.near(stop, onRoad).length > 0)) return undefined;
+  return stops.map((stop) => endAt(roads.graph, roads.finder, stop, onRoad));
 }
 
 /** The stops that lead over a place: on the road one comes by and on the one that is taken; on a road one in its middle. */
