@@ -1,3 +1,4 @@
+import { problemWords } from '@jasperwren/words/marking/problems';
 import { t as account } from '@jasperwren/words/account';
 import { t as briefing } from '@jasperwren/words/briefing';
 import { t as common } from '@jasperwren/words/common';
@@ -85,7 +86,9 @@ test('a contradiction is named and stands in the way of publishing', async ({ pa
   await beginStandard(page, 'Tally', 'Odd test');
   const letter = page.getByRole('textbox', { name: editor('letter') }).first();
   await letter.fill('S');
-  await expect(page.getByText('There are two categories with the letter "S".')).toBeVisible();
+  await expect(
+    page.getByText(problemWords({ path: '', is: { code: 'twice', list: 'categories', field: 'letter', value: 'S' } })),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: editor('publish'), exact: true })).toBeDisabled();
   await page.getByRole('button', { name: editor('saveDraft') }).click();
   await expect(page.getByText(editor('draftSaved'))).toBeVisible();

@@ -44,7 +44,7 @@ describe('contradictions in a standard', () => {
     [
       'a limit without marks',
       withLimit({ scope: { kind: 'item', item: 'checks.eyesight' } }),
-      '/limits/3: Made up: it never decides, since no item in its scope can have such a grade.',
+      '/limits/3: Made up: it never decides, since no fault type in its scope can have such a grade.',
     ],
     [
       'points nobody gives',
@@ -80,7 +80,7 @@ describe('contradictions in a standard', () => {
     [
       'one letter twice',
       { ...tally, categories: tally.categories.map((c) => ({ ...c, letter: c.letter === 'S' ? 'Q' : c.letter })) },
-      '/categories/1/letter: There are two categories with the letter “Q”.',
+      '/categories/1/letter: There are two areas with the letter “Q”.',
     ],
     [
       'a behaviour nobody knows',

@@ -24,7 +24,7 @@ it('says one more and several more apart', () => {
     problemWords({ path: '', is: { code: 'failsNothing', grade: 'serious fault', item: 'Speed', others } });
   expect([0, 1, 2].map(words)).toEqual([
     'One serious fault on “Speed” would fail nothing: no limit counts it.',
-    'One serious fault on “Speed” and 1 item more would fail nothing: no limit counts it.',
-    'One serious fault on “Speed” and 2 items more would fail nothing: no limit counts it.',
+    'One serious fault on “Speed” and 1 fault type more would fail nothing: no limit counts it.',
+    'One serious fault on “Speed” and 2 fault types more would fail nothing: no limit counts it.',
   ]);
 });
