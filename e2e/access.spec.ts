@@ -95,7 +95,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
       .getByRole('textbox', { name: editor('letter') })
       .first()
       .fill('E');
-    await page.getByText('There are two categories').waitFor();
+    await page.getByText('There are two areas').waitFor();
     await expectNoHarm(page, 'the editor');
     await page.goto('/standards/timed-yard');
     await page.getByRole('heading', { name: standards('whatFailsTheTest') }).waitFor();

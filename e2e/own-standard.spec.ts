@@ -21,7 +21,7 @@ test('a category and an item of the catalogue are added, and marked on the desk'
   await signIn(page, school);
   await beginStandard(page, 'Minor and major', 'Longer list');
   await page.getByRole('button', { name: editor('addArea') }).click();
-  await expect(page.getByText('New area has no items.')).toBeVisible();
+  await expect(page.getByText('New area has no fault types.')).toBeVisible();
   await page
     .getByRole('textbox', { name: editor('area') })
     .last()
