@@ -9,8 +9,7 @@ import { rehearsalOf } from '../route-shares/rehearsal';
 import type { OpenLink } from '../route-shares/store';
 import { refresh, type Refreshed, type RefreshTask } from '../readiness/refresh';
 import type { SharedRoad } from '@jasperwren/contract/traces';
-import type { SharedDrive } from '../shares/store';
-import { sharedRoad } from '../traces/shared-road';
+import { sharedRoad, type RoadTask } from '../traces/shared-road';
 import { workOutTrace, type TraceTask, type WorkedOut } from '../traces/work-out';
 
 /** What takes longer than a request may: it reads the database by a connection of its own and writes nothing. */
@@ -19,7 +18,7 @@ export type Task =
   | ({ readonly kind: 'read-roads' } & RoadsTask & { readonly news: MessagePort })
   | ({ readonly kind: 'chance-before' } & BeforeTask)
   | ({ readonly kind: 'work-out-trace'; readonly schoolId: string } & TraceTask)
-  | ({ readonly kind: 'shared-road' } & Pick<SharedDrive, 'schoolId' | 'driveId'>)
+  | ({ readonly kind: 'shared-road'; readonly schoolId: string } & RoadTask)
   | ({ readonly kind: 'rehearsal' } & OpenLink);
 
 /** What a task answers with, by its kind; the others tell through their port. */

@@ -1,3 +1,4 @@
+import { roundTheWay } from '../traces/shared-road';
 import { t } from '@jasperwren/words/refusals';
 import { notSignedIn } from '../refusal';
 import { addReviews, reviewsOf } from '../safety-questions/store';
@@ -57,6 +58,6 @@ export function meHandlers(workers: Workers): HandlersOf<Names> {
     myDebriefs: (call) => myDebriefs(call),
     myDebrief: async (call, { shareId }) => sharedDebrief(call, await mySharedDrive(call, shareId)),
     myDebriefRoad: async (call, { shareId }) =>
-      workers.run({ kind: 'shared-road', ...(await mySharedDrive(call, shareId)) }),
+      workers.run({ kind: 'shared-road', around: roundTheWay.link, ...(await mySharedDrive(call, shareId)) }),
   };
 }

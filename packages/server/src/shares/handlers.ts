@@ -1,3 +1,4 @@
+import { roundTheWay } from '../traces/shared-road';
 import type { HandlersOf } from '../http/call';
 import type { Workers } from '../jobs/threads';
 import { addShare, openShare, revokeShare, sharedDebrief, sharesOf } from './store';
@@ -15,6 +16,6 @@ export const shareHandlers = (
   },
   async sharedDebriefRoad(call, { token }) {
     call.setHeader('x-robots-tag', 'noindex');
-    return workers.run({ kind: 'shared-road', ...(await openShare(call, token)) });
+    return workers.run({ kind: 'shared-road', around: roundTheWay.link, ...(await openShare(call, token)) });
   },
 });

@@ -8,6 +8,7 @@ import { file, type HandlersOf } from '../http/call';
 import type { Runner } from '../jobs/runner';
 import type { Workers } from '../jobs/threads';
 import { missing } from '../refusal';
+import { roundTheWay } from './shared-road';
 import { addPieces, dropTrace, editTrace, fixesOf, traceOf } from './store';
 
 type Names = 'trace' | 'driveRoad' | 'sendFixes' | 'editTrace' | 'dropTrace' | 'traceFile';
@@ -17,7 +18,7 @@ export const traceHandlers = (jobs: Runner, workers: Workers): HandlersOf<Names>
   async driveRoad(call, { driveId }) {
     // Refused here where there is no such mock test.
     await getDrive(call, driveId);
-    return workers.run({ kind: 'shared-road', schoolId: call.who.schoolId, driveId });
+    return workers.run({ kind: 'shared-road', schoolId: call.who.schoolId, driveId, around: roundTheWay.school });
   },
   async sendFixes({ write }, { driveId }, body) {
     await write(

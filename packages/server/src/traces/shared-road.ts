@@ -10,28 +10,31 @@ import { findRoute } from '../driving-routes/store';
 import { waysOf } from '../roads/store';
 import { traceOf } from './store';
 
-/** So many metres round the way that was driven are shown. */
-const around = 400;
+/** Which drive, and how many metres round its way are shown. */
+export interface RoadTask {
+  readonly driveId: string;
+  readonly around: number;
+}
+
+/** So much is shown by a link, and so much to the school itself, in metres. */
+export const roundTheWay = { link: 400, school: 2500 } as const;
 
 /**
  * Where a drive was, with the roads near it and no others: by its trace, or by what was placed on its route; null where
  * neither tells. It reads roads: a thread's work.
  */
-export async function sharedRoad(
-  call: InSchool,
-  { driveId }: { readonly driveId: string },
-): Promise<SharedRoad | null> {
+export async function sharedRoad(call: InSchool, { driveId, around }: RoadTask): Promise<SharedRoad | null> {
   const trace = await traceOf(call, driveId);
-  if (!trace) return placedRoad(call, driveId);
+  if (!trace) return placedRoad(call, { driveId, around });
   if (!trace.reading || !trace.roads) return null;
   const { reading, marks, zeroMs } = trace;
   const line = reading.pieces.flatMap((piece) => piece.line.map(([lat, lon]) => [lat, lon] as const));
-  const roads = near(openRoads(await waysOf(call, trace.roads.id)), line);
+  const roads = near(openRoads(await waysOf(call, trace.roads.id)), line, around);
   return { roads, reading, marks, zeroMs };
 }
 
 /** The faults that were placed by hand, on the route that was planned; null where none was, or the route is gone. */
-async function placedRoad(call: InSchool, driveId: string): Promise<PlacedRoad | null> {
+async function placedRoad(call: InSchool, { driveId, around }: RoadTask): Promise<PlacedRoad | null> {
   const { summary, events } = await getDrive(call, driveId);
   const marks = foldDrive(events).marks.flatMap(({ id, place, struck }) =>
     place && !struck ? [{ markId: id, lat: place.lat, lon: place.lon }] : [],
@@ -41,7 +44,8 @@ async function placedRoad(call: InSchool, driveId: string): Promise<PlacedRoad |
   const source = openRoads(await waysOf(call, route.roadsId));
   const planned = readRoute(openGraph(source), route.stops, instructorStyle);
   if (!('line' in planned)) return null;
-  return { roads: near(source, planned.line), line: planned.line, marks };
+  return { roads: near(source, planned.line, around), line: planned.line, marks };
 }
 
-const near = (source: RoadSource, line: PlacedRoad['line']) => storeRoads(clipRoads(source, line, around));
+const near = (source: RoadSource, line: PlacedRoad['line'], around: number) =>
+  storeRoads(clipRoads(source, line, around));
