@@ -1,5 +1,5 @@
 import type { EffectiveStandard } from '../marking/standard';
-import { chanceOf } from '../yard/exercise-history';
+import { courseChance, exerciseHistory } from '../yard/exercise-history';
 import { wanted } from './checklist';
 import type { Evidence } from './evidence';
 
@@ -24,25 +24,24 @@ export function courseStanding(
   on: Date,
 ): CourseStanding | undefined {
   if (!course) return undefined;
+  const names = new Map(exercises.map(({ code, name }) => [code, name]));
   const drives = evidence
     .filter(({ at }) => {
       const age = (on.getTime() - Date.parse(at)) / dayMs;
       return age >= 0 && age <= wanted.weeks * 7;
     })
     .sort((a, b) => (a.at < b.at ? -1 : 1))
-    .flatMap((one) => (one.course?.standard === id ? [one.course.results] : []));
-  const chances = exercises.map(({ code, name }) => {
-    const passed = drives
-      .flatMap((results) => results.filter(({ exercise }) => exercise === code))
-      .map((one) => one.passed);
-    return { name, chance: passed.length > 0 ? chanceOf(passed).mean : undefined };
-  });
-  let chance = 1;
-  let weakest: { readonly name: string; readonly chance: number } | undefined;
-  for (const one of chances) {
-    if (one.chance === undefined) return undefined;
-    chance *= one.chance;
-    if (!weakest || one.chance < weakest.chance) weakest = { name: one.name, chance: one.chance };
-  }
-  return weakest && { chance, weakest: weakest.name, weakestChance: weakest.chance };
+    .flatMap((one) => (one.course?.standard === id ? [one.course.results] : []))
+    .map((results) =>
+      results.flatMap((result) => {
+        const name = names.get(result.exercise);
+        return name === undefined ? [] : [{ ...result, name }];
+      }),
+    );
+  const history = exerciseHistory(drives);
+  const chance = courseChance(history, exercises.length);
+  const [weakest] = history.toSorted((a, b) => a.chance.mean - b.chance.mean);
+  return chance !== undefined && weakest
+    ? { chance, weakest: weakest.name, weakestChance: weakest.chance.mean }
+    : undefined;
 }

@@ -88,8 +88,9 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
       .filter(({ failedAtMs }) => failedAtMs === undefined)
       .map(({ exercise }) => exercise),
   );
-  const verdict = judgeDrive(standard, drive);
-  const results = exerciseResults(standard, drive, verdict);
+  // Judged on a course alone: what was driven elsewhere needs no verdict here.
+  const verdict = standard.course && judgeDrive(standard, drive);
+  const results = verdict ? exerciseResults(standard, drive, verdict) : [];
   const completed = drive.ended?.ending === 'completed' && minutes > 0;
   return {
     kind: 'drive',
@@ -97,7 +98,7 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
     counts,
     exposure: !onCourseAlone(standard)
       ? minutes / standard.length.totalMin.value
-      : completed && verdict.outcome !== 'incomplete'
+      : completed && verdict?.outcome !== 'incomplete'
         ? 1
         : results.length / Math.max(1, standard.exercises.length),
     minutes,

@@ -48,12 +48,15 @@ export interface Chance {
   readonly high: number;
 }
 
+/** What the chance of an exercise rests on. */
+type Outcome = Pick<ExerciseResult, 'exercise' | 'name' | 'passed'>;
+
 /** An exercise over the drives of a learner. */
-export interface ExerciseHistory {
+export interface ExerciseHistory<R extends Outcome = ExerciseResult> {
   readonly exercise: string;
   readonly name: string;
   /** Of the drives on which it was driven, in their order. */
-  readonly results: readonly ExerciseResult[];
+  readonly results: readonly R[];
   readonly passed: number;
   /** That it is passed next time. */
   readonly chance: Chance;
@@ -68,8 +71,8 @@ const halfLifeDrives = 2;
  * a beta distribution with one half on either side, in which a drive counts less the longer ago it was.
  * @param drives oldest first
  */
-export function exerciseHistory(drives: readonly (readonly ExerciseResult[])[]): readonly ExerciseHistory[] {
-  const byExercise = new Map<string, ExerciseResult[]>();
+export function exerciseHistory<R extends Outcome>(drives: readonly (readonly R[])[]): readonly ExerciseHistory<R>[] {
+  const byExercise = new Map<string, R[]>();
   for (const result of drives.flat())
     byExercise.set(result.exercise, [...(byExercise.get(result.exercise) ?? []), result]);
   return [...byExercise].map(([exercise, results]) => ({
@@ -93,6 +96,6 @@ export function chanceOf(passed: readonly boolean[]): Chance {
  * The chance of passing all of them, taken as if they did not depend on one another: an estimate without a range.
  * @param count how many exercises the course has; undefined comes back where some were never driven
  */
-export function courseChance(history: readonly ExerciseHistory[], count: number): number | undefined {
+export function courseChance(history: readonly Pick<ExerciseHistory, 'chance'>[], count: number): number | undefined {
   return history.length < count ? undefined : history.reduce((all, { chance }) => all * chance.mean, 1);
 }

@@ -1,9 +1,8 @@
 import type { RoadPlace } from '@jasperwren/core/places/passes';
 import { t } from '@jasperwren/words/routes';
 import { placeWords } from '@jasperwren/words/traces';
-import Autocomplete from '@mui/material/Autocomplete';
-import TextField from '@mui/material/TextField';
 import { api } from '../../base/api';
+import { Several } from './Several';
 
 interface Props {
   readonly value: readonly RoadPlace[];
@@ -21,21 +20,15 @@ export function HotSpots({ value, onChange }: Props) {
   const places = (view?.places ?? []).slice(0, offered).map(({ place }) => place);
   if (places.length === 0) return null;
   return (
-    <Autocomplete
-      multiple
-      size="small"
-      limitTags={2}
-      disableCloseOnSelect
+    <Several
+      label={t('planOver')}
+      help={t('planOverMost', { most: mostPlaces })}
       options={places}
-      value={[...value]}
-      getOptionLabel={placeWords}
-      getOptionKey={({ id }) => id}
-      isOptionEqualToValue={(a, b) => a.id === b.id}
-      getOptionDisabled={(place) => value.length >= mostPlaces && !value.some(({ id }) => id === place.id)}
-      onChange={(_, chosen) => onChange(chosen)}
-      renderInput={(params) => (
-        <TextField {...params} label={t('planOver')} helperText={t('planOverMost', { most: mostPlaces })} />
-      )}
+      value={value}
+      nameOf={placeWords}
+      keyOf={({ id }) => id}
+      most={mostPlaces}
+      onChange={onChange}
     />
   );
 }

@@ -9,7 +9,6 @@ import { featureName } from '@jasperwren/words/roads/features';
 import { roadsProblem } from '@jasperwren/words/roads/problems';
 import { t } from '@jasperwren/words/routes';
 import { placeWords } from '@jasperwren/words/traces';
-import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import TextField from '@mui/material/TextField';
@@ -19,6 +18,7 @@ import { usePlan } from '../work/use-roads-work';
 import type { PlannedLoop, PlanQuestion } from '../work/roads.worker';
 import styles from './editor.module.css';
 import { HotSpots } from './HotSpots';
+import { Several } from './Several';
 import { WeakAreas } from './WeakAreas';
 
 interface Props {
@@ -65,9 +65,30 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
         onChange={(event) => setMinutes(event.target.value)}
       />
       <WeakAreas onKinds={setPrefers} />
-      <Kinds label={t('planWants')} value={wants} onChange={setWants} />
-      <Kinds label={t('planPrefers')} value={prefers} onChange={setPrefers} />
-      <Kinds label={t('planAvoids')} value={avoids} onChange={setAvoids} />
+      <Several
+        label={t('planWants')}
+        options={featureKinds}
+        value={wants}
+        nameOf={featureName}
+        keyOf={(kind) => kind}
+        onChange={setWants}
+      />
+      <Several
+        label={t('planPrefers')}
+        options={featureKinds}
+        value={prefers}
+        nameOf={featureName}
+        keyOf={(kind) => kind}
+        onChange={setPrefers}
+      />
+      <Several
+        label={t('planAvoids')}
+        options={featureKinds}
+        value={avoids}
+        nameOf={featureName}
+        keyOf={(kind) => kind}
+        onChange={setAvoids}
+      />
       <HotSpots value={over} onChange={setOver} />
       <div className={styles.buttons}>
         <Button variant="contained" disabled={!valid} onClick={ask}>
@@ -79,30 +100,6 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
       </div>
       {question && <Loops question={question} units={units} onUse={onUse} onStop={() => setQuestion(undefined)} />}
     </div>
-  );
-}
-
-function Kinds({
-  label,
-  value,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: readonly FeatureKind[];
-  readonly onChange: (kinds: readonly FeatureKind[]) => void;
-}) {
-  return (
-    <Autocomplete
-      multiple
-      size="small"
-      limitTags={2}
-      disableCloseOnSelect
-      options={featureKinds}
-      value={[...value]}
-      getOptionLabel={featureName}
-      onChange={(_, kinds) => onChange(kinds)}
-      renderInput={(params) => <TextField {...params} label={label} />}
-    />
   );
 }
 

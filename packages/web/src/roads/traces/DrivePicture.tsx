@@ -17,7 +17,8 @@ import { GradeSign } from '../../ui/GradeSign';
 import { Ribbon } from '../../ui/Ribbon';
 import { RoadPicture } from '../picture/RoadPicture';
 import styles from './drive-road.module.css';
-import { CarMark, SignMark } from './SignMark';
+import { FaultsOnRoad } from './FaultsOnRoad';
+import { CarMark } from './SignMark';
 import { TraceLines } from './TraceLines';
 import { boundsOf } from '../picture/bounds';
 
@@ -78,17 +79,7 @@ export function DrivePicture({
         <div className={styles.map}>
           <RoadPicture stored={stored} show={show}>
             <TraceLines reading={reading} known={showsKnown ? known : undefined} />
-            {placed.map(({ markId, lat, lon, mark, name }) => (
-              <SignMark
-                key={markId}
-                lat={lat}
-                lon={lon}
-                sign={grades.get(mark.grade)?.sign ?? 'noted'}
-                title={`${name}, ${grades.get(mark.grade)?.name ?? ''}, ${clockTime(mark.atMs)}`}
-                chosen={markId === chosen}
-                onChoose={() => choose(markId)}
-              />
-            ))}
+            <FaultsOnRoad standard={standard} drive={drive} places={placed} chosen={chosen} onChoose={choose} />
             {car && <CarMark lat={car.lat} lon={car.lon} />}
           </RoadPicture>
         </div>

@@ -19,7 +19,8 @@ import { RoadPicture } from '../picture/RoadPicture';
 import { useReading, useRoute } from '../use-route';
 import { isRead } from '../work/use-roads-work';
 import styles from './drive-road.module.css';
-import { CarMark, SignMark } from './SignMark';
+import { FaultsOnRoad } from './FaultsOnRoad';
+import { CarMark } from './SignMark';
 import { boundsOf } from '../picture/bounds';
 
 /** Says of a mark where it was made. */
@@ -84,20 +85,13 @@ function Placing({ standard, drive, onPlace, stored, reading }: PlacingProps) {
           <RoadPicture stored={stored} show={boundsOf(reading.line)}>
             <RouteLines reading={reading} onInsert={(_, tapped) => go(tapped)} />
             <Taps onTap={go} />
-            {marks.map(
-              ({ id, place: known, grade, item, atMs }) =>
-                known && (
-                  <SignMark
-                    key={id}
-                    lat={known.lat}
-                    lon={known.lon}
-                    sign={grades.get(grade)?.sign ?? 'noted'}
-                    title={`${itemName(standard, item)}, ${clockTime(atMs)}`}
-                    chosen={id === chosenId}
-                    onChoose={() => choose(id)}
-                  />
-                ),
-            )}
+            <FaultsOnRoad
+              standard={standard}
+              drive={drive}
+              places={marks.flatMap(({ id, place: known }) => (known ? [{ markId: id, ...known }] : []))}
+              chosen={chosenId}
+              onChoose={choose}
+            />
             <CarMark lat={place.lat} lon={place.lon} />
           </RoadPicture>
         </div>

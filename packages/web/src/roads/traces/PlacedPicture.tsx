@@ -1,19 +1,16 @@
 import type { PlacedRoad } from '@jasperwren/contract/traces';
 import type { Drive } from '@jasperwren/core/drive/drive';
-import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { itemName } from '@jasperwren/words/marking/names';
 import { t } from '@jasperwren/words/traces';
 import { useMemo, useState } from 'react';
 import { Polyline } from 'react-leaflet';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
-import { clockTime } from '../../ui/format';
 import { Ribbon } from '../../ui/Ribbon';
 import { boundsOf } from '../picture/bounds';
 import { RoadPicture } from '../picture/RoadPicture';
 import styles from './drive-road.module.css';
-import { SignMark } from './SignMark';
+import { FaultsOnRoad } from './FaultsOnRoad';
 
 interface Props {
   readonly road: PlacedRoad;
@@ -27,7 +24,6 @@ export function PlacedPicture({ road: { roads, line, marks }, standard, drive, o
   const colours = tokens[useThemeName()];
   const [chosen, setChosen] = useState<string>();
   const show = useMemo(() => boundsOf(line), [line]);
-  const { grades } = rulesOf(standard);
   const choose = (markId: string) => {
     setChosen(markId);
     onMark(markId);
@@ -42,23 +38,7 @@ export function PlacedPicture({ road: { roads, line, marks }, standard, drive, o
               interactive={false}
               pathOptions={{ color: colours.ink, weight: 5, opacity: 0.7 }}
             />
-            {marks.map(({ markId, lat, lon }) => {
-              const mark = drive.marks.find(({ id }) => id === markId);
-              const grade = mark && grades.get(mark.grade);
-              return (
-                mark && (
-                  <SignMark
-                    key={markId}
-                    lat={lat}
-                    lon={lon}
-                    sign={grade?.sign ?? 'noted'}
-                    title={`${itemName(standard, mark.item)}, ${grade?.name ?? ''}, ${clockTime(mark.atMs)}`}
-                    chosen={markId === chosen}
-                    onChoose={() => choose(markId)}
-                  />
-                )
-              );
-            })}
+            <FaultsOnRoad standard={standard} drive={drive} places={marks} chosen={chosen} onChoose={choose} />
           </RoadPicture>
         </div>
       </div>
