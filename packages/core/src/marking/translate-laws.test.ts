@@ -131,7 +131,11 @@ describe('differences of random standards', () => {
         );
         const found = differencesBetween(standard, { ...standard, limits: moved });
         expect(found).toHaveLength(1);
-        expect(found[0]?.where).toEqual(['limits', standard.limits[at]!.name, 'allowed']);
+        expect(found[0]?.where).toEqual([
+          { field: 'limits' },
+          { name: standard.limits[at]!.name },
+          { field: 'allowed' },
+        ]);
       }),
     );
   });

@@ -1,47 +1,17 @@
-import { DatePicker } from '@mui/x-date-pickers/DatePicker';
-import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
-import { AdapterDayjs } from '@mui/x-date-pickers/AdapterDayjs';
-import dayjs from 'dayjs';
+import { lazy, Suspense } from 'react';
+import Skeleton from '@mui/material/Skeleton';
 import { useController, type Control, type FieldValues, type Path } from 'react-hook-form';
+import type { BoxProps } from './DateBox';
 
-interface BoxProps {
-  readonly label: string;
-  /** `YYYY-MM-DD`, or empty. */
-  readonly value: string;
-  readonly onChange: (value: string) => void;
-  readonly onBlur?: () => void;
-  readonly problem?: string | undefined;
-  readonly small?: boolean;
-}
+// The calendar is a third of a form's weight: the form shows without it.
+const Box = lazy(() => import('./DateBox'));
 
-/** A date of the calendar, typed or picked. */
-export function DateBox({ label, value, onChange, onBlur, problem, small = false }: BoxProps) {
+/** A date of the calendar, typed or picked; its place is kept until it has arrived. */
+export function DateBox(props: BoxProps) {
   return (
-    <LocalizationProvider dateAdapter={AdapterDayjs}>
-      <DatePicker
-        label={label}
-        format="DD MMMM YYYY"
-        // The picker keeps a half-typed date; its owner hears of it as something that is no date yet.
-        defaultValue={value ? dayjs(value) : null}
-        onChange={(date) => onChange(date ? date.format('YYYY-MM-DD') : '')}
-        slotProps={{
-          textField: {
-            fullWidth: !small,
-            size: small ? 'small' : 'medium',
-            error: problem !== undefined,
-            helperText: problem,
-            ...(onBlur && { onBlur }),
-            sx: {
-              '& .MuiPickersOutlinedInput-root': { backgroundColor: 'background.paper' },
-              '& .MuiPickersOutlinedInput-root:not(.Mui-error) .MuiPickersOutlinedInput-notchedOutline': {
-                borderColor: 'text.secondary',
-              },
-            },
-          },
-          field: { clearable: true },
-        }}
-      />
-    </LocalizationProvider>
+    <Suspense fallback={<Skeleton variant="rounded" height={props.small ? 40 : 56} />}>
+      <Box {...props} />
+    </Suspense>
   );
 }
 
