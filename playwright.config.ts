@@ -9,6 +9,7 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   reporter: [['list'], ['json']],
   outputDir: 'test-results',
+  globalTeardown: './e2e/demo-server.ts',
   use: {
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',

@@ -13,132 +13,136 @@ import { t as schoolPage } from '@jasperwren/words/school';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as standards } from '@jasperwren/words/standards';
 import { t as today } from '@jasperwren/words/today';
-import { addLearner, endDrive, expect, expectNoHarm, minutes, press, signIn, startDrive, test } from './fixtures';
+import {
+  addLearner,
+  endDrive,
+  expect,
+  expectNoHarmDayAndNight,
+  minutes,
+  press,
+  signIn,
+  startDrive,
+  test,
+} from './fixtures';
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test(`every screen is accessible in the ${colorScheme === 'light' ? 'day' : 'night'} theme`, async ({
-    page,
-    school,
-  }) => {
-    test.setTimeout(600_000);
-    await page.emulateMedia({ colorScheme });
-    await page.clock.install();
-    await page.goto('/sign-in');
-    await page.getByRole('button', { name: account('signIn') }).waitFor();
-    await expectNoHarm(page, 'sign-in');
-    await signIn(page, school);
-    await page.getByText('No learners yet.').waitFor();
-    await expectNoHarm(page, 'Today, empty');
-    await page.goto('/learners/new');
-    await page.getByRole('button', { name: learners('addLearner') }).click();
-    await page.getByText('Enter the learner’s name.').waitFor();
-    await expectNoHarm(page, 'a learner with errors');
-    await addLearner(page, 'Mona Learner');
-    await expectNoHarm(page, 'a learner without drives');
-    const learner = page.url();
-    await page.goto('/drive');
-    await page.getByRole('button', { name: drives('startMockTest') }).click();
-    await expectNoHarm(page, 'starting a drive');
-    await page.goto(learner);
-    await page.getByRole('link', { name: /^Start mock test/ }).click();
-    await page.getByRole('button', { name: drives('startWithBriefing') }).click();
-    await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
-    await page.getByRole('button', { name: briefing('skipStep', { step: 'Documents' }) }).click();
-    await page.getByRole('button', { name: briefing('couldNotReadIt') }).click();
-    await expectNoHarm(page, 'the briefing');
-    await page.getByRole('button', { name: briefing('endTheTest') }).click();
-    await page.getByRole('heading', { name: result('faultsInOrder') }).waitFor();
-    await page.goto(learner);
-    await startDrive(page);
-    await minutes(page, 3);
-    await press(page, 'j', 'o', '1', 'r', 'l', '2', 'k', 'c', '3', ' ', '/');
-    await expectNoHarm(page, 'the desk, likely now');
-    await press(page, 'k');
-    await expectNoHarm(page, 'the desk, a category');
-    await press(page, 'Escape', ';');
-    await expectNoHarm(page, 'the desk, settling');
-    await page.getByRole('button', { name: /^Junctions: observation, driving fault/ }).click();
-    await expectNoHarm(page, 'the desk, a mark');
-    await press(page, '-');
-    await expectNoHarm(page, 'the desk, the adviser');
-    await press(page, '?');
-    await expectNoHarm(page, 'the desk, keys');
-    await press(page, '=');
-    await expectNoHarm(page, 'the desk, exercises and more');
-    await press(page, "'");
-    await expectNoHarm(page, 'the desk, questions');
-    await press(page, 'Escape', ';', 'g', 't', '1');
-    await minutes(page, 35);
-    await endDrive(page);
-    await page
-      .getByRole('button', { name: /^Suggest grade/ })
-      .first()
-      .click();
-    await expectNoHarm(page, 'the verdict');
-    await minutes(page, 1);
-    await page.getByRole('link', { name: result('debrief') }).click();
-    await page.getByRole('button', { name: debrief('shareWithName', { name: 'Mona' }) }).click();
-    await page.getByText(debrief('noShareLinks')).waitFor();
-    await expectNoHarm(page, debrief('debrief'));
-    await page.getByRole('link', { name: debrief('backToTheResult') }).click();
-    await page.getByRole('link', { name: result('compareStandards') }).click();
-    await page.getByRole('heading', { name: compare('underEveryStandard') }).waitFor();
-    await expectNoHarm(page, 'the comparison');
-    await page.goto('/standards');
-    await page.getByRole('link', { name: 'Timed yard' }).waitFor();
-    await expectNoHarm(page, shell('standards'));
-    await page.goto('/standards/timed-yard');
-    await page.getByRole('button', { name: standards('copyAndEdit') }).click();
-    await page.getByRole('button', { name: standards('createDraft') }).click();
-    await page.getByRole('button', { name: /fault types of Slope/ }).click();
-    await page
-      .getByRole('textbox', { name: editor('letter') })
-      .first()
-      .fill('E');
-    await page.getByText('There are two areas').waitFor();
-    await expectNoHarm(page, 'the editor');
-    await page.goto('/standards/timed-yard');
-    await page.getByRole('heading', { name: standards('whatFailsTheTest') }).waitFor();
-    await expectNoHarm(page, learners('standardStandard', { standard: 'a' }));
-    await page.goto(`${learner}/sheet`);
-    await page.getByLabel('Area, fault and grade').fill('la1');
-    await page.getByRole('button', { name: /^One driving fault more/ }).waitFor();
-    await expectNoHarm(page, 'a result sheet');
-    await page.goto('/');
-    await page.getByRole('heading', { name: today('recentMockTests') }).waitFor();
-    await expectNoHarm(page, shell('today'));
-    await page.goto('/learners');
-    await page.getByRole('link', { name: 'Mona Learner' }).waitFor();
-    await expectNoHarm(page, learners('learners'));
-    await page.goto(learner);
-    await page.getByText('Most faults:').waitFor();
-    await expectNoHarm(page, 'a learner with drives');
-    for (const [address, heading] of [
-      ['/learners/ready', readiness('allLearners')],
-      [`${learner}/readiness`, readiness('whatWouldHelpMost')],
-      [`${learner}/plan`, readiness('forecast')],
-      ['/school', schoolPage('people')],
-      ['/school/audit', schoolPage('activityLog')],
-      ['/checks', questions('missedMost')],
-      ['/checks/questions/hand.behind-left', questions('keyPoints')],
-      ['/checks/questions/new', questions('keyPoints')],
-      ['/checks/cars', 'Tarrel hatchback'],
-      ['/checks/cars/new', questions('controls')],
-      ['/checks/safe', questions('roadsToLearnFrom')],
-      [learner.replace('/learners/', '/checks/learners/'), questions('askAloud')],
-    ] as const) {
-      await page.goto(address);
-      await page.getByRole('heading', { name: heading }).waitFor();
-      await expectNoHarm(page, address);
-    }
-    await page.getByRole('button', { name: learn('practiseFor10Minutes') }).click();
-    await page.getByRole('button', { name: questions('showTheAnswer') }).click();
-    await expectNoHarm(page, 'a card of the drill');
-    await page.goto('/account');
-    await page.getByRole('heading', { name: account('thisDevice2') }).waitFor();
-    await expectNoHarm(page, shell('account'));
-  });
-}
+test('every screen is accessible by day and by night', async ({ page, school }) => {
+  test.setTimeout(600_000);
+  await page.clock.install();
+  await page.goto('/sign-in');
+  await page.getByRole('button', { name: account('signIn') }).waitFor();
+  await expectNoHarmDayAndNight(page, 'sign-in');
+  await signIn(page, school);
+  await page.getByText('No learners yet.').waitFor();
+  await expectNoHarmDayAndNight(page, 'Today, empty');
+  await page.goto('/learners/new');
+  await page.getByRole('button', { name: learners('addLearner') }).click();
+  await page.getByText('Enter the learner’s name.').waitFor();
+  await expectNoHarmDayAndNight(page, 'a learner with errors');
+  await addLearner(page, 'Mona Learner');
+  await expectNoHarmDayAndNight(page, 'a learner without drives');
+  const learner = page.url();
+  await page.goto('/drive');
+  await page.getByRole('button', { name: drives('startMockTest') }).click();
+  await expectNoHarmDayAndNight(page, 'starting a drive');
+  await page.goto(learner);
+  await page.getByRole('link', { name: /^Start mock test/ }).click();
+  await page.getByRole('button', { name: drives('startWithBriefing') }).click();
+  await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
+  await page.getByRole('button', { name: briefing('skipStep', { step: 'Documents' }) }).click();
+  await page.getByRole('button', { name: briefing('couldNotReadIt') }).click();
+  await expectNoHarmDayAndNight(page, 'the briefing');
+  await page.getByRole('button', { name: briefing('endTheTest') }).click();
+  await page.getByRole('heading', { name: result('faultsInOrder') }).waitFor();
+  await page.goto(learner);
+  await startDrive(page);
+  await minutes(page, 3);
+  await press(page, 'j', 'o', '1', 'r', 'l', '2', 'k', 'c', '3', ' ', '/');
+  await expectNoHarmDayAndNight(page, 'the desk, likely now');
+  await press(page, 'k');
+  await expectNoHarmDayAndNight(page, 'the desk, a category');
+  await press(page, 'Escape', ';');
+  await expectNoHarmDayAndNight(page, 'the desk, settling');
+  await page.getByRole('button', { name: /^Junctions: observation, driving fault/ }).click();
+  await expectNoHarmDayAndNight(page, 'the desk, a mark');
+  await press(page, '-');
+  await expectNoHarmDayAndNight(page, 'the desk, the adviser');
+  await press(page, '?');
+  await expectNoHarmDayAndNight(page, 'the desk, keys');
+  await press(page, '=');
+  await expectNoHarmDayAndNight(page, 'the desk, exercises and more');
+  await press(page, "'");
+  await expectNoHarmDayAndNight(page, 'the desk, questions');
+  await press(page, 'Escape', ';', 'g', 't', '1');
+  await minutes(page, 35);
+  await endDrive(page);
+  await page
+    .getByRole('button', { name: /^Suggest grade/ })
+    .first()
+    .click();
+  await expectNoHarmDayAndNight(page, 'the verdict');
+  await minutes(page, 1);
+  await page.getByRole('link', { name: result('debrief') }).click();
+  await page.getByRole('button', { name: debrief('shareWithName', { name: 'Mona' }) }).click();
+  await page.getByText(debrief('noShareLinks')).waitFor();
+  await expectNoHarmDayAndNight(page, debrief('debrief'));
+  await page.getByRole('link', { name: debrief('backToTheResult') }).click();
+  await page.getByRole('link', { name: result('compareStandards') }).click();
+  await page.getByRole('heading', { name: compare('underEveryStandard') }).waitFor();
+  await expectNoHarmDayAndNight(page, 'the comparison');
+  await page.goto('/standards');
+  await page.getByRole('link', { name: 'Timed yard' }).waitFor();
+  await expectNoHarmDayAndNight(page, shell('standards'));
+  await page.goto('/standards/timed-yard');
+  await page.getByRole('button', { name: standards('copyAndEdit') }).click();
+  await page.getByRole('button', { name: standards('createDraft') }).click();
+  await page.getByRole('button', { name: /fault types of Slope/ }).click();
+  await page
+    .getByRole('textbox', { name: editor('letter') })
+    .first()
+    .fill('E');
+  await page.getByText('There are two areas').waitFor();
+  await expectNoHarmDayAndNight(page, 'the editor');
+  await page.goto('/standards/timed-yard');
+  await page.getByRole('heading', { name: standards('whatFailsTheTest') }).waitFor();
+  await expectNoHarmDayAndNight(page, learners('standardStandard', { standard: 'a' }));
+  await page.goto(`${learner}/sheet`);
+  await page.getByLabel('Area, fault and grade').fill('la1');
+  await page.getByRole('button', { name: /^One driving fault more/ }).waitFor();
+  await expectNoHarmDayAndNight(page, 'a result sheet');
+  await page.goto('/');
+  await page.getByRole('heading', { name: today('recentMockTests') }).waitFor();
+  await expectNoHarmDayAndNight(page, shell('today'));
+  await page.goto('/learners');
+  await page.getByRole('link', { name: 'Mona Learner' }).waitFor();
+  await expectNoHarmDayAndNight(page, learners('learners'));
+  await page.goto(learner);
+  await page.getByText('Most faults:').waitFor();
+  await expectNoHarmDayAndNight(page, 'a learner with drives');
+  for (const [address, heading] of [
+    ['/learners/ready', readiness('allLearners')],
+    [`${learner}/readiness`, readiness('whatWouldHelpMost')],
+    [`${learner}/plan`, readiness('forecast')],
+    ['/school', schoolPage('people')],
+    ['/school/audit', schoolPage('activityLog')],
+    ['/checks', questions('missedMost')],
+    ['/checks/questions/hand.behind-left', questions('keyPoints')],
+    ['/checks/questions/new', questions('keyPoints')],
+    ['/checks/cars', 'Tarrel hatchback'],
+    ['/checks/cars/new', questions('controls')],
+    ['/checks/safe', questions('roadsToLearnFrom')],
+    [learner.replace('/learners/', '/checks/learners/'), questions('askAloud')],
+  ] as const) {
+    await page.goto(address);
+    await page.getByRole('heading', { name: heading }).waitFor();
+    await expectNoHarmDayAndNight(page, address);
+  }
+  await page.getByRole('button', { name: learn('practiseFor10Minutes') }).click();
+  await page.getByRole('button', { name: questions('showTheAnswer') }).click();
+  await expectNoHarmDayAndNight(page, 'a card of the drill');
+  await page.goto('/account');
+  await page.getByRole('heading', { name: account('thisDevice2') }).waitFor();
+  await expectNoHarmDayAndNight(page, shell('account'));
+});
 
 for (const [name, width, height, least] of [
   ['tablet', 1024, 768, 64],

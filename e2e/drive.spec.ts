@@ -1,3 +1,4 @@
+import { whyWords } from '@jasperwren/words/why';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as learners } from '@jasperwren/words/learners';
@@ -76,7 +77,7 @@ test.describe('on a tablet', () => {
     await minutes(page, 12);
     await page.getByRole('button', { name: desk('namePins', { count: 1 }) }).tap();
     await page.getByRole('button', { name: desk('discardPin'), exact: true }).tap();
-    await page.getByRole('button', { name: desk('noFaultAfterAll') }).tap();
+    await page.getByRole('button', { name: whyWords({ because: 'no-fault' }) }).tap();
     await page.getByRole('button', { name: desk('switchSectionNowSection', { section: 'Independent driving' }) }).tap();
     await minutes(page, 16);
     await page.getByRole('button', { name: /Roundabouts: lane, driving fault, 4:0\d/ }).tap();

@@ -10,7 +10,10 @@ import { t as standards } from '@jasperwren/words/standards';
 import AxeBuilder from '@axe-core/playwright';
 import type { PasswordLink, SessionView } from '@jasperwren/contract/accounts';
 import { expect, test as base, type Browser, type Locator, type Page } from '@playwright/test';
-import { makeServer, password, runCli, type TestServer } from './server';
+import { createSchool } from '@jasperwren/server/accounts/store';
+import { callNow } from '@jasperwren/server/call';
+import { openDatabase } from '@jasperwren/server/db/database';
+import { makeServer, password, type TestServer } from './server';
 
 interface School {
   readonly name: string;
@@ -20,12 +23,18 @@ interface School {
 interface TestFixtures {
   /** A school of the test's own, with its lead. */
   readonly school: School;
-  readonly newSchool: () => School;
+  readonly newSchool: () => Promise<School>;
+}
+
+interface WorkerFixtures {
+  readonly server: TestServer;
+  /** Makes schools in the server's database; a command line for each would take a second. */
+  readonly addSchool: (name: string, email: string) => Promise<void>;
 }
 
 let schools = 0;
 
-export const test = base.extend<TestFixtures, { readonly server: TestServer }>({
+export const test = base.extend<TestFixtures, WorkerFixtures>({
   server: [
     // eslint-disable-next-line no-empty-pattern -- Playwright wants the pattern
     async ({}, use) => {
@@ -36,15 +45,25 @@ export const test = base.extend<TestFixtures, { readonly server: TestServer }>({
     },
     { scope: 'worker' },
   ],
+  addSchool: [
+    async ({ server }, use) => {
+      const db = await openDatabase(server.dataDir);
+      await use(async (name, email) => {
+        await createSchool(callNow(db), name, { name: 'Ada Tester', email, password });
+      });
+      await db.destroy();
+    },
+    { scope: 'worker' },
+  ],
   baseURL: async ({ server }, use) => use(server.address),
-  newSchool: async ({ server }, use, { workerIndex }) =>
-    use(() => {
+  newSchool: async ({ addSchool }, use, { workerIndex }) =>
+    use(async () => {
       const name = `school-${workerIndex}-${schools++}`;
       const email = `lead@${name}.example`;
-      runCli(server.dataDir, 'school', name, '--lead', 'Ada Tester', '--email', email);
+      await addSchool(name, email);
       return { name, email };
     }),
-  school: async ({ newSchool }, use) => use(newSchool()),
+  school: async ({ newSchool }, use) => use(await newSchool()),
 });
 
 export { expect };
@@ -182,11 +201,25 @@ export async function fromMore(page: Page, name: string): Promise<void> {
 
 /** What stands on the page is open to everybody, by the rules of WCAG 2.2 that a machine can check. */
 export async function expectNoHarm(page: Page, where: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    // Stops lie where they lie on a picture, however close; the list beside it does the same.
-    .exclude('.leaflet-marker-pane')
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-    .analyze();
+  await expectNothingFound(axeOf(page).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']), where);
+}
+
+/** The same by day, and then what the night theme can change: the contrast of colours. */
+export async function expectNoHarmDayAndNight(page: Page, where: string): Promise<void> {
+  await expectNoHarm(page, where);
+  // Without motion, or the look would fall between two colours.
+  await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+  await expect(page.locator('html')).toHaveCSS('color-scheme', 'dark');
+  await expectNothingFound(axeOf(page).withRules(['color-contrast']), `${where}, by night`);
+  await page.emulateMedia({ colorScheme: 'light', reducedMotion: null });
+  await expect(page.locator('html')).toHaveCSS('color-scheme', 'light');
+}
+
+/** Stops lie where they lie on a picture, however close; the list beside it does the same. */
+const axeOf = (page: Page) => new AxeBuilder({ page }).exclude('.leaflet-marker-pane');
+
+async function expectNothingFound(builder: AxeBuilder, where: string): Promise<void> {
+  const { violations } = await builder.analyze();
   const found = violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`);
   expect(found, where).toEqual([]);
 }

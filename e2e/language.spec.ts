@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { myths } from '../packages/core/src/adviser/myths';
 import { shippedVehicles } from '../packages/core/src/safety-questions/vehicles';
 import { expect, test } from './fixtures';
-import { makeServer, runCli } from './server';
+import { startDemoServer } from './demo-server';
 
 /** What a page shows or names that neither came from the words package nor from an answer of the server. */
 async function strays(page: Page, answers: readonly string[]): Promise<readonly string[]> {
@@ -39,10 +39,8 @@ const month = 'Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec';
 const isDate = (text: string) => new RegExp(`\\d (${month})|^(Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)day`).test(text);
 
 test('every main screen takes its words from the words package', async ({ browser }) => {
-  const demo = await makeServer({ JASPERWREN_DEMO: '1' });
+  const demo = await startDemoServer();
   try {
-    runCli(demo.dataDir, 'demo', 'demo');
-    await demo.start();
     // The pseudo-language sets brackets about every sentence of the package.
     const context = await browser.newContext({ locale: 'en-XA', baseURL: demo.address });
     const page = await context.newPage();

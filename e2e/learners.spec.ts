@@ -54,7 +54,7 @@ test('another school finds nothing of ours, on the page and through the API', as
   const path = new URL(page.url()).pathname;
   const context = await browser.newContext(baseURL ? { baseURL } : {});
   const other = await context.newPage();
-  await signIn(other, newSchool());
+  await signIn(other, await newSchool());
   await other.goto(path);
   await expect(other.getByRole('alert')).toContainText('Learner not found. It may have been removed.');
   for (const address of [`/api${path}`, `/api${path}/drives`])

@@ -1,3 +1,4 @@
+import { whyWords } from '@jasperwren/words/why';
 import { t as account } from '@jasperwren/words/account';
 import { t as briefing } from '@jasperwren/words/briefing';
 import { t as compare } from '@jasperwren/words/compare';
@@ -202,7 +203,7 @@ async function pictures(browser: Browser, address: string): Promise<void> {
   await page.getByRole('button', { name: drives('startWithBriefing') }).click();
   await page.getByRole('heading', { name: briefing('briefing') }).waitFor();
   await page.getByRole('button', { name: briefing('moveOff') }).click();
-  await page.getByRole('button', { name: desk('noTime') }).click();
+  await page.getByRole('button', { name: whyWords({ because: 'no-time' }) }).click();
   await page.getByRole('timer').waitFor();
   for (const [minutes, keys] of [
     [3, 'mb1'],

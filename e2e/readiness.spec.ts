@@ -7,15 +7,14 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import type { Page } from '@playwright/test';
 import { addLearner, carry, expect, signIn, test, fromMore } from './fixtures';
-import { makeServer, runCli, type TestServer } from './server';
+import { startDemoServer } from './demo-server';
+import type { TestServer } from './server';
 
 test.describe('with the demo school', () => {
   test.describe.configure({ mode: 'serial' });
   let demo: TestServer;
   test.beforeAll(async () => {
-    demo = await makeServer({ JASPERWREN_DEMO: '1' });
-    runCli(demo.dataDir, 'demo', 'demo');
-    await demo.start();
+    demo = await startDemoServer();
   });
   test.afterAll(() => demo.remove());
 

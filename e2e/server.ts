@@ -7,7 +7,7 @@ import { join } from 'node:path';
 export const password = 'three grey kettles';
 
 /** In memory where the system has such a folder: many servers that wait for one disk would slow each other down. */
-const scratch = existsSync('/dev/shm') ? '/dev/shm' : tmpdir();
+export const scratch = existsSync('/dev/shm') ? '/dev/shm' : tmpdir();
 
 /** The built server as a process of its own, which a test may stop and start. */
 export interface TestServer {

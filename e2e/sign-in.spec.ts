@@ -3,7 +3,7 @@ import { t as learners } from '@jasperwren/words/learners';
 import { t as readiness } from '@jasperwren/words/readiness';
 import { t as shell } from '@jasperwren/words/shell';
 import { expect, signInByForm, test } from './fixtures';
-import { makeServer, runCli } from './server';
+import { startDemoServer } from './demo-server';
 
 test('a wrong password is refused in words, the right one opens Today', async ({ page, school }) => {
   await page.goto('/learners');
@@ -35,10 +35,8 @@ test('sign-in details are on the page in demo mode only', async ({ page }) => {
   await expect(page.getByRole('button', { name: account('signIn') })).toBeVisible();
   await expect(page.getByText('This is a demo')).toHaveCount(0);
 
-  const demo = await makeServer({ JASPERWREN_DEMO: '1' });
+  const demo = await startDemoServer();
   try {
-    runCli(demo.dataDir, 'demo', 'demo');
-    await demo.start();
     await page.goto(`${demo.address}/sign-in`);
     await page.getByRole('button', { name: 'brisa@ysmer-road.example' }).click();
     await page.getByRole('button', { name: account('signIn'), exact: true }).click();

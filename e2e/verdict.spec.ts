@@ -1,3 +1,4 @@
+import { whyWords } from '@jasperwren/words/why';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as result } from '@jasperwren/words/result';
 import { readFileSync } from 'node:fs';
@@ -70,7 +71,7 @@ test('a short drive has no verdict, and says what is missing', async ({ page, sc
   await expect(page.getByText('No result yet: 12 of 30 minutes driven')).toBeVisible();
   await page.getByRole('button', { name: desk('stopEarly') }).click();
   await page.getByRole('button', { name: desk('weatherOrRoad') }).click();
-  await page.getByRole('button', { name: desk('unsafeWeather') }).click();
+  await page.getByRole('button', { name: whyWords({ because: 'weather' }) }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('No result yet: stopped early, 1 pin to name');
   await expect(page.getByText('Stopped early: Unsafe weather.')).toBeVisible();
   await page.getByRole('link', { name: result('namePin') }).click();

@@ -1,3 +1,4 @@
+import { whyWords } from '@jasperwren/words/why';
 import { t as briefing } from '@jasperwren/words/briefing';
 import { t as debrief } from '@jasperwren/words/debrief';
 import { t as desk } from '@jasperwren/words/desk';
@@ -24,7 +25,7 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await page.getByRole('button', { name: 'Documents: done' }).click();
   await page.getByRole('button', { name: 'Skip Passengers' }).click();
   await step(page, 'Passengers')
-    .getByRole('button', { name: briefing('notNeededToday') })
+    .getByRole('button', { name: whyWords({ because: 'not-today' }) })
     .click();
   await expect(step(page, briefing('eyesight'))).toContainText(
     'From 20 m (21.9 yd), 20.5 m (22.4 yd) for an older, wider plate',
@@ -62,7 +63,7 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await press(page, '=');
   await page.getByRole('button', { name: desk('endExercise') }).click();
   await press(page, '0');
-  await page.getByRole('button', { name: desk('toiletStop') }).click();
+  await page.getByRole('button', { name: whyWords({ because: 'toilet' }) }).click();
   await minutes(page, 10);
   await press(page, '0');
   await press(page, 'PageUp', 'PageDown');
@@ -140,8 +141,8 @@ test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3
 });
 
 for (const [button, reason, outcome] of [
-  [desk('iStoppedItForSafety'), desk('tooMuchHelpNeeded'), 'Fail'],
-  [desk('problemWithTheCar'), desk('breakdown'), 'No result yet'],
+  [desk('iStoppedItForSafety'), whyWords({ because: 'too-much-help' }), 'Fail'],
+  [desk('problemWithTheCar'), whyWords({ because: 'breakdown' }), 'No result yet'],
 ] as const) {
   test(`a test broken off for “${reason}” ends as “${outcome}”`, async ({ page, school }) => {
     await page.clock.install();
@@ -149,7 +150,7 @@ for (const [button, reason, outcome] of [
     await addLearner(page, 'Abel Learner');
     await beginWithBriefing(page);
     await page.getByRole('button', { name: briefing('moveOff') }).click();
-    await page.getByRole('button', { name: briefing('noTime') }).click();
+    await page.getByRole('button', { name: whyWords({ because: 'no-time' }) }).click();
     await page.getByRole('timer').waitFor();
     await minutes(page, 9);
     await press(page, 'j', 'o', '1', 'End');
