@@ -5,6 +5,7 @@ import type { DrivePhase } from '@jasperwren/core/drive/drive';
 import type { AreaCount } from '@jasperwren/core/marking/areas';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { ResultDetail } from '@jasperwren/core/marking/result-detail';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, Min } from 'class-validator';
@@ -43,8 +44,8 @@ export interface DriveSummary {
   readonly phase: DrivePhase;
   readonly drivenMs: number;
   readonly outcome: Outcome;
-  /** What the outcome rests on, such as "one serious fault". */
-  readonly detail: string;
+  /** What the outcome rests on. */
+  readonly detail: ResultDetail;
   readonly unsettledPins: number;
   readonly unsettledDoubles: number;
   readonly debriefed: boolean;

@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/fields';
 import 'reflect-metadata';
 import type { StandardRef } from '@jasperwren/core/drive/event';
 import type { SheetEntry } from '@jasperwren/core/marking/sheet';
+import type { ResultDetail } from '@jasperwren/core/marking/result-detail';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { Type } from 'class-transformer';
 import {
@@ -82,8 +83,8 @@ export interface SheetView {
   readonly entries: readonly SheetEntry[];
   /** What the counts lead to under the standard. */
   readonly outcome: Outcome;
-  /** What that rests on, such as "one serious fault". */
-  readonly detail: string;
+  /** What that rests on. */
+  readonly detail: ResultDetail;
   readonly agrees: boolean;
   /** The chance of a pass as it was estimated before the test, 0 to 1; missing where nothing had been driven. */
   readonly before?: { readonly mean: number; readonly from: number; readonly to: number };

@@ -232,7 +232,11 @@ describe('events', () => {
     expect(body.events).toHaveLength(log.length);
     expect(body.summary).toMatchObject({
       outcome: 'fail',
-      detail: '16 driving faults (15 allowed)',
+      detail: {
+        outcome: 'fail',
+        stops: [],
+        crossed: [{ kind: 'amount', amount: { grades: [{ name: 'driving faults', n: 16 }] }, allowed: 15 }],
+      },
       drivenMs: 2_400_000,
     });
     expect(body.standard.id).toBe('tally');

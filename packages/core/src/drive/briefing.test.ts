@@ -31,7 +31,7 @@ describe('a drive that opens with its briefing', () => {
     ]);
     expect(foldDrive(log).checks).toMatchObject([
       { check: 'eyesight', result: 'done' },
-      { check: 'documents', result: 'skipped', reason: 'Seen last week' },
+      { check: 'documents', result: 'skipped', why: { reason: 'Seen last week' } },
     ]);
   });
 
@@ -73,8 +73,13 @@ describe('what is counted, noted and answered', () => {
       { text: 'Nervous; ring the mother', private: true },
     ]);
     expect(drive.answers).toEqual([{ id: 'tablet-5', atMs: 4 * minute, item: 'checks.show', right: false }]);
-    expect(drive.pauses).toEqual([{ fromMs: 7 * minute, toMs: 9 * minute, reason: 'Toilet' }]);
-    expect(drive.ended).toEqual({ atMs: 20 * minute, ending: 'abandoned', cause: 'safety', reason: 'Ran a red light' });
+    expect(drive.pauses).toEqual([{ fromMs: 7 * minute, toMs: 9 * minute, why: { reason: 'Toilet' } }]);
+    expect(drive.ended).toEqual({
+      atMs: 20 * minute,
+      ending: 'abandoned',
+      cause: 'safety',
+      why: { reason: 'Ran a red light' },
+    });
     expect(drive.debriefed?.workOn).toEqual(['signs.lights']);
   });
 });

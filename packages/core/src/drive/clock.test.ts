@@ -43,7 +43,7 @@ describe('the clocks of a drive under way', () => {
     );
     expect(drivenMs(ended, 99 * minute)).toBe(20 * minute);
     expect(sectionMs(ended, 'independent', 99 * minute)).toBe(0);
-    expect(ended.ended).toEqual({ atMs: 20 * minute, ending: 'abandoned', reason: 'The car' });
+    expect(ended.ended).toEqual({ atMs: 20 * minute, ending: 'abandoned', why: { reason: 'The car' } });
   });
 
   it('have no length where the drive ended before the car moved', () => {

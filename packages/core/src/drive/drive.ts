@@ -1,3 +1,4 @@
+import type { Why } from './why';
 import type { CheckResult, Ending, EndingCause, Familiarity, SectionKind, StandardRef, StepKind } from './event';
 
 /** A mark as it stands after every regrade and strike. */
@@ -41,7 +42,7 @@ export interface Advised {
 
 export interface Struck {
   readonly strikeId: string;
-  readonly reason: string;
+  readonly why?: Why | undefined;
   readonly undo: boolean;
 }
 
@@ -77,7 +78,7 @@ export interface Span {
 export interface Pause {
   readonly fromMs: number;
   readonly toMs?: number;
-  readonly reason?: string;
+  readonly why?: Why;
 }
 
 /** An expected look that was seen. */
@@ -103,8 +104,10 @@ export interface BriefingResult {
   readonly id: string;
   readonly check: string;
   readonly result: CheckResult;
-  readonly reason?: string | undefined;
+  readonly why?: Why | undefined;
   readonly detail?: string | undefined;
+  /** The parts of the step that were missed, by name. */
+  readonly missed?: readonly string[] | undefined;
   readonly atMs: number;
 }
 
@@ -177,7 +180,7 @@ export interface Drive {
     readonly atMs: number;
     readonly ending: Ending;
     readonly cause?: EndingCause;
-    readonly reason?: string;
+    readonly why?: Why;
   };
   /** Moment of the last event, in milliseconds. */
   readonly lastMs: number;

@@ -16,3 +16,38 @@ export const endings = ['completed', 'abandoned'] as const;
 /** Whose doing it is that a drive is broken off: the standard says what each amounts to. */
 export const endingCauses = ['learner', 'safety', 'car', 'conditions'] as const;
 export const familiarities = ['known', 'partly', 'new'] as const;
+
+/** The usual reasons for what is done on a drive. Others are given in somebody's own words. */
+export const usualReasons = [
+  'undone',
+  'removed',
+  'restored',
+  'wrong-box',
+  'misread',
+  'not-the-learner',
+  'too-harsh',
+  'no-fault',
+  'already-recorded',
+  'same-twice',
+  'measured',
+  'adviser',
+  'repeated',
+  'earlier-lesson',
+  'not-today',
+  'no-time',
+  'glasses',
+  'toilet',
+  'breakdown',
+  'weather',
+  'talking',
+  'road-closed',
+  'too-much-help',
+  'danger',
+  'not-fit',
+  'nerves',
+  'not-well',
+  'puncture',
+  'warning-light',
+  'accident-ahead',
+  'eyesight',
+] as const;

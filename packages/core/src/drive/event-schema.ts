@@ -9,10 +9,12 @@ import {
   familiarities,
   sectionKinds,
   stepKinds,
+  usualReasons,
 } from './event-kinds';
 
 export const text = { type: 'string', minLength: 1, maxLength: 200 } as const;
 const freeText = { type: 'string', maxLength: 2000 } as const;
+const because = { enum: usualReasons, description: 'One of the usual reasons, where it is one.' } as const;
 const flag = { type: 'boolean' } as const;
 const measured = { type: 'number', description: 'What was measured, in the unit of the item.' } as const;
 /** A whole number that a computer holds exactly. */
@@ -78,8 +80,15 @@ export const eventBodies = {
   check: event('A step of the briefing; the last word on a step holds.', ['check', 'result'], {
     check: { ...text, description: 'Code of a step of the standard’s briefing.' },
     result: { enum: checkResults },
+    because,
     reason: { ...freeText, description: 'Why it was skipped, or what was wrong.' },
-    detail: { ...freeText, description: 'What else is worth knowing, such as “with glasses”.' },
+    detail: { ...freeText, description: 'What else is worth knowing.' },
+    missed: {
+      type: 'array',
+      maxItems: 50,
+      items: text,
+      description: 'The parts of the step that were missed, by name.',
+    },
   }),
   'moved-off': event('The briefing is over and the car moves: the clock of the drive starts.', [], {}),
   answer: event(
@@ -121,18 +130,16 @@ export const eventBodies = {
     lon: { type: 'number', minimum: -180, maximum: 180, description: 'Degrees of longitude.' },
   }),
   pin: event('Something happened here: a moment to be named at the next stop.', [], {}),
-  strike: event(
-    'Takes an earlier event out of account. The event and the reason stay in the log.',
-    ['target', 'reason'],
-    {
-      target,
-      reason: freeText,
-      undo: { ...flag, description: 'True where the instructor pressed undo rather than judged again.' },
-    },
-  ),
+  strike: event('Takes an earlier event out of account. The event and the reason stay in the log.', ['target'], {
+    target,
+    because,
+    reason: freeText,
+    undo: { ...flag, description: 'True where the instructor pressed undo rather than judged again.' },
+  }),
   regrade: event('Gives a mark another grade.', ['target', 'grade'], {
     target,
     grade: text,
+    because,
     reason: freeText,
     measured,
   }),
@@ -173,9 +180,11 @@ export const eventBodies = {
   ended: event('The drive is over.', ['ending'], {
     ending: { enum: endings },
     cause: { enum: endingCauses, description: 'Only with the ending `abandoned`.' },
+    because,
     reason: freeText,
   }),
-  note: event('Words about the drive, or about one event of it; on a pause, why it was made.', ['text'], {
+  note: event('Words about the drive, or about one event of it; on a pause, why it was made.', [], {
+    because,
     text: { ...freeText, minLength: 1 },
     target,
     private: { ...flag, description: 'For the instructor’s eyes: in no record, print or link that a learner gets.' },

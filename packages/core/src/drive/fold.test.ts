@@ -43,7 +43,7 @@ describe('folding a log', () => {
         [4, { type: 'strike', target: 'm', reason: 'There was a second look.' }],
       ]),
     );
-    expect(drive.marks[0]?.struck).toMatchObject({ reason: 'There was a second look.', undo: false });
+    expect(drive.marks[0]?.struck).toMatchObject({ why: { reason: 'There was a second look.' }, undo: false });
     expect(standingMarks(drive)).toEqual([]);
   });
 

@@ -20,6 +20,7 @@ import {
   type Struck,
 } from './drive';
 import { effectiveStrikes } from './strikes';
+import { whyOf, type Why } from './why';
 
 /**
  * What a log of events says, whatever the order in which they arrived and however often.
@@ -33,7 +34,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   const strikes = effectiveStrikes(ordered);
   const struck = (id: string): Struck | undefined => {
     const strike = strikes.get(id);
-    return strike && { strikeId: strike.id, reason: strike.reason, undo: strike.undo ?? false };
+    return strike && { strikeId: strike.id, why: whyOf(strike), undo: strike.undo ?? false };
   };
   const standing = ordered.filter((event) => !strikes.has(event.id));
 
@@ -100,7 +101,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
           });
         break;
       case 'note':
-        if (!strikes.has(event.id)) notes.push(toNote(event));
+        if (!strikes.has(event.id) && event.text) notes.push(toNote(event, event.text));
         break;
       default:
     }
@@ -150,12 +151,14 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
         atMs: ended.atMs,
         ending: ended.ending,
         ...(ended.cause && { cause: ended.cause }),
-        ...(ended.reason && { reason: ended.reason }),
+        ...orNothing(whyOf(ended)),
       },
     }),
     lastMs: ordered.at(-1)?.atMs ?? 0,
   };
 }
+
+const orNothing = (why: Why | undefined) => (why ? { why } : {});
 
 function phaseOf(started: boolean, waiting: boolean, ended: boolean, pauses: readonly Pause[]): DrivePhase {
   if (ended) return 'ended';
@@ -168,17 +171,18 @@ function phaseOf(started: boolean, waiting: boolean, ended: boolean, pauses: rea
 function briefingResultsOf(standing: readonly DriveEvent[]): readonly BriefingResult[] {
   const last = new Map<string, CheckEvent>();
   for (const event of standing) if (event.type === 'check') last.set(event.check, event);
-  return [...last.values()].map(({ id, check, result, reason, detail, atMs }) => ({
-    id,
-    check,
-    result,
-    reason,
-    detail,
-    atMs,
+  return [...last.values()].map((event) => ({
+    id: event.id,
+    check: event.check,
+    result: event.result,
+    why: whyOf(event),
+    detail: event.detail,
+    missed: event.missed,
+    atMs: event.atMs,
   }));
 }
 
-function toNote({ id, atMs, text, target, private: own, by }: Extract<DriveEvent, { type: 'note' }>): Note {
+function toNote({ id, atMs, target, private: own, by }: Extract<DriveEvent, { type: 'note' }>, text: string): Note {
   return { id, atMs, text, target, private: own ?? false, by };
 }
 
@@ -269,15 +273,15 @@ function spansOf(standing: readonly DriveEvent[], fromMs: number, endMs: number 
 function pausesOf(standing: readonly DriveEvent[], endMs: number | undefined): readonly Pause[] {
   const pauses: Pause[] = [];
   // The clock stops at once; why is often said a moment later, in a note on the pause.
-  const notes = new Map<string, string>();
+  const notes = new Map<string, Why | undefined>();
   for (const event of standing)
-    if (event.type === 'note' && event.target && !event.private) notes.set(event.target, event.text);
+    if (event.type === 'note' && event.target && !event.private)
+      notes.set(event.target, whyOf({ because: event.because, reason: event.text }));
   let open: Pause | undefined;
   for (const event of standing) {
     if (event.type !== 'pause' || (endMs !== undefined && event.atMs > endMs)) continue;
     if (event.state === 'paused') {
-      const reason = event.reason ?? notes.get(event.id);
-      open ??= { fromMs: event.atMs, ...(reason && { reason }) };
+      open ??= { fromMs: event.atMs, ...orNothing(whyOf(event) ?? notes.get(event.id)) };
     } else if (open) {
       pauses.push({ ...open, toMs: event.atMs });
       open = undefined;

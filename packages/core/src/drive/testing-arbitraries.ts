@@ -9,6 +9,7 @@ import {
   familiarities,
   sectionKinds,
   stepKinds,
+  usualReasons,
 } from './event-kinds';
 import type { DriveEvent, EventBody } from './event';
 
@@ -38,7 +39,16 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
   fc.constant({ type: 'pin' } as const),
   fc.constant({ type: 'prompt' } as const),
   fc.constant({ type: 'intervention' } as const),
-  fc.record({ type: fc.constant('strike' as const), target, reason: fc.string(), undo: fc.boolean() }),
+  fc.record(
+    {
+      type: fc.constant('strike' as const),
+      target,
+      because: fc.constantFrom(...usualReasons),
+      reason: fc.string(),
+      undo: fc.boolean(),
+    },
+    { requiredKeys: ['type', 'target', 'undo'] },
+  ),
   fc.record({
     type: fc.constant('regrade' as const),
     target,

@@ -1,4 +1,5 @@
 import type { Drive } from '../drive/drive';
+import { whyCode } from '../drive/why';
 import { rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 
@@ -27,17 +28,21 @@ export function driveTable(standard: EffectiveStandard, drive: Drive): readonly 
   const gradeName = (code: string | undefined) => (code === undefined ? '' : (grades.get(code)?.name ?? code));
   const timed: (readonly [atMs: number, row: DriveRow])[] = [
     ...drive.checks.map(
-      ({ atMs, check, result, reason, detail }) =>
+      ({ atMs, check, result, why, detail, missed = [] }) =>
         [
           atMs,
-          { event: `briefing ${result}`, item: check, text: [reason, detail].filter(Boolean).join('; ') },
+          {
+            event: `briefing ${result}`,
+            item: check,
+            text: [whyCode(why), detail, ...missed].filter(Boolean).join('; '),
+          },
         ] as const,
     ),
     ...drive.spans.map(
       ({ fromMs, section, exercise }) => [fromMs, { event: 'section', section, exercise: exercise ?? '' }] as const,
     ),
-    ...drive.pauses.flatMap(({ fromMs, toMs, reason }) => [
-      [fromMs, { event: 'paused', text: reason ?? '' }] as const,
+    ...drive.pauses.flatMap(({ fromMs, toMs, why }) => [
+      [fromMs, { event: 'paused', text: whyCode(why) }] as const,
       ...(toMs === undefined ? [] : [[toMs, { event: 'resumed' }] as const]),
     ]),
     ...drive.answers.map(
@@ -49,7 +54,7 @@ export function driveTable(standard: EffectiveStandard, drive: Drive): readonly 
     ...drive.prompts.map(({ atMs }) => [atMs, { event: 'prompt' }] as const),
     ...drive.interventions.map(({ atMs }) => [atMs, { event: 'intervention' }] as const),
     ...drive.pins.map(
-      ({ atMs, state, struck }) => [atMs, { event: `pin ${state}`, struck: struck?.reason ?? '' }] as const,
+      ({ atMs, state, struck }) => [atMs, { event: `pin ${state}`, struck: whyCode(struck?.why) }] as const,
     ),
     ...drive.notes.flatMap(({ atMs, text, private: own }) => (own ? [] : [[atMs, { event: 'note', text }] as const])),
     ...drive.marks
@@ -70,12 +75,12 @@ export function driveTable(standard: EffectiveStandard, drive: Drive): readonly 
             section: span?.section ?? '',
             exercise: mark.exercise ?? '',
             text: mark.note ?? '',
-            struck: mark.struck?.reason ?? '',
+            struck: whyCode(mark.struck?.why),
           },
         ] as const;
       }),
     ...(drive.ended
-      ? [[drive.ended.atMs, { event: drive.ended.ending, text: drive.ended.reason ?? '' }] as const]
+      ? [[drive.ended.atMs, { event: drive.ended.ending, text: whyCode(drive.ended.why) }] as const]
       : []),
   ];
   return timed.sort(([a], [b]) => a - b).map(([atMs, row]) => ({ at_s: seconds(atMs), ...row }));

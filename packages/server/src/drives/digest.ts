@@ -8,16 +8,16 @@ import { countBy } from '@jasperwren/core/marking/grouping';
 import { countingMarks } from '@jasperwren/core/marking/counting';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { countItems } from '@jasperwren/core/marking/likely';
+import { resultDetail } from '@jasperwren/core/marking/result-detail';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
 import { exerciseResults } from '@jasperwren/core/yard/exercise-history';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { verdictDetail } from '@jasperwren/words/marking/verdict';
 
 /** The part of a summary that follows from the log and the standard alone. */
 export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' | 'instructorName' | 'startedAt'>;
 
 /** Changes whenever the same log may be summarised otherwise: digests of an older one are worked out again at start. */
-export const digestVersion = 6;
+export const digestVersion = 7;
 
 /** What lists show of a drive. */
 export function summariseDrive(standard: EffectiveStandard, events: readonly DriveEvent[]): DriveDigest {
@@ -30,7 +30,7 @@ export function summariseDrive(standard: EffectiveStandard, events: readonly Dri
     phase: drive.phase,
     drivenMs: drivenMs(drive, drive.lastMs),
     outcome: verdict.outcome,
-    detail: verdictDetail(standard, verdict),
+    detail: resultDetail(standard, verdict),
     unsettledPins: unsettledPins(drive).length,
     unsettledDoubles: drive.doubles.length,
     debriefed: drive.debriefed !== undefined,

@@ -2,7 +2,7 @@ import { t } from '@jasperwren/words/refusals';
 import type { SheetEdit, SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import { judgeSheet, strangeEntries } from '@jasperwren/core/marking/sheet';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { verdictDetail } from '@jasperwren/words/marking/verdict';
+import { resultDetail } from '@jasperwren/core/marking/result-detail';
 import { v7 as newId } from 'uuid';
 import type { Call, InSchool } from '../call';
 import { invalid, missing } from '../refusal';
@@ -146,7 +146,7 @@ function toView(row: SheetRow): SheetView {
     date: row.date,
     standard: { id: standard.id, version: standard.version, name: standard.name },
     outcome: verdict.outcome,
-    detail: verdictDetail(standard, verdict),
+    detail: resultDetail(standard, verdict),
     agrees,
     ...body,
   };

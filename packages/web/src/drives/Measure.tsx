@@ -10,7 +10,7 @@ import { useState } from 'react';
 interface Props {
   readonly standard: EffectiveStandard;
   readonly mark: Mark;
-  readonly onMeasured: (grade: string, measured: number, reason: string) => unknown;
+  readonly onMeasured: (grade: string, measured: number) => unknown;
 }
 
 /** What was measured of a mark: the standard's bands say its grade. Nothing where the item is not measured. */
@@ -26,7 +26,7 @@ export function Measure({ standard, mark, onMeasured }: Props) {
     const grade = gradeOfValue(measured, value);
     if (grade === undefined) return setSaid(t('valueUnitIsWithinTheLimit', { value, unit }));
     setSaid('');
-    onMeasured(grade, value, t('measuredValueUnit', { value, unit }));
+    onMeasured(grade, value);
   };
   const grades = bands.map((band) => {
     const name = standard.grades.find(({ code }) => code === band.grade)?.name ?? band.grade;

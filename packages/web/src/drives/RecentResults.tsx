@@ -1,4 +1,5 @@
 import { t } from '@jasperwren/words/drives';
+import { detailWords } from '@jasperwren/words/marking/detail';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { Link } from 'react-router';
@@ -32,7 +33,7 @@ export function RecentResults({ drives }: { readonly drives: readonly DriveSumma
                   <li key={id}>
                     <Link to={`/drive/${id}`}>{learnerName}</Link>, {shortDate(startedAt)}
                     <br />
-                    <span className="muted">{detail}</span>
+                    <span className="muted">{detailWords(detail)}</span>
                   </li>
                 ))}
               </ul>

@@ -16,7 +16,7 @@ const drive = (id: string, more: Partial<DriveSummary> = {}): DriveSummary => ({
   phase: 'ended',
   drivenMs: 0,
   outcome: 'pass',
-  detail: '',
+  detail: { outcome: 'pass' },
   unsettledPins: 0,
   unsettledDoubles: 0,
   debriefed: true,

@@ -1,3 +1,4 @@
+import { detailWords } from '@jasperwren/words/marking/detail';
 import { t } from '@jasperwren/words/learners';
 import EmojiFlagsOutlined from '@mui/icons-material/EmojiFlagsOutlined';
 import type { DriveSummary } from '@jasperwren/contract/drives';
@@ -19,7 +20,7 @@ export function DriveRow({ drive, number }: { readonly drive: DriveSummary; read
           <strong>{t('inProgress')}</strong>
         ) : (
           <>
-            <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
+            <OutcomeWord outcome={drive.outcome} />: {detailWords(drive.detail)}.
           </>
         )}
         {(drive.prompts > 0 || drive.interventions > 0) && <span className="muted"> {helpGiven(drive)}</span>}
@@ -38,10 +39,10 @@ export function SheetRow({ sheet }: { readonly sheet: SheetView }) {
       <span>
         {t('testResult')} <OutcomeWord outcome={sheet.official} />
         {sheet.centre && ` ${t('atCentre', { centre: sheet.centre })}`}
-        {sheet.agrees ? `, ${sheet.detail}.` : '. '}
+        {sheet.agrees ? `, ${detailWords(sheet.detail)}.` : '. '}
         {!sheet.agrees && (
           <strong>
-            {t('byTheseFaults')} <OutcomeWord outcome={sheet.outcome} />, {sheet.detail}.
+            {t('byTheseFaults')} <OutcomeWord outcome={sheet.outcome} />, {detailWords(sheet.detail)}.
           </strong>
         )}
       </span>

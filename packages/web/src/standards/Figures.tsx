@@ -2,7 +2,7 @@ import { provenanceWords } from '@jasperwren/words/marking/provenance';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/standards';
 import type { Provenance, Sourced } from '@jasperwren/core/marking/provenance';
-import { unitOf } from '@jasperwren/words/marking/names';
+import { unitOf } from '@jasperwren/words/marking/amounts';
 import type { Limit, Standard } from '@jasperwren/core/marking/standard';
 import type { ReactNode } from 'react';
 import styles from './standards.module.css';

@@ -9,14 +9,12 @@ import { fromToday } from '../ui/format';
 import { NoLearners } from '../ui/NoLearners';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import { LastRow } from './LastRow';
 import styles from './today.module.css';
 
 // What judges and plans comes after the page: its words and its rules are no part of the first load.
 const Lessons = lazy(() => import('./Lessons'));
+const LastDrives = lazy(() => import('./LastDrives'));
 const UpcomingTests = lazy(() => import('./UpcomingTests'));
-
-const lastDrivesShown = 5;
 
 /** The day in order: its lessons, what is left to finish, whose driving test comes, what was driven last. */
 export default function TodayPage() {
@@ -91,11 +89,9 @@ export default function TodayPage() {
             {drives.length === 0 ? (
               <Empty>{t('noMockTestsYet')}</Empty>
             ) : (
-              <Rows>
-                {drives.slice(0, lastDrivesShown).map((drive) => (
-                  <LastRow key={drive.id} drive={drive} />
-                ))}
-              </Rows>
+              <Suspense fallback={null}>
+                <LastDrives drives={drives} />
+              </Suspense>
             )}
           </Section>
         </div>

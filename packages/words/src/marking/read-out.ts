@@ -2,7 +2,8 @@ import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Cap, EffectiveStandard, Limit, Requirement } from '@jasperwren/core/marking/standard';
 import { capital, joinWords } from '../lists';
 import { wordsOf } from '../words';
-import { amountOf, countOfGrade } from './names';
+import { amountOf } from './amounts';
+import { countOfGrade } from './names';
 
 export const resource = {
   failTest: 'Fail: {{what}}.',

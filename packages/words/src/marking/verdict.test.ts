@@ -7,11 +7,13 @@ import type { Limit, EffectiveStandard } from '@jasperwren/core/marking/standard
 import { pointsOff, tally, templates, timedYard } from '@jasperwren/core/marking/testing-standards';
 import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import { fromCatalogue } from '@jasperwren/core/marking/templates/from-catalogue';
+import { marksAmount } from '@jasperwren/core/marking/result-detail';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 
 import { joinWords } from '../lists';
 import { describeMissing, missingWords } from './missing';
-import { countMarks, limitName, scopeName, secondsWords } from './names';
+import { amountWords, secondsWords } from './amounts';
+import { limitName, scopeName } from './names';
 import { crossingWords, reasonSentence, verdictSentence } from './verdict';
 
 const mark = (item: string, grade: string) => ({ type: 'mark', item, grade }) as const;
@@ -40,7 +42,7 @@ describe('lists and counts', () => {
 
   it('count marks gravest first', () => {
     const { marks } = foldDrive(fullTest([...looks, mark('signs.lights', 'dangerous')]));
-    expect(countMarks(tally, marks)).toBe('1 dangerous fault and 2 driving faults');
+    expect(amountWords(marksAmount(tally, marks))).toBe('1 dangerous fault and 2 driving faults');
   });
 });
 

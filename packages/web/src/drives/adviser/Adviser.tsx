@@ -17,7 +17,7 @@ interface Props {
   /** How often the item was marked on this drive, this mark included. */
   readonly times: number;
   readonly onAnswers: (body: EventBody) => unknown;
-  readonly onRegrade: (grade: string, reason: string) => unknown;
+  readonly onRegrade: (grade: string) => unknown;
 }
 
 /** How bad was it? A tap for each circumstance; a proposal with its reason; the grade changes only by a person. */
@@ -38,12 +38,7 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
         {mark.advice && proposal.grade && <GradeSign sign={proposal.grade.sign} size={24} />}
         <p role="status">{mark.advice ? proposalSentence(proposal) : t('answerWhatYouCanToGet')}</p>
         {mark.advice && proposal.grade && proposal.grade.code !== mark.grade && (
-          <Button
-            variant="outlined"
-            onClick={() =>
-              onRegrade(proposal.grade!.code, t('onAdviceBecause', { because: proposal.because.join('; ') }))
-            }
-          >
+          <Button variant="outlined" onClick={() => onRegrade(proposal.grade!.code)}>
             {t('changeToGrade', { grade: proposal.grade.name })}
           </Button>
         )}

@@ -8,7 +8,7 @@ import { ReasonForm } from '../desk/ReasonForm';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './briefing.module.css';
 import { StepRow } from './StepRow';
-import { useBriefing } from './use-briefing';
+import { skipReasons, useBriefing } from './use-briefing';
 
 interface Props {
   readonly meta: DriveMeta;
@@ -31,7 +31,7 @@ export function Briefing({ meta, drive }: Props) {
     else void actions.moveOff();
   };
   const endHere = async () => {
-    await actions.end(t('eyesightNotPassed'));
+    await actions.end('eyesight');
     void navigate(`/drive/${meta.id}`);
   };
   return (
@@ -77,9 +77,9 @@ export function Briefing({ meta, drive }: Props) {
         <section className={styles.stop} aria-label={t('whyAreYouSkippingSteps')}>
           <p>{t('mapWhySkipped', { map: open.map(({ name }) => name).join(', ') })}</p>
           <ReasonForm
-            reasons={[t('doneInAnEarlierLesson'), t('notNeededToday'), t('noTime')]}
+            reasons={skipReasons}
             action={t('moveOff')}
-            onGiven={(reason) => void actions.skipAll(open, reason).then(() => actions.moveOff())}
+            onGiven={(why) => void actions.skipAll(open, why).then(() => actions.moveOff())}
           />
         </section>
       )}

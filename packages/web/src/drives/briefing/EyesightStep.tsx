@@ -29,7 +29,7 @@ export function EyesightStep({
         <Button variant="outlined" onClick={() => void actions.say(step, 'done')}>
           {t('couldReadIt')}
         </Button>
-        <Button variant="outlined" onClick={() => void actions.say(step, 'done', { detail: t('withGlassesOrLenses') })}>
+        <Button variant="outlined" onClick={() => void actions.say(step, 'done', { because: 'glasses' })}>
           {t('couldReadItWithGlasses')}
         </Button>
         <Button variant="outlined" onClick={() => void actions.say(step, 'failed')}>

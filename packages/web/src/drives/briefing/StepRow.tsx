@@ -1,3 +1,4 @@
+import { givenWhy, stepDetail, whyWords } from '@jasperwren/words/why';
 import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import CheckRounded from '@mui/icons-material/CheckRounded';
@@ -10,7 +11,7 @@ import { EyesightStep } from './EyesightStep';
 import { ChecklistStep } from './ChecklistStep';
 import { CallsStep } from './CallsStep';
 import { QuestionsStep } from './QuestionsStep';
-import type { BriefingActions } from './use-briefing';
+import { skipReasons, type BriefingActions } from './use-briefing';
 
 interface Props {
   readonly step: BriefingStep;
@@ -51,11 +52,11 @@ export function StepRow({ step, standard, drive, actions }: Props) {
       </div>
       {!check && skipping && (
         <ReasonForm
-          reasons={[t('doneInAnEarlierLesson'), t('notNeededToday'), t('noTime')]}
+          reasons={skipReasons}
           action={t('skipStep2')}
-          onGiven={(reason) => {
+          onGiven={(why) => {
             setSkipping(false);
-            void actions.say(step, 'skipped', { reason });
+            void actions.say(step, 'skipped', why);
           }}
         />
       )}
@@ -79,13 +80,15 @@ function StepBody({ step, standard, drive, actions }: Props) {
   }
 }
 
-function resultWords({ result, reason, detail }: BriefingResult): string {
-  switch (result) {
+function resultWords(step: BriefingResult): string {
+  const why = step.why && whyWords(step.why);
+  const detail = stepDetail(step);
+  switch (step.result) {
     case 'done':
       return detail ? t('doneDetail', { detail }) : t('done2');
     case 'failed':
-      return t('notPassedPart', { part: reason ? `: ${reason}` : '' });
+      return t('notPassedPart', { part: why ? `: ${why}` : '' });
     case 'skipped':
-      return t('skippedReason', { reason: reason ?? t('noReasonGiven') });
+      return t('skippedReason', { reason: givenWhy(step.why) });
   }
 }

@@ -1,9 +1,12 @@
-import { t } from '@jasperwren/words/briefing';
 import type { CheckResult } from '@jasperwren/core/drive/event';
 import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import type { BriefingPart, BriefingStep, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { UsualReason, Why } from '@jasperwren/core/drive/why';
 import { useMemo } from 'react';
 import { useDriveLog } from '../log/use-drive';
+
+/** Why steps are usually left out. */
+export const skipReasons = ['earlier-lesson', 'not-today', 'no-time'] as const;
 
 export type BriefingActions = ReturnType<typeof useBriefing>;
 
@@ -11,8 +14,11 @@ export type BriefingActions = ReturnType<typeof useBriefing>;
 export function useBriefing(driveId: string, standard: EffectiveStandard) {
   const { write, undo } = useDriveLog(driveId);
   return useMemo(() => {
-    const say = (step: BriefingStep, result: CheckResult, why: { reason?: string; detail?: string } = {}) =>
-      write({ type: 'check', check: step.code, result, ...why });
+    const say = (
+      step: BriefingStep,
+      result: CheckResult,
+      why: Partial<{ because: UsualReason; reason: string; missed: readonly string[] }> = {},
+    ) => write({ type: 'check', check: step.code, result, ...why });
     const mark = async (item: string) => {
       const grade = usualGrade(standard, item);
       if (grade) await write({ type: 'mark', item, grade: grade.code });
@@ -22,8 +28,7 @@ export function useBriefing(driveId: string, standard: EffectiveStandard) {
       undo,
       /** A step with the parts that were missed: each is marked where the standard has an item for it. */
       async finish(step: BriefingStep, missed: readonly BriefingPart[]): Promise<void> {
-        const detail = missed.map(({ name }) => name).join('; ');
-        await say(step, 'done', detail ? { detail: t('missedDetail', { detail }) } : {});
+        await say(step, 'done', missed.length > 0 ? { missed: missed.map(({ name }) => name) } : {});
         for (const { item } of missed) if (item) await mark(item);
       },
       /** An answer at rest; the last wrong one is marked. */
@@ -32,11 +37,11 @@ export function useBriefing(driveId: string, standard: EffectiveStandard) {
         await write({ type: 'answer', item, right });
         if (!right && isLastTry(asked)) await mark(item);
       },
-      async skipAll(steps: readonly BriefingStep[], reason: string): Promise<void> {
-        for (const step of steps) await say(step, 'skipped', { reason });
+      async skipAll(steps: readonly BriefingStep[], why: Why): Promise<void> {
+        for (const step of steps) await say(step, 'skipped', why);
       },
       moveOff: () => write({ type: 'moved-off' }),
-      end: (reason: string) => write({ type: 'ended', ending: 'abandoned', reason }),
+      end: (because: UsualReason) => write({ type: 'ended', ending: 'abandoned', because }),
     };
   }, [standard, write, undo]);
 }

@@ -3,7 +3,7 @@ import { t } from '@jasperwren/words/desk';
 import { currentSpan, drivenMs, exerciseRuns, sectionMs } from '@jasperwren/core/drive/clock';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { secondsWords } from '@jasperwren/words/marking/names';
+import { secondsWords } from '@jasperwren/words/marking/amounts';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { clockTime } from '../../ui/format';

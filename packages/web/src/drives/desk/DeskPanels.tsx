@@ -82,9 +82,9 @@ export function DeskPanelView({ panel, driveId, name, route, standard, drive, ve
       return (
         <Panel title={t('discardThisPin')}>
           <ReasonForm
-            reasons={[t('noFaultAfterAll'), t('alreadyRecorded'), t('notTheLearnersFault')]}
+            reasons={['no-fault', 'already-recorded', 'not-the-learner']}
             action={t('discardPin')}
-            onGiven={(reason) => actions.dropPin(panel.pinId, reason)}
+            onGiven={(why) => actions.dropPin(panel.pinId, why)}
           />
         </Panel>
       );

@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EndingCause } from '@jasperwren/core/drive/event';
+import type { UsualReason } from '@jasperwren/core/drive/why';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { describeMissing } from '@jasperwren/words/marking/missing';
 import { useState } from 'react';
@@ -19,11 +20,11 @@ interface Props {
   readonly actions: DeskActions;
 }
 
-const causes: readonly (readonly [cause: EndingCause, words: string, reasons: readonly string[]])[] = [
-  ['safety', t('iStoppedItForSafety'), [t('tooMuchHelpNeeded'), t('dangerToOthers'), t('notFitToDriveToday')]],
-  ['learner', t('learnerWantsToStop'), [t('nerves'), t('notWell'), t('noTime')]],
-  ['car', t('problemWithTheCar'), [t('breakdown'), t('puncture'), t('warningLight')]],
-  ['conditions', t('weatherOrRoad'), [t('unsafeWeather'), t('roadClosed'), t('accidentAhead')]],
+const causes: readonly (readonly [cause: EndingCause, words: string, reasons: readonly UsualReason[]])[] = [
+  ['safety', t('iStoppedItForSafety'), ['too-much-help', 'danger', 'not-fit']],
+  ['learner', t('learnerWantsToStop'), ['nerves', 'not-well', 'no-time']],
+  ['car', t('problemWithTheCar'), ['breakdown', 'puncture', 'warning-light']],
+  ['conditions', t('weatherOrRoad'), ['weather', 'road-closed', 'accident-ahead']],
 ];
 
 /** The end of a drive, as planned or broken off: whose doing it is decides what it amounts to. */
@@ -44,7 +45,7 @@ export function EndPanel({ driveId, drive, verdict, actions }: Props) {
         <ReasonForm
           reasons={chosen[2]}
           action={t('stopEarly')}
-          onGiven={(reason) => void end('abandoned', { cause: chosen[0], reason })}
+          onGiven={(why) => void end('abandoned', { cause: chosen[0], ...why })}
         />
       </Panel>
     );

@@ -10,7 +10,7 @@ import type { Reason } from '@jasperwren/core/marking/reason';
 import { limitsAttempts, type Verdict } from '@jasperwren/core/marking/verdict';
 import { capital } from '@jasperwren/words/lists';
 import { reasonSentence } from '@jasperwren/words/marking/verdict';
-import { secondsWords } from '@jasperwren/words/marking/names';
+import { secondsWords } from '@jasperwren/words/marking/amounts';
 import { useState } from 'react';
 import { clockTime, times } from '../../ui/format';
 import styles from './panel.module.css';

@@ -1,3 +1,4 @@
+import { removedWords } from '@jasperwren/words/why';
 import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
@@ -41,7 +42,7 @@ export function AdvisePanel({ markId, standard, drive, actions }: Props) {
         mark={mark}
         times={countItems(drive)[mark.item] ?? 1}
         onAnswers={actions.keepAdvice}
-        onRegrade={(grade, reason) => actions.regrade(mark.id, grade, { reason })}
+        onRegrade={(grade) => actions.regrade(mark.id, grade, { because: 'adviser' })}
       />
     </Panel>
   );
@@ -64,7 +65,7 @@ export function MarkPanel({ markId, driveId, standard, drive, route, actions }: 
   if (mark.struck) {
     return (
       <Panel title={title}>
-        <p>{t('removedReason', { reason: mark.struck.reason })}</p>
+        <p>{removedWords(mark.struck)}</p>
         <Button variant="contained" onClick={() => actions.putBack(mark.id)}>
           {t('restore')}
         </Button>
@@ -75,9 +76,9 @@ export function MarkPanel({ markId, driveId, standard, drive, route, actions }: 
     <Panel title={title}>
       {striking ? (
         <ReasonForm
-          reasons={[t('tappedTheWrongBox'), t('iMisreadIt'), t('notTheLearnersFault'), t('gradedTooHarshly')]}
+          reasons={['wrong-box', 'misread', 'not-the-learner', 'too-harsh']}
           action={t('removeFault')}
-          onGiven={(reason) => actions.strike(mark.id, reason)}
+          onGiven={(why) => actions.strike(mark.id, why)}
         />
       ) : (
         <>
@@ -98,7 +99,7 @@ export function MarkPanel({ markId, driveId, standard, drive, route, actions }: 
           <Measure
             standard={standard}
             mark={mark}
-            onMeasured={(grade, measured, reason) => actions.regrade(mark.id, grade, { reason, measured })}
+            onMeasured={(grade, measured) => actions.regrade(mark.id, grade, { because: 'measured', measured })}
           />
           {mark.detected && (
             <p className="muted">

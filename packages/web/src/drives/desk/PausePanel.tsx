@@ -4,13 +4,13 @@ import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
 import type { DeskActions } from './desk-actions';
 
-const reasons = [t('toiletStop'), t('breakdown'), t('unsafeWeather'), t('talkingItOver'), t('roadClosed')];
+const reasons = ['toilet', 'breakdown', 'weather', 'talking', 'road-closed'] as const;
 
 /** Shown once the clock stands: why, in one touch, and on again. */
 export function PausePanel({ pauseId, actions }: { readonly pauseId: string; readonly actions: DeskActions }) {
   return (
     <Panel title={t('pausedWhy')}>
-      <ReasonForm reasons={reasons} action={t('save')} onGiven={(reason) => actions.note(reason, pauseId)} />
+      <ReasonForm reasons={reasons} action={t('save')} onGiven={(why) => actions.sayWhyPaused(why, pauseId)} />
       <Button variant="contained" onClick={() => void actions.switchPause()}>
         {t('resume')}
       </Button>

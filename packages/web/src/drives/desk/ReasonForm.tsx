@@ -1,4 +1,6 @@
 import { t } from '@jasperwren/words/desk';
+import { whyWords } from '@jasperwren/words/why';
+import type { UsualReason, Why } from '@jasperwren/core/drive/why';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
@@ -10,9 +12,9 @@ export function ReasonForm({
   action,
   onGiven,
 }: {
-  readonly reasons: readonly string[];
+  readonly reasons: readonly UsualReason[];
   readonly action: string;
-  readonly onGiven: (reason: string) => void;
+  readonly onGiven: (why: Why) => void;
 }) {
   const [own, setOwn] = useState('');
   return (
@@ -20,12 +22,12 @@ export function ReasonForm({
       className={styles.reasons}
       onSubmit={(event) => {
         event.preventDefault();
-        if (own.trim()) onGiven(own.trim());
+        if (own.trim()) onGiven({ reason: own.trim() });
       }}
     >
-      {reasons.map((reason) => (
-        <Button key={reason} variant="outlined" onClick={() => onGiven(reason)}>
-          {reason}
+      {reasons.map((because) => (
+        <Button key={because} variant="outlined" onClick={() => onGiven({ because })}>
+          {whyWords({ because })}
         </Button>
       ))}
       <div className={styles.ownReason}>

@@ -54,7 +54,7 @@ export function TrayPanel({ standard, drive, actions }: Props) {
             key={double.first.id}
             double={double}
             standard={standard}
-            onStrike={(id) => actions.strike(id, t('sameFaultTwice'))}
+            onStrike={(id) => actions.strike(id, { because: 'same-twice' })}
             onKeepBoth={() => actions.keepBoth(double.first.id, double.second.id)}
           />
         ))}

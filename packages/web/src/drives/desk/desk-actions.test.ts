@@ -99,8 +99,8 @@ describe('pins', () => {
 
   it('are dropped with a reason', () => {
     const { actions, written, state } = desk();
-    actions.dropPin('p', 'Nothing after all');
-    expect(written()).toEqual([{ type: 'strike', target: 'p', reason: 'Nothing after all' }]);
+    actions.dropPin('p', { because: 'no-fault' });
+    expect(written()).toEqual([{ type: 'strike', target: 'p', because: 'no-fault' }]);
     expect(state().receipt).toBe('Pin discarded');
   });
 });
@@ -117,11 +117,11 @@ describe('taking back', () => {
   it('strikes the strike of a mark that is put back', () => {
     const { actions, written } = desk();
     actions.mark('signs.lights', 'driving');
-    actions.strike('e1', 'It was green');
+    actions.strike('e1', { reason: 'It was green' });
     actions.putBack('e1');
     expect(written().slice(1)).toEqual([
       { type: 'strike', target: 'e1', reason: 'It was green' },
-      { type: 'strike', target: 'e2', reason: 'Restored' },
+      { type: 'strike', target: 'e2', because: 'restored' },
     ]);
     actions.putBack('e1');
     expect(written()).toHaveLength(3);
@@ -136,7 +136,7 @@ describe('the rest of the desk', () => {
     actions.mark('signs.lights', 'driving');
     actions.advise();
     expect(state().panel).toEqual({ kind: 'advise', markId: 'e1' });
-    actions.regrade('e1', 'serious', { reason: 'Seen again' });
+    actions.regrade('e1', 'serious', { because: 'adviser' });
     expect(state().receipt).toBe('Grade changed: serious fault');
   });
 

@@ -1,3 +1,4 @@
+import type { UsualReason, Why } from '@jasperwren/core/drive/why';
 import { capital } from '@jasperwren/words/lists';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
@@ -144,17 +145,17 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
       void write({ type: 'distinct', target, other });
       tell(t('bothFaultsKept'));
     },
-    dropPin(pinId: string, reason: string): void {
-      void write({ type: 'strike', target: pinId, reason });
+    dropPin(pinId: string, why: Why): void {
+      void write({ type: 'strike', target: pinId, ...why });
       dispatch(done(t('pinDiscarded')));
     },
-    strike(markId: string, reason: string): void {
-      void write({ type: 'strike', target: markId, reason });
+    strike(markId: string, why: Why): void {
+      void write({ type: 'strike', target: markId, ...why });
       dispatch(done(t('faultRemoved')));
     },
     putBack(markId: string): void {
       const strike = driveNow().marks.find((mark) => mark.id === markId)?.struck;
-      if (strike) void write({ type: 'strike', target: strike.strikeId, reason: t('restored') });
+      if (strike) void write({ type: 'strike', target: strike.strikeId, because: 'restored' });
       dispatch(done(t('faultRestored')));
     },
     /** Opens the severity adviser for a mark, the latest standing one where none is named. */
@@ -167,7 +168,7 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     keepAdvice(body: EventBody): void {
       void write(body);
     },
-    regrade(markId: string, grade: string, why: { reason?: string; measured?: number } = {}): void {
+    regrade(markId: string, grade: string, why: { because?: UsualReason; measured?: number } = {}): void {
       void write({ type: 'regrade', target: markId, grade, ...why });
       dispatch(done(t('gradeChangedGet', { get: rulesOf(standard).grades.get(grade)?.name ?? grade })));
     },
@@ -179,7 +180,10 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     askToEnd(): void {
       if (running) dispatch(panelOpened({ kind: 'end' }));
     },
-    async end(ending: Ending, why: { cause?: EndingCause; reason?: string } = {}): Promise<void> {
+    async end(
+      ending: Ending,
+      why: Partial<{ cause: EndingCause; because: UsualReason; reason: string }> = {},
+    ): Promise<void> {
       await write({ type: 'ended', ending, ...why });
       dispatch(done(t('theMockTestHasEnded')));
     },

@@ -1,3 +1,4 @@
+import type { Why } from '@jasperwren/core/drive/why';
 import { t } from '@jasperwren/words/desk';
 import { counterTargetS, readCounter, type CounterKind } from '@jasperwren/core/drive/counter';
 import { currentSpan } from '@jasperwren/core/drive/clock';
@@ -88,6 +89,12 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
     },
     openNote(target?: string): void {
       dispatch(panelOpened({ kind: 'note', target }));
+    },
+    /** Why the clock was stopped, said after it was. */
+    sayWhyPaused(why: Why, pauseId: string): void {
+      const said = 'because' in why ? why : { text: why.reason };
+      void write({ type: 'note', ...said, target: pauseId });
+      dispatch(done(t('noteSavedAtAt', { at: at() })));
     },
     note(text: string, target?: string): void {
       void write({ type: 'note', text, ...(target && { target }) });

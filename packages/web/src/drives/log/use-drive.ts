@@ -1,4 +1,3 @@
-import { t } from '@jasperwren/words/drives';
 import { undoTarget } from '@jasperwren/core/drive/undo';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
@@ -56,7 +55,7 @@ export function useDriveLog(driveId: string) {
   );
   const undo = useCallback(() => {
     const target = undoTarget(store.getState().driveLogs.open[driveId]?.events ?? [], deviceId(newId));
-    if (target) void write({ type: 'strike', target: target.id, reason: t('undone'), undo: true });
+    if (target) void write({ type: 'strike', target: target.id, because: 'undone', undo: true });
     return target;
   }, [driveId, write]);
   return { write, undo };

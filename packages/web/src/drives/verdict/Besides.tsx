@@ -1,4 +1,5 @@
-import { durationWords, stepsWords } from '@jasperwren/words/marking/names';
+import { givenWhy, stepDetail, whyWords } from '@jasperwren/words/why';
+import { durationWords, stepsWords } from '@jasperwren/words/marking/amounts';
 import { t } from '@jasperwren/words/result';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { exerciseRuns } from '@jasperwren/core/drive/clock';
@@ -24,11 +25,11 @@ export function Besides({ standard, drive }: { readonly standard: EffectiveStand
       return `${[t('nameTime', { name, time: durationWords(timeMs) }), ...counts, ...(failedAtMs === undefined ? [] : [t('attemptFailed')])].join(', ')}.`;
     }),
     ...roadLines(drive),
-    ...drive.pauses.map(({ fromMs, toMs, reason }) =>
+    ...drive.pauses.map(({ fromMs, toMs, why }) =>
       t('pausedAtTimePartPart2', {
         time: wholeMinutes(fromMs),
         part: toMs === undefined ? '' : ` ${t('forTime', { time: durationWords(toMs - fromMs) })}`,
-        part2: reason ? `: ${reason.toLowerCase()}` : '',
+        part2: why ? `: ${whyWords(why).toLowerCase()}` : '',
       }),
     ),
     ...drive.notes
@@ -54,10 +55,11 @@ function briefingLines({ briefing = [] }: EffectiveStandard, { checks }: Drive):
   const done = checks.filter(({ result }) => result === 'done').length;
   return [
     ...(done > 0 ? [t('briefingDoneOfCountStepsDone', { done, count: briefing.length })] : []),
-    ...checks.flatMap(({ check, result, reason, detail }) => {
-      if (result === 'skipped')
-        return [t('nameOfSkippedReason', { nameOf: nameOf(check), reason: reason ?? t('noReasonGiven') })];
+    ...checks.flatMap((step) => {
+      const { check, result, why } = step;
+      if (result === 'skipped') return [t('nameOfSkippedReason', { nameOf: nameOf(check), reason: givenWhy(why) })];
       if (result === 'failed') return [t('nameOfNotPassed', { nameOf: nameOf(check) })];
+      const detail = stepDetail(step);
       return detail ? [`${nameOf(check)}: ${detail}.`] : [];
     }),
   ];

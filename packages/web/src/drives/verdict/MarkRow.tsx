@@ -1,3 +1,5 @@
+import { removedWords } from '@jasperwren/words/why';
+import type { Why } from '@jasperwren/core/drive/why';
 import { proposalSentence } from '@jasperwren/words/marking/proposal';
 import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';
@@ -52,7 +54,7 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
       <div>
         <b className={mark.struck ? styles.struck! : ''}>{name}</b>
         <div className="muted">
-          {mark.struck ? t('removedReason', { reason: mark.struck.reason }) : grade?.name}
+          {mark.struck ? removedWords(mark.struck) : grade?.name}
           {first && !mark.struck && t('firstRecordedAsFirst', { first })}
           {capped && t('overTheCapNotCounted')}
           {mark.by !== account.id && t('byNameOf', { nameOf: nameOf(mark.by) })}
@@ -64,8 +66,8 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
           <Measure
             standard={standard}
             mark={mark}
-            onMeasured={(to, measured, reason) =>
-              write({ type: 'regrade', target: mark.id, grade: to, measured, reason })
+            onMeasured={(to, measured) =>
+              write({ type: 'regrade', target: mark.id, grade: to, measured, because: 'measured' })
             }
           />
         )}
@@ -79,7 +81,7 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
           <StrikeForm
             name={name}
             onCancel={() => setStriking(false)}
-            onStrike={(reason) => void write({ type: 'strike', target: mark.id, reason })}
+            onStrike={(why) => void write({ type: 'strike', target: mark.id, ...why })}
           />
         )}
       </div>
@@ -87,7 +89,7 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
         <Button
           variant="text"
           aria-label={t('restoreNameAtTime', { name, time: clockTime(mark.atMs) })}
-          onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, reason: t('restored') })}
+          onClick={() => void write({ type: 'strike', target: mark.struck!.strikeId, because: 'restored' })}
         >
           {t('restored')}
         </Button>
@@ -137,7 +139,7 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
             mark={mark}
             times={times}
             onAnswers={write}
-            onRegrade={(to, reason) => write({ type: 'regrade', target: mark.id, grade: to, reason })}
+            onRegrade={(to) => write({ type: 'regrade', target: mark.id, grade: to, because: 'adviser' })}
           />
         </div>
       )}
@@ -151,7 +153,7 @@ function StrikeForm({
   onCancel,
 }: {
   readonly name: string;
-  readonly onStrike: (reason: string) => void;
+  readonly onStrike: (why: Why) => void;
   readonly onCancel: () => void;
 }) {
   const [reason, setReason] = useState('');
@@ -161,7 +163,7 @@ function StrikeForm({
       aria-label={t('removeName', { name })}
       onSubmit={(event) => {
         event.preventDefault();
-        if (reason.trim()) onStrike(reason.trim());
+        if (reason.trim()) onStrike({ reason: reason.trim() });
       }}
     >
       <TextField

@@ -30,7 +30,7 @@ export function PrivateNotes({ notes, write }: Props) {
               <Button
                 variant="text"
                 aria-label={t('removeNoteNote', { note: note.text })}
-                onClick={() => void write({ type: 'strike', target: note.id, reason: t('removed') })}
+                onClick={() => void write({ type: 'strike', target: note.id, because: 'removed' })}
               >
                 {t('remove')}
               </Button>

@@ -79,7 +79,7 @@ export function Reasons({ standard, verdict, write }: Props) {
                           type: 'regrade',
                           target: last.id,
                           grade: grade.code,
-                          reason: t('theSameFaultUsedTimes', { used: question.used }),
+                          because: 'repeated',
                         })
                       }
                     >

@@ -1,3 +1,4 @@
+import { whyWords } from '@jasperwren/words/why';
 import { t } from '@jasperwren/words/result';
 import { standingMarks } from '@jasperwren/core/drive/drive';
 import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
@@ -66,7 +67,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
             time2: wholeMinutes(sectionMs(drive, 'independent', drive.lastMs)),
             helpGiven: helpGiven({ prompts: drive.prompts.length, interventions: drive.interventions.length }),
           })}{' '}
-          {drive.ended.reason && `${t('stoppedEarlyReason', { reason: drive.ended.reason })} `}
+          {drive.ended.why && `${t('stoppedEarlyReason', { reason: whyWords(drive.ended.why) })} `}
           {log.unsent.length > 0 && (
             <span role="status">{t('countedNotSentYet', { counted: t('changes', { count: log.unsent.length }) })}</span>
           )}
@@ -89,7 +90,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
                     key={double.first.id}
                     double={double}
                     standard={standard}
-                    onStrike={(id) => void write({ type: 'strike', target: id, reason: t('sameFaultTwice') })}
+                    onStrike={(id) => void write({ type: 'strike', target: id, because: 'same-twice' })}
                     onKeepBoth={() =>
                       void write({ type: 'distinct', target: double.first.id, other: double.second.id })
                     }

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import { settingsOf } from '@jasperwren/core/marking/options';
 import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Limit, LimitEffect, LimitScope, Standard } from '@jasperwren/core/marking/standard';
-import { unitOf } from '@jasperwren/words/marking/names';
+import { unitOf } from '@jasperwren/words/marking/amounts';
 import { Rows } from '../../ui/Page';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import { CapRow } from './CapRow';

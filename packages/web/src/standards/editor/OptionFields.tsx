@@ -1,5 +1,6 @@
 import { t } from '@jasperwren/words/editor';
-import { itemName, unitOf } from '@jasperwren/words/marking/names';
+import { unitOf } from '@jasperwren/words/marking/amounts';
+import { itemName } from '@jasperwren/words/marking/names';
 import { effective } from '@jasperwren/core/marking/options';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import type { Choice, Setting, StandardOption } from '@jasperwren/core/marking/standard';

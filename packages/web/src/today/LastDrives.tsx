@@ -1,11 +1,26 @@
+import { detailWords } from '@jasperwren/words/marking/detail';
 import { t } from '@jasperwren/words/today';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import { Link } from 'react-router';
 import { fromToday } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
+import { Rows } from '../ui/Page';
 import styles from './today.module.css';
 
-export function LastRow({ drive }: { readonly drive: DriveSummary }) {
+const mostShown = 5;
+
+/** The mock tests driven last. */
+export default function LastDrives({ drives }: { readonly drives: readonly DriveSummary[] }) {
+  return (
+    <Rows>
+      {drives.slice(0, mostShown).map((drive) => (
+        <LastRow key={drive.id} drive={drive} />
+      ))}
+    </Rows>
+  );
+}
+
+function LastRow({ drive }: { readonly drive: DriveSummary }) {
   return (
     <li className={styles.last}>
       <span className="muted">{fromToday(drive.startedAt)}</span>
@@ -17,7 +32,7 @@ export function LastRow({ drive }: { readonly drive: DriveSummary }) {
       <span>
         {drive.phase === 'ended' ? (
           <>
-            <OutcomeWord outcome={drive.outcome} />: {drive.detail}.
+            <OutcomeWord outcome={drive.outcome} />: {detailWords(drive.detail)}.
           </>
         ) : (
           t('inProgress')
