@@ -1,5 +1,5 @@
 // Looked up once: the planner asks millions of times.
-const { PI, cos, hypot, max, min, sin } = Math;
+const { PI, cos, hypot, max, min, sin, sqrt } = Math;
 
 /** Metres: x to the right, y upwards. Angles are radians, anticlockwise from x. */
 export interface Point {
@@ -41,11 +41,18 @@ export function seenFrom(pose: Pose, { x, y }: Point): Point {
 export const distance = (a: Point, b: Point): number => hypot(a.x - b.x, a.y - b.y);
 
 /** Metres from a point to a line between two points. */
-export function distanceToLine(p: Point, a: Point, b: Point): number {
-  const [dx, dy] = [b.x - a.x, b.y - a.y];
+export const distanceToLine = (p: Point, a: Point, b: Point): number => sqrt(squaredToLine(p, a, b));
+
+function squaredToLine(p: Point, a: Point, b: Point): number {
+  const dx = b.x - a.x;
+  const dy = b.y - a.y;
+  const px = p.x - a.x;
+  const py = p.y - a.y;
   const squared = dx * dx + dy * dy;
-  const along = squared === 0 ? 0 : min(1, max(0, ((p.x - a.x) * dx + (p.y - a.y) * dy) / squared));
-  return hypot(p.x - a.x - along * dx, p.y - a.y - along * dy);
+  const along = squared === 0 ? 0 : min(1, max(0, (px * dx + py * dy) / squared));
+  const offX = px - along * dx;
+  const offY = py - along * dy;
+  return offX * offX + offY * offY;
 }
 
 /** Which side of the line from a to b a point is on: above 0 to the left. */
@@ -65,34 +72,55 @@ export function isInside(polygon: Polygon, p: Point): boolean {
 }
 
 function cross(a: Point, b: Point, c: Point, d: Point): boolean {
-  const [abc, abd] = [side(a, b, c), side(a, b, d)];
-  const [cda, cdb] = [side(c, d, a), side(c, d, b)];
-  return abc * abd < 0 && cda * cdb < 0;
+  return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 }
 
-/** The edges of a figure; a point has one edge, of no length. */
-function* edges(polygon: Polygon): Generator<readonly [Point, Point]> {
-  if (polygon.length < 3) yield [polygon[0]!, polygon.at(-1)!];
-  else for (let i = 0; i < polygon.length; i++) yield [polygon[i]!, polygon[(i + 1) % polygon.length]!];
-}
+/** How many edges a figure has; a point has one, of no length. */
+const edgesOf = (polygon: Polygon): number => (polygon.length < 3 ? 1 : polygon.length);
 
 /** Metres between two convex figures, exact; 0 where they touch or overlap. */
 export function distanceBetween(a: Polygon, b: Polygon): number {
   if (isInside(a, b[0]!) || isInside(b, a[0]!)) return 0;
   let least = Infinity;
-  for (const [a1, a2] of edges(a))
-    for (const [b1, b2] of edges(b)) {
+  for (let i = 0; i < edgesOf(a); i++) {
+    const a1 = a[i]!;
+    const a2 = a[(i + 1) % a.length]!;
+    for (let j = 0; j < edgesOf(b); j++) {
+      const b1 = b[j]!;
+      const b2 = b[(j + 1) % b.length]!;
       if (cross(a1, a2, b1, b2)) return 0;
       least = min(
         least,
-        distanceToLine(a1, b1, b2),
-        distanceToLine(a2, b1, b2),
-        distanceToLine(b1, a1, a2),
-        distanceToLine(b2, a1, a2),
+        squaredToLine(a1, b1, b2),
+        squaredToLine(a2, b1, b2),
+        squaredToLine(b1, a1, a2),
+        squaredToLine(b2, a1, a2),
       );
     }
-  return least;
+  }
+  return sqrt(least);
 }
+
+/** A circle that holds a figure. */
+export interface Circle extends Point {
+  readonly radius: number;
+}
+
+/** A circle around a figure, about the middle of its corners. */
+export function circleAround(polygon: Polygon): Circle {
+  let [x, y] = [0, 0];
+  for (const corner of polygon) {
+    x += corner.x / polygon.length;
+    y += corner.y / polygon.length;
+  }
+  let squared = 0;
+  for (const corner of polygon) squared = max(squared, (corner.x - x) ** 2 + (corner.y - y) ** 2);
+  return { x, y, radius: sqrt(squared) };
+}
+
+/** Metres that figures within two circles are apart at the least; below 0 where the circles overlap. */
+export const apartAtLeast = (a: Circle, b: Circle): number =>
+  sqrt((a.x - b.x) ** 2 + (a.y - b.y) ** 2) - a.radius - b.radius;
 
 /** The corners of a rectangle between two points ahead and two to the left of a pose. */
 export function rectangle(pose: Pose, back: number, front: number, right: number, left: number): Polygon {

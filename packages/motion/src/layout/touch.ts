@@ -1,4 +1,4 @@
-import { distanceBetween } from '../geometry';
+import { apartAtLeast, circleAround, distanceBetween, type Circle, type Polygon } from '../geometry';
 import type { Moment } from '../moves/steps';
 import type { Placed } from '../moves/roll';
 import { bodyOf, tyresOf, type Part, type PartName } from '../vehicle/parts';
@@ -15,57 +15,127 @@ export interface Near {
   readonly gapM: number;
 }
 
+/** What there is to touch in a layout. */
+type Touchable = Pick<Layout, 'markers' | 'edges'>;
+
+/** A marker or an edge as it lies on the ground, and the circle around it. */
+interface Thing extends Pick<Near, 'thing' | 'kind'> {
+  readonly outline: Polygon;
+  /** Metres that it reaches beyond its outline: a marker's outline is its middle. */
+  readonly reachM: number;
+  readonly around: Circle;
+}
+
+function thingsOf({ markers, edges }: Touchable): readonly Thing[] {
+  const thing = (id: string, kind: Near['kind'], outline: Polygon, reachM: number): Thing => ({
+    thing: id,
+    kind,
+    outline,
+    reachM,
+    around: circleAround(outline),
+  });
+  return [
+    ...markers.map(({ id, kind, x, y }) => thing(id, kind, [{ x, y }], markerRadiusM[kind])),
+    ...edges.map((edge) => thing(edge.id, edge.kind, groundOf(edge), 0)),
+  ];
+}
+
+interface Placement {
+  readonly part: Part;
+  readonly around: Circle;
+}
+
+const partsOf = (parts: readonly Part[]): readonly Placement[] =>
+  parts.map((part) => ({ part, around: circleAround(part.outline) }));
+
+/** Lines and kerbs may be overhung: only tyres touch them. */
+const isForTyres = ({ kind }: Thing): boolean => kind === 'line' || kind === 'kerb';
+
+/**
+ * Tells of every part that may not touch something how far it is from it. What is certainly further than `within` says
+ * at that moment is passed over, without measuring.
+ */
+function eachNear(
+  vehicle: Vehicle,
+  placed: Placed,
+  things: readonly Thing[],
+  within: () => number,
+  tell: (near: Near) => void,
+): void {
+  const tyres = partsOf(tyresOf(vehicle, placed));
+  const all = [...tyres, ...partsOf(bodyOf(vehicle, placed))];
+  for (const thing of things)
+    for (const { part, around } of isForTyres(thing) ? tyres : all) {
+      if (apartAtLeast(around, thing.around) - thing.reachM > within()) continue;
+      const gapM = Math.max(0, distanceBetween(part.outline, thing.outline) - thing.reachM);
+      tell({ part: part.name, thing: thing.thing, kind: thing.kind, gapM });
+    }
+}
+
 /**
  * Every part that may not touch something, with the metres between them: tyres and lines or kerbs, and all parts and
  * markers or walls.
  */
-export function nearest(
-  vehicle: Vehicle,
-  placed: Placed,
-  { markers, edges }: Pick<Layout, 'markers' | 'edges'>,
-): readonly Near[] {
-  const tyres = tyresOf(vehicle, placed);
-  const all: readonly Part[] = [...tyres, ...bodyOf(vehicle, placed)];
-  return [
-    ...markers.flatMap(({ id, kind, x, y }) =>
-      all.map(({ name, outline }): Near => ({
-        part: name,
-        thing: id,
-        kind,
-        gapM: Math.max(0, distanceBetween(outline, [{ x, y }]) - markerRadiusM[kind]),
-      })),
-    ),
-    ...edges.flatMap((edge) => {
-      const ground = groundOf(edge);
-      return (edge.kind === 'wall' ? all : tyres).map(({ name, outline }): Near => ({
-        part: name,
-        thing: edge.id,
-        kind: edge.kind,
-        gapM: distanceBetween(outline, ground),
-      }));
-    }),
-  ];
+export function nearest(vehicle: Vehicle, placed: Placed, layout: Touchable): readonly Near[] {
+  const all: Near[] = [];
+  eachNear(
+    vehicle,
+    placed,
+    thingsOf(layout),
+    () => Infinity,
+    (near) => all.push(near),
+  );
+  return all;
+}
+
+/** The parts of the body that hang over a line or a kerb, which is no touch. */
+function eachOverhang(vehicle: Vehicle, placed: Placed, things: readonly Thing[], tell: (near: Near) => void): void {
+  const body = partsOf(bodyOf(vehicle, placed));
+  for (const thing of things)
+    if (isForTyres(thing))
+      for (const { part, around } of body)
+        if (apartAtLeast(around, thing.around) <= 0 && distanceBetween(part.outline, thing.outline) === 0)
+          tell({ part: part.name, thing: thing.thing, kind: thing.kind, gapM: 0 });
 }
 
 /** Parts of the body that hang over a line or a kerb, which is no touch. */
-export function overhanging(vehicle: Vehicle, placed: Placed, { edges }: Pick<Layout, 'edges'>): readonly Near[] {
-  const body = bodyOf(vehicle, placed);
-  return edges.flatMap((edge) =>
-    edge.kind === 'wall'
-      ? []
-      : body
-          .filter(({ outline }) => distanceBetween(outline, groundOf(edge)) === 0)
-          .map(({ name }): Near => ({ part: name, thing: edge.id, kind: edge.kind, gapM: 0 })),
-  );
+export function overhanging(vehicle: Vehicle, placed: Placed, layout: Touchable): readonly Near[] {
+  const all: Near[] = [];
+  eachOverhang(vehicle, placed, thingsOf(layout), (near) => all.push(near));
+  return all;
 }
 
 /** The least gap of a moment; undefined where there is nothing to touch. */
-export function leastGap(
-  vehicle: Vehicle,
-  placed: Placed,
-  layout: Pick<Layout, 'markers' | 'edges'>,
-): Near | undefined {
-  return closestOf(nearest(vehicle, placed, layout));
+export function leastGap(vehicle: Vehicle, placed: Placed, layout: Touchable): Near | undefined {
+  let least: Near | undefined;
+  eachNear(
+    vehicle,
+    placed,
+    thingsOf(layout),
+    () => least?.gapM ?? Infinity,
+    (near) => {
+      if (!least || near.gapM < least.gapM) least = near;
+    },
+  );
+  return least;
+}
+
+/** Tells of a layout whether a vehicle touches anything of it where it stands. */
+export function touchOf(vehicle: Vehicle, layout: Touchable): (placed: Placed) => boolean {
+  const things = thingsOf(layout);
+  return (placed) => {
+    let touches = false;
+    eachNear(
+      vehicle,
+      placed,
+      things,
+      () => (touches ? -Infinity : 0),
+      ({ gapM }) => {
+        touches ||= gapM === 0;
+      },
+    );
+    return touches;
+  };
 }
 
 /** The one of them with the least gap. */
@@ -88,11 +158,8 @@ export interface WayChecked {
 }
 
 /** What a vehicle touches, and how close it comes, along a drive. */
-export function checkWay(
-  vehicle: Vehicle,
-  moments: readonly Moment[],
-  layout: Pick<Layout, 'markers' | 'edges'>,
-): WayChecked {
+export function checkWay(vehicle: Vehicle, moments: readonly Moment[], layout: Touchable): WayChecked {
+  const things = thingsOf(layout);
   const touches = new Map<string, Touch>();
   const overhangs = new Map<string, Touch>();
   let closest: Touch | undefined;
@@ -102,11 +169,17 @@ export function checkWay(
   };
   for (const moment of moments) {
     const { wayM, step } = moment;
-    for (const near of nearest(vehicle, moment, layout)) {
-      if (closest === undefined || near.gapM < closest.gapM) closest = { ...near, wayM, step };
-      if (near.gapM === 0) keep(touches, { ...near, wayM, step });
-    }
-    for (const near of overhanging(vehicle, moment, layout)) keep(overhangs, { ...near, wayM, step });
+    eachNear(
+      vehicle,
+      moment,
+      things,
+      () => closest?.gapM ?? Infinity,
+      (near) => {
+        if (closest === undefined || near.gapM < closest.gapM) closest = { ...near, wayM, step };
+        if (near.gapM === 0) keep(touches, { ...near, wayM, step });
+      },
+    );
+    eachOverhang(vehicle, moment, things, (near) => keep(overhangs, { ...near, wayM, step }));
   }
   return { closest, touches: [...touches.values()], overhangs: [...overhangs.values()] };
 }

@@ -18,22 +18,36 @@ export const standing = (pose: Pose): Placed => ({ pose, steerDeg: 0, hitch: 0 }
 /** The trailer's angle is followed in steps of at most so many metres. */
 const trailerStepM = 0.02;
 
+/** An arc by its chord: how long that is, and half of the angle that is turned, in radians. */
+export interface Arc {
+  readonly chordM: number;
+  readonly half: number;
+}
+
 /**
- * Where a pose is after rolling along with the wheels held: an arc, exact.
+ * The arc of so many metres, below 0 backwards.
+ * @param curvature 1 / metres, to the left
+ */
+export function arcOf(curvature: number, distanceM: number): Arc {
+  // sin(a/2)/(a/2): for a straight way and one that is nearly so alike.
+  const half = (curvature * distanceM) / 2;
+  return { chordM: distanceM * (abs(half) < 1e-9 ? 1 : sin(half) / half), half };
+}
+
+/** Where a pose is at the end of an arc, exact. */
+export const afterArc = ({ x, y, heading }: Pose, { chordM, half }: Arc): Pose => ({
+  x: x + chordM * cos(heading + half),
+  y: y + chordM * sin(heading + half),
+  heading: wrapAngle(heading + 2 * half),
+});
+
+/**
+ * Where a pose is after rolling along with the wheels held.
  * @param curvature 1 / metres, to the left
  * @param distanceM below 0 backwards
  */
-export function alongArc({ x, y, heading }: Pose, curvature: number, distanceM: number): Pose {
-  const turned = curvature * distanceM;
-  // sin(a/2)/(a/2): for a straight way and one that is nearly so alike.
-  const half = turned / 2;
-  const chord = distanceM * (abs(half) < 1e-9 ? 1 : sin(half) / half);
-  return {
-    x: x + chord * cos(heading + half),
-    y: y + chord * sin(heading + half),
-    heading: wrapAngle(heading + turned),
-  };
-}
+export const alongArc = (pose: Pose, curvature: number, distanceM: number): Pose =>
+  afterArc(pose, arcOf(curvature, distanceM));
 
 /** 1 / metres of the way of the middle of the rear axle, to the left, for a steering angle in degrees. */
 export const curvatureOf = ({ wheelbaseM }: Pick<Vehicle, 'wheelbaseM'>, steerDeg: number): number =>

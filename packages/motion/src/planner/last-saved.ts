@@ -1,13 +1,15 @@
 import type { Layout } from '../layout/layout';
-import { leastGap } from '../layout/touch';
+import { touchOf } from '../layout/touch';
 import type { OnWay } from '../moves/same-hands';
 import type { Step } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
 import { planWay } from './plan';
 
 /** Where something was touched first along a way, by its place in it; below 0 where nothing was. */
-export const firstTouch = (vehicle: Vehicle, layout: Layout, way: readonly OnWay[]): number =>
-  way.findIndex(({ placed }) => leastGap(vehicle, placed, layout)?.gapM === 0);
+export function firstTouch(vehicle: Vehicle, layout: Layout, way: readonly OnWay[]): number {
+  const touches = touchOf(vehicle, layout);
+  return way.findIndex(({ placed }) => touches(placed));
+}
 
 /** The last moment from which it would still have gone well, and how. */
 export interface Saved {

@@ -1,11 +1,11 @@
 import type { Point, Polygon, Pose } from '../geometry';
 import type { Layout } from '../layout/layout';
 import { lineWidthM, markerRadiusM } from '../layout/layout';
-import { standing } from '../moves/roll';
+import { standing, type Arc } from '../moves/roll';
 import { bodyOf, tyresOf } from '../vehicle/parts';
 import type { Vehicle } from '../vehicle/vehicle';
 
-const { cos, max, min, sin } = Math;
+const { cos, hypot, max, min, sin } = Math;
 
 /** A rectangle along the vehicle, as seen from the middle of its rear axle. */
 interface Box {
@@ -17,14 +17,18 @@ interface Box {
 
 /** A line that may not come nearer than so many metres. */
 interface Obstacle {
-  readonly from: Point;
-  readonly to: Point;
+  readonly fromX: number;
+  readonly fromY: number;
+  readonly toX: number;
+  readonly toY: number;
   readonly keepM: number;
 }
 
 /** Tells of a pose whether a vehicle can stand there; its wheels turned by one of the angles it was made for. */
 export interface Obstacles {
   readonly isFree: (pose: Pose, steer: number) => boolean;
+  /** Whether it can stand at the end of each of some arcs from a pose. */
+  readonly isFreeAlong: (from: Pose, steer: number, arcs: readonly Arc[]) => boolean;
 }
 
 const origin = { x: 0, y: 0, heading: 0 };
@@ -44,9 +48,9 @@ export function obstaclesOf(
   const walls: Obstacle[] = [];
   const lines: Obstacle[] = [];
   for (const { kind, x, y } of layout.markers)
-    walls.push({ from: { x, y }, to: { x, y }, keepM: clearanceM + markerRadiusM[kind] });
+    walls.push(obstacle({ x, y }, { x, y }, clearanceM + markerRadiusM[kind]));
   for (const { kind, from, to } of layout.edges)
-    (kind === 'wall' ? walls : lines).push({ from, to, keepM: clearanceM + (kind === 'line' ? lineWidthM / 2 : 0) });
+    (kind === 'wall' ? walls : lines).push(obstacle(from, to, clearanceM + (kind === 'line' ? lineWidthM / 2 : 0)));
   const body = bodyOf(vehicle, standing(origin))
     .filter(({ name }) => name !== 'trailer-body')
     .map(({ outline }) => boxAround(outline));
@@ -55,21 +59,46 @@ export function obstaclesOf(
       .filter(({ name }) => !name.startsWith('trailer'))
       .map(({ outline }) => boxAround(outline));
     const all = [...body, ...tyres];
-    return { tyres, all, aroundTyres: around(tyres), aroundAll: around(all) };
+    return {
+      tyres: { boxes: tyres, outer: around(tyres), reachM: reachOf(tyres) },
+      all: { boxes: all, outer: around(all), reachM: reachOf(all) },
+    };
   });
-  const { area } = layout;
+  const { left, right, bottom, top } = layout.area;
+
+  function isFreeAt(x: number, y: number, heading: number, { tyres, all }: (typeof bySteer)[number]): boolean {
+    if (x < left || x > right || y < bottom || y > top) return false;
+    const cosine = cos(heading);
+    const sine = sin(heading);
+    return !touchesAny(x, y, cosine, sine, walls, all) && !touchesAny(x, y, cosine, sine, lines, tyres);
+  }
 
   return {
-    isFree({ x, y, heading }, steer) {
-      if (x < area.left || x > area.right || y < area.bottom || y > area.top) return false;
-      const { tyres, all, aroundTyres, aroundAll } = bySteer[steer]!;
-      const [cosine, sine] = [cos(heading), sin(heading)];
-      return (
-        !touchesAny(x, y, cosine, sine, walls, aroundAll, all) &&
-        !touchesAny(x, y, cosine, sine, lines, aroundTyres, tyres)
-      );
+    isFree: ({ x, y, heading }, steer) => isFreeAt(x, y, heading, bySteer[steer]!),
+    isFreeAlong({ x, y, heading }, steer, arcs) {
+      const shape = bySteer[steer]!;
+      for (const { chordM, half } of arcs) {
+        const middle = heading + half;
+        if (!isFreeAt(x + chordM * cos(middle), y + chordM * sin(middle), middle + half, shape)) return false;
+      }
+      return true;
     },
   };
+}
+
+const obstacle = (from: Point, to: Point, keepM: number): Obstacle => ({
+  fromX: from.x,
+  fromY: from.y,
+  toX: to.x,
+  toY: to.y,
+  keepM,
+});
+
+/** Parts of a vehicle, the rectangle around them, and how far from the middle of the rear axle they reach. */
+interface Shape {
+  readonly boxes: readonly Box[];
+  readonly outer: Box;
+  readonly reachM: number;
 }
 
 function touchesAny(
@@ -78,19 +107,30 @@ function touchesAny(
   cosine: number,
   sine: number,
   obstacles: readonly Obstacle[],
-  outer: Box,
-  boxes: readonly Box[],
+  { boxes, outer, reachM }: Shape,
 ): boolean {
-  for (const { from, to, keepM } of obstacles) {
+  for (const { fromX, fromY, toX, toY, keepM } of obstacles) {
+    // At its corners a rectangle with a margin reaches further than the margin.
+    const reach = reachM + Math.SQRT2 * keepM;
+    const ax = fromX - x;
+    const bx = toX - x;
+    if ((ax > reach && bx > reach) || (ax < -reach && bx < -reach)) continue;
+    const ay = fromY - y;
+    const by = toY - y;
+    if ((ay > reach && by > reach) || (ay < -reach && by < -reach)) continue;
     // As seen from the vehicle.
-    const [ax, ay, bx, by] = [from.x - x, from.y - y, to.x - x, to.y - y];
-    const [aAhead, aLeft] = [ax * cosine + ay * sine, ay * cosine - ax * sine];
-    const [bAhead, bLeft] = [bx * cosine + by * sine, by * cosine - bx * sine];
+    const aAhead = ax * cosine + ay * sine;
+    const aLeft = ay * cosine - ax * sine;
+    const bAhead = bx * cosine + by * sine;
+    const bLeft = by * cosine - bx * sine;
     if (!crosses(aAhead, aLeft, bAhead, bLeft, outer, keepM)) continue;
     for (const box of boxes) if (crosses(aAhead, aLeft, bAhead, bLeft, box, keepM)) return true;
   }
   return false;
 }
+
+const reachOf = (boxes: readonly Box[]): number =>
+  max(...boxes.map(({ back, front, right, left }) => hypot(max(-back, front), max(-right, left))));
 
 function boxAround(outline: Polygon): Box {
   const [xs, ys] = [outline.map(({ x }) => x), outline.map(({ y }) => y)];

@@ -2,7 +2,7 @@ import FlatQueue from 'flatqueue';
 import { seenFrom, wrapAngle, type Pose } from '../geometry';
 import { checkWay, type WayChecked } from '../layout/touch';
 import type { Layout } from '../layout/layout';
-import { alongArc, standing } from '../moves/roll';
+import { afterArc, alongArc, arcOf, standing, type Arc } from '../moves/roll';
 import { driveSteps, movementsOf, turningOf, wayOf, type Step } from '../moves/steps';
 import { leastRadius } from '../vehicle/turning';
 import { lengthOf, type Vehicle } from '../vehicle/vehicle';
@@ -123,6 +123,12 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
   if (goal.kind === 'poses' && !goal.poses.some((pose) => obstacles.isFree(pose, straight)))
     return { found: false, why: 'goal-blocked', looked: 0 };
 
+  /** What is rolled at once, forwards and backwards by each steering, the longest first. */
+  const rolls = [1, -1].map((gear) =>
+    steering.curvatures.map((curvature) =>
+      stepsM.map((wayM) => ({ distanceM: gear * wayM, arcs: arcsAlong(curvature, gear * wayM, sampleM) })),
+    ),
+  );
   const places = placesOf(area, cellM, cellRad);
   /** The least cost of each place by direction, and the metres from each to the goal; below 0 where not asked yet. */
   const best = new Float64Array(places.count * 2).fill(Infinity);
@@ -142,12 +148,8 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
     return least;
   }
 
-  function isFreeAlong(from: Pose, { steer, distanceM }: DirectPart, everyM: number): boolean {
-    const parts = max(1, ceil(abs(distanceM) / everyM));
-    for (let i = 1; i <= parts; i++)
-      if (!obstacles.isFree(alongArc(from, steering.curvatures[steer]!, (distanceM * i) / parts), steer)) return false;
-    return true;
-  }
+  const isFreeAlong = (from: Pose, { steer, distanceM }: DirectPart, everyM: number): boolean =>
+    obstacles.isFreeAlong(from, steer, arcsAlong(steering.curvatures[steer]!, distanceM, everyM));
 
   function areFree(from: Pose, parts: readonly DirectPart[], everyM: number): boolean {
     let at = from;
@@ -194,18 +196,17 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
     for (const steer of steers) {
       const halfLocks = abs(shares[steer]! - shares[node.steer]!) * 2;
       const before = node.cost + halfLocks * steeringM + (gear === node.gear ? 0 : movementM);
-      for (const wayM of stepsM) {
-        const part = { steer, distanceM: gear * wayM };
-        const pose = alongArc(node.pose, steering.curvatures[steer]!, part.distanceM);
+      for (const { distanceM, arcs } of rolls[gear === 1 ? 0 : 1]![steer]!) {
+        const pose = afterArc(node.pose, arcs.at(-1)!);
         const place = places.of(pose);
         const key = keyOf(place, gear);
-        const cost = before + wayM;
+        const cost = before + abs(distanceM);
         // Where it was known better already nothing is looked for; outside the area there is no such place.
         if (!(best[key]! > cost + 1e-9)) break;
         // Up to what stands there a shorter step may go.
-        if (!isFreeAlong(node.pose, part, sampleM)) continue;
+        if (!obstacles.isFreeAlong(node.pose, steer, arcs)) continue;
         best[key] = cost;
-        queue.push({ ...part, pose, gear, movements, cost, parent: node }, cost + stillToGo(pose, place));
+        queue.push({ steer, distanceM, pose, gear, movements, cost, parent: node }, cost + stillToGo(pose, place));
         break;
       }
     }
@@ -251,6 +252,12 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
     check: checkWay(vehicle, driveSteps(vehicle, standing(start), steps, 0.01), layout),
     looked,
   };
+}
+
+/** Arcs to places along a way that are no further from one another than so many metres, the end of it last. */
+function arcsAlong(curvature: number, distanceM: number, everyM: number): readonly Arc[] {
+  const parts = max(1, ceil(abs(distanceM) / everyM));
+  return Array.from({ length: parts }, (_, i) => arcOf(curvature, (distanceM * (i + 1)) / parts));
 }
 
 /** A last step that only straightens the vehicle up is left out where it stands well enough without it. */

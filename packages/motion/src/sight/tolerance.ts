@@ -1,5 +1,5 @@
 import type { Layout } from '../layout/layout';
-import { leastGap } from '../layout/touch';
+import { touchOf } from '../layout/touch';
 import { standing } from '../moves/roll';
 import { driveSteps, type Step } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
@@ -46,9 +46,8 @@ export function isFreeWith(
     steerDeg: step.steerDeg + leftDeg,
     distanceM: Math.sign(step.distanceM) * (Math.abs(step.distanceM) + longerM),
   };
-  return driveSteps(vehicle, start, [changed, ...after], everyM).every(
-    (moment) => (leastGap(vehicle, moment, layout)?.gapM ?? 1) > 0,
-  );
+  const touches = touchOf(vehicle, layout);
+  return !driveSteps(vehicle, start, [changed, ...after], everyM).some(touches);
 }
 
 /** So far before the end of a step a thing must have been seen elsewhere to tell where the step ends, in metres. */
