@@ -3,6 +3,8 @@ import type { Goal } from '../layout/layout';
 import { waysBetween } from './reeds-shepp';
 import { fullLeft, fullRight, radii, type Steering } from './steering';
 
+const { PI, abs } = Math;
+
 /** A part of a way, with the index of its steering. */
 export interface DirectPart {
   readonly steer: number;
@@ -20,7 +22,7 @@ export interface DirectWay {
 }
 
 /** Further round than this nobody turns to face the other way, in radians. */
-const mostTurned = 1.2 * Math.PI;
+const mostTurned = 1.2 * PI;
 
 /**
  * Ways from a position to a goal: to a pose those of Reeds and Shepp, around each of the radii asked for; to a heading one
@@ -38,11 +40,11 @@ export function* directWays(
   if (goal.kind === 'heading') {
     const left = wrapAngle(goal.heading - from.heading);
     for (const steer of [fullRight, fullLeft])
-      for (const turned of [left, left > 0 ? left - 2 * Math.PI : left + 2 * Math.PI]) {
-        if (Math.abs(turned) >= mostTurned) continue;
+      for (const turned of [left, left > 0 ? left - 2 * PI : left + 2 * PI]) {
+        if (abs(turned) >= mostTurned) continue;
         const distanceM = turned / steering.curvatures[steer]!;
         yield {
-          lengthM: Math.abs(distanceM),
+          lengthM: abs(distanceM),
           changes: 0,
           begins: distanceM < 0 ? -1 : 1,
           parts: () => [{ steer, distanceM }],

@@ -5,7 +5,8 @@ import { standing, type Arc } from '../moves/roll';
 import { bodyOf, tyresOf } from '../vehicle/parts';
 import type { Vehicle } from '../vehicle/vehicle';
 
-const { cos, hypot, max, min, sin } = Math;
+// Looked up once: they are asked for millions of times.
+const { SQRT2, cos, hypot, max, min, sin } = Math;
 
 /** A rectangle along the vehicle, as seen from the middle of its rear axle. */
 interface Box {
@@ -111,7 +112,7 @@ function touchesAny(
 ): boolean {
   for (const { fromX, fromY, toX, toY, keepM } of obstacles) {
     // At its corners a rectangle with a margin reaches further than the margin.
-    const reach = reachM + Math.SQRT2 * keepM;
+    const reach = reachM + SQRT2 * keepM;
     const ax = fromX - x;
     const bx = toX - x;
     if ((ax > reach && bx > reach) || (ax < -reach && bx < -reach)) continue;

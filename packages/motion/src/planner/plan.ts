@@ -257,7 +257,9 @@ export function planWay(vehicle: Vehicle, layout: Layout, options: PlanOptions):
 /** Arcs to places along a way that are no further from one another than so many metres, the end of it last. */
 function arcsAlong(curvature: number, distanceM: number, everyM: number): readonly Arc[] {
   const parts = max(1, ceil(abs(distanceM) / everyM));
-  return Array.from({ length: parts }, (_, i) => arcOf(curvature, (distanceM * (i + 1)) / parts));
+  const arcs: Arc[] = [];
+  for (let i = 1; i <= parts; i++) arcs.push(arcOf(curvature, (distanceM * i) / parts));
+  return arcs;
 }
 
 /** A last step that only straightens the vehicle up is left out where it stands well enough without it. */
