@@ -4,6 +4,9 @@ import type { EffectiveStandard } from '../marking/standard';
 import type { FaultKind } from './evidence';
 import type { Posterior } from './posterior';
 
+// Looked up once: they are asked for millions of times.
+const { exp } = Math;
+
 /** What one limit adds up, as shares of the faults of each severity: free ones, and groups that a cap holds together. */
 interface Sums {
   readonly allowed: number;
@@ -73,9 +76,9 @@ function daysOf(form: number): readonly { readonly factor: number; readonly chan
   if (form === 0) return [{ factor: 1, chance: 1 }];
   const shape = 1 / form ** 2;
   const steps = Array.from({ length: 65 }, (_, i) => (i - 40) * 0.25 * form);
-  const densities = steps.map((x) => Math.exp(shape * (x - Math.exp(x) + 1)));
+  const densities = steps.map((x) => exp(shape * (x - exp(x) + 1)));
   const total = densities.reduce((sum, one) => sum + one, 0);
-  return steps.map((x, i) => ({ factor: Math.exp(x), chance: densities[i]! / total }));
+  return steps.map((x, i) => ({ factor: exp(x), chance: densities[i]! / total }));
 }
 
 /** The chance that faults, with those of each capped group counting at most so often, stay within what is allowed. */
@@ -91,7 +94,7 @@ function withinLimit({ allowed, free, capped }: Sums, counted: number, outright:
 
 /** The chances of 0, 1, … `most` events of a Poisson count. */
 function poissonChances(mean: number, most: number): readonly number[] {
-  const chances = [Math.exp(-mean)];
+  const chances = [exp(-mean)];
   for (let n = 1; n <= most; n++) chances.push((chances[n - 1]! * mean) / n);
   return chances;
 }

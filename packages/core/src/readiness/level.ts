@@ -120,7 +120,8 @@ function likelihoods(
 ): Likelihoods {
   const byLevel = new Float64Array(levels.length);
   const byOwn = new Float64Array(own.length);
-  const shape = a.form > 0 ? 1 / a.form ** 2 : Infinity;
+  const isSteady = a.form <= 0;
+  const shape = 1 / a.form ** 2;
   const [logKnown, logCounted, logOutright] = [log(a.knownRoads), log(a.counted), log(a.outright)];
   // From one point of the lattice to the next the mean changes by the same factor: few exponentials are needed.
   const levelFactor = exp(a.levelSpread * (levels[1]! - levels[0]!));
@@ -129,8 +130,7 @@ function likelihoods(
     const worth = logExposure + known * logKnown + log(markers.get(marker ?? '')?.factor ?? 1);
     const firstLevel = logCounted + worth - speed * days + a.levelSpread * levels[0]! - a.levelSpread ** 2 / 2;
     for (let i = 0, logMean = firstLevel, mean = exp(firstLevel); i < levels.length; i++) {
-      byLevel[i]! +=
-        weight * (counted * logMean - (shape === Infinity ? mean : (shape + counted) * log(1 + mean / shape)));
+      byLevel[i]! += weight * (counted * logMean - (isSteady ? mean : (shape + counted) * log(1 + mean / shape)));
       logMean += a.levelSpread * (levels[1]! - levels[0]!);
       mean *= levelFactor;
     }

@@ -6,6 +6,9 @@ import { bansOf } from '../graph/restrictions';
 import type { Snapped } from '../graph/snap';
 import type { Weights } from './time-model';
 
+// Looked up once: every vertex of a network is asked for.
+const { abs, hypot, max, min } = Math;
+
 /** A way over the roads: its edges in order, from a place on the first to a place on the last. */
 export interface Path {
   readonly edges: readonly number[];
@@ -183,7 +186,7 @@ export function makeRouter(graph: RoadGraph, weights: Weights): Router {
       if (settled[state] === now) continue;
       settled[state] = now;
       const edge = stateEdge[state]!;
-      least[edge] = Math.min(least[edge]!, cost[state]!);
+      least[edge] = min(least[edge]!, cost[state]!);
       eachNext(state, (next, nextState) =>
         reach(nextState, cost[state]! + weights.turn(edge, next) + weights.edge[next]!),
       );
@@ -237,15 +240,15 @@ function leastCost({ source, vertexNode }: RoadGraph, { leastPerMetre }: Weights
   let highest = 0;
   let lowest = 90;
   for (const lat of source.lat) {
-    highest = Math.max(highest, Math.abs(lat));
-    lowest = Math.min(lowest, Math.abs(lat));
+    highest = max(highest, abs(lat));
+    lowest = min(lowest, abs(lat));
   }
   // A degree of longitude is shortest far from the equator, one of latitude near it; a thousandth for the flat triangle.
   const x = degreeMetres(highest).lon * 0.999 * leastPerMetre;
   const y = degreeMetres(lowest).lat * 0.999 * leastPerMetre;
   return (to: End) => (vertex: number) => {
     const node = vertexNode[vertex]!;
-    return Math.hypot((source.lon[node]! - to.lon) * x, (source.lat[node]! - to.lat) * y);
+    return hypot((source.lon[node]! - to.lon) * x, (source.lat[node]! - to.lat) * y);
   };
 }
 

@@ -3,6 +3,9 @@ import { edgeLimit, edgeMetres, isAlong, isJunction, wayOf, type RoadGraph } fro
 import type { Side } from '../graph/side';
 import { signs, type RoadClass } from '../road-tags';
 
+// Looked up once: every turn of a network is asked for.
+const { abs, max, min } = Math;
+
 /** What is lost at junctions, as drives can measure it. */
 export const delayKinds = ['signals', 'stop', 'giveWay', 'mini', 'nearTurn', 'acrossTurn', 'ringEntry'] as const;
 export type DelayKind = (typeof delayKinds)[number];
@@ -77,7 +80,7 @@ export function byTime(graph: RoadGraph, side: Side): Weights {
   let fastest = 0;
   for (let e = 0; e < graph.edgeCount; e++) {
     const speed = paceOf(graph, e, model) / 3.6;
-    fastest = Math.max(fastest, speed);
+    fastest = max(fastest, speed);
     edge[e] = edgeMetres(graph, e) / speed + delayOn(graph, e, model);
   }
   return { edge, turn: (before, after) => turnDelay(graph, side, before, after, model), leastPerMetre: 1 / fastest };
@@ -88,7 +91,7 @@ export function paceOf(graph: RoadGraph, edge: number, model: TimeModel = timeMo
   const way = wayOf(graph, edge);
   const pace = edgeLimit(graph, edge) * model.pace[way.roadClass];
   const narrow = isNarrow(way) ? model.narrowKmh : Infinity;
-  return Math.max(5, Math.min(pace, narrow, way.unpaved ? model.unpavedKmh : Infinity));
+  return max(5, min(pace, narrow, way.unpaved ? model.unpavedKmh : Infinity));
 }
 
 /** Whether two cars cannot pass each other on a road of both directions. */
@@ -136,7 +139,7 @@ function turnDelay(graph: RoadGraph, side: Side, before: number, after: number, 
   if (to.roundabout) return from.roundabout ? 0 : model.ringEntry;
   if (from.roundabout) return 0;
   const turn = turnBetween(graph.bearingIn[before]!, graph.bearingOut[after]!);
-  if (Math.abs(turn) < 40) return 0;
+  if (abs(turn) < 40) return 0;
   return turn > 0 === (side === 'right') ? model.nearTurn : model.acrossTurn;
 }
 
