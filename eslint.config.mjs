@@ -1,6 +1,7 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
 import i18next from 'eslint-plugin-i18next';
+import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import ts from 'typescript-eslint';
@@ -16,12 +17,25 @@ export default ts.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-import-type-side-effects': 'error',
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       // No object of ours uses `this`.
       '@typescript-eslint/unbound-method': 'off',
       'no-console': 'error',
     },
   },
   { files: ['packages/web/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
+  // What can be clicked can be reached and worked by keyboard.
+  {
+    files: ['packages/web/src/**/*.tsx'],
+    ...a11y.flatConfigs.strict,
+    rules: {
+      ...a11y.flatConfigs.strict.rules,
+      // What was asked for, a panel or a card, is what the next key is for.
+      'jsx-a11y/no-autofocus': 'off',
+      // A table wider than the page is moved by the arrow keys.
+      'jsx-a11y/no-noninteractive-tabindex': ['error', { tags: [], roles: ['region'] }],
+    },
+  },
   {
     // What a person reads stands in packages/words.
     files: ['packages/web/src/**/*.tsx'],

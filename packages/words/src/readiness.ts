@@ -134,8 +134,10 @@ export const resource = {
   lessons_one: '{{count}} lesson',
   lessons_other: '{{count}} lessons',
   suggestLessons: 'Suggest lessons',
-  someoneElseChangedTheseLessonsCounted:
-    'Someone else changed these lessons. {{counted}} of theirs {{part}} in the plan below now. Check it and save again.',
+  someoneElseChangedTheseLessons_one:
+    'Someone else changed these lessons. {{count}} lesson of theirs is in the plan below now. Check it and save again.',
+  someoneElseChangedTheseLessons_other:
+    'Someone else changed these lessons. {{count}} lessons of theirs are in the plan below now. Check it and save again.',
   addYourTeachingHoursToGet: 'Add your teaching hours to get suggested lessons.',
   noLessonsYetSuggestSomeThen: 'No lessons yet. Suggest some, then change them to fit.',
   yourTeachingHours: 'Your teaching hours',

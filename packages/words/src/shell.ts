@@ -1,6 +1,7 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  skipToContent: 'Skip to content',
   find: 'Find',
   ctrlK: 'Ctrl K',
   more: 'More',
@@ -31,9 +32,8 @@ export const resource = {
   account: 'Account',
   aNewVersionOfJasperwrenIs: 'A new version of Jasperwren is ready.',
   reload: 'Reload',
-  entriesWere_one: '{{count}} change was',
-  entriesWere_other: '{{count}} changes were',
-  countedRefusedByTheServerAnd: '{{counted}} refused by the server and {{part}} kept here.',
+  refusedByTheServer_one: '{{count}} change was refused by the server and is kept here.',
+  refusedByTheServer_other: '{{count}} changes were refused by the server and are kept here.',
   seeWhy: 'See why',
   practice: 'Practice',
   safeMoment: 'Safe moment',

@@ -15,13 +15,3 @@ function holds({ over, atLeast, below }: Band, value: number): boolean {
     (below === undefined || value < below)
   );
 }
-
-/** "over 15 and below 30 cm". */
-export function bandWords(band: Band, unit: string): string {
-  const bounds = [
-    band.over !== undefined && `over ${band.over}`,
-    band.atLeast !== undefined && `${band.atLeast} or more`,
-    band.below !== undefined && `below ${band.below}`,
-  ].filter(Boolean);
-  return bounds.length > 0 ? `${bounds.join(' and ')} ${unit}` : `any ${unit}`;
-}

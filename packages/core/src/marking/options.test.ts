@@ -1,4 +1,5 @@
-import { bandWords, gradeOfValue } from './measured';
+import { bandWords } from '@jasperwren/words/marking/bands';
+import { gradeOfValue } from './measured';
 import { isChosen, settingsOf, effective } from './options';
 import { rulesOf } from './rules';
 import type { Measured, Standard } from './standard';

@@ -145,10 +145,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
           />
           {booked !== undefined && (
             <p role="alert">
-              {t('someoneElseChangedTheseLessonsCounted', {
-                counted: t('lessons', { count: booked }),
-                part: booked === 1 ? 'is' : 'are',
-              })}
+              {t('someoneElseChangedTheseLessons', { count: booked })}
             </p>
           )}
           {error && booked === undefined && <p role="alert">{apiError(error)?.message}</p>}

@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/shell';
 import Button from '@mui/material/Button';
-import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, Navigate, Outlet, useLocation, useMatch } from 'react-router';
 import { api } from '../base/api';
 import { startSending } from './send';
@@ -36,6 +36,7 @@ export function Frame() {
   const signedOut = apiError(error)?.status === 401;
   const refused = useAppSelector((state) => state.outbox.refused);
   const [finding, setFinding] = useState(false);
+  const body = useRef<HTMLDivElement>(null);
   useFindKey(session !== undefined && !onDesk, setFinding);
   useEffect(() => (accountId ? startSending(accountId) : undefined), [accountId]);
   useEffect(() => {
@@ -90,13 +91,16 @@ export function Frame() {
   return (
     <SignedIn value={session}>
       <div className={styles.frame}>
+        <button type="button" className={styles.skip} onClick={() => body.current?.focus()}>
+          {t('skipToContent')}
+        </button>
         <Rail onFind={() => setFinding(true)} />
         {finding && (
           <Suspense fallback={null}>
             <QuickFind onClose={() => setFinding(false)} />
           </Suspense>
         )}
-        <div className={styles.body}>
+        <div className={styles.body} ref={body} tabIndex={-1}>
           {newer && (
             <p className={styles.newer} role="status">
               {t('aNewVersionOfJasperwrenIs')}
@@ -107,10 +111,7 @@ export function Frame() {
           )}
           {refused > 0 && (
             <p className={styles.newer} role="status">
-              {t('countedRefusedByTheServerAnd', {
-                counted: t('entriesWere', { count: refused }),
-                part: refused === 1 ? 'is' : 'are',
-              })}
+              {t('refusedByTheServer', { count: refused })}
               <Button variant="text" component={Link} to="/account">
                 {t('seeWhy')}
               </Button>

@@ -1,6 +1,6 @@
 import { joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/standards';
-import { bandWords } from '@jasperwren/core/marking/measured';
+import { bandWords } from '@jasperwren/words/marking/bands';
 import { effective } from '@jasperwren/core/marking/options';
 import { whatFails } from '@jasperwren/words/marking/read-out';
 import { gradesOf } from '@jasperwren/core/marking/rules';

@@ -1,5 +1,6 @@
 import { t } from '@jasperwren/words/yard';
-import { bandWords, gradeOfValue } from '@jasperwren/core/marking/measured';
+import { gradeOfValue } from '@jasperwren/core/marking/measured';
+import { bandWords } from '@jasperwren/words/marking/bands';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Band, EffectiveStandard, Grade, Measured } from '@jasperwren/core/marking/standard';
 import { capital, joinWords } from '@jasperwren/words/lists';

@@ -1,3 +1,4 @@
+import { joinWords } from '@jasperwren/words/lists';
 import { givenWhy, stepDetail, whyWords } from '@jasperwren/words/why';
 import { durationWords, stepsWords } from '@jasperwren/words/marking/amounts';
 import { t } from '@jasperwren/words/result';
@@ -68,8 +69,8 @@ function briefingLines({ briefing = [] }: EffectiveStandard, { checks }: Drive):
 function roadLines({ steps }: Drive): readonly string[] {
   const n = (step: 'pull-up' | 'move-off') => steps.filter((one) => one.step === step).length;
   const counts = [
-    n('pull-up') > 0 && t('pullUps', { count: n('pull-up') }),
-    n('move-off') > 0 && t('moveOffs', { count: n('move-off') }),
-  ].filter(Boolean);
-  return counts.length > 0 ? [t('countsCounted', { counts: counts.join(' and ') })] : [];
+    ...(n('pull-up') > 0 ? [t('pullUps', { count: n('pull-up') })] : []),
+    ...(n('move-off') > 0 ? [t('moveOffs', { count: n('move-off') })] : []),
+  ];
+  return counts.length > 0 ? [t('countsCounted', { counts: joinWords(counts) })] : [];
 }

@@ -41,7 +41,9 @@ export function RoadsFiles({ roads }: { readonly roads: readonly RoadsView[] }) 
           ))}
         </Rows>
       )}
+      {/* Who cannot drop a file has the button in it. */}
       <div
+        role="presentation"
         className={styles.drop}
         data-over={over}
         onDragOver={(event) => {

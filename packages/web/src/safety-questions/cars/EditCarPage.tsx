@@ -117,6 +117,8 @@ function Editor({ vehicle: initial, isNew }: { readonly vehicle: VehicleProfile;
       <Section title={t('controls')}>
         <Rows>
           {controlCodes.map((code) => (
+            // The picture follows the field that has the focus.
+            // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
             <li key={code} className={styles.control} onFocus={() => setAt(code)}>
               <b>{controlNames[code]}</b>
               <TextField

@@ -5,33 +5,14 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { behaviours } from '@jasperwren/core/catalogue/catalogue';
 import { gradesOf } from '@jasperwren/core/marking/rules';
-import type { Sourced } from '@jasperwren/core/marking/provenance';
-import { sensorSigns, type Category, type Item, type Measured } from '@jasperwren/core/marking/standard';
+import { sensorSigns, type Category, type Item } from '@jasperwren/core/marking/standard';
 import { memo } from 'react';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
-import { inCategory, inItem, withoutItem, type EditProps } from './change';
+import { inCategory, inItem, setOptional, withoutItem, type EditProps } from './change';
+import { MeasuredFields } from './BandFields';
 import styles from './editor.module.css';
 import { setSensors } from './course-change';
-import { ChoiceEdit, LetterEdit, NumberEdit, SeveralEdit, TextEdit } from './fields';
-
-const bounds = [
-  ['over', 'over'],
-  ['atLeast', 'from'],
-  ['below', 'below'],
-] as const;
-
-const whatCounts = [
-  ['value', t('measurementCounts')],
-  ['grade', t('gradeGivenCounts')],
-] as const;
-
-function withBound(measured: Measured, at: number, bound: (typeof bounds)[number][0], next: Sourced): Measured {
-  const { value, provenance } = next;
-  return {
-    ...measured,
-    bands: measured.bands.map((band, b) => (b === at ? { ...band, [bound]: value, provenance } : band)),
-  };
-}
+import { LetterEdit, NumberEdit, SeveralEdit, TextEdit } from './fields';
 
 export const ItemRow = memo(function ItemRow({
   category,
@@ -63,26 +44,11 @@ export const ItemRow = memo(function ItemRow({
         <NumberEdit
           key={grade}
           label={standard.grades.find(({ code }) => code === grade)?.short ?? grade}
-          unit="points"
+          unit={t('pointsUnit')}
           value={points}
           onChange={({ value }) => set({ points: { ...item.points, [grade]: setBySchool(value) } })}
         />
       ))}
-      {item.measured?.bands.map((band, b) =>
-        bounds.map(([bound, words]) => {
-          const value = band[bound];
-          return value === undefined ? null : (
-            <NumberEdit
-              key={`${b} ${bound}`}
-              label={`${standard.grades.find(({ code }) => code === band.grade)?.name ?? band.grade} ${words}`}
-              unit={item.measured!.unit}
-              value={{ value, provenance: band.provenance }}
-              onChange={(next) => set({ measured: withBound(item.measured!, b, bound, next) })}
-              width="12rem"
-            />
-          );
-        }),
-      )}
       {standard.course && (
         <SeveralEdit
           label={t('seenBySensors')}
@@ -92,15 +58,11 @@ export const ItemRow = memo(function ItemRow({
           optional
         />
       )}
-      {item.measured && (
-        <ChoiceEdit
-          label={t('ifMeasurementAndGradeDiffer')}
-          value={item.measured.counts ?? 'value'}
-          choices={whatCounts}
-          onChange={(counts) => set({ measured: { ...item.measured!, counts } })}
-          width="15rem"
-        />
-      )}
+      <MeasuredFields
+        standard={standard}
+        item={item}
+        onChange={(measured) => change(setOptional(category, item.code, 'measured', measured))}
+      />
       <Button
         variant="text"
         aria-label={t('removeItem', { item: item.name })}

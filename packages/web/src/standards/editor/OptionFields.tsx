@@ -6,6 +6,7 @@ import { setBySchool } from '@jasperwren/core/marking/provenance';
 import type { Choice, Setting, StandardOption } from '@jasperwren/core/marking/standard';
 import Button from '@mui/material/Button';
 import { Rows } from '../../ui/Page';
+import { BandFields } from './BandFields';
 import { inList, without, type EditProps } from './change';
 import styles from './editor.module.css';
 import { ChoiceEdit, NumberEdit, SeveralEdit, TextEdit } from './fields';
@@ -81,7 +82,7 @@ function OptionChoices({ option, standard, change }: OptionProps) {
 function ChoiceRow({ choice, option, standard, change }: OptionProps & { readonly choice: Choice }) {
   const { sets = [] } = choice;
   const set = (settings: readonly Setting[]) => change(setSettings(option.code, choice.code, settings));
-  const add = (kind: 'limit' | 'grades') => {
+  const add = (kind: Setting['kind']) => {
     const setting = newSetting(standard, kind);
     if (setting) set([...sets, setting]);
   };
@@ -109,6 +110,11 @@ function ChoiceRow({ choice, option, standard, change }: OptionProps & { readonl
         <Button variant="outlined" onClick={() => add('grades')}>
           {t('setsGrades')}
         </Button>
+        {newSetting(standard, 'bands') && (
+          <Button variant="outlined" onClick={() => add('bands')}>
+            {t('setsBands')}
+          </Button>
+        )}
       </div>
       {sets.map((setting, i) => (
         <SettingRow
@@ -128,9 +134,11 @@ interface SettingProps extends Pick<EditProps, 'standard'> {
   readonly onChange: (setting: Setting | undefined) => void;
 }
 
-/** What a choice sets: how much a limit allows, which grades a fault type can have, or its bands as they are. */
+/** What a choice sets: how much a limit allows, which grades a fault type can have, or what its measured values bring. */
 function SettingRow({ setting, standard, onChange }: SettingProps) {
   const named = effective(standard);
+  const items = standard.categories.flatMap((category) => category.items);
+  const item = setting.kind === 'limit' ? undefined : items.find(({ code }) => code === setting.item);
   const limit = setting.kind === 'limit' ? standard.limits.find(({ code }) => code === setting.limit) : undefined;
   return (
     <div className={styles.fields}>
@@ -153,10 +161,10 @@ function SettingRow({ setting, standard, onChange }: SettingProps) {
         <ChoiceEdit
           label={t('faultType')}
           value={setting.item}
-          choices={standard.categories.flatMap(({ items }) =>
-            items.map(({ code }) => [code, itemName(named, code)] as const),
-          )}
-          onChange={(item) => onChange({ ...setting, item })}
+          choices={items
+            .filter(({ measured }) => setting.kind === 'grades' || measured)
+            .map(({ code }) => [code, itemName(named, code)] as const)}
+          onChange={(code) => onChange({ ...setting, item: code })}
           width="20rem"
         />
       )}
@@ -168,7 +176,15 @@ function SettingRow({ setting, standard, onChange }: SettingProps) {
           onChange={(grades) => onChange({ ...setting, grades })}
         />
       )}
-      {setting.kind === 'bands' && <span>{t('bandsAsTheyAre', { count: setting.bands.length })}</span>}
+      {setting.kind === 'bands' && (
+        <BandFields
+          standard={standard}
+          item={item}
+          bands={setting.bands}
+          unit={item?.measured?.unit ?? ''}
+          onChange={(bands) => onChange({ ...setting, bands })}
+        />
+      )}
       <Button variant="text" onClick={() => onChange(undefined)}>
         {t('remove')}
       </Button>

@@ -35,6 +35,22 @@ export function inItem(category: string, code: string, changes: Partial<Item>): 
   }));
 }
 
+/** Sets a field that an item may lack; undefined takes it out. */
+export const setOptional = <K extends 'measured' | 'sensors'>(
+  category: string,
+  code: string,
+  field: K,
+  value: Item[K] | undefined,
+): Change =>
+  inCategory(category, (of) => ({
+    ...of,
+    items: of.items.map((item) => {
+      if (item.code !== code) return item;
+      const { [field]: before, ...others } = item;
+      return (value === undefined ? others : { ...others, [field]: value }) as Item;
+    }),
+  }));
+
 /** Takes an item out, and out of every cap and question that speaks of it. */
 export function withoutItem(category: string, code: string): Change {
   return (standard) => ({

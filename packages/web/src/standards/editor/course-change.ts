@@ -2,11 +2,10 @@ import {
   leavingSteps,
   type Exercise,
   type ExpectedLook,
-  type Item,
   type LeavingStep,
   type SensorSign,
 } from '@jasperwren/core/marking/standard';
-import { inCategory, type Change } from './change';
+import { setOptional, type Change } from './change';
 
 /** Changes of the course of a standard. */
 
@@ -91,11 +90,4 @@ export const otherSteps = (order: readonly LeavingStep[]): readonly LeavingStep[
 
 /** Says what of a fault type the sensors of a car can tell; nothing takes it out. */
 export const setSensors = (category: string, code: string, sensors: readonly SensorSign[]): Change =>
-  inCategory(category, (of) => ({
-    ...of,
-    items: of.items.map((item) => {
-      if (item.code !== code) return item;
-      const others = Object.fromEntries(Object.entries(item).filter(([name]) => name !== 'sensors')) as unknown as Item;
-      return sensors.length > 0 ? { ...others, sensors } : others;
-    }),
-  }));
+  setOptional(category, code, 'sensors', sensors.length > 0 ? sensors : undefined);

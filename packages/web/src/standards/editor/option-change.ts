@@ -57,10 +57,15 @@ export const setSettings = (code: string, choice: string, sets: readonly Setting
     }),
   }));
 
-/** What a choice can set next: a limit, or the grades of a fault type; undefined where the standard has none such. */
-export function newSetting({ limits, categories, grades }: Standard, kind: 'limit' | 'grades'): Setting | undefined {
+/** What a choice can set next of a kind; undefined where the standard has nothing such. */
+export function newSetting({ limits, categories, grades }: Standard, kind: Setting['kind']): Setting | undefined {
   const [limit] = limits;
   if (kind === 'limit') return limit && { kind, limit: limit.code, allowed: limit.allowed.value };
-  const item = categories.flatMap(({ items }) => items)[0];
+  const items = categories.flatMap((category) => category.items);
+  if (kind === 'bands') {
+    const measured = items.find((item) => item.measured);
+    return measured && { kind, item: measured.code, bands: measured.measured!.bands };
+  }
+  const [item] = items;
   return item && { kind, item: item.code, grades: item.grades ?? grades.map(({ code }) => code) };
 }
