@@ -1,4 +1,4 @@
-import type { DriveEvent, EventBody } from '@jasperwren/core/drive/event';
+import type { EventBody } from '@jasperwren/core/drive/event';
 import { usualReasons } from '@jasperwren/core/drive/event-kinds';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { logOf, start } from '@jasperwren/core/drive/testing';
@@ -6,7 +6,7 @@ import { givenWhy, removedWords, stepDetail, whyWords } from './why';
 
 const minute = 1;
 const drive = (...bodies: readonly EventBody[]) =>
-  foldDrive(logOf([[0, start()], ...bodies.map((body) => [minute, body, body.type] as const)]) as DriveEvent[]);
+  foldDrive(logOf([[0, start()], ...bodies.map((body) => [minute, body, body.type] as const)]));
 
 describe('the reason for what is done', () => {
   it('has words for each of the usual ones', () => {

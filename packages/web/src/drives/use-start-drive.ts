@@ -2,6 +2,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
+import { closeSnackbar } from 'notistack';
 import { useNavigate } from 'react-router';
 import { api } from '../base/api';
 import { useAppDispatch } from '../base/hooks';
@@ -45,6 +46,8 @@ export function useStartDrive(): { readonly start: (of: Start) => Promise<void>;
         helpers,
       ),
     );
+    // What was said before is no part of the test.
+    closeSnackbar();
     void navigate(`/drive/${driveId}/desk`);
   };
   return { start, starting };

@@ -21,13 +21,14 @@ import { Briefing } from '../briefing/Briefing';
 import { useOthersMarks } from '../log/use-others-marks';
 import { boardSize, CategoryBoard } from './CategoryBoard';
 import styles from './desk.module.css';
-import { deskOpened, lingeredEnough, panelOpened, settlingChosen, shownCategory } from './desk-slice';
+import { deskOpened, lingeredEnough, panelOpened, shownCategory } from './desk-slice';
 import { Counting, IndependentWarning } from './Hints';
 import { DeskHeader } from './DeskHeader';
 import { DeskPanelView } from './DeskPanels';
 import { Matrix } from './Matrix';
 import { SidePanel } from './SidePanel';
 import { useStorageRoom } from '../log/use-storage-room';
+import type { DeskActions } from './desk-actions';
 import { useCellCounts, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 import { useNow } from './use-now';
@@ -118,7 +119,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
       )}
       <footer className={styles.footer}>
         <Receipt meta={meta} drive={settled} />
-        <LiveRibbon meta={meta} drive={settled} />
+        <LiveRibbon meta={meta} drive={settled} actions={actions} />
       </footer>
     </main>
   );
@@ -164,7 +165,7 @@ const Receipt = memo(function Receipt({ meta, drive }: PartProps) {
   return (
     <p className={styles.receipt} role="status">
       {drive.phase === 'paused' ? `${t('paused')} ` : ''}
-      {receipt || (drive.ended ? '' : t('faultsShowHere'))}
+      {receipt || (drive.ended || drive.marks.length > 0 ? '' : t('faultsShowHere'))}
       <Counting meta={meta} />
       {!drive.ended && <IndependentWarning meta={meta} drive={drive} />}
       <Suspense fallback={null}>
@@ -180,11 +181,19 @@ const Receipt = memo(function Receipt({ meta, drive }: PartProps) {
   );
 });
 
-const LiveRibbon = memo(function LiveRibbon({ meta, drive }: PartProps) {
+const LiveRibbon = memo(function LiveRibbon({ meta, drive, actions }: PartProps & { readonly actions: DeskActions }) {
   const dispatch = useAppDispatch();
   const chosen = useAppSelector(({ desk }) => (desk.panel?.kind === 'mark' ? desk.panel.markId : desk.settling));
   const nowMs = useNow(meta.id, !drive.ended);
   const onMark = useCallback((markId: string) => dispatch(panelOpened({ kind: 'mark', markId })), [dispatch]);
-  const onPin = useCallback((pinId: string) => dispatch(settlingChosen(pinId)), [dispatch]);
-  return <Ribbon standard={meta.standard} drive={drive} nowMs={nowMs} chosen={chosen} onMark={onMark} onPin={onPin} />;
+  return (
+    <Ribbon
+      standard={meta.standard}
+      drive={drive}
+      nowMs={nowMs}
+      chosen={chosen}
+      onMark={onMark}
+      onPin={actions.settlePin}
+    />
+  );
 });

@@ -8,7 +8,7 @@ import { clockTime } from '../../ui/format';
 import { Rows } from '../../ui/Page';
 import { DoubleRow } from '../DoubleRow';
 import styles from './panel.module.css';
-import { panelOpened, settlingChosen } from './desk-slice';
+import { panelOpened } from './desk-slice';
 import { Panel } from './Panel';
 import type { DeskActions } from './desk-actions';
 
@@ -35,7 +35,7 @@ export function TrayPanel({ standard, drive, actions }: Props) {
               <Button
                 variant="contained"
                 aria-label={t('namePinAtTime', { time: clockTime(atMs) })}
-                onClick={() => dispatch(settlingChosen(id))}
+                onClick={() => actions.settlePin(id)}
               >
                 {t('namePin')}
               </Button>

@@ -2,7 +2,7 @@ import type { UsualReason, Why } from '@jasperwren/core/drive/why';
 import { capital } from '@jasperwren/words/lists';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
-import { standingMarks, unsettledPins } from '@jasperwren/core/drive/drive';
+import { standingMarks, unsettledPins, type Pin } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
@@ -77,25 +77,29 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     void write({ type: 'mark', item, grade, ...(pin && { pin }), ...more });
     const { grades, items } = rulesOf(standard);
     const placed = items.get(item);
+    const pinned = pin && driveNow().pins.find(({ id }) => id === pin);
     dispatch(
       done(
         t('gradeAreaFaultAt', {
           grade: capital(grades.get(grade)?.name ?? grade),
           area: placed?.category.name.toLowerCase() ?? '',
           fault: placed?.item.name.toLowerCase() ?? item,
-          at: at(),
+          at: pinned ? clockTime(pinned.atMs) : at(),
         }),
       ),
     );
     receipt();
   }
 
+  function settle(pin: Pin | undefined): void {
+    dispatch(settlingChosen(pin?.id));
+    if (pin) tell(t('pinAtTimeChooseTheFault', { time: clockTime(pin.atMs) }));
+  }
+
   function settleNext(): void {
     const pins = unsettledPins(driveNow());
     const now = pins.findIndex((pin) => pin.id === store.getState().desk.settling);
-    const next = pins[now + 1] ?? pins[0];
-    dispatch(settlingChosen(next?.id));
-    if (next) tell(t('pinAtTimeChooseTheFault', { time: clockTime(next.atMs) }));
+    settle(pins[now + 1] ?? pins[0]);
   }
 
   return {
@@ -134,6 +138,7 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
       tell(t('sectionStarted', { section: sectionName(section) }));
     },
     settleNext,
+    settlePin: (pinId: string) => settle(driveNow().pins.find(({ id }) => id === pinId)),
     /** One pin is settled at once; where there is more to settle, the tray comes first. */
     openTray(): void {
       const { doubles, pins } = driveNow();
