@@ -33,3 +33,6 @@ export interface AuditPage {
 
 /** How the trail can be narrowed. */
 export const auditFilters = ['from', 'to', 'account', 'learner', 'action', 'before'] as const;
+
+/** Begins the detail of events that were sent after their drive had ended: the kinds and their numbers follow. */
+export const afterEndMark = 'after-end ';

@@ -187,6 +187,7 @@ export const resource = {
   when: 'When',
   showEarlier: 'Show earlier',
   anErasedLearner: 'an erased learner',
+  afterTheEnd: 'after the end: {{kinds}}',
   theCommandLine: 'the command line',
 } as const;
 

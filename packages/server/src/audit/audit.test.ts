@@ -82,7 +82,7 @@ describe('the audit trail', () => {
     expect((await lead.send('POST', '/api/drives/late/events', { events: [later] })).status).toBe(200);
     expect((await trail())[0]).toMatchObject({
       action: 'sendEvents',
-      detail: expect.stringContaining('after the end'),
+      detail: 'after-end 1 note',
     });
   });
 

@@ -5,6 +5,7 @@ import type { Call } from '../call';
 import { notAllowed } from '../refusal';
 import type { DriveDigest } from './digest';
 import { eventsOf } from './store';
+import { afterEndMark } from '@jasperwren/contract/audit';
 
 interface DriveRow {
   readonly account_id: string;
@@ -38,7 +39,7 @@ export async function refuseStrangers(
   }
   if (!ended) return undefined;
   const kinds = Object.entries(countBy(events, ({ type }) => type)).map(([type, n]) => `${n} ${type}`);
-  return `after the end: ${kinds.join(', ')}`;
+  return `${afterEndMark}${kinds.join(', ')}`;
 }
 
 function refuseNoHelper(log: readonly DriveEvent[], accountId: string): void {

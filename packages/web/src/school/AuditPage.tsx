@@ -11,7 +11,7 @@ import { addressFor, api } from '../base/api';
 import { DateBox } from '../ui/DateField';
 import { Page } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
-import { deedOf, deedWords, doerOf } from './audit-words';
+import { deedOf, deedWords, detailOf, doerOf } from './audit-words';
 import styles from './school.module.css';
 
 const ends = ['from', 'to'] as const;
@@ -148,7 +148,7 @@ function Line({ line }: { readonly line: AuditLine }) {
       <td>{dayAndTime(at)}</td>
       <td>
         <b>{doerOf(line)}</b> {deedOf(line)}
-        {detail && <span className="muted"> ({detail})</span>}
+        {detail && <span className="muted"> ({detailOf(detail)})</span>}
       </td>
       <td>
         {learner ? (

@@ -1,5 +1,5 @@
 import { t } from '@jasperwren/words/school';
-import type { AuditExtra, AuditLine } from '@jasperwren/contract/audit';
+import { afterEndMark, type AuditExtra, type AuditLine } from '@jasperwren/contract/audit';
 import type { RouteName } from '@jasperwren/contract/routes';
 
 /** What somebody did, as a sentence goes on after their name. */
@@ -100,3 +100,7 @@ export function doerOf({ by, byLearner, learner }: AuditLine): string {
   if (byLearner) return learner?.name ?? t('aLearner');
   return t('someoneNotSignedIn');
 }
+
+/** What else is to be said of a deed. */
+export const detailOf = (detail: string): string =>
+  detail.startsWith(afterEndMark) ? t('afterTheEnd', { kinds: detail.slice(afterEndMark.length) }) : detail;
