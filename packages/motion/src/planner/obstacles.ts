@@ -1,4 +1,4 @@
-import type { Point, Polygon, Pose } from '../geometry';
+import { distanceBetween, type Point, type Polygon, type Pose } from '../geometry';
 import type { Layout } from '../layout/layout';
 import { lineWidthM, markerRadiusM } from '../layout/layout';
 import { standing, type Arc } from '../moves/roll';
@@ -14,6 +14,11 @@ interface Box {
   readonly front: number;
   readonly right: number;
   readonly left: number;
+}
+
+/** A part of a vehicle: the rectangle around it, and its corners where it is turned within that, as front wheels are. */
+interface Outline extends Box {
+  readonly corners: Polygon;
 }
 
 /** A line that may not come nearer than so many metres. */
@@ -35,8 +40,8 @@ export interface Obstacles {
 const origin = { x: 0, y: 0, heading: 0 };
 
 /**
- * A quick test for a search: every part is the rectangle around it, which errs towards caution where front wheels are
- * turned. What the search finds is checked exactly afterwards.
+ * A quick test for a search, exact where it comes near: first the rectangle around all parts, then the one around each, then
+ * its outline. What the search finds is checked at every centimetre afterwards.
  * @param steersDeg the angles of the front wheels that it is asked about, by their index
  * @param clearanceM metres that every part keeps
  */
@@ -54,15 +59,15 @@ export function obstaclesOf(
     (kind === 'wall' ? walls : lines).push(obstacle(from, to, clearanceM + (kind === 'line' ? lineWidthM / 2 : 0)));
   const body = bodyOf(vehicle, standing(origin))
     .filter(({ name }) => name !== 'trailer-body')
-    .map(({ outline }) => boxAround(outline));
+    .map(({ outline }) => outlineOf(outline));
   const bySteer = steersDeg.map((steerDeg) => {
     const tyres = tyresOf(vehicle, { pose: origin, steerDeg, hitch: 0 })
       .filter(({ name }) => !name.startsWith('trailer'))
-      .map(({ outline }) => boxAround(outline));
+      .map(({ outline }) => outlineOf(outline));
     const all = [...body, ...tyres];
     return {
-      tyres: { boxes: tyres, outer: around(tyres), reachM: reachOf(tyres) },
-      all: { boxes: all, outer: around(all), reachM: reachOf(all) },
+      tyres: { parts: tyres, outer: around(tyres), reachM: reachOf(tyres) },
+      all: { parts: all, outer: around(all), reachM: reachOf(all) },
     };
   });
   const { left, right, bottom, top } = layout.area;
@@ -97,7 +102,7 @@ const obstacle = (from: Point, to: Point, keepM: number): Obstacle => ({
 
 /** Parts of a vehicle, the rectangle around them, and how far from the middle of the rear axle they reach. */
 interface Shape {
-  readonly boxes: readonly Box[];
+  readonly parts: readonly Outline[];
   readonly outer: Box;
   readonly reachM: number;
 }
@@ -108,7 +113,7 @@ function touchesAny(
   cosine: number,
   sine: number,
   obstacles: readonly Obstacle[],
-  { boxes, outer, reachM }: Shape,
+  { parts, outer, reachM }: Shape,
 ): boolean {
   for (const { fromX, fromY, toX, toY, keepM } of obstacles) {
     // At its corners a rectangle with a margin reaches further than the margin.
@@ -125,7 +130,12 @@ function touchesAny(
     const bAhead = bx * cosine + by * sine;
     const bLeft = by * cosine - bx * sine;
     if (!crosses(aAhead, aLeft, bAhead, bLeft, outer, keepM)) continue;
-    for (const box of boxes) if (crosses(aAhead, aLeft, bAhead, bLeft, box, keepM)) return true;
+    for (const part of parts)
+      if (
+        crosses(aAhead, aLeft, bAhead, bLeft, part, keepM) &&
+        distanceBetween(part.corners, lineBetween(aAhead, aLeft, bAhead, bLeft)) < keepM
+      )
+        return true;
   }
   return false;
 }
@@ -133,9 +143,17 @@ function touchesAny(
 const reachOf = (boxes: readonly Box[]): number =>
   max(...boxes.map(({ back, front, right, left }) => hypot(max(-back, front), max(-right, left))));
 
-function boxAround(outline: Polygon): Box {
-  const [xs, ys] = [outline.map(({ x }) => x), outline.map(({ y }) => y)];
-  return { back: min(...xs), front: max(...xs), right: min(...ys), left: max(...ys) };
+const lineBetween = (ax: number, ay: number, bx: number, by: number): Polygon =>
+  ax === bx && ay === by
+    ? [{ x: ax, y: ay }]
+    : [
+        { x: ax, y: ay },
+        { x: bx, y: by },
+      ];
+
+function outlineOf(corners: Polygon): Outline {
+  const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)];
+  return { back: min(...xs), front: max(...xs), right: min(...ys), left: max(...ys), corners };
 }
 
 const around = (boxes: readonly Box[]): Box => ({

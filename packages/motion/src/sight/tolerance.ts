@@ -82,11 +82,12 @@ export function references(vehicle: Vehicle, layout: Layout, steps: readonly Ste
   });
 }
 
-/** The most that is free with all that is less, first in coarse steps and finely in the end. */
+/** The most that is free with all that is less: what touches may end again further on. */
 function furthest(most: number, finest: number, isFree: (by: number) => boolean): number {
   const parts = Math.round(1 / finest);
   const steps = Math.floor(most * parts + 1e-9);
   let free = 0;
-  for (const by of [10, 3, 1]) while (free + by <= steps && isFree((free + by) / parts)) free += by;
+  // What touches for less than three of the finest steps is not noticed.
+  for (const by of [3, 1]) while (free + by <= steps && isFree((free + by) / parts)) free += by;
   return free / parts;
 }
