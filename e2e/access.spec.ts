@@ -34,6 +34,10 @@ test('every screen is accessible by day and by night', async ({ page, school }) 
   await signIn(page, school);
   await page.getByText('No learners yet.').waitFor();
   await expectNoHarmDayAndNight(page, 'Today, empty');
+  await press(page, 'Tab');
+  await expect(page.getByRole('button', { name: shell('skipToContent') })).toBeFocused();
+  await press(page, 'Enter', 'Tab');
+  await expect(page.getByRole('main').getByRole('link')).toBeFocused();
   await page.goto('/learners/new');
   await page.getByRole('button', { name: learners('addLearner') }).click();
   await page.getByText('Enter the learner’s name.').waitFor();

@@ -69,8 +69,14 @@ test('a standard is made from nothing, and a trial test shows the result as the 
   await page.getByRole('button', { name: editor('addGrade') }).click();
   await expect(page.getByRole('listitem', { name: editor('gradeName', { name: 'new grade' }) })).toBeVisible();
   await page.getByRole('button', { name: editor('removeName', { name: 'new grade' }) }).click();
+  await page.getByRole('button', { name: editor('measureOf', { item: 'Giving way' }) }).click();
+  await page.getByText(editor('measuredAs', { quantity: 'distance', unit: 'cm' })).click();
+  await page.getByRole('button', { name: editor('addBand') }).click();
+  const first = page.getByRole('group', { name: editor('bandNth', { nth: 1 }) });
+  await first.getByLabel(editor('bandTo', { nth: 1 })).fill('30');
   await publishStandard(page);
   await expect(page.getByRole('heading', { level: 1, name: 'Bridge test' })).toBeVisible();
+  await expect(page.getByText(/over 10 and below 30 cm/)).toBeVisible();
 });
 
 test('a choice where opinions differ sets the number it stands for', async ({ page, school }) => {

@@ -143,11 +143,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
             onPerWeek={setPerWeek}
             {...(worked.parts.readiness && slots.length > 0 && { onSuggest: () => propose(worked.parts.readiness!) })}
           />
-          {booked !== undefined && (
-            <p role="alert">
-              {t('someoneElseChangedTheseLessons', { count: booked })}
-            </p>
-          )}
+          {booked !== undefined && <p role="alert">{t('someoneElseChangedTheseLessons', { count: booked })}</p>}
           {error && booked === undefined && <p role="alert">{apiError(error)?.message}</p>}
           {lessons.length === 0 ? (
             <Empty>

@@ -1,5 +1,6 @@
 import { joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/standards';
+import { joinChoices } from '@jasperwren/words/lists';
 import { bandWords } from '@jasperwren/words/marking/bands';
 import { effective } from '@jasperwren/core/marking/options';
 import { whatFails } from '@jasperwren/words/marking/read-out';
@@ -113,14 +114,14 @@ function ItemDetail({ standard, item }: { readonly standard: Standard; readonly 
   const grades = gradesOf(standard, item);
   const points = grades.flatMap((grade) => {
     const own = item.points?.[grade.code]?.value;
-    return own ? [`${own} ${own === 1 ? 'point' : 'points'}`] : [];
+    return own ? [t('points', { count: own })] : [];
   });
   // Where some grades have points of this item's own, the others are what it can come to besides.
   const besides = grades.filter((grade) => item.points?.[grade.code] === undefined).map(({ name }) => name);
   const details = [
     cls,
-    points.length > 0 && [...points, ...besides].join(' or '),
-    item.sequence && item.sequence.join(', then '),
+    points.length > 0 && joinChoices([...points, ...besides]),
+    item.sequence?.reduce((one, other) => t('oneThenOther', { one, other })),
     ...(item.measured?.bands.map(
       (band) =>
         `${bandWords(band, item.measured!.unit)}: ${standard.grades.find(({ code }) => code === band.grade)?.name}`,
@@ -128,7 +129,7 @@ function ItemDetail({ standard, item }: { readonly standard: Standard; readonly 
     item.measured?.counts === 'grade' && t('yourGradeCountsWhereTheyDiffer'),
     grades.length < standard.grades.length &&
       points.length === 0 &&
-      t('mapOnly', { map: grades.map(({ name }) => name).join(' or ') }),
+      t('mapOnly', { map: joinChoices(grades.map(({ name }) => name)) }),
   ].filter(Boolean);
   return details.length > 0 ? <small> ({details.join('; ')})</small> : null;
 }
