@@ -4,13 +4,17 @@ import { layoutSchema, readLayout } from './layout/read-layout';
 import { spaceNames } from './layout/space';
 import { checkerOf } from './schema';
 import { ruleFeatures, type Rule } from './sight/rule-of-thumb';
-import { checkVehicle, isOnlyStrange, possible, type Measure } from './vehicle/check-vehicle';
+import { checkVehicle, isOnlyStrange } from './vehicle/check-vehicle';
 import { vehicleClasses } from './vehicle/classes';
+import { allMeasures, boundsOf, withMeasures, type Measures } from './vehicle/trailer-measures';
 import type { Vehicle, VehicleKind } from './vehicle/vehicle';
 
 const metres = { type: 'number' } as const;
 const measures = Object.fromEntries(
-  Object.entries(possible).map(([name, { least, most }]) => [name, { ...metres, minimum: least, maximum: most }]),
+  allMeasures.map((name) => {
+    const { least, most } = boundsOf(name);
+    return [name, { ...metres, minimum: least, maximum: most }];
+  }),
 );
 
 const until = {
@@ -89,7 +93,7 @@ export const specSchema = {
 /** A vehicle by itself, as a file holds it. */
 export interface VehicleFile {
   readonly vehicle: VehicleKind;
-  readonly measures?: Readonly<Partial<Record<Measure, number>>>;
+  readonly measures?: Measures;
 }
 
 export interface SpecFile extends VehicleFile {
@@ -115,7 +119,8 @@ export interface Spec {
 const checkSpec = checkerOf(specSchema);
 
 /** The vehicle of a file: what is usual for its class, and what was measured. */
-export const vehicleOf = ({ vehicle, measures }: VehicleFile): Vehicle => ({ ...vehicleClasses[vehicle], ...measures });
+export const vehicleOf = ({ vehicle, measures = {} }: VehicleFile): Vehicle =>
+  withMeasures(vehicleClasses[vehicle], measures);
 
 const wrongWith = (vehicle: Vehicle): readonly string[] =>
   checkVehicle(vehicle)

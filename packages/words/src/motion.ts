@@ -10,7 +10,8 @@ import type { LinedUp } from '@jasperwren/motion/sight/lines-up';
 import type { KeptKind } from '@jasperwren/motion/read-spec';
 import type { Followed, Helps, RuleFeature } from '@jasperwren/motion/sight/rule-of-thumb';
 import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
-import type { Measure, VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
+import type { VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
+import type { AnyMeasure } from '@jasperwren/motion/vehicle/trailer-measures';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
 import { capital, joinWords } from './lists';
@@ -366,6 +367,13 @@ export const resource = {
   doorPillarAheadM: 'Rear axle to the pillar behind the front door (m)',
   pillarWideM: 'Width of a front pillar (m)',
   roofM: 'Height of the roof (m)',
+  hitchBehindM: 'Rear axle to the coupling (m)',
+  drawbarM: 'Coupling to the trailer’s axle (m)',
+  bodyAheadM: 'Trailer’s axle to its front end (m)',
+  bodyBehindM: 'Trailer’s axle to its rear end (m)',
+  trailerWidthM: 'Width of the trailer (m)',
+  trailerTyreWidthM: 'Width of the trailer’s tyre (m)',
+  trailerTyreDiameterM: 'Height of the trailer’s tyre (m)',
   tapeFor: 'Where the tape goes: {{measure}}',
   noTape: '{{measure}}: no tape measures this. It is in the handbook, or found by trying.',
   asUsual: 'Back to the usual measures',
@@ -421,7 +429,7 @@ export const groundTitle = (name: string, side: 'left' | 'right' | undefined): s
 export const ruleFeatureName = (feature: RuleFeature): string => capital(t(feature));
 export const keptKindName = (kind: KeptKind): string => t(kind === 'vehicle' ? 'keptVehicle' : kind);
 export const spaceName = (name: SpaceName): string => t(name);
-export const measureName = (name: Measure): string => t(name);
+export const measureName = (name: AnyMeasure): string => t(name);
 export const partName = (name: PartName): string => t(name);
 
 /** What was touched or is near: "marker A", "a line". */

@@ -13,14 +13,9 @@ import type { Ground } from '@jasperwren/motion/planner/plan-exercise';
 import type { SpecFile, VehicleFile } from '@jasperwren/motion/read-spec';
 import type { Rule } from '@jasperwren/motion/sight/rule-of-thumb';
 import { ruleOfText } from '@jasperwren/motion/sight/rule-text';
-import {
-  checkVehicle,
-  isOnlyStrange,
-  possible,
-  type Measure,
-  type VehicleProblem,
-} from '@jasperwren/motion/vehicle/check-vehicle';
+import { checkVehicle, isOnlyStrange, type VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
+import { allMeasures, withMeasures } from '@jasperwren/motion/vehicle/trailer-measures';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
 import { exerciseName } from '@jasperwren/words/motion';
 import { useMemo } from 'react';
@@ -58,10 +53,9 @@ export interface Question {
 const oneOf = <T extends string>(all: readonly T[], value: string | null | undefined, usual: T): T =>
   all.find((one) => one === value) ?? usual;
 const kinds = Object.keys(vehicleClasses) as readonly VehicleKind[];
-const measureNames = Object.keys(possible) as readonly Measure[];
 
 /** Takes the measures of a vehicle, or of a ground, out of the address. */
-export const noMeasures = Object.fromEntries(measureNames.map((name) => [name, undefined]));
+export const noMeasures = Object.fromEntries(allMeasures.map((name) => [name, undefined]));
 export const noSpace = Object.fromEntries(spaceNames.map((name) => [name, undefined]));
 
 /** What a kept thing asks; a kept vehicle is in the address with its measures. */
@@ -87,10 +81,10 @@ export function useQuestion(all: readonly KeptView[]): Question {
     // Another vehicle has measures of its own.
     const measures: VehicleFile['measures'] = {
       ...(of.has('vehicle') ? {} : base.measures),
-      ...numbers(measureNames),
+      ...numbers(allMeasures),
     };
     // An address may hold anything: what is no measure is told, not computed with.
-    const vehicle: Vehicle = { ...vehicleClasses[kind], ...measures };
+    const vehicle = withMeasures(vehicleClasses[kind], measures);
     const vehicleProblems = checkVehicle(vehicle);
     const wrong = vehicleProblems.some((problem) => !isOnlyStrange(problem));
     const own = of.has('exercise') ? undefined : (base.layout as Layout | undefined);

@@ -1,5 +1,5 @@
 import { standing } from '@jasperwren/motion/moves/roll';
-import type { Measure } from '@jasperwren/motion/vehicle/check-vehicle';
+import { isOfTrailer, type AnyMeasure } from '@jasperwren/motion/vehicle/trailer-measures';
 import { frontOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { measureName, t } from '@jasperwren/words/motion';
 import { VehicleShape } from '../picture/VehicleShape';
@@ -10,7 +10,7 @@ import { measureLine, type At } from './measure-line';
 interface Props {
   readonly vehicle: Vehicle;
   /** The measure whose tape is shown. */
-  readonly measure: Measure;
+  readonly measure: AnyMeasure;
 }
 
 const origin = standing({ x: 0, y: 0, heading: 0 });
@@ -21,7 +21,12 @@ export function MeasurePicture({ vehicle, measure }: Props) {
   const line = measureLine(vehicle, measure);
   if (!line) return <p className="muted">{t('noTape', { measure: measureName(measure) })}</p>;
   const { view, from, to } = line;
-  const left = -vehicle.rearOverhangM - 0.4;
+  const { trailer } = vehicle;
+  const behind =
+    trailer && isOfTrailer(measure)
+      ? trailer.hitchBehindM + trailer.drawbarM + trailer.bodyBehindM
+      : vehicle.rearOverhangM;
+  const left = -behind - 0.4;
   const width = frontOf(vehicle) - left + 0.4;
   const [top, height] =
     view === 'side'

@@ -1,20 +1,18 @@
-import { possible, type Measure } from '@jasperwren/motion/vehicle/check-vehicle';
+import { allMeasures, measureOf, type AnyMeasure } from '@jasperwren/motion/vehicle/trailer-measures';
 import { kerbToKerb, lockForCircle } from '@jasperwren/motion/vehicle/turning';
 import { measureName, t, vehicleProblemSentence } from '@jasperwren/words/motion';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { MeasurePicture } from './MeasurePicture';
 import { NumberField } from '../NumberField';
-import type { Question } from '../use-question';
+import { noMeasures, type Question } from '../use-question';
 import styles from '../wheels.module.css';
-
-const asked = Object.keys(possible) as readonly Measure[];
 
 /** The measures of a vehicle, to be replaced by those of one's own; whatever is strange about them is said. */
 export function Measures({ question }: { readonly question: Question }) {
   const { vehicle, vehicleProblems, change } = question;
   const circle = kerbToKerb(vehicle, vehicle.lockDeg);
-  const [measure, setMeasure] = useState<Measure>('wheelbaseM');
+  const [measure, setMeasure] = useState<AnyMeasure>('wheelbaseM');
   return (
     <details className={styles.measures}>
       <summary>{t('measures')}</summary>
@@ -31,22 +29,23 @@ export function Measures({ question }: { readonly question: Question }) {
             change({ lockDeg: lock?.toFixed(2) });
           }}
         />
-        {asked.map((measure) => (
-          <NumberField
-            key={`${question.kind} ${measure}`}
-            label={measureName(measure)}
-            onFocus={() => setMeasure(measure)}
-            value={vehicle[measure]}
-            step={measure === 'lockDeg' ? 0.5 : 0.01}
-            error={vehicleProblems.some((problem) => 'measure' in problem && problem.measure === measure)}
-            onNumber={(value) => change({ [measure]: value === undefined ? undefined : String(value) })}
-          />
-        ))}
+        {allMeasures.map((measure) => {
+          const value = measureOf(vehicle, measure);
+          if (value === undefined) return null;
+          return (
+            <NumberField
+              key={`${question.kind} ${measure}`}
+              label={measureName(measure)}
+              onFocus={() => setMeasure(measure)}
+              value={value}
+              step={measure === 'lockDeg' ? 0.5 : 0.01}
+              error={vehicleProblems.some((problem) => 'measure' in problem && problem.measure === measure)}
+              onNumber={(next) => change({ [measure]: next === undefined ? undefined : String(next) })}
+            />
+          );
+        })}
       </div>
-      <Button
-        variant="text"
-        onClick={() => change(Object.fromEntries(Object.keys(possible).map((name) => [name, undefined])))}
-      >
+      <Button variant="text" onClick={() => change(noMeasures)}>
         {t('asUsual')}
       </Button>
       {vehicleProblems.map((problem) => (

@@ -1,14 +1,15 @@
-import { possible, type Measure } from '@jasperwren/motion/vehicle/check-vehicle';
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
+import { allMeasures, measureOf, type AnyMeasure } from '@jasperwren/motion/vehicle/trailer-measures';
 import { measureLine } from './measure-line';
 
-const measures = Object.keys(possible) as readonly Measure[];
-const noTape: readonly Measure[] = ['lockDeg', 'turnsLockToLock', 'mirrorRadiusM', 'mirrorDownDeg'];
+const noTape: readonly AnyMeasure[] = ['lockDeg', 'turnsLockToLock', 'mirrorRadiusM', 'mirrorDownDeg'];
 
-it.each(measures.filter((measure) => !noTape.includes(measure)))('draws %s as long as it is', (measure) => {
+it.each(allMeasures.filter((measure) => !noTape.includes(measure)))('draws %s as long as it is', (measure) => {
   for (const vehicle of Object.values(vehicleClasses)) {
-    const { from, to } = measureLine(vehicle, measure)!;
-    expect(Math.hypot(to.x - from.x, to.y - from.y)).toBeCloseTo(Math.abs(vehicle[measure]), 9);
+    const line = measureLine(vehicle, measure);
+    const value = measureOf(vehicle, measure);
+    expect(line === undefined).toBe(value === undefined);
+    if (line) expect(Math.hypot(line.to.x - line.from.x, line.to.y - line.from.y)).toBeCloseTo(Math.abs(value!), 9);
   }
 });
 

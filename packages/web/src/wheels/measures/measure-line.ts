@@ -1,4 +1,9 @@
-import type { Measure } from '@jasperwren/motion/vehicle/check-vehicle';
+import {
+  isOfTrailer,
+  measureOf,
+  type AnyMeasure,
+  type TrailerMeasure,
+} from '@jasperwren/motion/vehicle/trailer-measures';
 import { frontOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 
 /** A place in a picture of a vehicle: metres ahead of its rear axle, and above the ground or to the left. */
@@ -15,9 +20,11 @@ export interface MeasureLine {
 }
 
 /** From where to where a measure is taken; undefined for what no tape measures. */
-export function measureLine(vehicle: Vehicle, measure: Measure): MeasureLine | undefined {
+export function measureLine(vehicle: Vehicle, measure: AnyMeasure): MeasureLine | undefined {
   const front = frontOf(vehicle);
-  const value = vehicle[measure];
+  const value = measureOf(vehicle, measure);
+  if (value === undefined) return undefined;
+  if (isOfTrailer(measure)) return trailerLine(vehicle, measure, value);
   const along = (from: number, to: number, height: number): MeasureLine => ({
     view: 'side',
     from: { x: from, y: height },
@@ -92,5 +99,32 @@ export function measureLine(vehicle: Vehicle, measure: Measure): MeasureLine | u
     }
     default:
       return undefined;
+  }
+}
+
+/** The same behind the vehicle, with the trailer in line: from above, so that nothing of it is hidden. */
+function trailerLine({ trailer }: Vehicle, measure: TrailerMeasure, value: number): MeasureLine {
+  const { hitchBehindM, drawbarM, bodyBehindM, widthM, tyreWidthM } = trailer!;
+  const axle = -hitchBehindM - drawbarM;
+  const line = (from: At, to: At): MeasureLine => ({ view: 'top', from, to });
+  const along = (from: number, to: number) => line({ x: from, y: 0 }, { x: to, y: 0 });
+  const across = (x: number, right: number, left: number) => line({ x, y: right }, { x, y: left });
+  switch (measure) {
+    case 'hitchBehindM':
+      return along(-value, 0);
+    case 'drawbarM':
+      return along(axle, -hitchBehindM);
+    case 'bodyAheadM':
+      return along(axle, axle + value);
+    case 'bodyBehindM':
+      return along(axle - value, axle);
+    case 'trailerWidthM':
+      return across(axle - bodyBehindM, -value / 2, value / 2);
+    case 'trailerTyreWidthM':
+      return across(axle, widthM / 2 - tyreWidthM, widthM / 2);
+    case 'trailerTyreDiameterM': {
+      const side = widthM / 2 - tyreWidthM / 2;
+      return line({ x: axle - value / 2, y: side }, { x: axle + value / 2, y: side });
+    }
   }
 }
