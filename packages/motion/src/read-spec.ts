@@ -6,7 +6,7 @@ import { checkerOf } from './schema';
 import { ruleFeatures, type Rule } from './sight/rule-of-thumb';
 import { checkVehicle, isOnlyStrange } from './vehicle/check-vehicle';
 import { vehicleClasses } from './vehicle/classes';
-import { allMeasures, boundsOf, withMeasures, type Measures } from './vehicle/trailer-measures';
+import { allMeasures, boundsOf, withMeasures, type Measures } from './vehicle/measures';
 import type { Vehicle, VehicleKind } from './vehicle/vehicle';
 
 const metres = { type: 'number' } as const;

@@ -11,7 +11,7 @@ import type { KeptKind } from '@jasperwren/motion/read-spec';
 import type { Followed, Helps, RuleFeature } from '@jasperwren/motion/sight/rule-of-thumb';
 import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
 import type { VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
-import type { AnyMeasure } from '@jasperwren/motion/vehicle/trailer-measures';
+import type { AnyMeasure } from '@jasperwren/motion/vehicle/measures';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
 import { capital, joinWords } from './lists';

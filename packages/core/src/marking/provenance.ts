@@ -28,5 +28,7 @@ export const houseDefault = (value: number, source: string): Sourced => ({
   provenance: { kind: 'house default', source },
 });
 
+export const bySchool: Provenance = { kind: 'set by the school' };
+
 /** A number that a school has set itself. */
-export const setBySchool = (value: number): Sourced => ({ value, provenance: { kind: 'set by the school' } });
+export const setBySchool = (value: number): Sourced => ({ value, provenance: bySchool });

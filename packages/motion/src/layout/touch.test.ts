@@ -4,7 +4,7 @@ import { distanceBetween, isInside, placed, seenFrom, type Polygon } from '../ge
 import { roll, standing } from '../moves/roll';
 import { vehicleClasses } from '../vehicle/classes';
 import { layOut } from './exercises';
-import { checkWay, leastGap, nearest, overhanging } from './touch';
+import { checkWay, leastGap, nearest } from './touch';
 import { driveSteps } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
 
@@ -60,7 +60,8 @@ it('says which part touches a cone, and by which tyre a line is touched while th
   const kerb = (y: number) => ({ id: 'k', kind: 'kerb' as const, from: { x: -9, y }, to: { x: 9, y } });
   const hung = { markers: [], edges: [kerb(0.86)] };
   expect(leastGap(car, placedCar, hung)?.gapM).toBeCloseTo(0.86 - 0.85, 9);
-  expect(overhanging(car, placedCar, hung).map(({ part }) => part)).toEqual(['body']);
+  const { overhangs } = checkWay(car, [{ ...placedCar, wayM: 0, step: 0 }], hung);
+  expect(overhangs.map(({ part }) => part)).toEqual(['body']);
   const mounted = nearest(car, placedCar, { markers: [], edges: [kerb(0.8)] }).filter(({ gapM }) => gapM === 0);
   expect(mounted.map(({ part }) => part)).toEqual(['front-left', 'rear-left']);
 });

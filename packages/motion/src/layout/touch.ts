@@ -98,13 +98,6 @@ function eachOverhang(vehicle: Vehicle, placed: Placed, things: readonly Thing[]
           tell({ part: part.name, thing: thing.thing, kind: thing.kind, gapM: 0 });
 }
 
-/** Parts of the body that hang over a line or a kerb, which is no touch. */
-export function overhanging(vehicle: Vehicle, placed: Placed, layout: Touchable): readonly Near[] {
-  const all: Near[] = [];
-  eachOverhang(vehicle, placed, thingsOf(layout), (near) => all.push(near));
-  return all;
-}
-
 /** The least gap of a moment; undefined where there is nothing to touch. */
 export function leastGap(vehicle: Vehicle, placed: Placed, layout: Touchable): Near | undefined {
   let least: Near | undefined;

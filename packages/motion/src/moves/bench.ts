@@ -1,4 +1,4 @@
-import { closestOf, nearest, type Near } from '../layout/touch';
+import { closestOf, leastGap, nearest, type Near } from '../layout/touch';
 import type { Layout } from '../layout/layout';
 import type { Vehicle } from '../vehicle/vehicle';
 import { roll, standing, type Placed } from './roll';
@@ -64,7 +64,7 @@ export function startBench(vehicle: Vehicle, layout: Layout): BenchDrive {
     turnedStandingDeg: 0,
     touches: [],
     touching: [],
-    near: closestOf(nearest(vehicle, placed, layout)),
+    near: leastGap(vehicle, placed, layout),
   };
 }
 

@@ -8,7 +8,7 @@ import {
   type Polygon,
 } from '../geometry';
 import type { Goal, Layout } from '../layout/layout';
-import { checkWay, closestOf, nearest, type Near, type Touch } from '../layout/touch';
+import { checkWay, leastGap, type Near, type Touch } from '../layout/touch';
 import { roll, standing, type Placed } from '../moves/roll';
 import { driveSteps, type Step } from '../moves/steps';
 import { bodyOf } from '../vehicle/parts';
@@ -141,7 +141,7 @@ export function isInPlace(vehicle: Vehicle, { pose, ...rest }: Placed, { goal }:
 /** Follows a rule of thumb to the letter, the wheel turned standing, and says what becomes of it. */
 export function followRule(vehicle: Vehicle, layout: Layout, rule: Rule): Followed {
   const steps: Step[] = [];
-  let closest: Near | undefined = closestOf(nearest(vehicle, standing(layout.start), layout));
+  let closest: Near | undefined = leastGap(vehicle, standing(layout.start), layout);
   let at: Placed = standing(layout.start);
   let wayM = 0;
   for (const [part, one] of rule.entries()) {

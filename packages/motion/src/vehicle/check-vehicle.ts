@@ -1,6 +1,5 @@
 import { kerbToKerb } from './turning';
-import type { Bounds } from './measures';
-import { allMeasures, boundsOf, measureOf, type AnyMeasure } from './trailer-measures';
+import { allMeasures, boundsOf, measureOf, type AnyMeasure, type Bounds } from './measures';
 import { lengthOf, type Vehicle, type VehicleKind } from './vehicle';
 
 /** What is usual for a class, in metres. Common practice. */

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { Mark } from '@jasperwren/core/drive/drive';
 import { gradeOfValue } from '@jasperwren/core/marking/measured';
-import { bandWords } from '@jasperwren/words/marking/bands';
+import { bandBrings } from '@jasperwren/words/marking/bands';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
@@ -29,10 +29,7 @@ export function Measure({ standard, mark, onMeasured }: Props) {
     setSaid('');
     onMeasured(grade, value);
   };
-  const grades = bands.map((band) => {
-    const name = standard.grades.find(({ code }) => code === band.grade)?.name ?? band.grade;
-    return `${bandWords(band, unit)}: ${name}`;
-  });
+  const grades = bands.map((band) => bandBrings(standard, band, unit));
   return (
     <form
       style={{ display: 'flex', gap: 8, alignItems: 'flex-start', marginTop: 6 }}

@@ -1,7 +1,7 @@
 import { joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/standards';
 import { joinChoices } from '@jasperwren/words/lists';
-import { bandWords } from '@jasperwren/words/marking/bands';
+import { bandBrings } from '@jasperwren/words/marking/bands';
 import { effective } from '@jasperwren/core/marking/options';
 import { whatFails } from '@jasperwren/words/marking/read-out';
 import { gradesOf } from '@jasperwren/core/marking/rules';
@@ -122,10 +122,7 @@ function ItemDetail({ standard, item }: { readonly standard: Standard; readonly 
     cls,
     points.length > 0 && joinChoices([...points, ...besides]),
     item.sequence?.reduce((one, other) => t('oneThenOther', { one, other })),
-    ...(item.measured?.bands.map(
-      (band) =>
-        `${bandWords(band, item.measured!.unit)}: ${standard.grades.find(({ code }) => code === band.grade)?.name}`,
-    ) ?? []),
+    ...(item.measured?.bands.map((band) => bandBrings(standard, band, item.measured!.unit)) ?? []),
     item.measured?.counts === 'grade' && t('yourGradeCountsWhereTheyDiffer'),
     grades.length < standard.grades.length &&
       points.length === 0 &&

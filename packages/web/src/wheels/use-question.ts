@@ -15,7 +15,7 @@ import type { Rule } from '@jasperwren/motion/sight/rule-of-thumb';
 import { ruleOfText } from '@jasperwren/motion/sight/rule-text';
 import { checkVehicle, isOnlyStrange, type VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
-import { allMeasures, withMeasures } from '@jasperwren/motion/vehicle/trailer-measures';
+import { allMeasures, withMeasures } from '@jasperwren/motion/vehicle/measures';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
 import { exerciseName } from '@jasperwren/words/motion';
 import { useMemo } from 'react';

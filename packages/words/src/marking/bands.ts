@@ -1,4 +1,4 @@
-import type { Band } from '@jasperwren/core/marking/standard';
+import type { Band, Standard } from '@jasperwren/core/marking/standard';
 import { joinWords } from '../lists';
 import { wordsOf } from '../words';
 
@@ -8,6 +8,7 @@ export const resource = {
   below: 'below {{value}}',
   inUnit: '{{bounds}} {{unit}}',
   any: 'any {{unit}}',
+  brings: '{{band}}: {{grade}}',
 } as const;
 
 const t = wordsOf('bands', resource);
@@ -21,3 +22,10 @@ export function bandWords({ over, atLeast, below }: Band, unit: string): string 
   ];
   return bounds.length > 0 ? t('inUnit', { bounds: joinWords(bounds), unit }) : t('any', { unit });
 }
+
+/** What a band brings: "over 15 and below 30 cm: demerit". */
+export const bandBrings = ({ grades }: Pick<Standard, 'grades'>, band: Band, unit: string): string =>
+  t('brings', {
+    band: bandWords(band, unit),
+    grade: grades.find(({ code }) => code === band.grade)?.name ?? band.grade,
+  });

@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/yard';
 import { gradeOfValue } from '@jasperwren/core/marking/measured';
-import { bandWords } from '@jasperwren/words/marking/bands';
+import { bandBrings } from '@jasperwren/words/marking/bands';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Band, EffectiveStandard, Grade, Measured } from '@jasperwren/core/marking/standard';
 import { capital, joinWords } from '@jasperwren/words/lists';
@@ -73,12 +73,7 @@ export function MeasurePanel({ itemCode, standard, actions }: Props) {
         </button>
         <p className="muted">
           {t('bands', {
-            list: joinWords(
-              bands.map(
-                (band) =>
-                  `${bandWords(band, unit)}: ${standard.grades.find(({ code }) => code === band.grade)?.name ?? ''}`,
-              ),
-            ),
+            list: joinWords(bands.map((band) => bandBrings(standard, band, unit))),
           })}
         </p>
       </form>

@@ -1,5 +1,5 @@
 import { t } from '@jasperwren/words/editor';
-import { setBySchool } from '@jasperwren/core/marking/provenance';
+import { bySchool } from '@jasperwren/core/marking/provenance';
 import type { Band, Item, Measured } from '@jasperwren/core/marking/standard';
 import { measuredUnits } from '@jasperwren/core/marking/standard';
 import Button from '@mui/material/Button';
@@ -68,7 +68,7 @@ export function BandFields({ standard, item, bands, unit, onChange }: BandsProps
               label={t('bandGrade', nth)}
               value={band.grade}
               choices={standard.grades.map(({ code, name }) => [code, name] as const)}
-              onChange={(grade) => set({ ...band, grade, provenance: setBySchool(0).provenance })}
+              onChange={(grade) => set({ ...band, grade, provenance: bySchool })}
               width="12rem"
             />
             {bands.length > 1 && (

@@ -1,4 +1,4 @@
-import { setBySchool } from '@jasperwren/core/marking/provenance';
+import { bySchool } from '@jasperwren/core/marking/provenance';
 import type { Band, Item, Measured, Standard } from '@jasperwren/core/marking/standard';
 
 /** Where a band begins, by the field that says so; `open` from nothing on. */
@@ -7,8 +7,6 @@ export type Beginning = (typeof beginnings)[number];
 
 export const beginningOf = ({ over, atLeast }: Band): Beginning =>
   over !== undefined ? 'over' : atLeast !== undefined ? 'atLeast' : 'open';
-
-const bySchool = setBySchool(0).provenance;
 
 /** A band that begins at a value, or anywhere. */
 export function withBeginning({ over, atLeast, ...band }: Band, beginning: Beginning, value?: number): Band {

@@ -1,5 +1,5 @@
 import { standing } from '@jasperwren/motion/moves/roll';
-import { isOfTrailer, type AnyMeasure } from '@jasperwren/motion/vehicle/trailer-measures';
+import { isOfTrailer, type AnyMeasure } from '@jasperwren/motion/vehicle/measures';
 import { frontOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { measureName, t } from '@jasperwren/words/motion';
 import { VehicleShape } from '../picture/VehicleShape';

@@ -1,4 +1,4 @@
-import { allMeasures, measureOf, type AnyMeasure } from '@jasperwren/motion/vehicle/trailer-measures';
+import { allMeasures, measureOf, type AnyMeasure } from '@jasperwren/motion/vehicle/measures';
 import { kerbToKerb, lockForCircle } from '@jasperwren/motion/vehicle/turning';
 import { measureName, t, vehicleProblemSentence } from '@jasperwren/words/motion';
 import Button from '@mui/material/Button';

@@ -1,5 +1,5 @@
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
-import { allMeasures, measureOf, type AnyMeasure } from '@jasperwren/motion/vehicle/trailer-measures';
+import { allMeasures, measureOf, type AnyMeasure } from '@jasperwren/motion/vehicle/measures';
 import { measureLine } from './measure-line';
 
 const noTape: readonly AnyMeasure[] = ['lockDeg', 'turnsLockToLock', 'mirrorRadiusM', 'mirrorDownDeg'];

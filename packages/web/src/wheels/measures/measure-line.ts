@@ -1,9 +1,4 @@
-import {
-  isOfTrailer,
-  measureOf,
-  type AnyMeasure,
-  type TrailerMeasure,
-} from '@jasperwren/motion/vehicle/trailer-measures';
+import { isOfTrailer, measureOf, type AnyMeasure, type TrailerMeasure } from '@jasperwren/motion/vehicle/measures';
 import { frontOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 
 /** A place in a picture of a vehicle: metres ahead of its rear axle, and above the ground or to the left. */

@@ -1,7 +1,7 @@
 import { readSpec } from '../read-spec';
 import { checkVehicle } from './check-vehicle';
 import { vehicleClasses } from './classes';
-import { boundsOf, measureOf, trailerMeasures, withMeasures } from './trailer-measures';
+import { boundsOf, measureOf, trailerMeasures, withMeasures } from './measures';
 
 const { car } = vehicleClasses;
 const towing = vehicleClasses['car-with-trailer'];
