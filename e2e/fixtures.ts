@@ -128,6 +128,19 @@ export async function press(page: Page, ...keys: string[]): Promise<void> {
   for (const key of keys) await page.keyboard.press(key);
 }
 
+/** Keeps every request to an address waiting until the function that is given back is called. */
+export async function holdBack(page: Page, address: string): Promise<() => void> {
+  let letGo = (): void => undefined;
+  const gone = new Promise<void>((resolve) => {
+    letGo = resolve;
+  });
+  await page.route(address, async (route) => {
+    await gone;
+    await route.continue();
+  });
+  return letGo;
+}
+
 /** Moves a row of a list by its grip, one place by the arrow key, hearing each place said before the next key. */
 export async function carry(
   page: Page,

@@ -3,7 +3,7 @@ import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as today } from '@jasperwren/words/today';
-import { addLearner, endDrive, expect, minutes, press, signIn, test } from './fixtures';
+import { addLearner, endDrive, expect, holdBack, minutes, press, signIn, test } from './fixtures';
 
 test.describe('without a network', () => {
   test.use({ serviceWorkers: 'allow' });
@@ -65,12 +65,15 @@ test('a device that keeps nothing says so, and marks and sends all the same', as
   await addLearner(page, 'Nell Learner');
   const learner = page.url();
   await page.getByRole('link', { name: /^Start mock test/ }).click();
+  const letGo = await holdBack(page, '**/events');
   await page.getByRole('button', { name: drives('startMockTest') }).click();
   await page.getByRole('timer').waitFor();
   await press(page, 'j', 'o', '1');
+  // The start and the fault.
   await expect(
-    page.getByText(desk('notSavedOnThisDevicePart', { part: desk('keepThisPageOpenWaitingTo', { waiting: 1 }) })),
+    page.getByText(desk('notSavedOnThisDevicePart', { part: desk('keepThisPageOpenWaitingTo', { waiting: 2 }) })),
   ).toBeVisible();
+  letGo();
   await page.clock.runFor(5000);
   await expect(page.getByText(desk('notSavedOnThisDevicePart', { part: desk('everythingIsSent') }))).toBeVisible();
   await page.goto(learner);
