@@ -3,6 +3,10 @@ import { wordsOf } from './words';
 export const resource = {
   weakest: 'Weakest: {{name}}, passed {{passed}} of {{count}} times.',
   wholeCourse: 'The whole course next time: about {{chance}}, if one exercise does not affect the next.',
+  tightest: 'Tightest for time: {{name}}, {{seconds}} of {{allowed}} s last time.',
+  usedUp: 'faults {{used}} of {{allowed}}',
+  movements_one: '{{count}} movement',
+  movements_other: '{{count}} movements',
   exercise: 'Exercise',
   passed: 'Passed',
   nextTime: 'Chance next time',

@@ -1,3 +1,4 @@
+import type { TimeSpent } from '@jasperwren/core/yard/time-spent';
 import { wordsOf } from './words';
 
 export const resource = {
@@ -57,6 +58,11 @@ export const resource = {
   failed: 'failed',
   timeOf: '{{time}} of {{allowed}}',
   seconds: '{{value}} s',
+  spent: '{{seconds}} s {{what}}',
+  forwardMs: 'forwards',
+  backwardMs: 'reversing',
+  standingMs: 'standing',
+  unknownMs: 'without a signal',
   usedOf: '{{used}} of {{allowed}}',
   wholeYard: 'Anywhere in the yard',
   fault: '{{fault}}, {{grade}}',
@@ -100,3 +106,14 @@ export const t = wordsOf('yard-pages', resource);
 
 /** "1,164 samples". */
 export const samplesWords = (count: number): string => t('samples', { count, number: count.toLocaleString('en-GB') });
+
+const spans = ['forwardMs', 'backwardMs', 'standingMs', 'unknownMs'] as const;
+
+/** Where the seconds went: "12 s forwards, 20 s reversing, 9 s standing". */
+export const spentSentence = (spent: TimeSpent): string =>
+  spans
+    .flatMap((span) => {
+      const seconds = Math.round(spent[span] / 1000);
+      return seconds > 0 ? [t('spent', { seconds, what: t(span) })] : [];
+    })
+    .join(', ');

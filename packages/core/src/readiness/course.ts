@@ -16,7 +16,7 @@ export interface CourseStanding {
 
 /**
  * What the drives of the last weeks up to a day say of the exercises of a course, of which clocks, attempts and movements fail
- * one as marks do; undefined where the standard has no course, or an exercise of it was not driven yet.
+ * one as marks do; undefined where the standard has no course, or an exercise that may be asked for was not driven yet.
  */
 export function courseStanding(
   { id, course, exercises }: EffectiveStandard,
@@ -39,7 +39,7 @@ export function courseStanding(
       }),
     );
   const history = exerciseHistory(drives);
-  const chance = courseChance(history, exercises.length);
+  const chance = courseChance(history, exercises);
   const [weakest] = history.toSorted((a, b) => a.chance.mean - b.chance.mean);
   return chance !== undefined && weakest
     ? { chance, weakest: weakest.name, weakestChance: weakest.chance.mean }

@@ -1,6 +1,7 @@
 import { judgeDrive } from '../marking/judge';
 import { onCourseAlone } from './course-alone';
 import { exerciseResults } from '../yard/exercise-history';
+import { exercisesAsked } from '../yard/way-through';
 import { drivenMs, exerciseRuns, sectionMs } from '../drive/clock';
 import type { Drive, Mark } from '../drive/drive';
 import type { Familiarity } from '../drive/event';
@@ -91,6 +92,10 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
   // Judged on a course alone: what was driven elsewhere needs no verdict here.
   const verdict = standard.course && judgeDrive(standard, drive);
   const results = verdict ? exerciseResults(standard, drive, verdict) : [];
+  const asked = exercisesAsked(
+    standard.exercises,
+    results.map(({ exercise }) => exercise),
+  );
   const completed = drive.ended?.ending === 'completed' && minutes > 0;
   return {
     kind: 'drive',
@@ -100,7 +105,7 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
       ? minutes / standard.length.totalMin.value
       : completed && verdict?.outcome !== 'incomplete'
         ? 1
-        : results.length / Math.max(1, standard.exercises.length),
+        : results.length / Math.max(1, asked),
     minutes,
     independentMin: sectionMs(drive, 'independent', drive.lastMs) / 60_000,
     familiarity: drive.familiarity ?? 'partly',

@@ -6,6 +6,7 @@ import type { Reason } from '../marking/reason';
 import { countsMarks, coversExercise, rulesOf } from '../marking/rules';
 import type { EffectiveStandard, Exercise, Limit } from '../marking/standard';
 import type { Headroom, Verdict } from '../marking/verdict';
+import { mayFollow } from './way-through';
 
 /** One attempt at an exercise. */
 export interface AttemptSheet extends ExerciseRun {
@@ -76,16 +77,14 @@ function roomIn(standard: EffectiveStandard, verdict: Verdict, exercise: string)
 
 /**
  * The exercises of which one comes next: the last one again where its attempt failed and another is left, or else those that
- * may follow it, or the first that is left.
+ * may follow.
  */
 export function nextExercises(standard: EffectiveStandard, drive: Drive, verdict: Verdict): readonly Exercise[] {
   const runs = exerciseRuns(drive, drive.lastMs);
   const lastRun = runs.at(-1);
   const last = standard.exercises.find(({ code }) => code === lastRun?.exercise);
   if (last && lastRun && mayTryAgain(standard, runs, lastRun, verdict)) return [last];
-  const left = standard.exercises.filter(({ code }) => !runs.some(({ exercise }) => exercise === code));
-  const branches = left.filter(({ code }) => last?.next?.includes(code));
-  return branches.length > 0 ? branches : left.slice(0, 1);
+  return mayFollow(standard.exercises, [...new Set(runs.map(({ exercise }) => exercise))]);
 }
 
 function mayTryAgain(

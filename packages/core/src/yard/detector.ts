@@ -19,6 +19,7 @@ import {
   type Scene,
   type Watch,
 } from './watches';
+import { mayFollow } from './way-through';
 
 /** Finds, sample by sample, what the sensors of a car tell of a run; live, in a replay and from a file alike. */
 export interface Detector extends Pick<Intake, 'leftOut' | 'span'> {
@@ -56,10 +57,11 @@ export function startDetector(standard: EffectiveStandard): Detector {
   let hasMoved = false;
   let carLeft = false;
 
-  /** Every exercise was driven; the last one counts once the car is parked in it. */
+  /** No exercise is left; the last one counts once the car is parked in it. */
   const allDriven = (): boolean => {
-    const here = stay && stay.started && stay.parked && !visited.has(stay.exercise.code) ? 1 : 0;
-    return (!stay || stay.parked) && visited.size + here === exercises.size;
+    if (stay && !stay.parked) return false;
+    const driven = stay?.started ? new Set([...visited, stay.exercise.code]) : visited;
+    return mayFollow(standard.exercises, [...driven]).length === 0;
   };
 
   /** The car is being left: it stands with all exercises behind it, or secured with the engine off. */

@@ -38,7 +38,26 @@ it('adds the drives up by exercise, and speaks of the course only once all of it
   expect(history.map(({ exercise }) => exercise)).toEqual(timedYard.exercises.map(({ code }) => code));
   const garage = history.find(({ exercise }) => exercise === 'garage-bay')!;
   expect([garage.passed, garage.results.length]).toEqual([1, 2]);
-  const all = courseChance(history, 5)!;
+  const all = courseChance(history, timedYard.exercises)!;
   expect(all).toBeLessThan(Math.min(...history.map(({ chance }) => chance.mean)));
-  expect(courseChance(history.slice(1), 5)).toBeUndefined();
+  expect(courseChance(history.slice(1), timedYard.exercises)).toBeUndefined();
+});
+
+it('takes the mean over the ways through a course with branches, and asks for every exercise that may come', () => {
+  const chance = (exercise: string, mean: number) => ({ exercise, chance: { mean, low: 0, high: 1 } });
+  const exercises = [{ code: 'a', next: ['b', 'c'] }, { code: 'b', next: [] }, { code: 'c' }].map((one) => ({
+    name: one.code,
+    ...one,
+  }));
+  const history = [chance('a', 0.5), chance('b', 0.8), chance('c', 0.4)];
+  expect(courseChance(history, exercises)).toBeCloseTo(0.5 * 0.6, 12);
+  expect(courseChance(history.slice(0, 2), exercises)).toBeUndefined();
+  expect(courseChance([], [])).toBeUndefined();
+});
+
+it('counts the movements of an exercise where they were counted or limited', () => {
+  const { drive, verdict } = runWith('garage-bay', [{ sign: 'extra-reverse' }]);
+  const garage = exerciseResults(timedYard, drive, verdict).find(({ exercise }) => exercise === 'garage-bay')!;
+  const [calm] = [results([])].map((all) => all.find(({ exercise }) => exercise === 'garage-bay')!);
+  expect(garage.movements).toBeGreaterThan(calm!.movements ?? 0);
 });

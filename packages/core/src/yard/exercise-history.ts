@@ -1,8 +1,10 @@
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 import type { Drive } from '../drive/drive';
-import type { EffectiveStandard } from '../marking/standard';
+import { limitOf } from '../marking/exercise-limits';
+import type { EffectiveStandard, Exercise } from '../marking/standard';
 import type { Verdict } from '../marking/verdict';
 import { courseSheet } from './course-sheet';
+import { waysThrough } from './way-through';
 
 /** What became of an exercise on one drive: its last attempt. */
 export interface ExerciseResult {
@@ -16,6 +18,8 @@ export interface ExerciseResult {
   /** What its marks added up to, where the standard adds them up. */
   readonly used?: number;
   readonly allowed?: number;
+  /** Its movements, where the standard limits them or some were counted. */
+  readonly movements?: number;
 }
 
 /** The exercises that were driven on an ended drive, in the order of the course. */
@@ -28,6 +32,7 @@ export function exerciseResults(
   return courseSheet(standard, drive, verdict, drive.lastMs).flatMap(({ exercise, attempts, failedBy, room }) => {
     const last = attempts.at(-1);
     if (!last) return [];
+    const movements = last.steps.movement.length;
     return [
       {
         exercise: exercise.code,
@@ -36,6 +41,7 @@ export function exerciseResults(
         timeMs: last.timeMs,
         ...(last.allowedS !== undefined && { allowedS: last.allowedS }),
         ...(room && { used: room.used, allowed: room.allowed }),
+        ...((movements > 0 || limitOf(standard, exercise.code, 'steps', 'movement')) && { movements }),
       },
     ];
   });
@@ -93,9 +99,17 @@ export function chanceOf(passed: readonly boolean[]): Chance {
 }
 
 /**
- * The chance of passing all of them, taken as if they did not depend on one another: an estimate without a range.
- * @param count how many exercises the course has; undefined comes back where some were never driven
+ * The chance of passing all exercises of a course, taken as if they did not depend on one another: an estimate without a range.
+ * Where the course has branches it is the mean over the ways through it.
+ * @returns undefined where an exercise that may be asked for was never driven
  */
-export function courseChance(history: readonly Pick<ExerciseHistory, 'chance'>[], count: number): number | undefined {
-  return history.length < count ? undefined : history.reduce((all, { chance }) => all * chance.mean, 1);
+export function courseChance(
+  history: readonly Pick<ExerciseHistory, 'exercise' | 'chance'>[],
+  exercises: readonly Exercise[],
+): number | undefined {
+  const means = new Map(history.map(({ exercise, chance }) => [exercise, chance.mean]));
+  const ways = waysThrough(exercises);
+  if (ways.length === 0 || ways.some((way) => way.some((code) => !means.has(code)))) return undefined;
+  const chances = ways.map((way) => way.reduce((all, code) => all * means.get(code)!, 1));
+  return chances.reduce((sum, chance) => sum + chance, 0) / ways.length;
 }

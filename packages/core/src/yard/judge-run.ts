@@ -9,6 +9,7 @@ import type { Finding } from './findings';
 import type { Intake, LeftOut } from './intake';
 import { startRunEvents } from './run-events';
 import type { SentSample } from './sample';
+import { timeSpent, type TimeSpent } from './time-spent';
 
 /** What is known of a run besides its samples. */
 export interface RunFacts {
@@ -37,6 +38,8 @@ export interface JudgedRun extends RunFindings {
   readonly events: readonly DriveEvent[];
   readonly drive: Drive;
   readonly verdict: Verdict;
+  /** Where the seconds of each attempt went. */
+  readonly spent: readonly TimeSpent[];
 }
 
 /** Everything a detector finds in the samples of a run. */
@@ -82,5 +85,13 @@ export function judgeRun(
     ...(ends ? [] : [own('ended', 2, lastMs, { type: 'ended', ending: 'completed' })]),
   ];
   const drive = foldDrive(events);
-  return { findings, leftOut, span, events, drive, verdict: judgeDrive(standard, drive) };
+  return {
+    findings,
+    leftOut,
+    span,
+    events,
+    drive,
+    verdict: judgeDrive(standard, drive),
+    spent: timeSpent(samples, findings),
+  };
 }

@@ -3,6 +3,7 @@ import type { Sample, SentSample } from './sample';
 import { sensedItems } from './signs';
 import { startSimulatedCar, type SimulatedCar } from './simulated-car';
 import { driveExercise, type ExercisePlan, type Slip } from './simulated-exercises';
+import { waysThrough } from './way-through';
 
 /** How a run is simulated. */
 export interface RunPlan {
@@ -151,7 +152,10 @@ export function randomPlan(standard: EffectiveStandard, seed: number, chance: nu
   };
   const slip = (sign: SensorSign): Slip => ({ sign, ...(values[sign] && { value: values[sign]() }) });
   const automatic = random() < 0.3;
-  const exercises = standard.exercises.map(({ code, manoeuvre = 'bay-reverse' }): ExercisePlan => {
+  const ways = waysThrough(standard.exercises);
+  const way = ways.length > 1 ? ways[Math.floor(random() * ways.length)] : ways[0];
+  const exercises = (way ?? []).map((code): ExercisePlan => {
+    const { manoeuvre = 'bay-reverse' } = standard.exercises.find((one) => one.code === code)!;
     const slips = slipsOf[manoeuvre]!.filter(happens).map(slip);
     return { exercise: code, slips: apart(slips, automatic) };
   });

@@ -129,7 +129,7 @@ function YardExercises({
   return (
     <Section title={t('exercises')}>
       <Suspense fallback={<Loading what={t('exercises')} />}>
-        <ExerciseTable drives={driven} count={standard.exercises.length} />
+        <ExerciseTable drives={driven} exercises={standard.exercises} />
       </Suspense>
     </Section>
   );

@@ -1,4 +1,10 @@
-import { courseChance, exerciseHistory, type ExerciseResult } from '@jasperwren/core/yard/exercise-history';
+import type { Exercise } from '@jasperwren/core/marking/standard';
+import {
+  courseChance,
+  exerciseHistory,
+  type ExerciseHistory,
+  type ExerciseResult,
+} from '@jasperwren/core/yard/exercise-history';
 import { percent } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/yard-history';
 import { clockTime } from '../ui/format';
@@ -7,23 +13,24 @@ import styles from './yard-pages.module.css';
 interface Props {
   /** The exercises of each drive under the learner's standard, oldest first. */
   readonly drives: readonly (readonly ExerciseResult[])[];
-  /** How many exercises the course has. */
-  readonly count: number;
+  /** The exercises of the course. */
+  readonly exercises: readonly Exercise[];
 }
 
 /** So many of the last times are shown. */
 const lastTimes = 3;
 
 /** The exercises of a course over a learner's mock tests: times, passes and the chance of the next one. */
-export default function ExerciseTable({ drives, count }: Props) {
+export default function ExerciseTable({ drives, exercises }: Props) {
   const history = exerciseHistory(drives);
-  const chance = courseChance(history, count);
+  const chance = courseChance(history, exercises);
   const weakest = history.reduce((a, b) => (b.chance.mean < a.chance.mean ? b : a));
+  const tightest = tightestExercise(history);
   return (
     <>
       <p>
         {t('weakest', { name: weakest.name, passed: weakest.passed, count: weakest.results.length })}{' '}
-        {chance !== undefined && t('wholeCourse', { chance: percent(chance) })}
+        {chance !== undefined && t('wholeCourse', { chance: percent(chance) })} {tightest && tightestWords(tightest)}
       </p>
       <div>
         <table className={styles.table}>
@@ -44,7 +51,7 @@ export default function ExerciseTable({ drives, count }: Props) {
                 <td className={styles.times}>
                   {results.slice(-lastTimes).map((result, i) => (
                     // Results stand in their order and never move.
-                    <div key={i}>{timeWords(result)}</div>
+                    <div key={i}>{resultWords(result)}</div>
                   ))}
                 </td>
               </tr>
@@ -57,7 +64,30 @@ export default function ExerciseTable({ drives, count }: Props) {
   );
 }
 
-function timeWords({ timeMs, allowedS }: ExerciseResult): string {
+/** The exercise whose last time left the least of what it allows. */
+function tightestExercise(history: readonly ExerciseHistory[]): ExerciseResult | undefined {
+  const share = ({ timeMs, allowedS }: ExerciseResult) => timeMs / 1000 / allowedS!;
+  return history
+    .flatMap(({ results }) => results.at(-1) ?? [])
+    .filter(({ allowedS }) => allowedS !== undefined)
+    .toSorted((a, b) => share(b) - share(a))[0];
+}
+
+const tightestWords = ({ name, timeMs, allowedS }: ExerciseResult): string =>
+  t('tightest', { name, seconds: Math.ceil(timeMs / 1000), allowed: allowedS! });
+
+/** "1:12 (18 s left), 2 of 5 used up, 3 movements". */
+function resultWords({ timeMs, allowedS, used, allowed, movements }: ExerciseResult): string {
+  return joinParts([
+    timeWords(timeMs, allowedS),
+    used !== undefined && allowed !== undefined && t('usedUp', { used, allowed }),
+    movements !== undefined && t('movements', { count: movements }),
+  ]);
+}
+
+const joinParts = (parts: readonly (string | false)[]): string => parts.filter((part) => part !== false).join(', ');
+
+function timeWords(timeMs: number, allowedS: number | undefined): string {
   const time = clockTime(timeMs);
   if (allowedS === undefined) return time;
   const leftS = allowedS - Math.ceil(timeMs / 1000);

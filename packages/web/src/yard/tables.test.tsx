@@ -26,8 +26,8 @@ describe('the course of a mock test', () => {
 
   it('says of each exercise its time, what it used up and how it ended', () => {
     const words = course('slope', [{ sign: 'roll-back', value: 16 }]);
-    expect(words).toMatch(/Slope \| [\d.]+ s of 90 s \| 1 of 5 \| \d:\d\d Rolled back, demerit, 16 cm \| passed/);
-    expect(words).toMatch(/Parallel bay \| [\d.]+ s of 300 s \| 0 of 5 \| passed/);
+    expect(words).toMatch(/Slope \| [\d.]+ s of 90 s \| \d s forwards, \d s reversing, \d s standing \| 1 of 5 \| \d:\d\d Rolled back, demerit, 16 cm \| passed/);
+    expect(words).toMatch(/Parallel bay \| [\d.]+ s of 300 s \| .*standing \| 0 of 5 \| passed/);
   });
 
   it('names the fault that failed an exercise, or the limit that was used up', () => {
@@ -45,7 +45,7 @@ describe('the course of a mock test', () => {
       <CourseTable standard={timedYard} judged={runWith('slope', [], { between: [stop] })} onFault={() => undefined} />,
     );
     expect(wordsOf(html)).toMatch(/Anywhere in the yard \| \d:\d\d Engine stopped, demerit/);
-    expect(course('reverse', [], reversingArea)).toMatch(/Reverse into the bay \| [\d.]+ s \| /);
+    expect(course('reverse', [], reversingArea)).toMatch(/Reverse into the bay \| [\d.]+ s \| .* reversing/);
   });
 });
 
@@ -57,16 +57,21 @@ describe('the exercises of a learner', () => {
 
   it('begins with the weakest, and with the course as a whole', () => {
     const words = wordsOf(
-      renderToStaticMarkup(<ExerciseTable drives={[drive([{ sign: 'line' }]), drive([])]} count={5} />),
+      renderToStaticMarkup(
+        <ExerciseTable drives={[drive([{ sign: 'line' }]), drive([])]} exercises={timedYard.exercises} />,
+      ),
     );
     expect(words).toMatch(
       /^Weakest: Garage bay at 90 degrees, passed 1 of 2 times\. The whole course next time: about \d+\s%/,
     );
-    expect(words).toMatch(/Slope \| 2 of 2 \| about \d+\s% \(\d+\s% to \d+\s%\) \| \d:\d\d \(\d+ s left\)/);
+    expect(words).toMatch(/Slope \| 2 of 2 \| about \d+\s% \(\d+\s% to \d+\s%\) \| \d:\d\d \(\d+ s left\), faults 0 of 5/);
+    expect(words).toMatch(/Tightest for time: Emergency brake, \d+ of 90 s last time\./);
   });
 
   it('says nothing of the course as long as a part of it was not driven', () => {
-    const words = wordsOf(renderToStaticMarkup(<ExerciseTable drives={[drive([]).slice(1)]} count={5} />));
+    const words = wordsOf(
+      renderToStaticMarkup(<ExerciseTable drives={[drive([]).slice(1)]} exercises={timedYard.exercises} />),
+    );
     expect(words).not.toContain('The whole course');
   });
 });

@@ -6,19 +6,19 @@ import { courseSheet, type ExerciseSheet } from '@jasperwren/core/yard/course-sh
 import type { JudgedRun } from '@jasperwren/core/yard/judge-run';
 import { itemName } from '@jasperwren/words/marking/names';
 import { reasonSentence } from '@jasperwren/words/marking/verdict';
-import { t } from '@jasperwren/words/yard-pages';
+import { spentSentence, t } from '@jasperwren/words/yard-pages';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from '../yard-pages.module.css';
 
 interface Props {
   readonly standard: EffectiveStandard;
-  readonly judged: Pick<JudgedRun, 'drive' | 'verdict'>;
+  readonly judged: Pick<JudgedRun, 'drive' | 'verdict'> & Partial<Pick<JudgedRun, 'spent'>>;
   readonly onFault: (markId: string) => void;
 }
 
 /** The exercises in the order of the course: time, faults and what failed each. */
-export default function CourseTable({ standard, judged: { drive, verdict }, onFault }: Props) {
+export default function CourseTable({ standard, judged: { drive, verdict, spent = [] }, onFault }: Props) {
   const sheets = courseSheet(standard, drive, verdict, drive.lastMs);
   const own = new Set(sheets.flatMap(({ marks }) => marks.map(({ id }) => id)));
   const others = countingMarks(standard, drive).filter(({ id }) => !own.has(id));
@@ -41,6 +41,13 @@ export default function CourseTable({ standard, judged: { drive, verdict }, onFa
                 {sheet.attempts.map((attempt, i) => (
                   <div key={i}>{timeWords(attempt)}</div>
                 ))}
+                {spent
+                  .filter((one) => one.exercise === sheet.exercise.code)
+                  .map((one, i) => (
+                    <div key={i} className="muted">
+                      {spentSentence(one)}
+                    </div>
+                  ))}
               </td>
               <td>
                 {sheet.room && <div>{t('usedOf', { used: sheet.room.used, allowed: sheet.room.allowed })}</div>}
