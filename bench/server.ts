@@ -20,6 +20,7 @@ import { openKeeper } from '../packages/server/src/db/keeper';
 import { appendEvents } from '../packages/server/src/drives/append';
 import { serve } from '../packages/server/src/serve';
 import { callNow } from '../packages/server/src/call';
+import { hashPassword } from '../packages/server/src/accounts/password';
 import { createSchool } from '../packages/server/src/accounts/store';
 
 const learners = 200;
@@ -54,7 +55,11 @@ try {
 async function measureAppending(dataDir: string): Promise<void> {
   await createDatabase(dataDir);
   const keeper = await openKeeper(dataDir);
-  const schoolId = await createSchool(callNow(keeper.writing), 'Bench', { name: 'Lead', email, password });
+  const schoolId = await createSchool(callNow(keeper.writing), 'Bench', {
+    name: 'Lead',
+    email,
+    passwordHash: await hashPassword(password),
+  });
   const account = await keeper.db.selectFrom('accounts').select('id').executeTakeFirstOrThrow();
   const who = { schoolId, accountId: account.id, role: 'lead' } as const;
   const learnerId = 'learner';

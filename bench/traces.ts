@@ -67,7 +67,7 @@ async function measureServer(): Promise<void> {
   const dataDir = join(folder, 'data');
   await createDatabase(dataDir);
   const keeper = await openKeeper(dataDir);
-  const lead = { name: 'Lead', email: 'lead@bench.example', password: 'three grey kettles' };
+  const lead = { name: 'Lead', email: 'lead@bench.example', passwordHash: '' };
   const schoolId = await createSchool(callNow(keeper.writing), 'Bench', lead);
   const { id: accountId } = await keeper.db.selectFrom('accounts').select('id').executeTakeFirstOrThrow();
   const who = { schoolId, accountId, role: 'lead' } as const;

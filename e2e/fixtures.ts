@@ -9,10 +9,12 @@ import { t as shell } from '@jasperwren/words/shell';
 import { t as standards } from '@jasperwren/words/standards';
 import AxeBuilder from '@axe-core/playwright';
 import type { PasswordLink, SessionView } from '@jasperwren/contract/accounts';
+import type { LearnerView } from '@jasperwren/contract/learners';
 import { expect, test as base, type Browser, type Locator, type Page } from '@playwright/test';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { callNow } from '@jasperwren/server/call';
 import { openDatabase } from '@jasperwren/server/db/database';
+import { quickHash } from '@jasperwren/server/testing-password';
 import { makeServer, password, type TestServer } from './server';
 
 interface School {
@@ -49,7 +51,11 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
     async ({ server }, use) => {
       const db = await openDatabase(server.dataDir);
       await use(async (name, email) => {
-        await createSchool(callNow(db), name, { name: 'Ada Tester', email, password });
+        await createSchool(callNow(db), name, {
+          name: 'Ada Tester',
+          email,
+          passwordHash: quickHash(password),
+        });
       });
       await db.destroy();
     },
@@ -83,8 +89,7 @@ export async function signInByForm(page: Page, { email }: Account): Promise<void
 
 /** Has the lead who is signed in on a page invite somebody, who chooses the usual password. */
 export async function addPerson(page: Page, name: string, email: string, role = 'instructor'): Promise<void> {
-  const { csrfToken } = (await (await page.request.get('/api/session')).json()) as SessionView;
-  const headers = { 'x-csrf-token': csrfToken };
+  const headers = await signedHeaders(page);
   const invited = await page.request.post('/api/accounts', { headers, data: { name, email, role } });
   const { link } = (await invited.json()) as { link: PasswordLink };
   const address = link.path.replace('/password/', '/api/password-links/');
@@ -105,15 +110,20 @@ export async function signIn(page: Page, { email }: Account): Promise<void> {
   await page.getByRole('navigation', { name: shell('main') }).waitFor();
 }
 
+/** Opens the page of a new learner; the form has a test of its own. */
 export async function addLearner(page: Page, name: string, testDate?: string): Promise<void> {
-  await page.goto('/learners/new');
-  await page.getByLabel(editor('name')).fill(name);
-  if (testDate !== undefined) {
-    await page.getByRole('spinbutton', { name: account('day') }).click();
-    await page.keyboard.type(testDate);
-  }
-  await page.getByRole('button', { name: learners('addLearner') }).click();
+  const data = { name, transmission: 'manual', standardId: 'tally', ...(testDate !== undefined && { testDate }) };
+  const added = await page.request.post('/api/learners', { headers: await signedHeaders(page), data });
+  expect(added.status()).toBe(201);
+  const { id } = (await added.json()) as LearnerView;
+  await page.goto(`/learners/${id}`);
   await page.getByRole('heading', { level: 1, name }).waitFor();
+}
+
+/** What a request of whoever is signed in on a page carries. */
+async function signedHeaders(page: Page): Promise<Record<string, string>> {
+  const { csrfToken } = (await (await page.request.get('/api/session')).json()) as SessionView;
+  return { 'x-csrf-token': csrfToken };
 }
 
 /** Starts a drive from the learner's page, which must be open. */

@@ -39,8 +39,8 @@ test.describe('on a phone', () => {
 
 test('whoever is tested soonest is next, and one touch begins', async ({ page, school }) => {
   await signIn(page, school);
-  await addLearner(page, 'Late Learner', '30062099');
-  await addLearner(page, 'Soon Learner', '01062099');
+  await addLearner(page, 'Late Learner', '2099-06-30');
+  await addLearner(page, 'Soon Learner', '2099-06-01');
   await addLearner(page, 'Undated Learner');
   await page.goto('/drive');
   await expect(page.getByRole('button', { name: /^Start mock test with/ })).toHaveCount(2);

@@ -7,6 +7,7 @@ import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { Review } from '@jasperwren/core/safety-questions/memory';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import type { FreeHours } from '@jasperwren/core/readiness/plan';
+import { hashPassword } from '@jasperwren/server/accounts/password';
 import { createSchool } from '@jasperwren/server/accounts/store';
 import { callNow } from '@jasperwren/server/call';
 import { readConfig } from '@jasperwren/server/config';
@@ -88,7 +89,10 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
     const island = readFileSync(join(folder, 'tarnavel.osm'), 'utf8');
     const routes = await planDemoRoutes(island, read<DemoRoutes>('routes.json'));
     const planTrace = demoTraces(routes);
-    await createSchool(callNow(running.db), data.school, { ...data.lead, password: data.password });
+    await createSchool(callNow(running.db), data.school, {
+      ...data.lead,
+      passwordHash: await hashPassword(data.password),
+    });
     const lead = await signedIn(running.address, data.lead.email, data.password);
     for (const instructor of data.instructors) {
       const { link } = await lead.call('invite', { body: { ...instructor, role: 'instructor' } });

@@ -2,7 +2,7 @@ import { t as say } from '@jasperwren/words/command';
 import { parseArgs } from 'node:util';
 import { parseInput } from '@jasperwren/contract/parse-input';
 import { AccountInput } from '@jasperwren/contract/accounts';
-import { refuseCommon } from '@jasperwren/server/accounts/password';
+import { hashPassword, refuseCommon } from '@jasperwren/server/accounts/password';
 import { recoverAccount } from '@jasperwren/server/accounts/recover';
 import { callNow } from '@jasperwren/server/call';
 import { createSchool } from '@jasperwren/server/accounts/store';
@@ -53,7 +53,10 @@ export async function schoolCommand(args: readonly string[], io: Io): Promise<nu
   refuseCommon(password, [checked.value.name, email, name], 'password');
   const { dataDir } = readConfig(process.env);
   if (!hasDatabase(dataDir)) await createDatabase(dataDir);
-  await withDatabase(dataDir, (db) => createSchool(callNow(db), name, checked.value));
+  const passwordHash = await hashPassword(password);
+  await withDatabase(dataDir, (db) =>
+    createSchool(callNow(db), name, { name: checked.value.name, email, passwordHash }),
+  );
   io.out(say('schoolMade', { school: name, lead: checked.value.name, email }));
   return exitCodes.pass;
 }

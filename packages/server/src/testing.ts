@@ -9,6 +9,7 @@ import { createSchool } from './accounts/store';
 import type { Config } from './config';
 import { createDatabase, hasDatabase } from './db/database';
 import { serve, type Outfit, type Running } from './serve';
+import { quickHash } from './testing-password';
 
 export const silent = pino({ level: 'silent' });
 export const password = 'three grey kettles';
@@ -40,7 +41,7 @@ export async function startTestServer(
       await createSchool(callNow(running.db), name, {
         name: `Lead of ${name}`,
         email: `lead@${name}.example`,
-        password,
+        passwordHash: quickHash(password),
       });
     }
   }

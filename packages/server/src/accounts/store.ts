@@ -1,10 +1,9 @@
 import { t } from '@jasperwren/words/refusals';
-import type { AccountInput, AccountView, Invitation } from '@jasperwren/contract/accounts';
+import type { AccountView, Invitation } from '@jasperwren/contract/accounts';
 import { v7 as newId } from 'uuid';
 import type { Anybody, InSchool } from '../call';
 import { conflict, missing } from '../refusal';
 import { addTemplates } from '../standards/store';
-import { hashPassword } from './password';
 
 const viewColumns = ['id', 'name', 'email', 'role'] as const;
 
@@ -12,16 +11,15 @@ const viewColumns = ['id', 'name', 'email', 'role'] as const;
 export async function createSchool(
   { db, now }: Anybody,
   name: string,
-  lead: Omit<AccountInput, 'role'>,
+  lead: Omit<Invitation, 'role'> & { readonly passwordHash: string },
 ): Promise<string> {
-  const password_hash = await hashPassword(lead.password);
   return db.transaction().execute(async (trx) => {
     const id = newId();
     await trx.insertInto('schools').values({ id, name, created_at: now.toISOString() }).execute();
     const own = { db: trx, who: { schoolId: id }, now };
     await addTemplates(own);
-    const account = await addAccount(own, { ...lead, role: 'lead' });
-    await trx.updateTable('accounts').set({ password_hash }).where('id', '=', account.id).execute();
+    const account = await addAccount(own, { name: lead.name, email: lead.email, role: 'lead' });
+    await trx.updateTable('accounts').set({ password_hash: lead.passwordHash }).where('id', '=', account.id).execute();
     return id;
   });
 }

@@ -51,7 +51,7 @@ it(`${kills} kills while events and pieces of a trace are written lose nothing a
     });
     await createDatabase(dataDir);
     const db = await openDatabase(dataDir);
-    const lead = { name: 'Lead', email: 'lead@kills.example', password: 'three grey kettles' };
+    const lead = { name: 'Lead', email: 'lead@kills.example', passwordHash: '' };
     const schoolId = await createSchool(callNow(db), 'Kills', lead);
     const { id: accountId } = await db.selectFrom('accounts').select('id').executeTakeFirstOrThrow();
     const row = { transmission: 'manual', standard_id: 'tally', created_at: '', updated_at: '' } as const;
