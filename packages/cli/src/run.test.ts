@@ -1,8 +1,6 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { DriveSummary } from '@jasperwren/contract/drives';
-import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { fullTest } from '@jasperwren/core/drive/testing';
@@ -264,46 +262,6 @@ describe('keeping data', () => {
     await signedIn(server.address, 'ada@third.example', 'three grey kettles');
     await server.stop();
   });
-
-  it('loads the demo once, and copies and restores it', async () => {
-    const dataDir = (process.env['JASPERWREN_DATA'] = join(folder, 'demo'));
-    const data = join(__dirname, '../../../demo');
-    expect(await cli('demo', data)).toMatchObject({ code: 0, out: expect.stringContaining('12 learners') });
-    expect(await cli('demo', data)).toMatchObject({ code: 0, out: expect.stringContaining('nothing was loaded') });
-    const copy = join(folder, 'copy.sqlite');
-    expect(await cli('backup', copy)).toMatchObject({ code: 0 });
-    process.env['JASPERWREN_DATA'] = join(folder, 'restored');
-    expect(await cli('restore', copy)).toMatchObject({ code: 0 });
-
-    const server = await startTestServer(dataDir);
-    const signIn = JSON.parse(readFileSync(join(data, 'sign-in.json'), 'utf8')) as {
-      demo: { accounts: { email: string; password: string }[] };
-    };
-    for (const { email, password } of signIn.demo.accounts) await signedIn(server.address, email, password);
-    const { email, password } = signIn.demo.accounts[0]!;
-    const get = async <T>(path: string) => {
-      const login = await fetch(`${server.address}/api/session`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ email, password }),
-      });
-      return (await (
-        await fetch(server.address + path, { headers: { cookie: login.headers.getSetCookie()[0]!.split(';')[0]! } })
-      ).json()) as T;
-    };
-    const learners = await get<LearnerView[]>('/api/learners');
-    expect(learners).toHaveLength(12);
-    const onRoad = learners.filter(({ standardId }) => standardId === 'tally');
-    expect(onRoad).toHaveLength(8);
-    for (const learner of onRoad) {
-      expect(learner.drives).toBeGreaterThanOrEqual(3);
-      expect(learner.drives).toBeLessThanOrEqual(9);
-    }
-    const ready = learners.find((learner) => learner.name === 'Ottilia Fenwarrow')!;
-    const drives = await get<DriveSummary[]>(`/api/learners/${ready.id}/drives`);
-    expect(drives.map((drive) => drive.outcome)).toEqual(Array(9).fill('pass'));
-    await server.stop();
-  }, 240_000);
 });
 
 describe('readiness', () => {
