@@ -7,7 +7,9 @@ import { startDemoServer } from './demo-server';
 import { expect, test } from './fixtures';
 import { makeServer, runCli } from './server';
 
-test('a backup of the demo, made while it runs, comes back whole, and the demo is not loaded twice', async ({ request }) => {
+test('a backup of the demo, made while it runs, comes back whole, and the demo is not loaded twice', async ({
+  request,
+}) => {
   const demo = await startDemoServer();
   const restored = await makeServer();
   try {
