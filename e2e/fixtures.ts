@@ -121,7 +121,7 @@ export async function addLearner(page: Page, name: string, testDate?: string): P
 }
 
 /** What a request of whoever is signed in on a page carries. */
-async function signedHeaders(page: Page): Promise<Record<string, string>> {
+export async function signedHeaders(page: Page): Promise<Record<string, string>> {
   const { csrfToken } = (await (await page.request.get('/api/session')).json()) as SessionView;
   return { 'x-csrf-token': csrfToken };
 }

@@ -1,7 +1,10 @@
+import type { NewYardCar } from '@jasperwren/contract/yard';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
+import { t as editor } from '@jasperwren/words/editor';
 import { t as result } from '@jasperwren/words/result';
 import { t as shell } from '@jasperwren/words/shell';
+import { whyWords } from '@jasperwren/words/why';
 import { t as yard } from '@jasperwren/words/yard';
 import { t as pages } from '@jasperwren/words/yard-pages';
 import { timedYard } from '@jasperwren/core/marking/testing-standards';
@@ -9,7 +12,21 @@ import { randomPlan, simulateRun } from '@jasperwren/core/yard/simulate-run';
 import { writeRunCsv } from '@jasperwren/core/yard/telemetry-csv';
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { endDrive, expect, expectNoHarm, minutes, press, signIn, startDrive, test, testUnder } from './fixtures';
+import { openFeed } from './feed';
+import {
+  beginStandard,
+  endDrive,
+  expect,
+  expectNoHarm,
+  minutes,
+  press,
+  publishStandard,
+  signedHeaders,
+  signIn,
+  startDrive,
+  test,
+  testUnder,
+} from './fixtures';
 
 /** Starts the exercise that comes next, or ends the one under way, by its key. */
 const startOrEnd = (page: Page) => press(page, 'Home');
@@ -221,4 +238,71 @@ test('a run from a file is judged, shown around its faults, kept as a mock test 
     .getByRole('button', { name: pages('deleteRun') })
     .click();
   await expect(page.getByText(pages('noRuns'))).toBeVisible();
+});
+
+test('a course with branches, read from a car: a fault is shown with its values and removed, and the timer warns by sound', async ({
+  page,
+  school,
+  server,
+}) => {
+  await page.addInitScript(() => {
+    const heard: number[] = ((globalThis as { heard?: number[] }).heard = []);
+    const start = Reflect.get<OscillatorNode, 'start'>(OscillatorNode.prototype, 'start');
+    OscillatorNode.prototype.start = function (at?: number) {
+      heard.push(this.frequency.value);
+      start.call(this, at);
+    };
+  });
+  await page.clock.install();
+  await signIn(page, school);
+  await beginStandard(page, 'Timed yard', 'Forked yard');
+  const slope = page.getByRole('listitem').filter({ has: page.getByText('1 Slope', { exact: true }) });
+  await slope.getByText('1 Slope').click();
+  await slope.getByRole('combobox', { name: editor('comesNext') }).click();
+  for (const name of ['Garage bay at 90 degrees', 'Parallel bay']) await page.getByRole('option', { name }).click();
+  await press(page, 'Escape');
+  await publishStandard(page);
+  await testUnder(page, 'Nia Learner', 'Forked yard');
+  await startDrive(page);
+
+  const added = await page.request.post('/api/yard/cars', {
+    headers: await signedHeaders(page),
+    data: { name: 'Car 3' },
+  });
+  const car = await openFeed(server.address, ((await added.json()) as NewYardCar).token);
+  const plan = randomPlan(timedYard, 5, 0);
+  const [columns, ...rows] = writeRunCsv(
+    simulateRun(timedYard, {
+      ...plan,
+      exercises: [
+        { exercise: 'slope', slips: [{ sign: 'roll-back', value: 16 }] },
+        { exercise: 'garage-bay', slips: [] },
+      ],
+    }),
+  ).split('\r\n');
+  await car.ask({ run: 'forked', columns });
+  await car.ask({ from: 0, rows: rows.slice(0, 20) });
+  await page.getByRole('button', { name: yard('readSensors') }).click();
+  await page.getByRole('button', { name: 'Car 3' }).click();
+  await expect(page.getByText(yard('sending', { car: 'Car 3' }))).toBeVisible();
+  // As far as the way to the garage bay.
+  const left = rows.findIndex((row, i) => i > 0 && rows[i - 1]!.includes('slope') && !row.includes('slope'));
+  await page.clock.fastForward(left * 50);
+  await car.ask({ from: 20, rows: rows.slice(20, left + 20) });
+  await page.getByRole('button', { name: /^Slope: rolled back, demerit/ }).click();
+  await expect(page.getByRole('img', { name: pages('stripOf') })).toBeVisible();
+  await expectNoHarm(page, 'the values around a fault, on the console');
+  await page.getByRole('button', { name: desk('removeFault') }).click();
+  await page.getByRole('button', { name: whyWords({ because: 'misread' }) }).click();
+  await expect(page.getByRole('button', { name: /^Slope: rolled back, demerit, .*removed$/ })).toBeVisible();
+  car.close();
+
+  // Either bay may come next; the one that is not taken is not asked for any more.
+  const next = page.getByRole('group', { name: yard('nextOneOf') });
+  await expect(next.getByRole('button')).toHaveText([/Garage bay/, /Parallel bay/]);
+  await next.getByRole('button', { name: /Parallel bay/ }).click();
+  await startOrEnd(page);
+  await minutes(page, 286 / 60);
+  await expect(page.getByText(/^1?\d seconds left$/)).toBeVisible();
+  expect(await page.evaluate(() => (globalThis as { heard?: number[] }).heard)).toContain(1320);
 });

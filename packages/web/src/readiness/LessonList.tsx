@@ -1,13 +1,12 @@
 import { lessonTime, shortLessonTime } from '../ui/format';
 import { t } from '@jasperwren/words/readiness';
-import DragIndicatorRounded from '@mui/icons-material/DragIndicatorRounded';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { arrayMove, useSortable } from '@dnd-kit/sortable';
+import { arrayMove } from '@dnd-kit/sortable';
 import { overlaps } from '@jasperwren/core/readiness/booking';
 import type { LessonGoal } from '@jasperwren/core/readiness/lesson-goal';
-import { Sortable } from '../ui/Sortable';
+import { Sortable, SortableRow } from '../ui/Sortable';
 import { LessonAim } from './LessonAim';
 import styles from './plan.module.css';
 
@@ -73,46 +72,40 @@ interface LessonProps {
 }
 
 function Lesson({ lesson, slots, onMove, onRemove }: LessonProps) {
-  const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: lesson.key });
   const { start, minutes, goals } = lesson;
   return (
-    <li
-      ref={setNodeRef}
+    <SortableRow
+      id={lesson.key}
       className={styles.lesson}
-      data-dragging={isDragging}
-      aria-label={lessonTime(start)}
-      style={{ transform: transform ? `translateY(${transform.y}px)` : undefined }}
+      label={lessonTime(start)}
+      grip={t('moveTheAimOfWhen', { when: lessonTime(start) })}
     >
-      <button
-        type="button"
-        className={styles.handle}
-        aria-label={t('moveTheAimOfWhen', { when: lessonTime(start) })}
-        {...attributes}
-        {...listeners}
-      >
-        <DragIndicatorRounded fontSize="small" aria-hidden="true" />
-      </button>
-      <div>
-        <TextField
-          select
-          variant="standard"
-          fullWidth
-          value={start}
-          onChange={(event) => onMove(event.target.value)}
-          slotProps={{ select: { 'aria-label': t('timeOfWhen', { when: lessonTime(start) }) } }}
-        >
-          {(slots.includes(start) ? slots : [start, ...slots]).map((slot) => (
-            <MenuItem key={slot} value={slot}>
-              {shortLessonTime(slot)}
-            </MenuItem>
-          ))}
-        </TextField>
-        <p className="muted">{t('minutesMin', { minutes })}</p>
-      </div>
-      <LessonAim goals={goals} />
-      <Button variant="text" aria-label={t('cancelWhen', { when: lessonTime(start) })} onClick={onRemove}>
-        {t('cancel')}
-      </Button>
-    </li>
+      {(grip) => (
+        <>
+          {grip}
+          <div>
+            <TextField
+              select
+              variant="standard"
+              fullWidth
+              value={start}
+              onChange={(event) => onMove(event.target.value)}
+              slotProps={{ select: { 'aria-label': t('timeOfWhen', { when: lessonTime(start) }) } }}
+            >
+              {(slots.includes(start) ? slots : [start, ...slots]).map((slot) => (
+                <MenuItem key={slot} value={slot}>
+                  {shortLessonTime(slot)}
+                </MenuItem>
+              ))}
+            </TextField>
+            <p className="muted">{t('minutesMin', { minutes })}</p>
+          </div>
+          <LessonAim goals={goals} />
+          <Button variant="text" aria-label={t('cancelWhen', { when: lessonTime(start) })} onClick={onRemove}>
+            {t('cancel')}
+          </Button>
+        </>
+      )}
+    </SortableRow>
   );
 }

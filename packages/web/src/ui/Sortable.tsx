@@ -1,7 +1,14 @@
 import { t } from '@jasperwren/words/common';
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import type { PropsWithChildren } from 'react';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import DragIndicatorRounded from '@mui/icons-material/DragIndicatorRounded';
+import type { PropsWithChildren, ReactNode } from 'react';
+import styles from './sortable.module.css';
 
 interface Props {
   /** What is put in order, from top to bottom: its key and its name, which is read out as it moves. */
@@ -9,7 +16,7 @@ interface Props {
   readonly onMove: (key: string, toPlaceOf: string) => void;
 }
 
-/** A list put in order by mouse, by touch, or by Space and the arrow keys. Its rows use `useSortable`. */
+/** A list put in order by mouse, by touch, or by Space and the arrow keys. Its rows are `SortableRow`s. */
 export function Sortable({ rows, onMove, children }: PropsWithChildren<Props>) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -43,5 +50,42 @@ export function Sortable({ rows, onMove, children }: PropsWithChildren<Props>) {
         {children}
       </SortableContext>
     </DndContext>
+  );
+}
+
+interface RowProps {
+  readonly id: string;
+  readonly className: string | undefined;
+  /** What its grip says. */
+  readonly grip: string;
+  /** What the row is called; nothing where its content says it. */
+  readonly label?: string;
+  readonly children: (grip: ReactNode) => ReactNode;
+}
+
+/** A row of a sortable list, moved by its grip, which its content puts where it belongs. */
+export function SortableRow({ id, className, grip, label, children }: RowProps) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      className={className}
+      data-dragging={isDragging}
+      aria-label={label}
+      style={transform ? { transform: `translateY(${transform.y}px)` } : undefined}
+    >
+      {children(
+        <button
+          ref={setActivatorNodeRef}
+          type="button"
+          className={styles.grip}
+          {...attributes}
+          {...listeners}
+          aria-label={grip}
+        >
+          <DragIndicatorRounded aria-hidden="true" />
+        </button>,
+      )}
+    </li>
   );
 }

@@ -7,5 +7,7 @@ export { watchRun, type Hearing } from './feed/watch-run';
 export { useRunSamples } from './runs/use-run-samples';
 /** The exercises of a mock test in the order of the course. */
 export const CourseTable = lazyOrNothing(() => import('./runs/CourseTable'));
+/** What sensors said around a fault. */
+export const FaultStrip = lazyOrNothing(() => import('./runs/FaultStrip'));
 /** The exercises of a learner over their mock tests. */
 export const ExerciseTable = lazyOrNothing(() => import('./ExerciseTable'));

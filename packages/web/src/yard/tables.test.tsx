@@ -26,7 +26,9 @@ describe('the course of a mock test', () => {
 
   it('says of each exercise its time, what it used up and how it ended', () => {
     const words = course('slope', [{ sign: 'roll-back', value: 16 }]);
-    expect(words).toMatch(/Slope \| [\d.]+ s of 90 s \| \d s forwards, \d s reversing, \d s standing \| 1 of 5 \| \d:\d\d Rolled back, demerit, 16 cm \| passed/);
+    expect(words).toMatch(
+      /Slope \| [\d.]+ s of 90 s \| \d s forwards, \d s reversing, \d s standing \| 1 of 5 \| \d:\d\d Rolled back, demerit, 16 cm \| passed/,
+    );
     expect(words).toMatch(/Parallel bay \| [\d.]+ s of 300 s \| .*standing \| 0 of 5 \| passed/);
   });
 
@@ -64,7 +66,9 @@ describe('the exercises of a learner', () => {
     expect(words).toMatch(
       /^Weakest: Garage bay at 90 degrees, passed 1 of 2 times\. The whole course next time: about \d+\s%/,
     );
-    expect(words).toMatch(/Slope \| 2 of 2 \| about \d+\s% \(\d+\s% to \d+\s%\) \| \d:\d\d \(\d+ s left\), faults 0 of 5/);
+    expect(words).toMatch(
+      /Slope \| 2 of 2 \| about \d+\s% \(\d+\s% to \d+\s%\) \| \d:\d\d \(\d+ s left\), faults 0 of 5/,
+    );
     expect(words).toMatch(/Tightest for time: Emergency brake, \d+ of 90 s last time\./);
   });
 

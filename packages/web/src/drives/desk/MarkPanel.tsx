@@ -10,6 +10,7 @@ import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { drivenBefore } from '@jasperwren/core/drive/clock';
 import { Suspense, useState } from 'react';
 import { PlaceOnRoute } from '../../roads/public';
+import { FaultStrip } from '../../yard/public';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
@@ -132,6 +133,11 @@ export function MarkPanel({ markId, driveId, standard, drive, route, actions }: 
               {t('removeFault')}
             </Button>
           </div>
+          {mark.detected && drive.sensors && (
+            <Suspense fallback={null}>
+              <FaultStrip standard={standard} drive={drive} sensors={drive.sensors} mark={mark} />
+            </Suspense>
+          )}
           {route && (
             <Suspense fallback={null}>
               <PlaceOnRoute

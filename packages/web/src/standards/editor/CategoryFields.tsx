@@ -1,11 +1,9 @@
 import { t } from '@jasperwren/words/editor';
-import DragIndicator from '@mui/icons-material/DragIndicator';
 import Button from '@mui/material/Button';
-import { useSortable } from '@dnd-kit/sortable';
 import type { Category } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import { Rows } from '../../ui/Page';
-import { Sortable } from '../../ui/Sortable';
+import { Sortable, SortableRow } from '../../ui/Sortable';
 import { inCategory, moveCategory, withNewCategory, withoutItem, type EditProps } from './change';
 import styles from './editor.module.css';
 import { LetterEdit, TextEdit } from './fields';
@@ -34,54 +32,41 @@ export function CategoryFields({ standard, change }: EditProps) {
 
 function CategoryRow({ category, standard, change }: EditProps & { readonly category: Category }) {
   const [open, setOpen] = useState(false);
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
-    id: category.code,
-  });
   const { code, name, letter, items } = category;
   const set = (changes: Partial<Category>) => change(inCategory(code, (is) => ({ ...is, ...changes })));
   return (
-    <li
-      ref={setNodeRef}
-      className={styles.category}
-      data-dragging={isDragging}
-      style={transform ? { transform: `translateY(${transform.y}px)` } : undefined}
-    >
-      <div className={styles.categoryHead}>
-        <button
-          ref={setActivatorNodeRef}
-          type="button"
-          className={styles.grip}
-          {...attributes}
-          {...listeners}
-          aria-label={t('moveName', { name })}
-        >
-          <DragIndicator />
-        </button>
-        <LetterEdit label={t('letter')} value={letter} onChange={(value) => set({ letter: value })} />
-        <TextEdit label={t('area')} value={name} onChange={(value) => set({ name: value })} width="18rem" />
-        <Button variant="text" aria-expanded={open} onClick={() => setOpen(!open)}>
-          {open ? t('close') : t('countFaultTypesOfName', { count: items.length, name })}
-        </Button>
-        {open && (
-          <Button
-            variant="text"
-            onClick={() => {
-              change((is) => items.reduce((kept, item) => withoutItem(code, item.code)(kept), is));
-              change((is) => ({ ...is, categories: is.categories.filter((c) => c.code !== code) }));
-            }}
-          >
-            {t('removeArea')}
-          </Button>
-        )}
-      </div>
-      {open && (
-        <div className={styles.items}>
-          {items.map((item) => (
-            <ItemRow key={item.code} category={code} item={item} standard={standard} change={change} />
-          ))}
-          <AddItem category={category} standard={standard} change={change} />
-        </div>
+    <SortableRow id={code} className={styles.category} grip={t('moveName', { name })}>
+      {(grip) => (
+        <>
+          <div className={styles.categoryHead}>
+            {grip}
+            <LetterEdit label={t('letter')} value={letter} onChange={(value) => set({ letter: value })} />
+            <TextEdit label={t('area')} value={name} onChange={(value) => set({ name: value })} width="18rem" />
+            <Button variant="text" aria-expanded={open} onClick={() => setOpen(!open)}>
+              {open ? t('close') : t('countFaultTypesOfName', { count: items.length, name })}
+            </Button>
+            {open && (
+              <Button
+                variant="text"
+                onClick={() => {
+                  change((is) => items.reduce((kept, item) => withoutItem(code, item.code)(kept), is));
+                  change((is) => ({ ...is, categories: is.categories.filter((c) => c.code !== code) }));
+                }}
+              >
+                {t('removeArea')}
+              </Button>
+            )}
+          </div>
+          {open && (
+            <div className={styles.items}>
+              {items.map((item) => (
+                <ItemRow key={item.code} category={code} item={item} standard={standard} change={change} />
+              ))}
+              <AddItem category={category} standard={standard} change={change} />
+            </div>
+          )}
+        </>
       )}
-    </li>
+    </SortableRow>
   );
 }

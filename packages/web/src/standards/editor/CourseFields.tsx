@@ -11,6 +11,7 @@ import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import { Sortable, SortableRow } from '../../ui/Sortable';
 import type { EditProps } from './change';
 import {
   addLook,
@@ -40,14 +41,33 @@ export function CourseFields({ standard, change }: EditProps) {
       />
       {standard.course && (
         <>
-          {standard.exercises.map((exercise, i) => (
-            <details key={exercise.code} className={styles.courseExercise}>
-              <summary>
-                {i + 1} {exercise.name}
-              </summary>
-              <CourseExercise exercise={exercise} standard={standard} change={change} />
-            </details>
-          ))}
+          <Sortable
+            rows={standard.exercises.map(({ code, name }) => ({ key: code, name }))}
+            onMove={(code, to) => change(moveExercise(code, to))}
+          >
+            <ol className={styles.course}>
+              {standard.exercises.map((exercise, i) => (
+                <SortableRow
+                  key={exercise.code}
+                  id={exercise.code}
+                  className={styles.courseExercise}
+                  grip={t('moveName', { name: exercise.name })}
+                >
+                  {(grip) => (
+                    <>
+                      {grip}
+                      <details>
+                        <summary>
+                          {i + 1} {exercise.name}
+                        </summary>
+                        <CourseExercise exercise={exercise} standard={standard} change={change} />
+                      </details>
+                    </>
+                  )}
+                </SortableRow>
+              ))}
+            </ol>
+          </Sortable>
           <Leaving standard={standard} change={change} />
         </>
       )}
@@ -58,7 +78,7 @@ export function CourseFields({ standard, change }: EditProps) {
 const itemsOf = (standard: Standard): readonly Item[] => standard.categories.flatMap(({ items }) => items);
 
 function CourseExercise({ exercise, standard, change }: EditProps & { readonly exercise: Exercise }) {
-  const { code, name, script = '', endsWhen = '', clockStarts = '', looks = [] } = exercise;
+  const { code, script = '', endsWhen = '', clockStarts = '', looks = [] } = exercise;
   const own = itemsOf(standard).filter((item) => item.exercise === code);
   const choices = (own.length > 0 ? own : itemsOf(standard)).map((item) => [item.code, item.name] as const);
   return (
@@ -146,12 +166,6 @@ function CourseExercise({ exercise, standard, change }: EditProps & { readonly e
           {t('addLook')}
         </Button>
       )}
-      <Button variant="text" aria-label={t('earlierName', { name })} onClick={() => change(moveExercise(code, -1))}>
-        {t('earlier')}
-      </Button>
-      <Button variant="text" aria-label={t('laterName', { name })} onClick={() => change(moveExercise(code, 1))}>
-        {t('later')}
-      </Button>
     </div>
   );
 }

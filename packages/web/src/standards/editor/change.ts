@@ -1,3 +1,4 @@
+import { arrayMove } from '@dnd-kit/sortable';
 import { t } from '@jasperwren/words/editor';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import { countsMarks } from '@jasperwren/core/marking/rules';
@@ -63,14 +64,18 @@ export function withoutItem(category: string, code: string): Change {
 }
 
 /** Moves a category to where another one is. */
-export function moveCategory(from: string, to: string): Change {
-  return (standard) => {
-    const at = (code: string) => standard.categories.findIndex((category) => category.code === code);
-    const categories = [...standard.categories];
-    const [moved] = categories.splice(at(from), 1);
-    if (moved) categories.splice(at(to), 0, moved);
-    return { ...standard, categories };
-  };
+export const moveCategory =
+  (from: string, to: string): Change =>
+  (standard) => ({ ...standard, categories: movedTo(standard.categories, from, to) });
+
+/** A list with one of it where another is. */
+export function movedTo<T extends { readonly code: string }>(
+  list: readonly T[],
+  from: string,
+  to: string,
+): readonly T[] {
+  const at = (code: string) => list.findIndex((one) => one.code === code);
+  return at(from) < 0 || at(to) < 0 ? list : arrayMove([...list], at(from), at(to));
 }
 
 /** Adds a category without items, with the first letter and code that are free. */

@@ -24,11 +24,10 @@ it('sets what an exercise says, and takes out what is empty', () => {
   expect(lintStandard(emptied)).toEqual([]);
 });
 
-it('moves exercises, but not beyond the ends', () => {
-  expect(order(moveExercise('brake', -1)(timedYard)).slice(0, 2)).toEqual(['brake', 'slope']);
-  expect(order(moveExercise('brake', 1)(timedYard))[2]).toBe('brake');
-  expect(moveExercise('slope', -1)(timedYard)).toBe(timedYard);
-  expect(moveExercise('parallel-bay', 1)(timedYard)).toBe(timedYard);
+it('moves an exercise to where another is, and leaves the order where there is none such', () => {
+  expect(order(moveExercise('brake', 'slope')(timedYard)).slice(0, 2)).toEqual(['brake', 'slope']);
+  expect(order(moveExercise('slope', 'angle-bay')(timedYard)).slice(0, 3)).toEqual(['brake', 'angle-bay', 'slope']);
+  expect(order(moveExercise('slope', 'nowhere')(timedYard))).toEqual(order(timedYard));
 });
 
 it('adds, changes and takes out looks, each with a code of its own', () => {

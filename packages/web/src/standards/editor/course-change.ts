@@ -5,7 +5,7 @@ import {
   type LeavingStep,
   type SensorSign,
 } from '@jasperwren/core/marking/standard';
-import { setOptional, type Change } from './change';
+import { movedTo, setOptional, type Change } from './change';
 
 /** Changes of the course of a standard. */
 
@@ -29,17 +29,10 @@ export function setField<F extends OptionalField>(code: string, field: F, value:
   });
 }
 
-/** Puts an exercise one place earlier (-1) or later (1). */
-export function moveExercise(code: string, by: -1 | 1): Change {
-  return (standard) => {
-    const at = standard.exercises.findIndex((exercise) => exercise.code === code);
-    const to = at + by;
-    if (at < 0 || to < 0 || to >= standard.exercises.length) return standard;
-    const exercises = [...standard.exercises];
-    [exercises[at], exercises[to]] = [exercises[to]!, exercises[at]!];
-    return { ...standard, exercises };
-  };
-}
+/** Moves an exercise to where another one is. */
+export const moveExercise =
+  (from: string, to: string): Change =>
+  (standard) => ({ ...standard, exercises: movedTo(standard.exercises, from, to) });
 
 /** Adds a look to an exercise, with a code that none of its looks has. */
 export const addLook = (code: string, name: string, item: string): Change =>
