@@ -120,7 +120,7 @@ describe('a timer', () => {
 
   it('stands still while the test is paused', () => {
     const paused: readonly Timed[] = [
-      [80, { type: 'pause', state: 'paused', because: 'toilet' }],
+      [80, { type: 'pause', state: 'paused' }],
       [140, { type: 'pause', state: 'resumed' }],
     ];
     expect(failed(timedYard, 'slope', paused, 149.95)).toEqual([]);

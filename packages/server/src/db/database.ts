@@ -2,7 +2,7 @@ import { accessSync, chmodSync, constants, existsSync, mkdirSync, statSync } fro
 import { join } from 'node:path';
 import { Kysely, Migrator, SqliteDialect } from 'kysely';
 import Libsql from 'libsql';
-import { migrations } from './migrations';
+import { migrations } from './migrations/migrations';
 import type { Tables } from './schema';
 import { withStatements } from './statements';
 

@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createDatabase, databaseFile, openDatabase } from './database';
-import { migrations } from './migrations';
+import { migrations } from './migrations/migrations';
 import { columnsText } from './testing-columns';
 
 const names = Object.keys(migrations);

@@ -1,6 +1,6 @@
 import Libsql from 'libsql';
 import { Kysely, Migrator, SqliteDialect } from 'kysely';
-import { migrations } from './migrations';
+import { migrations } from './migrations/migrations';
 
 interface Column {
   readonly name: string;
