@@ -15,6 +15,7 @@ import {
   tableReactionS,
   type Surface,
 } from '@jasperwren/motion/stopping/stopping';
+import { t } from '@jasperwren/words/motion';
 import {
   movementsWords,
   helpsSentence,
@@ -23,9 +24,8 @@ import {
   partName,
   ruleSentence,
   stepSentence,
-  t,
   thingName,
-} from '@jasperwren/words/motion';
+} from '@jasperwren/words/motion-sentences';
 import { exitCodes, printJson, printLines, UsageError, type Io } from './io';
 
 const options = {

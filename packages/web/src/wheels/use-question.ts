@@ -17,7 +17,7 @@ import { checkVehicle, isOnlyStrange, type VehicleProblem } from '@jasperwren/mo
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
 import { allMeasures, withMeasures } from '@jasperwren/motion/vehicle/measures';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
-import { exerciseName } from '@jasperwren/words/motion';
+import { exerciseName } from '@jasperwren/words/motion-sentences';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 

@@ -1,5 +1,6 @@
 import type { Layout } from '@jasperwren/motion/layout/layout';
-import { edgeName, t } from '@jasperwren/words/motion';
+import { t } from '@jasperwren/words/motion';
+import { edgeName } from '@jasperwren/words/motion-sentences';
 import type { Handle } from './edit-layout';
 
 const edgeNames = {

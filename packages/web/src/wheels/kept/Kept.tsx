@@ -1,5 +1,6 @@
 import type { KeptView } from '@jasperwren/contract/wheels';
-import { keptKindName, t } from '@jasperwren/words/motion';
+import { t } from '@jasperwren/words/motion';
+import { keptKindName } from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';

@@ -1,7 +1,8 @@
 import { standing } from '@jasperwren/motion/moves/roll';
 import { isOfTrailer, type AnyMeasure } from '@jasperwren/motion/vehicle/measures';
 import { frontOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
-import { measureName, t } from '@jasperwren/words/motion';
+import { t } from '@jasperwren/words/motion';
+import { measureName } from '@jasperwren/words/motion-sentences';
 import { VehicleShape } from '../picture/VehicleShape';
 import picture from '../picture/picture.module.css';
 import styles from './measures.module.css';

@@ -1,6 +1,7 @@
 import { allMeasures, measureOf, type AnyMeasure } from '@jasperwren/motion/vehicle/measures';
 import { kerbToKerb, lockForCircle } from '@jasperwren/motion/vehicle/turning';
-import { measureName, t, vehicleProblemSentence } from '@jasperwren/words/motion';
+import { t } from '@jasperwren/words/motion';
+import { measureName, vehicleProblemSentence } from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { MeasurePicture } from './MeasurePicture';

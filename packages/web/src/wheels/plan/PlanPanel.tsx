@@ -4,6 +4,7 @@ import type { FoundPlan } from '@jasperwren/motion/planner/plan';
 import { driveSteps, rollingSteps, type Moment } from '@jasperwren/motion/moves/steps';
 import { standing } from '@jasperwren/motion/moves/roll';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+import { t } from '@jasperwren/words/motion';
 import {
   movementsWords,
   neededSentence,
@@ -11,9 +12,8 @@ import {
   partName,
   referenceSentence,
   stepSentence,
-  t,
   thingName,
-} from '@jasperwren/words/motion';
+} from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
 import { Failed, Loading } from '../../ui/states';

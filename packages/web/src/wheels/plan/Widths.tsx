@@ -1,6 +1,7 @@
 import type { MovementsAt } from '@jasperwren/motion/planner/plan-exercise';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
-import { movementsWords, t } from '@jasperwren/words/motion';
+import { t } from '@jasperwren/words/motion';
+import { movementsWords } from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useThemeName } from '../../base/Theme';

@@ -1,5 +1,6 @@
 import { ruleFeatures, type RulePart, type Until } from '@jasperwren/motion/sight/rule-of-thumb';
-import { edgeName, ruleFeatureName, t } from '@jasperwren/words/motion';
+import { t } from '@jasperwren/words/motion';
+import { edgeName, ruleFeatureName } from '@jasperwren/words/motion-sentences';
 import { percent } from '@jasperwren/words/lists';
 import { Choose } from '../../ui/Choose';
 import { NumberField } from '../NumberField';

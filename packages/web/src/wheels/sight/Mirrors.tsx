@@ -3,7 +3,7 @@ import type { Placed } from '@jasperwren/motion/moves/roll';
 import { mirrorSides } from '@jasperwren/motion/sight/mirror';
 import { mirrorView, seenInMirror } from '@jasperwren/motion/sight/views';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
-import { mirrorShows } from '@jasperwren/words/motion';
+import { mirrorShows } from '@jasperwren/words/motion-sentences';
 import { ViewPicture } from './ViewPicture';
 import styles from './sight.module.css';
 

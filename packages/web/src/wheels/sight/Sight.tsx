@@ -1,5 +1,6 @@
 import { eyeView, looks, type Look } from '@jasperwren/motion/sight/views';
-import { downWords, seatWords, t } from '@jasperwren/words/motion';
+import { t } from '@jasperwren/words/motion';
+import { downWords, seatWords } from '@jasperwren/words/motion-sentences';
 import { useMemo, useState } from 'react';
 import { Choose } from '../../ui/Choose';
 import { Scrub } from '../Scrub';

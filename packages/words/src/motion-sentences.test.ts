@@ -10,7 +10,7 @@ import {
   stepSentence,
   thingName,
   vehicleProblemSentence,
-} from './motion';
+} from './motion-sentences';
 
 it('says a step as a driver is told it', () => {
   expect(stepSentence({ steerDeg: 0, distanceM: -1.04 }, 31)).toBe('Wheels straight, back 1.0 m');

@@ -1,0 +1,198 @@
+import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
+import type { SpaceName } from '@jasperwren/motion/layout/space';
+import type { Near } from '@jasperwren/motion/layout/touch';
+import type { Saved } from '@jasperwren/motion/planner/last-saved';
+import type { NoPlan } from '@jasperwren/motion/planner/plan';
+import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
+import type { Step } from '@jasperwren/motion/moves/steps';
+import { wheelOf } from '@jasperwren/motion/moves/bench';
+import type { LinedUp } from '@jasperwren/motion/sight/lines-up';
+import type { KeptKind } from '@jasperwren/motion/read-spec';
+import type { Followed, Helps, RuleFeature } from '@jasperwren/motion/sight/rule-of-thumb';
+import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
+import type { VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
+import type { AnyMeasure } from '@jasperwren/motion/vehicle/measures';
+import type { PartName } from '@jasperwren/motion/vehicle/parts';
+import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
+import { capital, joinWords } from './lists';
+import { t } from './motion';
+
+export const movementsWords = (count: number): string => t('movements', { count });
+export const vehicleName = (kind: VehicleKind): string => t(kind);
+export const exerciseName = (code: ExerciseCode): string => t(code);
+const edgeCodes = [
+  'left-line',
+  'right-line',
+  'end-line',
+  'aisle-edge',
+  'bay-before',
+  'bay-after',
+  'near-kerb',
+  'far-kerb',
+  'other-kerb',
+  'car-ahead',
+  'car-behind',
+  'left-edge',
+  'right-edge',
+  'stop-line',
+  'barrier-at-end',
+] as const;
+
+/** What an edge of a layout is called: "car ahead, 2"; one of the school's own, and a marker, by its id. */
+export function edgeName(id: string): string {
+  const [, own = id, part] = /^(.+?)(?:-(\d+))?$/.exec(id) ?? [];
+  const code = edgeCodes.find((one) => one === own);
+  if (!code) return id;
+  return part === undefined ? t(code) : t('edgePart', { edge: t(code), part });
+}
+
+/** "Bay, reversing in, on the left"; a ground of the school's own by its name. */
+export const groundTitle = (name: string, side: 'left' | 'right' | undefined): string =>
+  side ? t('groundOf', { exercise: name, side: t(side).toLowerCase() }) : name;
+export const ruleFeatureName = (feature: RuleFeature): string => capital(t(feature));
+export const keptKindName = (kind: KeptKind): string => t(kind === 'vehicle' ? 'keptVehicle' : kind);
+export const spaceName = (name: SpaceName): string => t(name);
+export const measureName = (name: AnyMeasure): string => t(name);
+export const partName = (name: PartName): string => t(name);
+
+/** What was touched or is near: "marker A", "a line". */
+export const thingName = ({ kind, thing }: Pick<Near, 'kind' | 'thing'>): string =>
+  kind === 'cone' || kind === 'pole' ? t('marker', { id: thing }) : t(kind);
+
+/** "Full left lock, back 3.4 m". */
+export function stepSentence({ steerDeg, distanceM }: Step, lockDeg: number): string {
+  const share = Math.round((Math.abs(steerDeg) / lockDeg) * 100);
+  const left = steerDeg > 0;
+  const steer =
+    share === 0
+      ? t('straight')
+      : share >= 99
+        ? t(left ? 'fullLeft' : 'fullRight')
+        : t(left ? 'partLeft' : 'partRight', { share });
+  return t(distanceM < 0 ? 'stepBack' : 'stepForward', { steer, way: Math.abs(distanceM).toFixed(1) });
+}
+
+const sideWord = (side: 'left' | 'right' | undefined): string => t(side === 'right' ? 'rightSide' : 'leftSide');
+
+/** "Ends with marker B level with the door mirror on the right". */
+function linedUpWords({ feature, side, ...thing }: LinedUp): string {
+  const values = { thing: thing.kind === 'wall' ? t('wallEnd') : thingName(thing), side: sideWord(side) };
+  switch (feature) {
+    case 'mirror-edge':
+      return t('onMirrorEdge', values);
+    case 'bonnet-edge':
+      return t('underBonnet', { thing: values.thing });
+    case 'pillar-gap':
+      return t('inPillarGap', values);
+    default:
+      return t('levelWith', { ...values, what: t(feature) });
+  }
+}
+
+/**
+ * "Ends with marker B level with the door mirror on the right. May be 20 cm short or 34 cm far, the steering wheel 12° left
+ * or 30° right of it."
+ */
+export function referenceSentence(
+  { shortM, longM, leftDeg, rightDeg, level: [best] }: Reference,
+  vehicle: Vehicle,
+): string {
+  const atLeast = (value: string, capped: boolean) => (capped ? t('orMore', { value }) : value);
+  const metres = (value: number) => atLeast(t('cm', { value: Math.round(value * 100) }), value >= mostM);
+  const wheel = (value = 0) =>
+    atLeast(t('degrees', { value: Math.floor(wheelOf(vehicle, value)) }), value >= mostDeg - 1e-9);
+  const [left, right] = [wheel(leftDeg), wheel(rightDeg)];
+  const steering =
+    leftDeg === undefined
+      ? t('steeredRight', { right })
+      : rightDeg === undefined
+        ? t('steeredLeft', { left })
+        : t('steeredBoth', { left, right });
+  const forgives = t('forgives', { short: metres(shortM), long: metres(longM), steering });
+  return best ? t('endsWith', { what: linedUpWords(best), forgives }) : forgives;
+}
+
+/** "Left mirror: markers A and B"; only which mirror it is where no marker stands anywhere. */
+export function mirrorShows(side: 'left' | 'right', ids: readonly string[] | undefined): string {
+  if (!ids) return t(side === 'left' ? 'leftMirror' : 'rightMirror');
+  const shows =
+    ids.length === 0 ? t('noMarker') : t(ids.length === 1 ? 'onlyMarker' : 'markersSeen', { ids: joinWords(ids) });
+  return t(side === 'left' ? 'leftMirrorShows' : 'rightMirrorShows', { shows });
+}
+
+/** "as measured", "5 cm further back". */
+export function seatWords(backM: number): string {
+  const cm = Math.round(Math.abs(backM) * 100);
+  return cm === 0 ? t('seatAsMeasured') : t(backM > 0 ? 'seatBack' : 'seatForward', { cm });
+}
+
+/** "as for the road", "6° down". */
+export const downWords = (degrees: number): string => (degrees === 0 ? t('forRoad') : t('tiltedDown', { degrees }));
+
+/** What becomes of a rule of thumb. */
+export function ruleSentence(followed: Followed): string {
+  switch (followed.outcome) {
+    case 'works':
+      return followed.closest
+        ? t('ruleWorks', {
+            gap: Math.round(followed.closest.gapM * 100),
+            part: partName(followed.closest.part),
+            thing: thingName(followed.closest),
+          })
+        : t('ruleWorksFree');
+    case 'touches':
+      return t('ruleTouches', {
+        part: followed.part + 1,
+        what: partName(followed.touch.part),
+        thing: thingName(followed.touch),
+      });
+    case 'never':
+      return t('ruleNever', { part: followed.part + 1 });
+    default:
+      return t('ruleOutside');
+  }
+}
+
+/** With what a rule that fails would work. */
+export function helpsSentence(helps: Helps | undefined): string {
+  if (!helps) return t('helpsNot');
+  if (helps.kind === 'lock')
+    return t(helps.moreDeg > 0 ? 'helpsMoreLock' : 'helpsLessLock', { degrees: Math.abs(helps.moreDeg) });
+  return t(helps.laterM > 0 ? 'helpsLater' : 'helpsEarlier', {
+    part: helps.part + 1,
+    cm: Math.round(Math.abs(helps.laterM) * 100),
+  });
+}
+
+/** Until when a drive could have been saved. */
+export function savedSentence(saved: Saved | null | undefined, how: 'steering' | 'correcting'): string {
+  if (!saved) return t(how === 'steering' ? 'notBySteering' : 'notByCorrecting');
+  return t(how === 'steering' ? 'savedBySteering' : 'savedByCorrecting', { before: saved.beforeM.toFixed(1) });
+}
+
+/** Why there is no way. */
+export const noPlanSentence = ({ why }: Pick<NoPlan, 'why'>, most: number): string =>
+  why === 'too-many-movements' ? t(why, { most }) : t(why);
+
+/** How much more room would do; undefined where none does. */
+export const neededSentence = (needed: Needed | undefined): string =>
+  needed
+    ? t('none-more', {
+        name: spaceName(needed.measure),
+        need: needed.needM.toFixed(2),
+        more: Math.round((needed.needM - needed.haveM) * 100),
+      })
+    : t('no-more');
+
+/** What is wrong with the measures of a vehicle, or strange about them. */
+export function vehicleProblemSentence(problem: VehicleProblem): string {
+  switch (problem.code) {
+    case 'impossible':
+      return t('impossible', { name: measureName(problem.measure), least: problem.least, most: problem.most });
+    case 'unusual-circle':
+    case 'unusual-length':
+      return t(problem.code, { value: problem.value.toFixed(1), least: problem.least, most: problem.most });
+    default:
+      return t(problem.code);
+  }
+}
