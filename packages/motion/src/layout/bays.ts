@@ -4,6 +4,9 @@ import { frontOf, type Vehicle } from '../vehicle/vehicle';
 import { polyline, type Edge, type Layout, type Marker } from './layout';
 import type { Space } from './space';
 
+/** What a bay and the aisle before it measure, in metres. */
+type BaySpace = Required<Pick<Space, 'bayM' | 'depthM' | 'aisleM'>>;
+
 /** Metres between the vehicle and the mouths of the bays as it draws up, and short of the end of the bay as it parks. */
 const drawnUpM = 1;
 const endGapM = 0.3;
@@ -18,7 +21,7 @@ const besideCornerM = 0.25;
  */
 export function bayLayout(
   vehicle: Vehicle,
-  { bayM, depthM, aisleM }: Required<Space>,
+  { bayM, depthM, aisleM }: BaySpace,
   how: 'reverse' | 'forward' | 'dock',
 ): Omit<Layout, 'name'> {
   const half = bayM / 2;
@@ -66,7 +69,7 @@ export function bayLayout(
 }
 
 /** A bay at 60 degrees to the aisle, driven into forwards; common practice of timed yards. */
-export function angleBayLayout(vehicle: Vehicle, { bayM, depthM, aisleM }: Required<Space>): Omit<Layout, 'name'> {
+export function angleBayLayout(vehicle: Vehicle, { bayM, depthM, aisleM }: BaySpace): Omit<Layout, 'name'> {
   const heading = -toRadians(60);
   const mouth: Pose = { x: 0, y: 0, heading };
   const reach = leastRadius(vehicle) + frontOf(vehicle) + 2;
