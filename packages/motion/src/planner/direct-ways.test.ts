@@ -31,8 +31,8 @@ it('ends at the goal, is as long as its parts, and changes direction as often as
       expect(ways.length).toBeGreaterThan(0);
       for (const way of ways) {
         const end = endOf(from, way);
-        expect(distance(end, to)).toBeLessThan(1e-6);
-        expect(Math.abs(wrapAngle(end.heading - to.heading))).toBeLessThan(1e-6);
+        expect(distance(end, to)).toBeLessThan(1e-5);
+        expect(Math.abs(wrapAngle(end.heading - to.heading))).toBeLessThan(1e-5);
         expect(way.parts().reduce((sum, { distanceM }) => sum + Math.abs(distanceM), 0)).toBeCloseTo(way.lengthM, 4);
         expect(changesOf(way)).toBeLessThanOrEqual(way.changes);
       }
@@ -73,7 +73,7 @@ it('turns to a heading by one arc at full lock, either way round, and never much
         const [part, ...others] = way.parts();
         expect(others).toEqual([]);
         expect([fullLeft, fullRight]).toContain(part!.steer);
-        expect(Math.abs(wrapAngle(endOf(from, way).heading - heading))).toBeLessThan(1e-6);
+        expect(Math.abs(wrapAngle(endOf(from, way).heading - heading))).toBeLessThan(1e-5);
         expect(way.lengthM / radiusM).toBeLessThan(1.2 * Math.PI + 1e-9);
         expect(way.begins).toBe(part!.distanceM < 0 ? -1 : 1);
         expect(way.changes).toBe(0);
