@@ -3,7 +3,7 @@ import type { SpaceName } from '@jasperwren/motion/layout/space';
 import type { Near } from '@jasperwren/motion/layout/touch';
 import type { Saved } from '@jasperwren/motion/planner/last-saved';
 import type { NoPlan } from '@jasperwren/motion/planner/plan';
-import type { Needed } from '@jasperwren/motion/planner/plan-exercise';
+import type { MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Step } from '@jasperwren/motion/moves/steps';
 import { wheelOf } from '@jasperwren/motion/moves/bench';
 import type { LinedUp } from '@jasperwren/motion/sight/lines-up';
@@ -195,4 +195,20 @@ export function vehicleProblemSentence(problem: VehicleProblem): string {
     default:
       return t(problem.code);
   }
+}
+
+/** "Narrower than 5 m: not in 9 movements. In 3 movements from 6.5 m, in 1 movement from 12 m." */
+export function widthsSentence(widths: readonly MovementsAt[], most: number): string {
+  const first = widths.find(({ movements }) => movements !== null);
+  const froms = new Map<number, number>();
+  for (const { movements, widthM } of widths.toReversed()) if (movements !== null) froms.set(movements, widthM);
+  return [
+    first && t('widthsNever', { width: first.widthM, most }),
+    ...[...froms]
+      .filter(([movements]) => movements <= 3)
+      .sort(([, a], [, b]) => a - b)
+      .map(([movements, width]) => t('widthsOf', { movements: movementsWords(movements), width })),
+  ]
+    .filter(Boolean)
+    .join(' ');
 }

@@ -77,7 +77,7 @@ describe('measured values', () => {
     expect(measured.bands.map((band) => bandWords(band, 'km/h'))).toEqual([
       'below 20 km/h',
       'over 30 and below 40 km/h',
-      '40 or more km/h',
+      '40 km/h or more',
     ]);
     expect(bandWords({ grade: 'x', provenance }, 'cm')).toBe('any cm');
   });

@@ -6,6 +6,7 @@ export const resource = {
   over: 'over {{value}}',
   atLeast: '{{value}} or more',
   below: 'below {{value}}',
+  unitOrMore: '{{value}} {{unit}} or more',
   inUnit: '{{bounds}} {{unit}}',
   any: 'any {{unit}}',
   brings: '{{band}}: {{grade}}',
@@ -13,8 +14,10 @@ export const resource = {
 
 const t = wordsOf('bands', resource);
 
-/** "over 15 and below 30 cm". */
+/** "over 15 and below 30 cm", "30 cm or more". */
 export function bandWords({ over, atLeast, below }: Band, unit: string): string {
+  if (atLeast !== undefined && over === undefined && below === undefined)
+    return t('unitOrMore', { value: atLeast, unit });
   const bounds = [
     ...(over === undefined ? [] : [t('over', { value: over })]),
     ...(atLeast === undefined ? [] : [t('atLeast', { value: atLeast })]),

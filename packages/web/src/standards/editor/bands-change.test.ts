@@ -25,7 +25,7 @@ describe('changes of what is measured', () => {
     expect(bands.map((band) => bandWords(band, 'cm'))).toEqual([
       'over 10 and below 20 cm',
       '20 or more and below 40 cm',
-      '40 or more cm',
+      '40 cm or more',
     ]);
     const graded = (value: number) => gradeOfValue({ quantity: 'distance', unit: 'cm', bands }, value);
     expect([10, 10.5, 20, 39.9, 40, 1000].map(graded)).toEqual([undefined, 'a', 'b', 'b', 'c', 'c']);

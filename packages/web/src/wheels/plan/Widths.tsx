@@ -1,7 +1,7 @@
 import type { MovementsAt } from '@jasperwren/motion/planner/plan-exercise';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { t } from '@jasperwren/words/motion';
-import { movementsWords } from '@jasperwren/words/motion-sentences';
+import { widthsSentence } from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useThemeName } from '../../base/Theme';
@@ -65,26 +65,12 @@ function Curve({ vehicle }: { readonly vehicle: Vehicle }) {
   if (failed !== undefined) return <NotWorkedOut what={t('widths')} why={failed} onAgain={again} />;
   return (
     <>
-      <p role="status">{parts.done ? sentenceOf(widths) : t('widthsSoFar', { count: widths.length })}</p>
+      <p role="status">
+        {parts.done ? widthsSentence(widths, mostMovements) : t('widthsSoFar', { count: widths.length })}
+      </p>
       <Suspense fallback={<Loading what={t('widths')} />}>
         <Chart {...figure} label={t('widths')} />
       </Suspense>
     </>
   );
-}
-
-/** "Narrower than 5 m: not in 9 movements. In 3 movements from 6.5 m, in 1 movement from 12 m." */
-function sentenceOf(widths: readonly MovementsAt[]): string {
-  const first = widths.find(({ movements }) => movements !== null);
-  const froms = new Map<number, number>();
-  for (const { movements, widthM } of widths.toReversed()) if (movements !== null) froms.set(movements, widthM);
-  return [
-    first && t('widthsNever', { width: first.widthM, most: mostMovements }),
-    ...[...froms]
-      .filter(([movements]) => movements <= 3)
-      .sort(([, a], [, b]) => a - b)
-      .map(([movements, width]) => t('widthsOf', { movements: movementsWords(movements), width })),
-  ]
-    .filter(Boolean)
-    .join(' ');
 }
