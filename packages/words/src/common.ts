@@ -44,6 +44,7 @@ export const resource = {
   mostFaultsTopAllOnPart: 'Most faults: {{top}}, {{all}} in {{part}}',
   onDrivesPartOfThemInThe: '{{onDrives}}, {{part}} of them in the last 3.',
   mockTestAndDate: 'mock test and date',
+  mockTestNumber: 'mock test',
   numberOfFaultsInEachArea: 'Number of faults in each area. Dot: minor faults. Triangle: at least one failing fault.',
   whatWasChangedBySomeoneElse: '{{what}} was changed by someone else',
   theyMadeTheSameChangeSave: 'They made the same change. Save to keep it.',

@@ -66,7 +66,7 @@ export default function AreaChart({ drives, standards, name }: Props) {
         height: 90 + rowPx * areas.length,
         margin: { l: 10, r: 20, t: 10, b: narrow ? 48 : 64 },
         xaxis: {
-          title: { text: narrow ? 'drive' : t('mockTestAndDate'), standoff: 12 },
+          title: { text: narrow ? t('mockTestNumber') : t('mockTestAndDate'), standoff: 12 },
           tickangle: 0,
           tickvals: columns.map((_, i) => i),
           ticktext: columns.map(({ label, outcome }, i) => {

@@ -42,7 +42,8 @@ export default function Chart({ data, layout, label, figures }: Props) {
   }, []);
   return (
     <>
-      <div ref={box} role="img" aria-label={label} />
+      {/* When the window changes, the chart measures what it stands in: that has its height without it. */}
+      <div ref={box} role="img" aria-label={label} style={{ height: layout.height }} />
       <ChartTable {...figures} />
     </>
   );

@@ -59,7 +59,7 @@ export default function HistoryChart({ points, results, name }: Props) {
           mode: 'text+markers' as const,
           x: results.map(({ date }) => date),
           y: results.map(({ passed }) => (passed ? 20 : 0)),
-          text: results.map(({ passed }) => (passed ? 'pass' : 'fail')),
+          text: results.map(({ passed }) => charts(passed ? 'passed' : 'failed')),
           textposition: 'top center' as const,
           marker: {
             color: results.map(({ passed }) => (passed ? colour.moss : colour.jasper)),
@@ -73,7 +73,7 @@ export default function HistoryChart({ points, results, name }: Props) {
       layout: {
         height: 270,
         margin: { l: 54, r: 20, t: 12, b: 46 },
-        xaxis: { title: { text: 'day' }, fixedrange: true, gridcolor: colour.sunk, tickformat: '%-d %b' },
+        xaxis: { title: { text: charts('day') }, fixedrange: true, gridcolor: colour.sunk, tickformat: '%-d %b' },
         yaxis: {
           title: { text: t('passesIn20Tests') },
           range: [-0.6, 22.6],

@@ -14,6 +14,7 @@ import { api } from '../../base/api';
 import { useSignedIn } from '../../base/signed-in';
 import { Page, Section } from '../../ui/Page';
 import { Failed, Loading, NotWorkedOut } from '../../ui/states';
+import styles from '../yard-pages.module.css';
 import { courseStandards } from '../course-standards';
 import { runWords } from '../YardPage';
 import { Choose } from '../../ui/Choose';
@@ -97,18 +98,20 @@ function Judged({ run, runs, standards, samples }: JudgedProps) {
   if (!standard || !question) return <p>{t('noCourse')}</p>;
   return (
     <>
-      <Choose
-        label={t('standard')}
-        value={standard.id}
-        options={standards.map(({ id, name }) => [id, name])}
-        onChoose={setStandardId}
-      />
-      {standard.retestExtraS && (
-        <FormControlLabel
-          control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
-          label={t('retest')}
+      <div className={styles.choices}>
+        <Choose
+          label={t('standard')}
+          value={standard.id}
+          options={standards.map(({ id, name }) => [id, name])}
+          onChoose={setStandardId}
         />
-      )}
+        {standard.retestExtraS && (
+          <FormControlLabel
+            control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
+            label={t('retest')}
+          />
+        )}
+      </div>
       <Result key={standard.id} question={question} run={run} runs={runs} />
     </>
   );
