@@ -77,7 +77,7 @@ export default function YardConsole({ meta, drive, verdict: settled, settling, p
               key={ahead.exercise.code}
               standard={standard}
               sheet={ahead}
-              branches={chosen === undefined ? next : []}
+              branches={chosen === undefined || next.some(({ code }) => code === chosen) ? next : []}
               actions={actions}
             />
           ) : (
