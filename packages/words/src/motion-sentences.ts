@@ -113,11 +113,11 @@ export function referenceSentence(
 }
 
 /** "Left mirror: markers A and B"; only which mirror it is where no marker stands anywhere. */
-export function mirrorShows(side: 'left' | 'right', ids: readonly string[] | undefined): string {
-  if (!ids) return t(side === 'left' ? 'leftMirror' : 'rightMirror');
+export function mirrorShows(side: 'left' | 'right' | 'inside', ids: readonly string[] | undefined): string {
+  if (!ids) return t(`${side}Mirror`);
   const shows =
     ids.length === 0 ? t('noMarker') : t(ids.length === 1 ? 'onlyMarker' : 'markersSeen', { ids: joinWords(ids) });
-  return t(side === 'left' ? 'leftMirrorShows' : 'rightMirrorShows', { shows });
+  return t(`${side}MirrorShows`, { shows });
 }
 
 /** "as measured", "5 cm further back". */

@@ -31,7 +31,7 @@ export interface View {
 }
 
 const [everyM, farM] = [0.25, 60] as const;
-const flat = ({ x, y }: Point, z: number): Point3 => ({ x, y, z });
+export const flat = ({ x, y }: Point, z: number): Point3 => ({ x, y, z });
 
 /** Points along a line on the ground, as the vehicle has them: close together near it, further apart far from it. */
 function along(from: Point, to: Point): readonly Point[] {
@@ -46,7 +46,7 @@ function along(from: Point, to: Point): readonly Point[] {
   }
 }
 
-type Sees = (point: Point3) => InView | undefined;
+export type Sees = (point: Point3) => InView | undefined;
 
 /** The pieces of a line that are seen, one after the other. */
 function pieces(points: readonly Point3[], sees: Sees): readonly (readonly InView[])[] {
@@ -60,7 +60,11 @@ function pieces(points: readonly Point3[], sees: Sees): readonly (readonly InVie
 }
 
 /** What stands and lies on the ground, the furthest first. */
-function ground({ pose }: Placed, { edges, markers }: Pick<Layout, 'edges' | 'markers'>, sees: Sees): readonly Shown[] {
+export function ground(
+  { pose }: Placed,
+  { edges, markers }: Pick<Layout, 'edges' | 'markers'>,
+  sees: Sees,
+): readonly Shown[] {
   const things = [
     ...edges.map(({ id, kind, from, to }) => {
       const foot = along(seenFrom(pose, from), seenFrom(pose, to));
@@ -88,7 +92,7 @@ function ground({ pose }: Placed, { edges, markers }: Pick<Layout, 'edges' | 'ma
   return things.sort((a, b) => b.away - a.away).flatMap(({ shown }) => shown);
 }
 
-const ownShape = (
+export const ownShape = (
   kind: 'vehicle' | 'mirror',
   id: string,
   points: readonly (InView | undefined)[],
@@ -98,7 +102,7 @@ const ownShape = (
 };
 
 /** The corners on the ground of what can hide things behind a mirror: the vehicle and its trailer, each from its own axle. */
-function bodies(vehicle: Vehicle, hitch: number) {
+export function bodies(vehicle: Vehicle, hitch: number) {
   const here: Pose = { x: 0, y: 0, heading: 0 };
   const { trailer, widthM, rearOverhangM } = vehicle;
   const own = { pose: here, back: -rearOverhangM, front: frontOf(vehicle), half: widthM / 2, tall: vehicle.roofM };

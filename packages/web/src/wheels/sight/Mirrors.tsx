@@ -1,5 +1,6 @@
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { Placed } from '@jasperwren/motion/moves/roll';
+import { insideMirrorView, seenInside } from '@jasperwren/motion/sight/inside-mirror';
 import { mirrorSides } from '@jasperwren/motion/sight/mirror';
 import { mirrorView, seenInMirror } from '@jasperwren/motion/sight/views';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
@@ -13,10 +14,21 @@ export interface Seen {
   readonly layout: Layout;
 }
 
-/** What both door mirrors show where the vehicle stands, and which markers. */
+/** What the mirrors show where the vehicle stands, and which markers: both door mirrors, and the one inside where there is a rear window. */
 export function Mirrors({ vehicle, placed, layout }: Seen) {
+  const inside = insideMirrorView(vehicle, placed, layout);
+  const insideShows = mirrorShows(
+    'inside',
+    layout.markers.length > 0 ? seenInside(vehicle, placed, layout) : undefined,
+  );
   return (
     <>
+      {inside && (
+        <figure className={styles.inside}>
+          <ViewPicture view={inside} label={insideShows} />
+          <figcaption aria-hidden="true">{insideShows}</figcaption>
+        </figure>
+      )}
       {mirrorSides.map((side) => {
         const ids = layout.markers.length > 0 ? seenInMirror(vehicle, placed, layout, side) : undefined;
         const shows = mirrorShows(side, ids);
