@@ -2,6 +2,7 @@ import { timedYard } from '@jasperwren/core/marking/testing-standards';
 import { bandBrings, bandWords } from './marking/bands';
 import { detailWords } from './marking/detail';
 import { spentSentence, samplesWords } from './yard-pages';
+import { resultWords, tightestWords } from './yard-history';
 import { clockWords, csvProblem, foundSentence, leftOutSentence } from './yard-runs';
 import { widthsSentence } from './motion-sentences';
 
@@ -115,5 +116,22 @@ describe('how many movements a road of some width takes, in words', () => {
   it('says nothing where nothing is known', () => {
     expect(widthsSentence([], 9)).toBe('');
     expect(widthsSentence([{ widthM: 4, movements: null }], 9)).toBe('');
+  });
+});
+
+describe('the exercises of a learner in words', () => {
+  const slope = { exercise: 'slope', name: 'Slope', passed: true, timeMs: 71_200 };
+
+  it('are the time with what was left of it, what was used up, and the movements', () => {
+    expect(resultWords({ ...slope, allowedS: 90, used: 2, allowed: 5, movements: 3 })).toBe(
+      '1:11 (18 s left), faults 2 of 5, 3 movements',
+    );
+    expect(resultWords({ ...slope, allowedS: 60, movements: 1 })).toBe('1:11 (12 s over), 1 movement');
+    expect(resultWords(slope)).toBe('1:11');
+  });
+
+  it('name the one that is tightest for time, where it has one', () => {
+    expect(tightestWords({ ...slope, allowedS: 90 })).toBe('Tightest for time: Slope, 72 of 90 s last time.');
+    expect(tightestWords(slope)).toBe('');
   });
 });

@@ -9,6 +9,7 @@ import { coversExercise, type Slot } from './rules';
 import { marksOf, type Score, type Use } from './score';
 import type { Limit, EffectiveStandard } from './standard';
 import { strangeMark, type StrangeReference } from './strange';
+import { passedBy } from './way-through';
 
 export type Outcome = 'pass' | 'fail' | 'incomplete';
 
@@ -208,9 +209,11 @@ function missingIn(standard: EffectiveStandard, is: Circumstances, settled: Read
   const repeat = is.runs.some((run) => run.retest);
   const attempted = new Set(is.runs.map(({ exercise }) => exercise));
   const required = standard.requirements.flatMap((one) => (one.kind === 'exercise' ? [one.exercise] : []));
+  // Nor what lies on a branch that was not taken.
+  const lost = passedBy(standard.exercises, [...attempted]);
   const begun = [...attempted].filter((exercise) => limitsAttempts(standard, exercise));
   for (const exercise of new Set([...required, ...begun])) {
-    if (settled.has(exercise) || (repeat && !attempted.has(exercise))) continue;
+    if (settled.has(exercise) || ((repeat || lost.has(exercise)) && !attempted.has(exercise))) continue;
     const name = standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
     missing.push({ kind: 'exercise', exercise, name, attempted: attempted.has(exercise) });
   }

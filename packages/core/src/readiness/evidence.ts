@@ -1,7 +1,7 @@
 import { judgeDrive } from '../marking/judge';
 import { onCourseAlone } from './course-alone';
 import { exerciseResults } from '../yard/exercise-history';
-import { exercisesAsked } from '../yard/way-through';
+import { exercisesAsked } from '../marking/way-through';
 import { drivenMs, exerciseRuns, sectionMs } from '../drive/clock';
 import type { Drive, Mark } from '../drive/drive';
 import type { Familiarity } from '../drive/event';

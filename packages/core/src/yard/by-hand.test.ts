@@ -181,3 +181,38 @@ describe('touches', () => {
     expect([outcome(2), outcome(3)]).toEqual(['pass', 'fail']);
   });
 });
+
+it('asks for no exercise on a branch that was not taken, and for all others', () => {
+  const next: Readonly<Record<string, readonly string[]>> = {
+    'alley-left': ['parallel-left', 'parallel-right'],
+    'parallel-left': ['incline'],
+    'parallel-right': ['incline'],
+  };
+  const forked = {
+    ...attemptsYard,
+    exercises: attemptsYard.exercises
+      .filter(({ code }) => code !== 'alley-right')
+      .map((one) => ({ ...one, ...(next[one.code] && { next: next[one.code] }) })),
+    requirements: attemptsYard.requirements.filter((one) => !('exercise' in one && one.exercise === 'alley-right')),
+  } as EffectiveStandard;
+  const missing = (...driven: readonly string[]) => {
+    const log = driven.flatMap((code, i): Timed[] => [
+      [20 * i, begin(code)],
+      [20 * i + 10, end],
+    ]);
+    const verdict = judgeDrive(
+      forked,
+      foldDrive(
+        logOf([
+          [0, start(forked.id)],
+          ...log.map(([s, body]) => [s / 60, body] as const),
+          [10, { type: 'ended', ending: 'completed' }],
+        ]),
+      ),
+    );
+    return [verdict.outcome, ...verdict.missing.map((one) => ('exercise' in one ? one.exercise : one.kind))];
+  };
+  expect(missing('alley-left', 'parallel-right', 'incline', 'turn-in-road')).toEqual(['pass']);
+  expect(missing('alley-left', 'parallel-right', 'turn-in-road')).toEqual(['incomplete', 'incline']);
+  expect(missing('alley-left')).toEqual(['incomplete', 'parallel-left', 'parallel-right', 'incline', 'turn-in-road']);
+});

@@ -6,7 +6,7 @@ import type { Reason } from '../marking/reason';
 import { countsMarks, coversExercise, rulesOf } from '../marking/rules';
 import type { EffectiveStandard, Exercise, Limit } from '../marking/standard';
 import type { Headroom, Verdict } from '../marking/verdict';
-import { mayFollow } from './way-through';
+import { mayFollow } from '../marking/way-through';
 
 /** One attempt at an exercise. */
 export interface AttemptSheet extends ExerciseRun {

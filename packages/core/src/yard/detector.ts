@@ -19,7 +19,7 @@ import {
   type Scene,
   type Watch,
 } from './watches';
-import { mayFollow } from './way-through';
+import { mayFollow } from '../marking/way-through';
 
 /** Finds, sample by sample, what the sensors of a car tell of a run; live, in a replay and from a file alike. */
 export interface Detector extends Pick<Intake, 'leftOut' | 'span'> {

@@ -4,7 +4,7 @@ import { limitOf } from '../marking/exercise-limits';
 import type { EffectiveStandard, Exercise } from '../marking/standard';
 import type { Verdict } from '../marking/verdict';
 import { courseSheet } from './course-sheet';
-import { waysThrough } from './way-through';
+import { waysThrough } from '../marking/way-through';
 
 /** What became of an exercise on one drive: its last attempt. */
 export interface ExerciseResult {

@@ -3,7 +3,7 @@ import type { Sample, SentSample } from './sample';
 import { sensedItems } from './signs';
 import { startSimulatedCar, type SimulatedCar } from './simulated-car';
 import { driveExercise, type ExercisePlan, type Slip } from './simulated-exercises';
-import { waysThrough } from './way-through';
+import { waysThrough } from '../marking/way-through';
 
 /** How a run is simulated. */
 export interface RunPlan {

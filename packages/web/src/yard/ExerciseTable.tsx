@@ -6,8 +6,7 @@ import {
   type ExerciseResult,
 } from '@jasperwren/core/yard/exercise-history';
 import { percent } from '@jasperwren/words/lists';
-import { t } from '@jasperwren/words/yard-history';
-import { clockTime } from '../ui/format';
+import { resultWords, t, tightestWords } from '@jasperwren/words/yard-history';
 import styles from './yard-pages.module.css';
 
 interface Props {
@@ -71,25 +70,4 @@ function tightestExercise(history: readonly ExerciseHistory[]): ExerciseResult |
     .flatMap(({ results }) => results.at(-1) ?? [])
     .filter(({ allowedS }) => allowedS !== undefined)
     .toSorted((a, b) => share(b) - share(a))[0];
-}
-
-const tightestWords = ({ name, timeMs, allowedS }: ExerciseResult): string =>
-  t('tightest', { name, seconds: Math.ceil(timeMs / 1000), allowed: allowedS! });
-
-/** "1:12 (18 s left), 2 of 5 used up, 3 movements". */
-function resultWords({ timeMs, allowedS, used, allowed, movements }: ExerciseResult): string {
-  return joinParts([
-    timeWords(timeMs, allowedS),
-    used !== undefined && allowed !== undefined && t('usedUp', { used, allowed }),
-    movements !== undefined && t('movements', { count: movements }),
-  ]);
-}
-
-const joinParts = (parts: readonly (string | false)[]): string => parts.filter((part) => part !== false).join(', ');
-
-function timeWords(timeMs: number, allowedS: number | undefined): string {
-  const time = clockTime(timeMs);
-  if (allowedS === undefined) return time;
-  const leftS = allowedS - Math.ceil(timeMs / 1000);
-  return leftS >= 0 ? t('timeLeft', { time, left: leftS }) : t('timeOver', { time, over: -leftS });
 }

@@ -1,4 +1,4 @@
-import type { Exercise } from '../marking/standard';
+import type { Exercise } from './standard';
 
 /** An exercise with its place in a course. */
 type Placed = Pick<Exercise, 'code' | 'next'>;
@@ -25,8 +25,11 @@ function followers(exercises: readonly Placed[], i: number): readonly string[] {
   return exercises[i]?.next ?? (following ? [following.code] : []);
 }
 
-/** Branches that were not taken, with what only they lead to. */
-function passedBy(exercises: readonly Placed[], driven: readonly string[]): ReadonlySet<string> {
+/**
+ * Branches that were not taken, with what only they lead to.
+ * @param driven codes of the exercises driven, in the order in which they were, each once
+ */
+export function passedBy(exercises: readonly Placed[], driven: readonly string[]): ReadonlySet<string> {
   const all = new Set<string>();
   driven.forEach((code, i) => {
     const branches = exercises.find((one) => one.code === code)?.next ?? [];
