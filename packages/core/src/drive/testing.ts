@@ -19,6 +19,15 @@ export function logOf(
   }));
 }
 
+/** An exercise begins, and the one under way ends. */
+export const exerciseBegins = (exercise: string, retest = false): EventBody => ({
+  type: 'section',
+  section: 'exercise',
+  exercise,
+  ...(retest && { retest }),
+});
+export const exerciseEnds: EventBody = { type: 'section', section: 'guided' };
+
 /** The start of a drive under the shipped version of a standard. */
 export const start = (standardId = 'tally'): Extract<EventBody, { type: 'started' }> => ({
   type: 'started',

@@ -1,6 +1,6 @@
 import type { EventBody } from '../drive/event';
 import { foldDrive } from '../drive/fold';
-import { logOf, start } from '../drive/testing';
+import { exerciseBegins as begin, exerciseEnds as end, logOf, start } from '../drive/testing';
 import { judgeDrive } from '../marking/judge';
 import { gradeOfValue } from '../marking/measured';
 import { rulesOf } from '../marking/rules';
@@ -11,13 +11,6 @@ import { attemptsYard, choosing, reversingArea, timedYard } from '../marking/tes
 
 type Timed = readonly [seconds: number, body: EventBody];
 
-const begin = (exercise: string, retest = false): EventBody => ({
-  type: 'section',
-  section: 'exercise',
-  exercise,
-  ...(retest && { retest }),
-});
-const end: EventBody = { type: 'section', section: 'guided' };
 const mark = (item: string, grade = 'demerit'): EventBody => ({ type: 'mark', item, grade });
 const step = (what: 'movement' | 'shunt' | 'look'): EventBody => ({ type: 'step', step: what });
 

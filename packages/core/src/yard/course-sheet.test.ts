@@ -1,4 +1,4 @@
-import { logOf, start } from '../drive/testing';
+import { exerciseBegins as begin, exerciseEnds as end, logOf, start } from '../drive/testing';
 import type { EventBody } from '../drive/event';
 import { foldDrive } from '../drive/fold';
 import { secondsAllowed } from '../marking/exercise-limits';
@@ -6,14 +6,6 @@ import { judgeDrive } from '../marking/judge';
 import { attemptsYard, tally, timedYard } from '../marking/testing-standards';
 import type { EffectiveStandard } from '../marking/standard';
 import { courseSheet, nextExercises } from './course-sheet';
-
-const begin = (exercise: string, retest = false): EventBody => ({
-  type: 'section',
-  section: 'exercise',
-  exercise,
-  ...(retest && { retest }),
-});
-const end: EventBody = { type: 'section', section: 'guided' };
 
 /** A drive of these bodies, a minute apart, and what the course says of it. */
 function courseOf(standard: EffectiveStandard, bodies: readonly EventBody[]) {

@@ -1,7 +1,6 @@
-import { runWith } from './testing-runs';
 import { simulateRun } from './simulate-run';
 import { timedYard } from '../marking/testing-standards';
-import { planWith } from './testing-runs';
+import { planWith, runWith } from './testing-runs';
 import { timeSpent } from './time-spent';
 import type { Finding } from './findings';
 

@@ -1,20 +1,13 @@
 import fc from 'fast-check';
-import { layOut } from '../layout/exercises';
-import { mirrored, type Layout } from '../layout/layout';
-import { standing } from '../moves/roll';
+import { mirrored } from '../layout/layout';
 import { vehicleClasses } from '../vehicle/classes';
+import { here, poles } from './testing-poles';
 import { insideGlassOf, insideMirrorView, seenInside, seenOnFlat } from './inside-mirror';
 import { eyeOf } from './mirror';
 import { dot, minus, plus, times, unit } from './space3';
 
 const { car, van, rigid } = vehicleClasses;
 const trailed = vehicleClasses['car-with-trailer'];
-const here = standing({ x: 0, y: 0, heading: 0 });
-const poles = (...at: readonly (readonly [number, number])[]): Layout => ({
-  ...layOut({ code: 'bay-reverse', side: 'right', space: {} }, car),
-  edges: [],
-  markers: at.map(([x, y], i) => ({ id: 'ABCDEFG'[i]!, kind: 'pole', x, y })),
-});
 const glass = insideGlassOf(car)!;
 const eye = eyeOf(car);
 

@@ -1,10 +1,10 @@
-import { distanceBetween, placed as placedAt, rectangle, seenFrom } from '../geometry';
-import { markerHeightM, type Layout } from '../layout/layout';
+import { placed as placedAt } from '../geometry';
+import type { Layout } from '../layout/layout';
 import type { Placed } from '../moves/roll';
 import type { Vehicle } from '../vehicle/vehicle';
 import { eyeOf } from './mirror';
 import { crossProduct, dot, minus, plus, times, unit, type Point3 } from './space3';
-import { bodies, flat, ground, ownShape, type InView, type Sees, type View } from './views';
+import { bodies, flat, ground, markersSeen, ownShape, type InView, type Sees, type View } from './views';
 
 /** How the inside mirror and the rear window of a car lie; round figures of the class (common practice). */
 const usual = {
@@ -133,18 +133,9 @@ export function seenInside(
   const glass = insideGlassOf(vehicle);
   if (!glass) return undefined;
   const eye = eyeOf(vehicle);
-  const hiding = bodies(vehicle, hitch)
-    .slice(1)
-    .map((body) => rectangle(body.pose, body.back, body.front, -body.half, body.half));
-  return markers
-    .filter((marker) => {
-      const at = seenFrom(pose, marker);
-      if (hiding.some((body) => distanceBetween([glass.middle, at], body) === 0)) return false;
-      return [0, 0.25, 0.5, 0.75, 1].some((share) => {
-        const point = flat(at, share * markerHeightM[marker.kind]);
-        const on = seenOnFlat(glass, eye, point);
-        return on !== undefined && isOn(on) && throughWindow(glass, on, point);
-      });
-    })
-    .map(({ id }) => id);
+  // The car itself hides nothing of what is seen through its window.
+  return markersSeen(pose, markers, glass.middle, bodies(vehicle, hitch).slice(1), (point) => {
+    const on = seenOnFlat(glass, eye, point);
+    return on !== undefined && isOn(on) && throughWindow(glass, on, point);
+  });
 }

@@ -1,17 +1,10 @@
-import { layOut } from '../layout/exercises';
-import { mirrored, type Layout } from '../layout/layout';
-import { standing } from '../moves/roll';
+import { mirrored } from '../layout/layout';
 import { vehicleClasses } from '../vehicle/classes';
+import { here, poles } from './testing-poles';
 import { eyeView, mirrorView, seenInMirror } from './views';
 
 const { car, rigid } = vehicleClasses;
 const trailed = vehicleClasses['car-with-trailer'];
-const here = standing({ x: 0, y: 0, heading: 0 });
-const poles = (...at: readonly (readonly [number, number])[]): Layout => ({
-  ...layOut({ code: 'bay-reverse', side: 'right', space: {} }, car),
-  edges: [],
-  markers: at.map(([x, y], i) => ({ id: 'ABCDEFG'[i]!, kind: 'pole', x, y })),
-});
 
 it('shows in each mirror what is behind on that side, and hides what the vehicle stands before', () => {
   const layout = poles([-6, 1.8], [-6, -1.8], [6, 2], [-8, 0]);

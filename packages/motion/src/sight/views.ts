@@ -154,6 +154,24 @@ export function mirrorView(vehicle: Vehicle, placed: Placed, layout: Layout, sid
   };
 }
 
+/** The markers that a mirror shows any of, and that none of the bodies hides from its glass. */
+export function markersSeen(
+  pose: Pose,
+  markers: readonly Marker[],
+  glass: Point3,
+  hiding: ReturnType<typeof bodies>,
+  shows: (point: Point3) => boolean,
+): readonly string[] {
+  const hides = hiding.map(({ pose: own, back, front, half }) => rectangle(own, back, front, -half, half));
+  return markers
+    .filter((marker) => {
+      const at = seenFrom(pose, marker);
+      if (hides.some((body) => distanceBetween([glass, at], body) === 0)) return false;
+      return [0, 0.25, 0.5, 0.75, 1].some((share) => shows(flat(at, share * markerHeightM[marker.kind])));
+    })
+    .map(({ id }) => id);
+}
+
 /** The markers that a door mirror shows any of, and that the vehicle itself does not hide. */
 export function seenInMirror(
   vehicle: Vehicle,
@@ -163,19 +181,10 @@ export function seenInMirror(
 ): readonly string[] {
   const glass = glassOf(vehicle, side);
   const eye = eyeOf(vehicle);
-  const hiding = bodies(vehicle, hitch).map((body) =>
-    rectangle(body.pose, body.back, body.front, -body.half, body.half),
-  );
-  return markers
-    .filter((marker) => {
-      const at = seenFrom(pose, marker);
-      if (hiding.some((body) => distanceBetween([glass.middle, at], body) === 0)) return false;
-      return [0, 0.25, 0.5, 0.75, 1].some((share) => {
-        const on = seenOnGlass(glass, eye, flat(at, share * markerHeightM[marker.kind]));
-        return on !== undefined && isOnGlass(glass, on);
-      });
-    })
-    .map(({ id }) => id);
+  return markersSeen(pose, markers, glass.middle, bodies(vehicle, hitch), (point) => {
+    const on = seenOnGlass(glass, eye, point);
+    return on !== undefined && isOnGlass(glass, on);
+  });
 }
 
 export const looks = ['ahead', 'left', 'right'] as const;

@@ -1,6 +1,6 @@
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import { logOf, start } from '@jasperwren/core/drive/testing';
+import { exerciseBegins as begin, exerciseEnds as end, logOf, start } from '@jasperwren/core/drive/testing';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { attemptsYard, reversingArea, timedYard } from '@jasperwren/core/marking/testing-standards';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -35,8 +35,6 @@ const words = (markup: string) =>
     .replaceAll(/( ?\| )+/g, ' | ');
 
 type Timed = readonly [seconds: number, body: EventBody];
-const begin = (exercise: string): EventBody => ({ type: 'section', section: 'exercise', exercise });
-const end: EventBody = { type: 'section', section: 'guided' };
 
 /** What the console knows at a moment of a log, so many seconds after the start. */
 function at(standard: EffectiveStandard, log: readonly Timed[], nowS: number) {

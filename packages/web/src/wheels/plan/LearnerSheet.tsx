@@ -35,7 +35,9 @@ export function LearnerSheet({ vehicle, ground, name, steps, references, ends, c
                 <strong>{stepSentence(step, vehicle.lockDeg)}</strong>
                 <p>{referenceSentence(references[i]!, vehicle)}</p>
               </div>
-              <Mirrors vehicle={vehicle} placed={ends[i]!} layout={ground.layout} />
+              <div className={styles.mirrors}>
+                <Mirrors vehicle={vehicle} placed={ends[i]!} layout={ground.layout} />
+              </div>
             </div>
           </li>
         ))}
