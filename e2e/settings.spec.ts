@@ -27,7 +27,7 @@ test('the theme that was chosen stays, whatever the device says', async ({ page,
   await expect.poll(ground).not.toBe(day);
   await page.reload();
   await expect(page.getByRole('radio', { name: accountWords('night') })).toBeChecked();
-  expect(await ground()).not.toBe(day);
+  await expect.poll(ground).not.toBe(day);
 });
 
 test('signing out with something unsent warns, and sends it at the next sign-in', async ({ page, school, server }) => {

@@ -112,7 +112,7 @@ test('categories are put in order by mouse and by keyboard', async ({ page, scho
     page
       .getByRole('textbox', { name: editor('area'), exact: true })
       .evaluateAll((all) => all.slice(0, 3).map((input) => (input as HTMLInputElement).value));
-  expect(await names()).toEqual(['Safety checks', 'Set-up', questions('controls')]);
+  await expect.poll(names).toEqual(['Safety checks', 'Set-up', questions('controls')]);
   const from = page.getByRole('button', { name: 'Move Safety checks' });
   await from.scrollIntoViewIfNeeded();
   await page.getByRole('button', { name: 'Move Controls' }).scrollIntoViewIfNeeded();

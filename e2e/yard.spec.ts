@@ -304,5 +304,5 @@ test('a course with branches, read from a car: a fault is shown with its values 
   await startOrEnd(page);
   await minutes(page, 286 / 60);
   await expect(page.getByText(/^1?\d seconds left$/)).toBeVisible();
-  expect(await page.evaluate(() => (globalThis as { heard?: number[] }).heard)).toContain(1320);
+  await expect.poll(() => page.evaluate(() => (globalThis as { heard?: number[] }).heard)).toContain(1320);
 });
