@@ -73,10 +73,6 @@ function specOf(file: string, io: Io): Spec | undefined {
 }
 
 function plan({ vehicle, exercise, layout, ...limits }: Spec, { json }: Values, io: Io): number {
-  if (vehicle.trailer) {
-    io.err(t('trailerAlone'));
-    return exitCodes.unusable;
-  }
   const found = planGround(vehicle, { layout, ...(exercise && { exercise }) }, limits);
   if (found.found) {
     if (json) printJson(io, found);
@@ -94,6 +90,7 @@ function plan({ vehicle, exercise, layout, ...limits }: Spec, { json }: Values, 
           : t('summaryFree', { movements: movementsWords(found.movements), way: found.wayM.toFixed(1) }),
       );
       found.steps.forEach((step, i) => io.out(`  ${i + 1}. ${stepSentence(step, vehicle.lockDeg)}`));
+      if (vehicle.trailer) io.out(t('towingWhy'));
       io.out(t('caution'));
     }
     return exitCodes.pass;

@@ -18,15 +18,25 @@ it('says a step as a driver is told it', () => {
   expect(stepSentence({ steerDeg: -15.5, distanceM: 2 }, 31)).toBe('50 % right lock, forward 2.0 m');
 });
 
+it('says with a trailer where it stands as a step ends, and nothing of steering that is off', () => {
+  const towing = vehicleClasses['car-with-trailer'];
+  const reference = { shortM: 0.07, longM: 0.2, level: [] };
+  expect(referenceSentence(reference, towing, 0.35)).toBe(
+    'Trailer then 20° out to the left. May be 7 cm short or 20 cm far.',
+  );
+  expect(referenceSentence(reference, towing, -0.1)).toContain('6° out to the right');
+  expect(referenceSentence(reference, towing, 0.001)).toContain('Trailer then in line.');
+});
+
 it('says what a step forgives, and what lines up as it ends', () => {
   const { car } = vehicleClasses;
   const forgives = { shortM: 0.2, longM: 0.345, leftDeg: 0, rightDeg: car.lockDeg / 10 };
   const said = 'May be 20 cm short or 35 cm far, the steering wheel 0° left or 52° right of it.';
-  expect(referenceSentence({ ...forgives, level: [] }, car)).toBe(said);
-  expect(referenceSentence({ shortM: 1, longM: 0.1, leftDeg: 10, level: [] }, car)).toBe(
+  expect(referenceSentence({ ...forgives, level: [] }, car, 0)).toBe(said);
+  expect(referenceSentence({ shortM: 1, longM: 0.1, leftDeg: 10, level: [] }, car, 0)).toBe(
     'May be 100 cm or more short or 10 cm far, the steering wheel 168° or more left of it.',
   );
-  const ends = (level: Reference['level'][number]) => referenceSentence({ ...forgives, level: [level] }, car);
+  const ends = (level: Reference['level'][number]) => referenceSentence({ ...forgives, level: [level] }, car, 0);
   const marker = { thing: 'B', kind: 'cone', side: 'right', offM: 0.02 } as const;
   expect(ends({ ...marker, feature: 'door-mirror' })).toBe(
     `Ends with marker B level with the door mirror on the right. ${said}`,
@@ -54,9 +64,9 @@ it('says which markers a mirror shows', () => {
 
 it('says how much more room would do, and when none would', () => {
   expect(neededSentence({ measure: 'gapM', haveM: 4.2, needM: 5.35, movements: 2 })).toBe(
-    'There is no way with this much room. Gap between cars: 5.35 m would do, 115 cm more.',
+    'Gap between cars: 5.35 m would do, 115 cm more.',
   );
-  expect(neededSentence(undefined)).toContain('four metres more');
+  expect(neededSentence(undefined)).toBe('Four metres more would not help either.');
 });
 
 it('names what is touched, and questions a measure with what is usual', () => {

@@ -2,7 +2,7 @@ import type { ExerciseCode } from '@jasperwren/motion/layout/exercises';
 import type { SpaceName } from '@jasperwren/motion/layout/space';
 import type { Near } from '@jasperwren/motion/layout/touch';
 import type { Saved } from '@jasperwren/motion/planner/last-saved';
-import type { NoPlan } from '@jasperwren/motion/planner/plan';
+import type { NoPlan } from '@jasperwren/motion/planner/search';
 import type { MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Step } from '@jasperwren/motion/moves/steps';
 import { wheelOf } from '@jasperwren/motion/moves/bench';
@@ -89,18 +89,34 @@ function linedUpWords({ feature, side, ...thing }: LinedUp): string {
   }
 }
 
+/** "Trailer then 28° out to the left." */
+function trailerWords(hitch: number): string {
+  const degrees = Math.round((Math.abs(hitch) * 180) / Math.PI);
+  // Where the car points to the left of its trailer, the trailer's rear comes out on the left.
+  return degrees === 0
+    ? t('trailerInLine')
+    : t('trailerOut', { degrees, side: t(hitch > 0 ? 'leftSide' : 'rightSide') });
+}
+
 /**
  * "Ends with marker B level with the door mirror on the right. May be 20 cm short or 34 cm far, the steering wheel 12° left
  * or 30° right of it."
+ * @param hitch the angle of a trailer as the step ends, in radians
  */
 export function referenceSentence(
   { shortM, longM, leftDeg, rightDeg, level: [best] }: Reference,
   vehicle: Vehicle,
+  hitch: number,
 ): string {
   const atLeast = (value: string, capped: boolean) => (capped ? t('orMore', { value }) : value);
   const metres = (value: number) => atLeast(t('cm', { value: Math.round(value * 100) }), value >= mostM);
   const wheel = (value = 0) =>
     atLeast(t('degrees', { value: Math.floor(wheelOf(vehicle, value)) }), value >= mostDeg - 1e-9);
+  const [short, long] = [metres(shortM), metres(longM)];
+  if (vehicle.trailer) {
+    const forgives = `${trailerWords(hitch)} ${t('forgivesTowing', { short, long })}`;
+    return best ? t('endsWith', { what: linedUpWords(best), forgives }) : forgives;
+  }
   const [left, right] = [wheel(leftDeg), wheel(rightDeg)];
   const steering =
     leftDeg === undefined
@@ -108,7 +124,7 @@ export function referenceSentence(
       : rightDeg === undefined
         ? t('steeredLeft', { left })
         : t('steeredBoth', { left, right });
-  const forgives = t('forgives', { short: metres(shortM), long: metres(longM), steering });
+  const forgives = t('forgives', { short, long, steering });
   return best ? t('endsWith', { what: linedUpWords(best), forgives }) : forgives;
 }
 

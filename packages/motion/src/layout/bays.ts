@@ -1,6 +1,6 @@
 import { placed, toRadians, type Point, type Pose } from '../geometry';
 import { leastRadius } from '../vehicle/turning';
-import { frontOf, type Vehicle } from '../vehicle/vehicle';
+import { frontOf, rearBehindOf, type Vehicle } from '../vehicle/vehicle';
 import { polyline, type Edge, type Layout, type Marker } from './layout';
 import type { Space } from './space';
 
@@ -15,6 +15,9 @@ const goesOnM = 8;
 /** Metres between the inner rear wheel and the corner that it turns around. */
 const besideCornerM = 0.25;
 
+/** How much further back than the car a trailer reaches, in metres. */
+const trailerBehind = (vehicle: Vehicle): number => rearBehindOf(vehicle) - vehicle.rearOverhangM;
+
 /**
  * A bay square to the aisle, on the right: its mouth around 0, its end below, the aisle above.
  * @param how reversed into, driven into, or a dock for a long vehicle with poles at its corners and a barrier at its end
@@ -25,7 +28,8 @@ export function bayLayout(
   how: 'reverse' | 'forward' | 'dock',
 ): Omit<Layout, 'name'> {
   const half = bayM / 2;
-  const reach = leastRadius(vehicle) + frontOf(vehicle) + 2;
+  const behindM = trailerBehind(vehicle);
+  const reach = leastRadius(vehicle) + frontOf(vehicle) + 2 * behindM + 2;
   const mouth = { x: 0, y: 0, heading: -Math.PI / 2 };
   const beside = drawnUpM + vehicle.widthM / 2;
   const radius = leastRadius(vehicle);
@@ -34,16 +38,23 @@ export function bayLayout(
   const sink = Math.sqrt(Math.max(0, inner * inner - (radius - half) ** 2));
   const start: Pose =
     how === 'forward'
-      ? { x: -(leastRadius(vehicle) + 2), y: Math.max(beside, aisleM - 0.8 - vehicle.mirrorWidthM / 2), heading: 0 }
+      ? {
+          x: -(leastRadius(vehicle) + 2 + behindM),
+          y: Math.max(beside, aisleM - 0.8 - vehicle.mirrorWidthM / 2),
+          heading: 0,
+        }
       : {
-          x: leastRadius(vehicle) + 1,
-          y: Math.min(Math.max(beside, radius - sink), aisleM - 0.3 - vehicle.mirrorWidthM / 2),
+          // A trailer has to come past the bay as well, and to be brought to its angle.
+          x: leastRadius(vehicle) + 1 + 1.4 * behindM,
+          y: vehicle.trailer
+            ? aisleM - 2 - vehicle.mirrorWidthM / 2
+            : Math.min(Math.max(beside, radius - sink), aisleM - 0.3 - vehicle.mirrorWidthM / 2),
           heading: 0,
         };
   const goal: Pose =
     how === 'forward'
       ? { x: 0, y: -(depthM - endGapM - frontOf(vehicle)), heading: -Math.PI / 2 }
-      : { x: 0, y: -(depthM - endGapM - vehicle.rearOverhangM), heading: Math.PI / 2 };
+      : { x: 0, y: -(depthM - endGapM - rearBehindOf(vehicle)), heading: Math.PI / 2 };
   const corners: readonly Point[] = [
     { x: -half, y: 0 },
     { x: half, y: 0 },
@@ -72,7 +83,8 @@ export function bayLayout(
 export function angleBayLayout(vehicle: Vehicle, { bayM, depthM, aisleM }: BaySpace): Omit<Layout, 'name'> {
   const heading = -toRadians(60);
   const mouth: Pose = { x: 0, y: 0, heading };
-  const reach = leastRadius(vehicle) + frontOf(vehicle) + 2;
+  const behindM = trailerBehind(vehicle);
+  const reach = leastRadius(vehicle) + frontOf(vehicle) + 2 * behindM + 2;
   const half = bayM / 2;
   /** Where a side of the bay, so many metres to its left, meets the aisle. */
   const atAisle = (left: number): Point => ({ x: left / Math.sin(toRadians(60)), y: 0 });
@@ -80,7 +92,7 @@ export function angleBayLayout(vehicle: Vehicle, { bayM, depthM, aisleM }: BaySp
   const corners = [atAisle(half), far(half), far(-half), atAisle(-half)] as const;
   return {
     start: {
-      x: -(leastRadius(vehicle) + 2),
+      x: -(leastRadius(vehicle) + 2 + behindM),
       y: Math.max(drawnUpM + vehicle.widthM / 2, aisleM - 0.8 - vehicle.mirrorWidthM / 2),
       heading: 0,
     },

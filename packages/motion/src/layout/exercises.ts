@@ -1,9 +1,9 @@
 import { leastRadius } from '../vehicle/turning';
-import { lengthOf, type Vehicle } from '../vehicle/vehicle';
+import { lengthOf, reversedLengthOf, wholeLengthOf, type Vehicle } from '../vehicle/vehicle';
 import { bayLayout, angleBayLayout } from './bays';
 import { mirrored, type Layout } from './layout';
 import type { Space, SpaceName } from './space';
-import { reversingAreaLayout, usualReversingArea, wholeLengthOf } from './reversing-area';
+import { reversingAreaLayout, usualReversingArea } from './reversing-area';
 import { cornerLayout, parallelLayout, straightLayout, turnLayout } from './roads';
 
 export const exerciseCodes = [
@@ -38,27 +38,36 @@ interface Kind {
 const up = (metres: number, to = 0.1) => Math.ceil(metres / to - 1e-9) * to;
 const round = (metres: number) => Math.round(metres * 100) / 100;
 
-const bay = (vehicle: Vehicle) => ({
-  aisleM: round(up(Math.max(6, leastRadius(vehicle) + vehicle.widthM + 0.6), 0.5)),
-  bayM: round(up(vehicle.mirrorWidthM + 0.45)),
-  depthM: round(up(lengthOf(vehicle) + 0.6)),
+/** Room that a vehicle needs before a bay beyond what it needs alone, to put its trailer there. */
+const moreForTrailer = (vehicle: Vehicle) => (vehicle.trailer ? wholeLengthOf(vehicle) - lengthOf(vehicle) + 1.5 : 0);
+
+const bay = (vehicle: Vehicle, insideM: number) => ({
+  aisleM: round(up(Math.max(6, leastRadius(vehicle) + vehicle.widthM + 0.6) + moreForTrailer(vehicle), 0.5)),
+  bayM: round(up(vehicle.mirrorWidthM + (vehicle.trailer ? 0.9 : 0.45))),
+  depthM: round(up(insideM + 0.6)),
 });
 
 const kinds: Readonly<Record<ExerciseCode, Kind>> = {
   'turn-in-road': {
-    usual: (vehicle) => ({ roadM: round(up(Math.max(6.5, lengthOf(vehicle) * 1.6), 0.5)) }),
+    usual: (vehicle) => ({ roadM: round(up(Math.max(6.5, wholeLengthOf(vehicle) * 1.6), 0.5)) }),
     lay: turnLayout,
   },
   parallel: {
     usual: (vehicle) => ({
-      gapM: round(up(lengthOf(vehicle) * 1.5)),
+      gapM: round(up(wholeLengthOf(vehicle) * 1.5)),
       roadM: round(up(Math.max(6.5, vehicle.widthM * 3.5), 0.5)),
     }),
     lay: parallelLayout,
   },
-  'bay-reverse': { usual: bay, lay: (vehicle, space) => bayLayout(vehicle, space, 'reverse') },
-  'bay-forward': { usual: bay, lay: (vehicle, space) => bayLayout(vehicle, space, 'forward') },
-  'angle-bay': { usual: bay, lay: angleBayLayout },
+  'bay-reverse': {
+    usual: (vehicle) => bay(vehicle, reversedLengthOf(vehicle)),
+    lay: (vehicle, space) => bayLayout(vehicle, space, 'reverse'),
+  },
+  'bay-forward': {
+    usual: (vehicle) => bay(vehicle, wholeLengthOf(vehicle)),
+    lay: (vehicle, space) => bayLayout(vehicle, space, 'forward'),
+  },
+  'angle-bay': { usual: (vehicle) => bay(vehicle, wholeLengthOf(vehicle)), lay: angleBayLayout },
   'corner-reverse': {
     usual: (vehicle) => ({
       sideRoadM: round(up(Math.max(5.5, vehicle.widthM * 3))),
@@ -74,9 +83,9 @@ const kinds: Readonly<Record<ExerciseCode, Kind>> = {
   },
   'alley-dock': {
     usual: (vehicle) => ({
-      aisleM: round(up(leastRadius(vehicle) + lengthOf(vehicle) * 0.8, 0.5)),
+      aisleM: round(up(leastRadius(vehicle) + lengthOf(vehicle) * 0.8 + moreForTrailer(vehicle), 0.5)),
       bayM: round(up(vehicle.mirrorWidthM + 0.9)),
-      depthM: round(up(lengthOf(vehicle) + 1)),
+      depthM: round(up(reversedLengthOf(vehicle) + 1)),
     }),
     lay: (vehicle, space) => bayLayout(vehicle, space, 'dock'),
   },
@@ -89,6 +98,9 @@ export const usualSpace = (code: ExerciseCode, vehicle: Vehicle): Space => kinds
 /** The measure of an exercise that there is most often too little of. */
 export const tightMeasure = (code: ExerciseCode, vehicle: Vehicle): SpaceName =>
   Object.keys(usualSpace(code, vehicle))[0] as SpaceName;
+
+/** Bays that take in the whole of a vehicle with its trailer. */
+const drivenInto: readonly ExerciseCode[] = ['bay-forward', 'angle-bay'];
 
 /** A measure of the ground that cannot be. */
 export interface SpaceProblem {
@@ -103,9 +115,9 @@ export function checkSpace(spec: ExerciseSpec, vehicle: Vehicle): readonly Space
   const least: Record<SpaceName, number> = {
     roadM: vehicle.mirrorWidthM + 0.5,
     bayM: vehicle.widthM,
-    depthM: lengthOf(vehicle),
+    depthM: drivenInto.includes(spec.code) ? wholeLengthOf(vehicle) : reversedLengthOf(vehicle),
     aisleM: vehicle.mirrorWidthM + 0.2,
-    gapM: lengthOf(vehicle),
+    gapM: wholeLengthOf(vehicle),
     sideRoadM: vehicle.mirrorWidthM,
     cornerM: 0.5,
     laneM: vehicle.mirrorWidthM,

@@ -1,4 +1,4 @@
-import { frontOf, lengthOf, type Vehicle } from '../vehicle/vehicle';
+import { frontOf, rearBehindOf, reversedLengthOf, wholeLengthOf, type Vehicle } from '../vehicle/vehicle';
 import { polyline, type Edge, type Layout, type Marker } from './layout';
 import type { Space } from './space';
 
@@ -11,13 +11,6 @@ function stopLineOf({ trailer, rearOverhangM, tyreDiameterM }: Vehicle): number 
   return rearM + Math.min(0.5, Math.max(0, behindTyre / 2));
 }
 
-/** Metres from the front end of a vehicle to its rear end, its trailer's where it has one, in a straight line. */
-export const wholeLengthOf = (vehicle: Vehicle): number => frontOf(vehicle) + rearBehind(vehicle);
-
-/** Metres from the rear axle back to the rear end, or to that of the trailer in a straight line. */
-const rearBehind = ({ trailer, rearOverhangM }: Vehicle): number =>
-  trailer ? trailer.hitchBehindM + trailer.drawbarM + trailer.bodyBehindM : rearOverhangM;
-
 /** What is usual for a vehicle, in metres: 66 by 11 m for a car with its trailer, more for what is longer. Common practice. */
 export function usualReversingArea(vehicle: Vehicle): Space {
   const widest = Math.max(vehicle.widthM, vehicle.trailer?.widthM ?? 0);
@@ -25,9 +18,7 @@ export function usualReversingArea(vehicle: Vehicle): Space {
     areaLongM: Math.max(66, Math.ceil(wholeLengthOf(vehicle) * 6)),
     areaWideM: Math.max(11, Math.ceil(widest * 5.5)),
     bayM: Math.round(widest * 1.5 * 10) / 10,
-    depthM: Math.ceil(
-      (vehicle.trailer ? vehicle.trailer.bodyAheadM + vehicle.trailer.bodyBehindM : lengthOf(vehicle)) + 2,
-    ),
+    depthM: Math.ceil(reversedLengthOf(vehicle) + 2),
   };
 }
 
@@ -56,7 +47,7 @@ export function reversingAreaLayout(
     ]);
   return {
     start: { x: areaLongM - frontM - frontOf(vehicle), y: laneY, heading: 0 },
-    goal: { kind: 'poses', poses: [{ x: rearM + rearBehind(vehicle), y: bayY, heading: 0 }] },
+    goal: { kind: 'poses', poses: [{ x: rearM + rearBehindOf(vehicle), y: bayY, heading: 0 }] },
     area: { left: -1, right: areaLongM + 3, bottom: -areaWideM - 1, top: 1 },
     markers: [
       cone('A1', areaLongM - frontM, laneY + out),

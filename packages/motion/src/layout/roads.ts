@@ -1,6 +1,6 @@
 import type { Point } from '../geometry';
 import { leastRadius } from '../vehicle/turning';
-import { frontOf, lengthOf, type Vehicle } from '../vehicle/vehicle';
+import { frontOf, rearBehindOf, wholeLengthOf, type Vehicle } from '../vehicle/vehicle';
 import { polyline, type Edge, type Layout } from './layout';
 import type { Space } from './space';
 
@@ -22,12 +22,13 @@ const kerbs = (reach: number, roadM: number): readonly Edge[] =>
 
 /** A road between two kerbs, to be turned round on. */
 export function turnLayout(vehicle: Vehicle, { roadM }: Required<Space>): Laid {
-  const reach = lengthOf(vehicle) * 2 + leastRadius(vehicle) + 8;
+  const length = wholeLengthOf(vehicle);
+  const reach = length * 2 + leastRadius(vehicle) + 8;
   return {
     start: { x: 0, y: fromKerbM + vehicle.widthM / 2, heading: 0 },
     goal: { kind: 'heading', heading: Math.PI },
     // A turn in the road, not a drive along it to the other side and back.
-    area: { left: -lengthOf(vehicle), right: leastRadius(vehicle) + lengthOf(vehicle), bottom: -0.5, top: roadM + 0.5 },
+    area: { left: -length, right: leastRadius(vehicle) + length, bottom: -0.5, top: roadM + 0.5 },
     markers: [],
     edges: [...kerbs(reach, roadM)],
   };
@@ -35,8 +36,9 @@ export function turnLayout(vehicle: Vehicle, { roadM }: Required<Space>): Laid {
 
 /** A gap between two parked cars at the kerb on the right. */
 export function parallelLayout(vehicle: Vehicle, { gapM, roadM }: Required<Space>): Laid {
-  const reach = gapM / 2 + parked.lengthM + 2;
-  const length = lengthOf(vehicle);
+  const startX = gapM / 2 + rearBehindOf(vehicle) + 0.6;
+  const reach = Math.max(gapM / 2 + parked.lengthM, vehicle.trailer ? startX + frontOf(vehicle) : 0) + 2;
+  const length = wholeLengthOf(vehicle);
   const outer = parked.fromKerbM + parked.widthM;
   const box = (id: string, left: number) =>
     polyline(id, 'wall', [
@@ -47,10 +49,10 @@ export function parallelLayout(vehicle: Vehicle, { gapM, roadM }: Required<Space
       { x: left, y: parked.fromKerbM },
     ]);
   return {
-    start: { x: gapM / 2 + vehicle.rearOverhangM + 0.6, y: outer + 0.8 + vehicle.widthM / 2, heading: 0 },
+    start: { x: startX, y: outer + 0.8 + vehicle.widthM / 2, heading: 0 },
     goal: {
       kind: 'poses',
-      poses: [{ x: vehicle.rearOverhangM - length / 2, y: 0.25 + vehicle.widthM / 2, heading: 0 }],
+      poses: [{ x: rearBehindOf(vehicle) - length / 2, y: 0.25 + vehicle.widthM / 2, heading: 0 }],
       bay: { mouth: { x: 0, y: outer, heading: -Math.PI / 2 }, widthM: gapM, depthM: outer },
     },
     area: { left: -reach, right: reach, bottom: -0.5, top: roadM },
@@ -61,8 +63,8 @@ export function parallelLayout(vehicle: Vehicle, { gapM, roadM }: Required<Space
 
 /** A side road on the right, to be reversed into around its corner. */
 export function cornerLayout(vehicle: Vehicle, { roadM, sideRoadM, cornerM }: Required<Space>): Laid {
-  const deep = cornerM + lengthOf(vehicle) * 2.2;
-  const reach = cornerM + lengthOf(vehicle) * 2;
+  const deep = cornerM + wholeLengthOf(vehicle) * 2.2;
+  const reach = cornerM + wholeLengthOf(vehicle) * 2;
   const corner = (x: number, turn: 1 | -1): readonly Point[] =>
     Array.from({ length: 9 }, (_, i) => {
       const angle = (Math.PI / 2) * (i / 8);
@@ -70,10 +72,10 @@ export function cornerLayout(vehicle: Vehicle, { roadM, sideRoadM, cornerM }: Re
     });
   const fromKerb = 0.5 + vehicle.widthM / 2;
   return {
-    start: { x: cornerM + 1.5, y: fromKerb, heading: 0 },
+    start: { x: cornerM + 1.5 + 1.1 * (rearBehindOf(vehicle) - vehicle.rearOverhangM), y: fromKerb, heading: 0 },
     goal: {
       kind: 'poses',
-      poses: [{ x: -fromKerb, y: -deep + vehicle.rearOverhangM + 1.5, heading: Math.PI / 2 }],
+      poses: [{ x: -fromKerb, y: -deep + rearBehindOf(vehicle) + 1.5, heading: Math.PI / 2 }],
     },
     area: { left: -sideRoadM - cornerM - 4, right: reach, bottom: -deep, top: roadM },
     markers: [],
@@ -94,7 +96,7 @@ export function cornerLayout(vehicle: Vehicle, { roadM, sideRoadM, cornerM }: Re
 
 /** A lane to reverse along in a straight line. */
 export function straightLayout(vehicle: Vehicle, { laneM, lengthM }: Required<Space>): Laid {
-  const [left, right] = [-lengthM - vehicle.rearOverhangM - 2, frontOf(vehicle) + 2];
+  const [left, right] = [-lengthM - rearBehindOf(vehicle) - 2, frontOf(vehicle) + 2];
   const cone = (id: string, x: number, y: number) => ({ id, kind: 'cone' as const, x, y });
   const out = laneM / 2 + 0.2;
   return {
@@ -104,8 +106,8 @@ export function straightLayout(vehicle: Vehicle, { laneM, lengthM }: Required<Sp
     markers: [
       cone('A', frontOf(vehicle), -out),
       cone('B', frontOf(vehicle), out),
-      cone('C', -lengthM - vehicle.rearOverhangM, out),
-      cone('D', -lengthM - vehicle.rearOverhangM, -out),
+      cone('C', -lengthM - rearBehindOf(vehicle), out),
+      cone('D', -lengthM - rearBehindOf(vehicle), -out),
     ],
     edges: [
       ...polyline('right-line', 'line', [

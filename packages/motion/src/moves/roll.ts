@@ -68,7 +68,17 @@ export function roll(vehicle: Vehicle, { pose, steerDeg, hitch }: Placed, distan
   };
 }
 
-function hitchAfter({ trailer }: Vehicle, from: number, curvature: number, distanceM: number): number {
+/**
+ * The angle of a trailer after rolling along with the wheels held, in radians.
+ * @param curvature 1 / metres, to the left
+ * @param distanceM below 0 backwards
+ */
+export function hitchAfter(
+  { trailer }: Pick<Vehicle, 'trailer'>,
+  from: number,
+  curvature: number,
+  distanceM: number,
+): number {
   const { drawbarM, hitchBehindM } = trailer!;
   const steps = max(1, ceil(abs(distanceM) / trailerStepM));
   const ds = distanceM / steps;

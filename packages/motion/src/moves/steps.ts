@@ -1,5 +1,5 @@
 import type { Vehicle } from '../vehicle/vehicle';
-import { roll, type Placed } from './roll';
+import { alongArc, curvatureOf, hitchAfter, type Placed } from './roll';
 
 /** One part of a plan: the wheel is turned while the vehicle stands, then it rolls with the wheel held. */
 export interface Step {
@@ -40,13 +40,17 @@ export function driveSteps(vehicle: Vehicle, start: Placed, steps: readonly Step
   let [at, wayM] = [start, 0];
   steps.forEach(({ steerDeg, distanceM }, step) => {
     const turned = { ...at, steerDeg };
+    const curvature = curvatureOf(vehicle, steerDeg);
     const parts = Math.max(1, Math.ceil(Math.abs(distanceM) / everyM - 1e-9));
     if (at.steerDeg !== steerDeg) moments.push({ ...turned, wayM, step });
     for (let i = 1; i <= parts; i++) {
-      const here = roll(vehicle, turned, (distanceM * i) / parts);
-      moments.push({ ...here, wayM: wayM + (Math.abs(distanceM) * i) / parts, step });
+      const share = i / parts;
+      // The car from where the step began, the trailer from where it was last.
+      const pose = alongArc(turned.pose, curvature, distanceM * share);
+      const hitch = vehicle.trailer ? hitchAfter(vehicle, at.hitch, curvature, distanceM / parts) : 0;
+      at = { pose, steerDeg, hitch };
+      moments.push({ ...at, wayM: wayM + Math.abs(distanceM) * share, step });
     }
-    at = roll(vehicle, turned, distanceM);
     wayM += Math.abs(distanceM);
   });
   return moments;

@@ -32,6 +32,22 @@ it('finds where something was touched first, and the last moment from which stee
   expect(lastSaved(car, layout, way.slice(later), touch - later, 1)).toBeUndefined();
 });
 
+it('saves a trailer from the angle that it stands at', () => {
+  const towing = vehicleClasses['car-with-trailer'];
+  const lane = layOut({ code: 'straight-reverse', side: 'right', space: { laneM: 4 } }, towing);
+  // Kept a hand's breadth of steering to the right for too long: the trailer runs off to the left.
+  const off = driveSteps(towing, standing(lane.start), [{ steerDeg: -4, distanceM: -14 }], 0.1);
+  const backed = off.map((moment) => ({ placed: moment, wayM: moment.wayM }));
+  const touch = firstTouch(towing, lane, backed);
+  expect(touch).toBeGreaterThan(0);
+  const saved = lastSaved(towing, lane, backed, touch, 3)!;
+  expect(saved.index).toBeLessThan(touch);
+  expect(backed[saved.index]!.placed.hitch).toBeGreaterThan(0.01);
+  const driven = driveSteps(towing, backed[saved.index]!.placed, saved.steps, 0.01);
+  expect(checkWay(towing, driven, lane).touches).toEqual([]);
+  expect(driven.at(-1)!.hitch).toBeCloseTo(0, 4);
+});
+
 it('finds no touch where there is none', () => {
   expect(firstTouch(car, layout, way.slice(0, 5))).toBe(-1);
 });

@@ -39,11 +39,7 @@ export function lastSaved(
 ): Saved | undefined {
   const touchM = way[touch]!.wayM;
   const planFrom = (index: number) => {
-    const plan = planWay(
-      vehicle,
-      { ...layout, start: way[index]!.placed.pose },
-      { clearanceM, mostMovements: movements },
-    );
+    const plan = planWay(vehicle, layout, { clearanceM, mostMovements: movements }, way[index]!.placed);
     return plan.found ? plan.steps : undefined;
   };
   let steps = planFrom(0);

@@ -4,6 +4,7 @@ import { layOut, type ExerciseSpec } from '../layout/exercises';
 import { leastGap, touchOf } from '../layout/touch';
 import { arcOf, alongArc } from '../moves/roll';
 import { vehicleClasses } from '../vehicle/classes';
+import { trailerPose } from '../vehicle/parts';
 import { obstaclesOf } from './obstacles';
 import { steeringOf } from './steering';
 
@@ -48,6 +49,37 @@ describe('the quick test of a search', () => {
       expect(taken).toBeGreaterThan(5);
     },
   );
+
+  it('says of a car with its trailer, askew as it is, what exact outlines say', () => {
+    const towing = vehicleClasses['car-with-trailer'];
+    const layout = layOut(grounds[0], towing);
+    const steersDeg = [0, 20, -towing.lockDeg];
+    const quick = obstaclesOf(towing, layout, steersDeg, clearanceM);
+    const { left, right, bottom, top } = layout.area;
+    const within = ({ x, y }: Pose) => x >= left && x <= right && y >= bottom && y <= top;
+    let [free, taken] = [0, 0];
+    fc.assert(
+      fc.property(
+        fc.double({ min: left, max: right, noNaN: true }),
+        fc.double({ min: bottom, max: top, noNaN: true }),
+        fc.double({ min: -4, max: 4, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        fc.nat(steersDeg.length - 1),
+        (x, y, heading, hitch, steer) => {
+          const pose = { x, y, heading };
+          const gapM = leastGap(towing, { pose, steerDeg: steersDeg[steer]!, hitch }, layout)!.gapM;
+          fc.pre(Math.abs(gapM - clearanceM) > closeCallM && within(trailerPose(towing, pose, hitch)!));
+          const isFree = quick.isFreeTowing(pose, steer, hitch);
+          if (isFree) free++;
+          else taken++;
+          expect(isFree).toBe(gapM > clearanceM);
+        },
+      ),
+      { numRuns: 400 },
+    );
+    expect(free).toBeGreaterThan(5);
+    expect(taken).toBeGreaterThan(5);
+  });
 
   it('says along arcs what it says of the end of each', () => {
     const layout = layOut(grounds[0], car);

@@ -2,7 +2,7 @@ import { distanceBetween, type Point, type Polygon, type Pose } from '../geometr
 import type { Layout } from '../layout/layout';
 import { lineWidthM, markerRadiusM } from '../layout/layout';
 import { standing, type Arc } from '../moves/roll';
-import { bodyOf, tyresOf } from '../vehicle/parts';
+import { bodyOf, tyresOf, type Part } from '../vehicle/parts';
 import type { Vehicle } from '../vehicle/vehicle';
 
 // Looked up once: they are asked for millions of times.
@@ -35,6 +35,8 @@ export interface Obstacles {
   readonly isFree: (pose: Pose, steer: number) => boolean;
   /** Whether it can stand at the end of each of some arcs from a pose. */
   readonly isFreeAlong: (from: Pose, steer: number, arcs: readonly Arc[]) => boolean;
+  /** The same of a vehicle with its trailer, which stands so many radians askew. */
+  readonly isFreeTowing: (pose: Pose, steer: number, hitch: number) => boolean;
 }
 
 const origin = { x: 0, y: 0, heading: 0 };
@@ -57,22 +59,18 @@ export function obstaclesOf(
     walls.push(obstacle({ x, y }, { x, y }, clearanceM + markerRadiusM[kind]));
   for (const { kind, from, to } of layout.edges)
     (kind === 'wall' ? walls : lines).push(obstacle(from, to, clearanceM + (kind === 'line' ? lineWidthM / 2 : 0)));
-  const body = bodyOf(vehicle, standing(origin))
-    .filter(({ name }) => name !== 'trailer-body')
-    .map(({ outline }) => outlineOf(outline));
-  const bySteer = steersDeg.map((steerDeg) => {
-    const tyres = tyresOf(vehicle, { pose: origin, steerDeg, hitch: 0 })
-      .filter(({ name }) => !name.startsWith('trailer'))
-      .map(({ outline }) => outlineOf(outline));
-    const all = [...body, ...tyres];
-    return {
-      tyres: { parts: tyres, outer: around(tyres), reachM: reachOf(tyres) },
-      all: { parts: all, outer: around(all), reachM: reachOf(all) },
-    };
-  });
+  const body = bodyOf(vehicle, standing(origin)).filter((part) => !isOfTrailer(part));
+  const bySteer = steersDeg.map((steerDeg) =>
+    shapesOf(
+      body,
+      tyresOf(vehicle, { pose: origin, steerDeg, hitch: 0 }).filter((part) => !isOfTrailer(part)),
+    ),
+  );
+  const trailer = vehicle.trailer && trailerShapes(vehicle);
+  const { hitchBehindM: toHitchM = 0, drawbarM: barM = 0 } = vehicle.trailer ?? {};
   const { left, right, bottom, top } = layout.area;
 
-  function isFreeAt(x: number, y: number, heading: number, { tyres, all }: (typeof bySteer)[number]): boolean {
+  function isFreeAt(x: number, y: number, heading: number, { tyres, all }: Shapes): boolean {
     if (x < left || x > right || y < bottom || y > top) return false;
     const cosine = cos(heading);
     const sine = sin(heading);
@@ -89,8 +87,41 @@ export function obstaclesOf(
       }
       return true;
     },
+    isFreeTowing(pose, steer, hitch) {
+      const { x, y, heading } = pose;
+      if (!isFreeAt(x, y, heading, bySteer[steer]!)) return false;
+      // Where `trailerPose` says its axle is, without an object for each of millions.
+      const turned = heading - hitch;
+      const behindX = x - toHitchM * cos(heading) - barM * cos(turned);
+      const behindY = y - toHitchM * sin(heading) - barM * sin(turned);
+      return !trailer || isFreeAt(behindX, behindY, turned, trailer);
+    },
   };
 }
+
+/** The tyres of a vehicle or a trailer, and all of its parts. */
+interface Shapes {
+  readonly tyres: Shape;
+  readonly all: Shape;
+}
+
+function shapesOf(body: readonly Part[], tyres: readonly Part[]): Shapes {
+  const shape = (parts: readonly Part[]): Shape => {
+    const outlines = parts.map(({ outline }) => outlineOf(outline));
+    return { parts: outlines, outer: around(outlines), reachM: reachOf(outlines) };
+  };
+  return { tyres: shape(tyres), all: shape([...body, ...tyres]) };
+}
+
+/** The trailer of a vehicle as seen from the middle of its own axle. */
+function trailerShapes(vehicle: Vehicle): Shapes {
+  // Where the car has to stand for that.
+  const { hitchBehindM, drawbarM } = vehicle.trailer!;
+  const placed = standing({ ...origin, x: hitchBehindM + drawbarM });
+  return shapesOf(bodyOf(vehicle, placed).filter(isOfTrailer), tyresOf(vehicle, placed).filter(isOfTrailer));
+}
+
+const isOfTrailer = ({ name }: Part): boolean => name.startsWith('trailer');
 
 const obstacle = (from: Point, to: Point, keepM: number): Obstacle => ({
   fromX: from.x,

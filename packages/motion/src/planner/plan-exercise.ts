@@ -6,7 +6,8 @@ import { standing } from '../moves/roll';
 import { driveSteps } from '../moves/steps';
 import type { SpaceName } from '../layout/space';
 import type { Vehicle } from '../vehicle/vehicle';
-import { planWay, type Plan, type PlanOptions } from './plan';
+import { planWay, type Plan } from './plan';
+import type { PlanOptions } from './search';
 
 /**
  * The way with the least movements through an exercise. The same on both sides: it is sought on the right and mirrored.

@@ -9,11 +9,13 @@ import { linesUp, seenBeside, underBonnet, underMirror } from './lines-up';
 import { wronglyForgiven } from './testing-references';
 import { references } from './tolerance';
 
-const { car, van } = vehicleClasses;
+const { car, van, 'car-with-trailer': towing } = vehicleClasses;
 const cases: readonly (readonly [string, ExerciseCode, Vehicle])[] = [
   [car.kind, 'bay-reverse', car],
   [car.kind, 'straight-reverse', car],
   [van.kind, 'alley-dock', van],
+  // The steps after the one that is off are ended by the angle of the trailer.
+  [towing.kind, 'bay-reverse', towing],
 ];
 
 it.each(cases)(

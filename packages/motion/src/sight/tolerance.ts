@@ -1,8 +1,9 @@
 import type { Layout } from '../layout/layout';
 import { touchOf } from '../layout/touch';
-import { standing } from '../moves/roll';
-import { driveSteps, type Step } from '../moves/steps';
+import { standing, type Placed } from '../moves/roll';
+import { driveSteps, type Moment, type Step } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
+import { endedByAngle } from './by-angle';
 import { linesUp, type LinedUp } from './lines-up';
 
 /** How much a step of a plan forgives before something is touched in it or after it. */
@@ -10,7 +11,7 @@ export interface Forgives {
   /** Metres that it may be too short, and too long. */
   readonly shortM: number;
   readonly longM: number;
-  /** Degrees of the front wheels that it may be steered too far to the left, and to the right; missing at full lock. */
+  /** Degrees of the front wheels that it may be steered too far to the left, and to the right; missing at full lock, and with a trailer. */
   readonly leftDeg?: number;
   readonly rightDeg?: number;
 }
@@ -25,7 +26,13 @@ export const [mostM, finestM] = [1, 0.01] as const;
 export const [mostDeg, finestDeg] = [10, 0.1] as const;
 const everyM = 0.05;
 
-/** What is changed of a step, the others as they are. */
+/** Where a vehicle is at the end of each step of a plan. */
+function endsOf(vehicle: Vehicle, layout: Layout, steps: readonly Step[]): readonly Moment[] {
+  const way = driveSteps(vehicle, standing(layout.start), steps, Infinity);
+  return steps.map((_, index) => way.findLast(({ step }) => step === index)!);
+}
+
+/** What is changed of a step, the others as they are; with a trailer those after it are ended by its angle. */
 export interface Slip {
   readonly longerM?: number;
   readonly leftDeg?: number;
@@ -47,7 +54,12 @@ export function isFreeWith(
     distanceM: Math.sign(step.distanceM) * (Math.abs(step.distanceM) + longerM),
   };
   const touches = touchOf(vehicle, layout);
-  return !driveSteps(vehicle, start, [changed, ...after], everyM).some(touches);
+  const isFree = (from: Placed, driven: readonly Step[]) => !driveSteps(vehicle, from, driven, everyM).some(touches);
+  if (!vehicle.trailer) return isFree(start, [changed, ...after]);
+  const end = driveSteps(vehicle, start, [changed], Infinity).at(-1)!;
+  const planned = endsOf(vehicle, layout, steps).slice(index);
+  const byAngle = endedByAngle(vehicle, end, after, planned);
+  return byAngle !== undefined && isFree(start, [changed, ...byAngle]);
 }
 
 /** So far before the end of a step a thing must have been seen elsewhere to tell where the step ends, in metres. */
@@ -56,7 +68,7 @@ const tellingM = 0.2;
 /**
  * How much longer or shorter, and how much further to the left or right, each step may be before a tyre or the body
  * touches, by driving it: to a centimetre and up to a metre, to a tenth of a degree and up to ten; every other step is driven
- * as planned.
+ * as planned. With a trailer the steps after it are ended by its angle, and only the length of a step is varied.
  */
 export function references(vehicle: Vehicle, layout: Layout, steps: readonly Step[]): readonly Reference[] {
   const way = driveSteps(vehicle, standing(layout.start), steps, tellingM / 2);
@@ -75,8 +87,8 @@ export function references(vehicle: Vehicle, layout: Layout, steps: readonly Ste
     return {
       shortM: furthest(Math.min(mostM, Math.abs(step.distanceM)), finestM, (metres) => free({ longerM: -metres })),
       longM: furthest(mostM, finestM, (metres) => free({ longerM: metres })),
-      ...(toLock(1) >= finestDeg && { leftDeg: steered(1) }),
-      ...(toLock(-1) >= finestDeg && { rightDeg: steered(-1) }),
+      ...(!vehicle.trailer && toLock(1) >= finestDeg && { leftDeg: steered(1) }),
+      ...(!vehicle.trailer && toLock(-1) >= finestDeg && { rightDeg: steered(-1) }),
       level: linesUp(vehicle, way[end]!, layout).filter(tells),
     };
   });

@@ -78,6 +78,14 @@ export function bodyOf(vehicle: Vehicle, { pose, hitch }: Placed): readonly Part
   ];
 }
 
+/** The bar from the coupling to the body of a trailer, as it lies over the ground; undefined without one. */
+export function drawbarOf(vehicle: Vehicle, { pose, hitch }: Placed): Polygon | undefined {
+  const { trailer } = vehicle;
+  const axle = trailerPose(vehicle, pose, hitch);
+  if (!trailer || !axle) return undefined;
+  return [placed(pose, { x: -trailer.hitchBehindM, y: 0 }), placed(axle, { x: trailer.bodyAheadM, y: 0 })];
+}
+
 /** Where the middle of the trailer's axle is and where the trailer points; undefined without one. */
 export function trailerPose({ trailer }: Vehicle, pose: Pose, hitch: number): Pose | undefined {
   if (!trailer) return undefined;

@@ -69,5 +69,16 @@ export interface Trailer {
 export const lengthOf = ({ wheelbaseM, frontOverhangM, rearOverhangM }: Vehicle): number =>
   wheelbaseM + frontOverhangM + rearOverhangM;
 
+/** Metres from the rear axle back to the rear end, or to that of the trailer in a straight line. */
+export const rearBehindOf = ({ trailer, rearOverhangM }: Pick<Vehicle, 'trailer' | 'rearOverhangM'>): number =>
+  trailer ? trailer.hitchBehindM + trailer.drawbarM + trailer.bodyBehindM : rearOverhangM;
+
+/** Metres from the front end of a vehicle to its rear end, its trailer's where it has one, in a straight line. */
+export const wholeLengthOf = (vehicle: Vehicle): number => frontOf(vehicle) + rearBehindOf(vehicle);
+
+/** Metres of a vehicle that stand in a bay that it was reversed into: its trailer's body, or all of it. */
+export const reversedLengthOf = (vehicle: Vehicle): number =>
+  vehicle.trailer ? vehicle.trailer.bodyAheadM + vehicle.trailer.bodyBehindM : lengthOf(vehicle);
+
 /** How far ahead of the rear axle its front end is, in metres. */
 export const frontOf = ({ wheelbaseM, frontOverhangM }: Vehicle): number => wheelbaseM + frontOverhangM;

@@ -5,12 +5,17 @@ import type { ReactNode } from 'react';
 import { apiError } from '../base/client';
 import styles from './states.module.css';
 
-/** Something is on its way. */
-export function Loading({ what }: { readonly what: string }) {
+/** Something is on its way, by its name or heading. */
+export const Loading = ({ what }: { readonly what: string }) => (
+  <Working doing={t('loadingWhat', { what: what.charAt(0).toLowerCase() + what.slice(1) })} />
+);
+
+/** Something is being worked out, and what. */
+export function Working({ doing }: { readonly doing: string }) {
   return (
     <div className={styles.state} role="status">
-      <CircularProgress size={24} color="inherit" aria-label={t('loadingWhat', { what })} />
-      <span className="muted">{t('loadingWhat', { what })}</span>
+      <CircularProgress size={24} color="inherit" aria-label={doing} />
+      <span className="muted">{doing}</span>
     </div>
   );
 }

@@ -76,7 +76,6 @@ function Shown({ question }: { readonly question: Question }) {
   const asked = useMemo(() => ground && { vehicle, ground, clearanceM }, [key]);
   if (!asked) return null;
   const { layout } = asked.ground;
-  if (way === 'plan' && vehicle.trailer) return <p>{t('trailerAlone')}</p>;
   return (
     <Suspense fallback={<Loading what={wayNames[way]} />}>
       {way === 'plan' && <PlanPanel question={asked} name={groundName} />}

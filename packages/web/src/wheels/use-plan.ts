@@ -1,11 +1,12 @@
 import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { OnWay } from '@jasperwren/motion/moves/same-hands';
 import type { Saved } from '@jasperwren/motion/planner/last-saved';
-import type { Plan, PlanProgress } from '@jasperwren/motion/planner/plan';
+import type { Plan } from '@jasperwren/motion/planner/plan';
+import type { PlanProgress } from '@jasperwren/motion/planner/search';
 import type { Ground, MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exercise';
 import type { Followed, Helps, Rule } from '@jasperwren/motion/sight/rule-of-thumb';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
-import { lengthOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
+import { wholeLengthOf, type Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { proxy } from 'comlink';
 import type { Steps } from '../base/work/follow';
 import { useWork } from '../base/work/use-work';
@@ -99,19 +100,18 @@ const saved: Steps<WheelsWork, SavedQuestion, SavedParts> = async (work, { vehic
 /** Until when a drive that touched something could have been saved. */
 export const useSaved = (question: SavedQuestion) => useWork(wheelsWorkers, question, saved);
 
-/** Metres between two widths of the chart. */
-const widthStepM = 0.5;
+/** Metres between two widths of the chart, and of what is longer than so many. */
+const [widthStepM, longStepM, longM] = [0.5, 1, 8] as const;
 
 const widths: Steps<
   WheelsWork,
   { readonly vehicle: Vehicle },
   { readonly widths: readonly MovementsAt[]; readonly done: boolean }
 > = async (work, { vehicle }, tell) => {
-  const from = Math.ceil((vehicle.wheelbaseM + 2) / widthStepM) * widthStepM;
-  const all = Array.from(
-    { length: Math.ceil((lengthOf(vehicle) * 2.2) / widthStepM) },
-    (_, i) => from + i * widthStepM,
-  );
+  const lengthM = wholeLengthOf(vehicle);
+  const stepM = lengthM > longM ? longStepM : widthStepM;
+  const from = Math.ceil((vehicle.wheelbaseM + 2) / stepM) * stepM;
+  const all = Array.from({ length: Math.ceil((lengthM * 2.2) / stepM) }, (_, i) => from + i * stepM);
   const known: MovementsAt[] = [];
   tell({ widths: [], done: false });
   await work.widths(

@@ -1,6 +1,6 @@
 import type { OnWay } from '@jasperwren/motion/moves/same-hands';
 import { lastSaved } from '@jasperwren/motion/planner/last-saved';
-import type { PlanOptions, PlanProgress } from '@jasperwren/motion/planner/plan';
+import type { PlanOptions, PlanProgress } from '@jasperwren/motion/planner/search';
 import {
   movementsByWidth,
   planGround,

@@ -33,7 +33,7 @@ export function LearnerSheet({ vehicle, ground, name, steps, references, ends, c
             <div>
               <div>
                 <strong>{stepSentence(step, vehicle.lockDeg)}</strong>
-                <p>{referenceSentence(references[i]!, vehicle)}</p>
+                <p>{referenceSentence(references[i]!, vehicle, ends[i]!.hitch)}</p>
               </div>
               <div className={styles.mirrors}>
                 <Mirrors vehicle={vehicle} placed={ends[i]!} layout={ground.layout} />

@@ -16,7 +16,7 @@ import {
 } from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
 import { useMemo, useState } from 'react';
-import { Failed, Loading } from '../../ui/states';
+import { Failed, Working } from '../../ui/states';
 import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
 import { TracksShape } from '../picture/TracksShape';
@@ -84,7 +84,7 @@ export default function PlanPanel({ question, name }: Props) {
                 {plan.why !== 'start-blocked' &&
                   question.ground.exercise &&
                   (needed === undefined ? (
-                    <Loading what={t('lookingForMore')} />
+                    <Working doing={t('lookingForMore')} />
                   ) : (
                     <p>{neededSentence(needed ?? undefined)}</p>
                   ))}
@@ -171,16 +171,26 @@ function FoundWay({ plan, references, vehicle, ground, name }: FoundProps) {
               <button type="button" onClick={() => setAt(way.findLastIndex((one) => one.step === i))}>
                 {stepSentence(step, vehicle.lockDeg)}
               </button>
-              {references?.[i] && <p className={styles.reference}>{referenceSentence(references[i], vehicle)}</p>}
+              {references?.[i] && (
+                <p className={styles.reference}>{referenceSentence(references[i], vehicle, ends[i]!.hitch)}</p>
+              )}
             </li>
           ))}
         </ol>
-        {references ? <p className="muted">{t('forgivesWhy')}</p> : <Loading what={t('forgiving')} />}
-        <p>
-          {touch
-            ? t('standingTouches', { turn: turnM, part: partName(touch.part), thing: thingName(touch) })
-            : t('standing', { turn: turnM, gap: Math.round((rolling.closest?.gapM ?? 0) * 100) })}
-        </p>
+        {references ? (
+          <p className="muted">{t(vehicle.trailer ? 'forgivesWhyTowing' : 'forgivesWhy')}</p>
+        ) : (
+          <Working doing={t('forgiving')} />
+        )}
+        {vehicle.trailer ? (
+          <p>{t('towingWhy')}</p>
+        ) : (
+          <p>
+            {touch
+              ? t('standingTouches', { turn: turnM, part: partName(touch.part), thing: thingName(touch) })
+              : t('standing', { turn: turnM, gap: Math.round((rolling.closest?.gapM ?? 0) * 100) })}
+          </p>
+        )}
         {references && (
           <div className={styles.pedals}>
             <Button variant="outlined" onClick={() => print()}>

@@ -7,7 +7,7 @@ import { t } from '@jasperwren/words/motion';
 import { helpsSentence, ruleSentence } from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
-import { Failed, Loading } from '../../ui/states';
+import { Failed, Loading, Working } from '../../ui/states';
 import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
 import { TracksShape } from '../picture/TracksShape';
@@ -71,7 +71,7 @@ export default function RulePanel({ asked, name, question }: Props) {
         )}
         {followed &&
           followed.outcome !== 'works' &&
-          (helps === undefined ? <Loading what={t('lookingForHelp')} /> : <p>{helpsSentence(helps ?? undefined)}</p>)}
+          (helps === undefined ? <Working doing={t('lookingForHelp')} /> : <p>{helpsSentence(helps ?? undefined)}</p>)}
         <p className="muted">{t('ruleWhy')}</p>
         <ol className={styles.parts}>
           {rule.map((part, i) => (

@@ -11,7 +11,7 @@ import { t } from '@jasperwren/words/motion';
 import { partName, savedSentence, stepSentence, thingName } from '@jasperwren/words/motion-sentences';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { Loading } from '../../ui/states';
+import { Loading, Working } from '../../ui/states';
 import { useRunSamples } from '../../yard/public';
 import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
@@ -135,7 +135,7 @@ interface ToldProps {
 }
 
 function Told({ saved, sentence, vehicle, way, onLook }: ToldProps) {
-  if (saved === undefined) return <Loading what={t('lookingForSaved')} />;
+  if (saved === undefined) return <Working doing={t('lookingForSaved')} />;
   return (
     <>
       <h2>{sentence}</h2>

@@ -13,7 +13,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
 import { useSignedIn } from '../../base/signed-in';
 import { Page, Section } from '../../ui/Page';
-import { Failed, Loading, NotWorkedOut } from '../../ui/states';
+import { Failed, Loading, NotWorkedOut, Working } from '../../ui/states';
 import styles from '../yard-pages.module.css';
 import { courseStandards } from '../course-standards';
 import { runWords } from '../YardPage';
@@ -130,7 +130,7 @@ function Result({ question, run, runs }: ResultProps) {
   const [chosen, setFault] = useState<string>();
   if (failed !== undefined) return <NotWorkedOut what={t('run')} why={failed} onAgain={again} />;
   const { judged } = parts;
-  if (judged === undefined) return <Loading what={t('judging')} />;
+  if (judged === undefined) return <Working doing={t('judging')} />;
   if (judged === null) return <p>{t('noResult')}</p>;
   // A link from a result names the moment.
   const linked = asked.get('at');
