@@ -10,7 +10,7 @@ import { costOf, merged, movementM, steeringM, type NoPlan, type PlanOptions, ty
 import { obstaclesOf } from './obstacles';
 import { placesOf } from './places';
 import { shortestLength } from './reeds-shepp';
-import { radii, shares, steeringOf, straight } from './steering';
+import { fullLeft, fullRight, radii, shares, steeringOf, straight } from './steering';
 
 // Looked up once: they are asked for millions of times.
 const { PI, abs, ceil, max, min } = Math;
@@ -31,18 +31,38 @@ const [sampleM, fineM] = [0.21, 0.02] as const;
 interface Fineness {
   readonly cellM: number;
   readonly cellRad: number;
+  /** The metres of a cell along x where they are others. */
+  readonly alongM?: number;
   readonly stepsM: readonly number[];
   /** Which of the shares of full lock are tried. */
   readonly steers: readonly number[];
 }
 
-/** Between kerbs every hand of road counts, and there is little ground to search. */
-function finenessFor(vehicle: Vehicle, { goal }: Layout): Fineness {
+/**
+ * Between kerbs every finger of road counts, and where a vehicle stands along the road makes no difference: what is left to
+ * search are places across it and directions.
+ */
+function finenessFor(vehicle: Vehicle, layout: Layout): Fineness {
   const size = lengthOf(vehicle) > 6 ? 1.5 : 1;
-  return goal.kind === 'heading'
-    ? { cellM: 0.12 * size, cellRad: PI / 60, stepsM: [0.5 * size, 0.25 * size, 0.125 * size], steers: [0, 2, 4] }
-    : { cellM: 0.25 * size, cellRad: PI / 30, stepsM: [0.5 * size], steers: [0, 1, 2, 3, 4] };
+  const fullLockOnly = { steers: [fullRight, straight, fullLeft] };
+  if (isAlikeAlong(layout)) {
+    const stepsM = [0.5, 0.25, 0.125, 0.06, 0.03].map((metres) => metres * size);
+    return { cellM: 0.03 * size, alongM: Infinity, cellRad: PI / 240, stepsM, ...fullLockOnly };
+  }
+  if (layout.goal.kind === 'heading') {
+    const stepsM = [0.5, 0.25, 0.125].map((metres) => metres * size);
+    return { cellM: 0.12 * size, cellRad: PI / 60, stepsM, ...fullLockOnly };
+  }
+  return { cellM: 0.25 * size, cellRad: PI / 30, stepsM: [0.5 * size], steers: [...shares.keys()] };
 }
+
+/** Whether it is the same wherever along x a vehicle stands, and only where it points matters: a road between kerbs. */
+const isAlikeAlong = ({ goal, markers, edges, area }: Layout): boolean =>
+  goal.kind === 'heading' &&
+  markers.length === 0 &&
+  edges.every(
+    ({ from, to }) => from.y === to.y && min(from.x, to.x) < area.left - 10 && max(from.x, to.x) > area.right + 10,
+  );
 
 /** A position of a search, and how it was come by. */
 interface Node {
@@ -67,7 +87,7 @@ export function searchCar(vehicle: Vehicle, layout: Layout, options: PlanOptions
   const { start, goal, area } = layout;
   const radius = leastRadius(vehicle);
   const steering = steeringOf(vehicle);
-  const { cellM, cellRad, stepsM, steers } = finenessFor(vehicle, layout);
+  const { cellM, cellRad, alongM, stepsM, steers } = finenessFor(vehicle, layout);
   const obstacles = obstaclesOf(vehicle, layout, steering.anglesDeg, clearanceM);
   if (!obstacles.isFree(start, straight)) return { found: false, why: 'start-blocked', looked: 0 };
   if (goal.kind === 'poses' && !goal.poses.some((pose) => obstacles.isFree(pose, straight)))
@@ -79,7 +99,7 @@ export function searchCar(vehicle: Vehicle, layout: Layout, options: PlanOptions
       stepsM.map((wayM) => ({ distanceM: gear * wayM, arcs: arcsAlong(curvature, gear * wayM, sampleM) })),
     ),
   );
-  const places = placesOf(area, cellM, cellRad);
+  const places = placesOf(area, cellM, cellRad, alongM);
   /** The least cost of each place by direction, and the metres from each to the goal; below 0 where not asked yet. */
   const best = new Float64Array(places.count * 2).fill(Infinity);
   const lengths = new Float64Array(places.count).fill(-1);
