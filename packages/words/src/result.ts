@@ -35,7 +35,7 @@ export const resource = {
   removeName: 'Remove {{name}}?',
   reason: 'Reason',
   removeFault: 'Remove fault',
-  save: 'Save',
+  keepFault: 'Keep fault',
   privateNotes: 'Private notes',
   removeNoteNote: 'Remove note: {{note}}',
   privateNoteInstructorsOnly: 'Private note (instructors only)',

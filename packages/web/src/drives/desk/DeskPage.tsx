@@ -1,43 +1,42 @@
 import { t } from '@jasperwren/words/desk';
-import type { Drive, Pin } from '@jasperwren/core/drive/drive';
+
 import { likelyItems } from '@jasperwren/core/marking/likely';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import { drivenMs } from '@jasperwren/core/drive/clock';
+
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import { lazy, memo, Suspense, useCallback, useEffect, useMemo } from 'react';
-import { Link, useParams } from 'react-router';
+import { lazy, memo, Suspense, useEffect, useMemo } from 'react';
+import { useParams } from 'react-router';
 import { firstName } from '../../ui/format';
-import { driveNowMs } from '../log/drive-clock';
+
 import { lazyOrNothing } from '../../base/lazy-or-nothing';
 import { useSettled } from '../../base/use-settled';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
-import { DirectionBar, TraceRecorder } from '../../roads/public';
+
 import { Failed, Loading } from '../../ui/states';
-import { Ribbon } from '../../ui/Ribbon';
-import type { DriveMeta } from '../../base/device/device-db';
+
 import type { OpenDrive } from '../log/drive-logs';
 import { useOpenDrive } from '../log/use-drive';
 import { Briefing } from '../briefing/Briefing';
 import { useOthersMarks } from '../log/use-others-marks';
 import { boardSize, CategoryBoard } from './CategoryBoard';
 import styles from './desk.module.css';
-import { deskOpened, lingeredEnough, panelOpened, shownCategory } from './desk-slice';
-import { Counting, IndependentWarning } from './Hints';
+import { deskOpened, shownCategory } from './desk-slice';
+
 import { DeskHeader } from './DeskHeader';
+import { Directions, LiveRibbon, Receipt } from './DeskParts';
 import { DeskPanelView } from './DeskPanels';
 import { Matrix } from './Matrix';
 import { SidePanel } from './SidePanel';
 import { useStorageRoom } from '../log/use-storage-room';
-import type { DeskActions } from './desk-actions';
+
 import { useCellCounts, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
-import { useNow } from './use-now';
+import { useLingering, useSettling } from './use-settling';
 
 const SensorReader = lazyOrNothing(() => import('../yard/SensorReader'));
 const YardConsole = lazy(() => import('../yard/YardConsole'));
 
 const likelyRows = 7;
-const lingerMs = 700;
 
 /** The marking desk: nothing but the drive. */
 export default function DeskPage() {
@@ -122,78 +121,5 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
         <LiveRibbon meta={meta} drive={settled} actions={actions} />
       </footer>
     </main>
-  );
-});
-
-/** The next direction, by the drive's own clock where the position is simulated. */
-function Directions({ meta, drive }: PartProps) {
-  const nowMs = useNow(meta.id, drive.phase === 'running');
-  return <DirectionBar driveId={meta.id} route={meta.route!} seconds={drivenMs(drive, nowMs) / 1000} />;
-}
-
-/** The pin that the next mark settles; the same object for as long as nothing about it changes. */
-function useSettling(drive: Drive): Pin | undefined {
-  const id = useAppSelector((state) => state.desk.settling);
-  const found = drive.pins.find((one) => one.id === id);
-  const atMs = found?.atMs;
-  const state = found?.state;
-  return useMemo(
-    () => (id === undefined || atMs === undefined || state === undefined ? undefined : { id, atMs, state }),
-    [id, atMs, state],
-  );
-}
-
-/** Lets a mark be seen to land in its cell, then goes back to what is likely now. */
-function useLingering(): void {
-  const dispatch = useAppDispatch();
-  // The receipt is new with each mark, so that a second mark in the same category lingers anew.
-  const receipt = useAppSelector((state) => (state.desk.lingering ? state.desk.receipt : undefined));
-  useEffect(() => {
-    if (receipt === undefined) return;
-    const timer = setTimeout(() => dispatch(lingeredEnough()), lingerMs);
-    return () => clearTimeout(timer);
-  }, [receipt, dispatch]);
-}
-
-interface PartProps {
-  readonly meta: DriveMeta;
-  readonly drive: Drive;
-}
-
-const Receipt = memo(function Receipt({ meta, drive }: PartProps) {
-  const receipt = useAppSelector((state) => state.desk.receipt);
-  return (
-    <p className={styles.receipt} role="status">
-      {drive.phase === 'paused' ? `${t('paused')} ` : ''}
-      {receipt || (drive.ended || drive.marks.length > 0 ? '' : t('faultsShowHere'))}
-      <Counting meta={meta} />
-      {!drive.ended && <IndependentWarning meta={meta} drive={drive} />}
-      <Suspense fallback={null}>
-        <TraceRecorder
-          driveId={meta.id}
-          ended={drive.ended !== undefined}
-          route={meta.route}
-          secondsNow={() => drivenMs(drive, driveNowMs(meta.id)) / 1000}
-        />
-      </Suspense>
-      {drive.ended && <Link to={`/drive/${meta.id}`}>{t('theMockTestHasEndedSee')}</Link>}
-    </p>
-  );
-});
-
-const LiveRibbon = memo(function LiveRibbon({ meta, drive, actions }: PartProps & { readonly actions: DeskActions }) {
-  const dispatch = useAppDispatch();
-  const chosen = useAppSelector(({ desk }) => (desk.panel?.kind === 'mark' ? desk.panel.markId : desk.settling));
-  const nowMs = useNow(meta.id, !drive.ended);
-  const onMark = useCallback((markId: string) => dispatch(panelOpened({ kind: 'mark', markId })), [dispatch]);
-  return (
-    <Ribbon
-      standard={meta.standard}
-      drive={drive}
-      nowMs={nowMs}
-      chosen={chosen}
-      onMark={onMark}
-      onPin={actions.settlePin}
-    />
   );
 });

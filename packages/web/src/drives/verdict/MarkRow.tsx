@@ -1,5 +1,5 @@
 import { removedWords } from '@jasperwren/words/why';
-import type { Why } from '@jasperwren/core/drive/why';
+
 import { proposalSentence } from '@jasperwren/words/marking/proposal';
 import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';
@@ -19,6 +19,7 @@ import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
 import { usePeople } from '../log/use-people';
 import { Measure } from '../Measure';
+import { StrikeForm } from './StrikeForm';
 import styles from './verdict.module.css';
 
 interface Props {
@@ -144,43 +145,5 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
         </div>
       )}
     </li>
-  );
-}
-
-function StrikeForm({
-  name,
-  onStrike,
-  onCancel,
-}: {
-  readonly name: string;
-  readonly onStrike: (why: Why) => void;
-  readonly onCancel: () => void;
-}) {
-  const [reason, setReason] = useState('');
-  return (
-    <form
-      className={styles.strike}
-      aria-label={t('removeName', { name })}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (reason.trim()) onStrike({ reason: reason.trim() });
-      }}
-    >
-      <TextField
-        label={t('reason')}
-        size="small"
-        value={reason}
-        onChange={(event) => setReason(event.target.value)}
-        autoFocus
-        fullWidth
-        slotProps={{ htmlInput: { maxLength: 2000 } }}
-      />
-      <Button type="submit" variant="contained" disabled={!reason.trim()}>
-        {t('removeFault')}
-      </Button>
-      <Button variant="text" onClick={onCancel}>
-        {t('save')}
-      </Button>
-    </form>
   );
 }

@@ -1,30 +1,19 @@
-import type { YardRunView } from '@jasperwren/contract/yard';
-import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import type { JudgedRun } from '@jasperwren/core/yard/judge-run';
-import type { SentSample } from '@jasperwren/core/yard/sample';
 import { t } from '@jasperwren/words/yard-pages';
-import { foundSentence, leftOutSentence } from '@jasperwren/words/yard-runs';
-import { verdictSentence } from '@jasperwren/words/marking/verdict';
+
 import { missing } from './no-run';
-import Checkbox from '@mui/material/Checkbox';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import { useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+
+import { Link, useParams } from 'react-router';
 import { api } from '../../base/api';
-import { useSignedIn } from '../../base/signed-in';
-import { Page, Section } from '../../ui/Page';
-import { Failed, Loading, NotWorkedOut, Working } from '../../ui/states';
-import styles from '../yard-pages.module.css';
+
+import { Page } from '../../ui/Page';
+import { Failed, Loading } from '../../ui/states';
+
 import { courseStandards } from '../course-standards';
 import { runWords } from '../YardPage';
-import { Choose } from '../../ui/Choose';
-import CourseTable from './CourseTable';
-import { KeepRun } from './KeepRun';
+
+import { RunJudged } from './RunJudged';
 import { RunActions } from './RunActions';
-import { RunStrip } from './RunStrip';
-import { exercisesDriven } from './exercises-driven';
-import { stoppingAddress } from './stopping-address';
-import { useJudgedRun } from './use-judged-run';
+
 import { useRunSamples } from './use-run-samples';
 
 /** While a run is being sent its entry is asked for again after so many milliseconds. */
@@ -58,138 +47,11 @@ export default function RunPage() {
       actions={<RunActions runId={runId} />}
     >
       {samples ? (
-        <Judged run={run} runs={runs} standards={courseStandards(standards)} samples={samples} />
+        <RunJudged run={run} runs={runs} standards={courseStandards(standards)} samples={samples} />
       ) : (
         <Loading what={t('run')} />
       )}
       <p className="muted">{t('caution')}</p>
     </Page>
   );
-}
-
-interface JudgedProps {
-  readonly run: YardRunView;
-  readonly runs: readonly YardRunView[];
-  readonly standards: readonly EffectiveStandard[];
-  readonly samples: readonly SentSample[];
-}
-
-function Judged({ run, runs, standards, samples }: JudgedProps) {
-  const { account } = useSignedIn();
-  const [standardId, setStandardId] = useState(run.standardId);
-  const [retest, setRetest] = useState(false);
-  const standard = standards.find(({ id }) => id === standardId) ?? standards[0];
-  const question = useMemo(
-    () =>
-      standard && {
-        standard,
-        samples,
-        facts: {
-          run: run.id,
-          learnerId: '',
-          startedAt: run.startedAt,
-          by: account.id,
-          ...(run.car && { car: run.car }),
-          ...(retest && { retest }),
-        },
-      },
-    [standard, samples, run.id, run.startedAt, run.car, account.id, retest],
-  );
-  if (!standard || !question) return <p>{t('noCourse')}</p>;
-  return (
-    <>
-      <div className={styles.choices}>
-        <Choose
-          label={t('standard')}
-          value={standard.id}
-          options={standards.map(({ id, name }) => [id, name])}
-          onChoose={setStandardId}
-        />
-        {standard.retestExtraS && (
-          <FormControlLabel
-            control={<Checkbox checked={retest} onChange={(_, checked) => setRetest(checked)} />}
-            label={t('retest')}
-          />
-        )}
-      </div>
-      <Result key={standard.id} question={question} run={run} runs={runs} />
-    </>
-  );
-}
-
-interface ResultProps {
-  readonly question: Parameters<typeof useJudgedRun>[0];
-  readonly run: YardRunView;
-  readonly runs: readonly YardRunView[];
-}
-
-function Result({ question, run, runs }: ResultProps) {
-  const { standard, samples } = question;
-  const { parts, failed, again } = useJudgedRun(question);
-  const [asked, setAsked] = useSearchParams();
-  const [chosen, setFault] = useState<string>();
-  if (failed !== undefined) return <NotWorkedOut what={t('run')} why={failed} onAgain={again} />;
-  const { judged } = parts;
-  if (judged === undefined) return <Working doing={t('judging')} />;
-  if (judged === null) return <p>{t('noResult')}</p>;
-  // A link from a result names the moment.
-  const linked = asked.get('at');
-  const { marks } = judged.drive;
-  const fault = chosen ?? marks.find(({ detected }) => detected && String(detected.fromMs) === linked)?.id;
-  const mark = marks.find(({ id }) => id === fault);
-  const explained = mark && stoppingAddress(standard, mark, samples);
-  return (
-    <>
-      <p role="status">
-        <b>{verdictSentence(standard, judged.verdict)}</b>
-      </p>
-      <Told judged={judged} />
-      <Section title={t('exercises')}>
-        <CourseTable standard={standard} judged={judged} onFault={setFault} />
-      </Section>
-      <Section title={t('strip')}>
-        <RunStrip
-          standard={standard}
-          judged={judged}
-          samples={samples}
-          fault={fault}
-          onPart={() => {
-            setFault(undefined);
-            setAsked({}, { replace: true });
-          }}
-          others={runs.filter(({ id }) => id !== run.id)}
-        />
-        <WheelsLinks standard={standard} run={run.id} samples={samples} />
-        {explained && <Link to={explained.address}>{t('stoppingAt', { speed: explained.kmh })}</Link>}
-      </Section>
-      <KeepRun run={run} judged={judged} />
-    </>
-  );
-}
-
-interface WheelsLinksProps {
-  readonly standard: EffectiveStandard;
-  readonly run: string;
-  readonly samples: readonly SentSample[];
-}
-
-/** For each exercise whose positions were sent, where its wheels went. */
-function WheelsLinks({ standard, run, samples }: WheelsLinksProps) {
-  const driven = useMemo(() => exercisesDriven(standard, samples), [standard, samples]);
-  return driven.map(({ code, name, bench }) => (
-    <p key={code}>
-      <Link
-        to={`/yard/wheels?${new URLSearchParams({ way: 'run', run, zone: code, exercise: bench.code, side: bench.side })}`}
-      >
-        {t('wheelsOf', { exercise: name })}
-      </Link>
-    </p>
-  ));
-}
-
-/** Gaps, measurements and what was left out. */
-function Told({ judged: { findings, leftOut } }: { readonly judged: JudgedRun }) {
-  const sentences = [...findings.map(foundSentence), leftOutSentence(leftOut)].filter(Boolean);
-  if (sentences.length === 0) return null;
-  return <p className="muted">{sentences.join(' ')}</p>;
 }
