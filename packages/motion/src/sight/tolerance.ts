@@ -94,12 +94,17 @@ export function references(vehicle: Vehicle, layout: Layout, steps: readonly Ste
   });
 }
 
-/** The most that is free with all that is less: what touches may end again further on. */
+/**
+ * The most that is free with all that is less, and beyond which half as much again touches: where what touches ends again
+ * further on, less is said.
+ */
 function furthest(most: number, finest: number, isFree: (by: number) => boolean): number {
   const parts = Math.round(1 / finest);
   const steps = Math.floor(most * parts + 1e-9);
   let free = 0;
   // What touches for less than three of the finest steps is not noticed.
   for (const by of [3, 1]) while (free + by <= steps && isFree((free + by) / parts)) free += by;
+  const beyond = (of: number): number => of + Math.max(1, of / 2);
+  if (free < steps) while (free > 0 && isFree(beyond(free) / parts)) free--;
   return free / parts;
 }
