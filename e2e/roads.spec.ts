@@ -236,7 +236,12 @@ test('a route is drawn by the keyboard, and what it lacks is added where it cost
   const here = page.getByRole('button', { name: routes('addHere') });
   await here.click();
   const picture = page.getByRole('region', { name: routes('roadPicture') }).locator('.leaflet-container');
-  for (let i = 0; i < 3; i++) await picture.press('ArrowRight');
+  // While the picture still moves another key counts for nothing.
+  const standsStill = () => expect(page.locator('.leaflet-pan-anim')).toHaveCount(0);
+  for (let i = 0; i < 3; i++) {
+    await picture.press('ArrowRight');
+    await standsStill();
+  }
   await here.click();
   await expect(page.getByRole('heading', { name: routes('wants') })).toBeVisible();
   await expect(page.getByText(routes('stopNth', { nth: 2 }), { exact: true })).toHaveCount(0);

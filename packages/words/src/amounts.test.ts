@@ -79,7 +79,7 @@ it('adds faults up by the names of their grades', () => {
         { name: 'serious fault', n: 1 },
         { name: 'driving faults', n: 3 },
       ],
-    } as never),
+    }),
   ).toBe('1 serious fault and 3 driving faults');
   expect(amountWords({ measure: { kind: 'points' }, n: 1 } as never)).toBe('1 point');
 });

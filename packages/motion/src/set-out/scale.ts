@@ -6,10 +6,14 @@ export const scales = [20, 50, 100, 200, 250, 500, 1000] as const;
 /** Millimetres of a page that are left for a drawing: A4 upright, with its margins, the table below it. */
 export const drawingMm = { width: 180, height: 120 } as const;
 
+/** Around the ground names of points at its edge have so many millimetres. */
+export const edgeMm = 5;
+
 /** The largest scale at which an area fits a page. */
 export function scaleFor({ left, right, bottom, top }: Area): number {
   const fitsAt = (scale: number) =>
-    ((right - left) * 1000) / scale <= drawingMm.width && ((top - bottom) * 1000) / scale <= drawingMm.height;
+    ((right - left) * 1000) / scale <= drawingMm.width - 2 * edgeMm &&
+    ((top - bottom) * 1000) / scale <= drawingMm.height - 2 * edgeMm;
   return scales.find(fitsAt) ?? scales.at(-1)!;
 }
 

@@ -3,7 +3,7 @@ import { distance } from '../geometry';
 import { exerciseCodes, layOut } from '../layout/exercises';
 import { vehicleClasses } from '../vehicle/classes';
 import { layoutToDxf } from './dxf';
-import { barFor, drawingMm, scaleFor } from './scale';
+import { barFor, drawingMm, edgeMm, scaleFor } from './scale';
 import { fits, setOut } from './set-out';
 import { layoutToSvg } from './svg';
 
@@ -74,7 +74,7 @@ it.each(all)('%s on the %s: the drawing is to its scale and fits the page', (_, 
   const scale = scaleFor(area);
   const svg = layoutToSvg(layout);
   const width = Number(/width="([\d.]+)mm"/.exec(svg)![1]);
-  expect(width).toBeCloseTo(((area.right - area.left) * 1000) / scale, 2);
+  expect(width).toBeCloseTo(((area.right - area.left) * 1000) / scale + 2 * edgeMm, 2);
   expect(width).toBeLessThanOrEqual(drawingMm.width);
   expect(svg).toContain(`${barFor(scale)} m, 1:${scale}`);
 });

@@ -1,5 +1,6 @@
 import { lineWidthM, markerRadiusM, type Edge, type Layout } from '../layout/layout';
-import { barFor, scaleFor } from './scale';
+import { labelsFor, textMm } from './labels';
+import { barFor, edgeMm, scaleFor } from './scale';
 import { pointsOf } from './set-out';
 
 const colours = { ink: '#1e2528', line: '#8a7f6a', wall: '#9c2f22', muted: '#5c6468' } as const;
@@ -23,6 +24,10 @@ export function layoutToSvg(layout: Layout): string {
   const y = (metres: number) => number(mm(area.top - metres));
   // A kerb goes on beyond the page.
   const within = (metres: number) => Math.min(area.right, Math.max(area.left, metres));
+  const points = pointsOf(layout);
+  const labels = labelsFor(
+    points.map((point) => ({ id: point.id, x: mm(point.x - area.left), y: mm(area.top - point.y) })),
+  );
   const bar = barFor(scale);
   const below = height + 10;
   const parts = [
@@ -30,18 +35,20 @@ export function layoutToSvg(layout: Layout): string {
       const { colour, widthM } = strokes[kind];
       return `<line x1="${x(within(from.x))}" y1="${y(from.y)}" x2="${x(within(to.x))}" y2="${y(to.y)}" stroke="${colour}" stroke-width="${number(Math.max(0.2, mm(widthM)))}"/>`;
     }),
-    ...pointsOf(layout).map(({ id, kind, x: at, y: up }) => {
-      const mark =
-        kind === 'chalk'
-          ? `<path d="M${number(mm(at - area.left) - 1)} ${y(up)}h2M${x(at)} ${number(mm(area.top - up) - 1)}v2" stroke="${colours.ink}" stroke-width="0.3"/>`
-          : `<circle cx="${x(at)}" cy="${y(up)}" r="${number(Math.max(0.6, mm(markerRadiusM[kind])))}" fill="${colours.ink}"/>`;
-      return `${mark}<text x="${number(mm(at - area.left) + 1.4)}" y="${number(mm(area.top - up) - 1.4)}" font-size="3.2" fill="${colours.ink}">${escaped(id)}</text>`;
-    }),
+    ...points.map(({ kind, x: at, y: up }) =>
+      kind === 'chalk'
+        ? `<path d="M${number(mm(at - area.left) - 1)} ${y(up)}h2M${x(at)} ${number(mm(area.top - up) - 1)}v2" stroke="${colours.ink}" stroke-width="0.3"/>`
+        : `<circle cx="${x(at)}" cy="${y(up)}" r="${number(Math.max(0.6, mm(markerRadiusM[kind])))}" fill="${colours.ink}"/>`,
+    ),
+    ...labels.map(
+      (label) =>
+        `<text x="${number(label.x)}" y="${number(label.y)}" text-anchor="${label.anchor}" font-size="${textMm}" fill="${colours.ink}">${escaped(label.id)}</text>`,
+    ),
     `<path d="M0 ${number(below)}h${number(mm(bar))}M0 ${number(below - 1.2)}v2.4M${number(mm(bar))} ${number(below - 1.2)}v2.4" stroke="${colours.ink}" stroke-width="0.4" fill="none"/>`,
-    `<text x="${number(mm(bar) + 2)}" y="${number(below + 1.1)}" font-size="3.2" fill="${colours.muted}">${bar} m, 1:${scale}</text>`,
+    `<text x="${number(mm(bar) + 2)}" y="${number(below + 1.1)}" font-size="${textMm}" fill="${colours.muted}">${bar} m, 1:${scale}</text>`,
   ];
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${number(width)}mm" height="${number(below + 4)}mm" viewBox="0 0 ${number(width)} ${number(below + 4)}" font-family="sans-serif">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${number(width + 2 * edgeMm)}mm" height="${number(below + 4 + edgeMm)}mm" viewBox="${-edgeMm} ${-edgeMm} ${number(width + 2 * edgeMm)} ${number(below + 4 + edgeMm)}" font-family="sans-serif">`,
     ...parts,
     '</svg>',
     '',

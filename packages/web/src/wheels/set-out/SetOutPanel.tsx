@@ -3,6 +3,7 @@ import type { Layout } from '@jasperwren/motion/layout/layout';
 import { fits, setOut, type SetOut } from '@jasperwren/motion/set-out/set-out';
 import { layoutToSvg } from '@jasperwren/motion/set-out/svg';
 import { barFor, scaleFor } from '@jasperwren/motion/set-out/scale';
+import { capital, joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/motion';
 import { groundTitle } from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
@@ -110,7 +111,7 @@ function offWords(offM: number): string {
 }
 
 function partsWords({ parts }: SetOut): string {
-  return new Intl.ListFormat('en-GB').format(
+  const words = joinWords(
     [
       parts.cones > 0 && t('cones', { count: parts.cones }),
       parts.poles > 0 && t('poles', { count: parts.poles }),
@@ -119,6 +120,7 @@ function partsWords({ parts }: SetOut): string {
       t('tapeOf', { value: Math.ceil(parts.tapeM) }),
     ].filter((part) => part !== false),
   );
+  return capital(words);
 }
 
 function Ground({ out }: { readonly out: SetOut }) {
@@ -153,7 +155,7 @@ function Ground({ out }: { readonly out: SetOut }) {
             ? t(fit.turned ? 'groundFitsTurned' : 'groundFits', sizes)
             : t('groundMissing', {
                 ...sizes,
-                missing: new Intl.ListFormat('en-GB').format(
+                missing: joinWords(
                   [
                     fit.missingLengthM > 0 && t('missingLength', { value: fit.missingLengthM.toFixed(1) }),
                     fit.missingWidthM > 0 && t('missingWidth', { value: fit.missingWidthM.toFixed(1) }),
