@@ -50,7 +50,7 @@ it('loses no second of a duration', () => {
 
 it('counts each thing by its own name, one and several', () => {
   expect(amountOf({ kind: 'count', grades: ['a'] }, 1)).toBe('1 fault');
-  expect(amountOf({ kind: 'points' }, 2)).toBe('2 points');
+  expect(amountOf({ kind: 'points', grades: ['a'] }, 2)).toBe('2 points');
   expect(amountOf({ kind: 'time' }, 121)).toBe('121 s');
   expect(amountOf({ kind: 'attempts' }, 1)).toBe('1 attempt');
   expect(amountOf({ kind: 'failed-attempts' }, 2)).toBe('2 failed attempts');
@@ -62,7 +62,7 @@ it('counts each thing by its own name, one and several', () => {
 it('names the unit alone as the amount does', () => {
   for (const n of [1, 2])
     for (const measure of [
-      { kind: 'points' },
+      { kind: 'points', grades: ['a'] },
       { kind: 'attempts' },
       { kind: 'failed-attempts' },
       { kind: 'failed-exercises' },

@@ -1,6 +1,6 @@
 import type { KeptView } from '@jasperwren/contract/wheels';
 import { t } from '@jasperwren/words/motion';
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api } from '../base/api';
 import { Page } from '../ui/Page';
@@ -11,7 +11,8 @@ import { Measures } from './measures/Measures';
 import { useQuestion, ways, type Question, type Way } from './use-question';
 import styles from './wheels.module.css';
 
-const PlanPanel = lazy(() => import('./plan/PlanPanel'));
+const planPanel = () => import('./plan/PlanPanel');
+const PlanPanel = lazy(planPanel);
 const RulePanel = lazy(() => import('./rule/RulePanel'));
 const BenchPanel = lazy(() => import('./bench/BenchPanel'));
 const SetOutPanel = lazy(() => import('./set-out/SetOutPanel'));
@@ -48,6 +49,8 @@ export default function WheelsPage() {
 function Asked({ all }: { readonly all: readonly KeptView[] }) {
   const question = useQuestion(all);
   const { way } = question;
+  // The planner's worker starts with it: it is ready by the time a plan is asked for.
+  useEffect(() => void planPanel(), []);
   return (
     <>
       <Choices question={question} all={all} />
