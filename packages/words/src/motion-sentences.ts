@@ -181,7 +181,12 @@ export function helpsSentence(helps: Helps | undefined): string {
 }
 
 /** Until when a drive could have been saved. */
-export function savedSentence(saved: Saved | null | undefined, how: 'steering' | 'correcting'): string {
+export function savedSentence(
+  saved: Saved | null | undefined,
+  how: 'steering' | 'correcting',
+  { trailer }: Pick<Vehicle, 'trailer'>,
+): string {
+  if (!saved && trailer) return t('notFoundTowing');
   if (!saved) return t(how === 'steering' ? 'notBySteering' : 'notByCorrecting');
   return t(how === 'steering' ? 'savedBySteering' : 'savedByCorrecting', { before: saved.beforeM.toFixed(1) });
 }

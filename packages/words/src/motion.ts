@@ -267,6 +267,7 @@ export const resource = {
   lookingForSaved: 'Finding out what would have saved it',
   savedBySteering: 'Until {{before}} m before, steering alone would have saved it:',
   savedByCorrecting: 'Until {{before}} m before, stopping and correcting would have saved it:',
+  notFoundTowing: 'From where it began no way of straight lines and even bends was found.',
   notBySteering: 'From where it began, steering alone would not have done.',
   notByCorrecting: 'From where it began there is no way in three movements.',
   saveRun: 'Save for the yard (CSV)',

@@ -34,6 +34,28 @@ it('lays a run on the ground as it was driven, also through a file', () => {
   expect(tracks.at(-1)!.wayM).toBeCloseTo(driven.wayM, 0);
 });
 
+it('lets a trailer follow its car, though no sensor tells where it is', () => {
+  const towing = vehicleClasses['car-with-trailer'];
+  const dock = { code: 'alley-dock', side: 'right', space: {} } as const;
+  const ground = layOut(dock, towing);
+  const plan = planExercise(towing, dock, usualPlanOptions) as FoundPlan;
+  const towed = driveSteps(towing, standing(ground.start), plan.steps, 0.05);
+  const told = samplesOfDrive(
+    towing,
+    ground,
+    exercise,
+    towed.map((placed, i) => ({ atMs: i * 100, placed, speedMps: -0.9, touching: [] })),
+  );
+  const tracks = runTracks(towing, ground.start, told, exercise.code);
+  const most = Math.max(...towed.map(({ hitch }) => Math.abs(hitch)));
+  expect(most).toBeGreaterThan(0.5);
+  expect(Math.max(...tracks.map(({ placed }) => Math.abs(placed.hitch)))).toBeCloseTo(most, 1);
+  for (const { placed, wayM } of tracks.filter((one) => one.wayM < 12)) {
+    const driven = towed.findLast((one) => one.wayM <= wayM + 0.03)!;
+    expect(Math.abs(placed.hitch - driven.hitch)).toBeLessThan(0.1);
+  }
+});
+
 it('lays it the same wherever the yard measures its positions from', () => {
   const angle = 1.1;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];

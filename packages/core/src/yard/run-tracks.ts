@@ -1,6 +1,6 @@
 import { placed as placedAt, seenFrom, toRadians, wrapAngle, type Pose } from '@jasperwren/motion/geometry';
 import { wheelLockDeg } from '@jasperwren/motion/moves/bench';
-import type { Placed } from '@jasperwren/motion/moves/roll';
+import { hitchAfter, type Placed } from '@jasperwren/motion/moves/roll';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import type { Sample } from './sample';
 
@@ -12,6 +12,15 @@ export interface RunMoment {
   readonly wayM: number;
 }
 
+/** The angle of a trailer, in radians, where its car came from one place to another: no sensor tells it. */
+function hitchAt(vehicle: Vehicle, before: Placed, pose: Pose): number {
+  if (!vehicle.trailer) return 0;
+  const { x: ahead, y: left } = seenFrom(before.pose, pose);
+  const distanceM = Math.sign(ahead) * Math.hypot(ahead, left);
+  const turned = wrapAngle(pose.heading - before.pose.heading);
+  return distanceM === 0 ? before.hitch : hitchAfter(vehicle, before.hitch, turned / distanceM, distanceM);
+}
+
 /** Nearer than this to the moment before a position says nothing new, in metres and radians. */
 const [newM, newRad] = [0.02, 0.005] as const;
 
@@ -21,7 +30,7 @@ const isLocated = (sample: Sample): sample is Located =>
 
 /**
  * The way of a car through one exercise of a run, laid on the ground so that it begins where the exercise does. Positions
- * are those of the middle of the rear axle.
+ * are those of the middle of the rear axle; a trailer begins in line and follows.
  * @param start where the vehicle begins on the ground
  * @returns nothing where the samples of the exercise do not say where the car was and where it pointed
  */
@@ -47,7 +56,7 @@ export function runTracks(
     const share = Math.max(-1, Math.min(1, -steering / lock));
     moments.push({
       atMs: at,
-      placed: { pose, steerDeg: share * vehicle.lockDeg, hitch: 0 },
+      placed: { pose, steerDeg: share * vehicle.lockDeg, hitch: before ? hitchAt(vehicle, before.placed, pose) : 0 },
       wayM: (before?.wayM ?? 0) + metres,
     });
   }

@@ -82,7 +82,7 @@ export function searchTrailer(
   const best = new Map<number, number>();
   const queue = new FlatQueue<Node>();
   let answer: Searched | undefined;
-  let [looked, further, capped] = [0, 0, false];
+  let [looked, further] = [0, 0];
 
   /** Whether nothing is in the way along a part, looked at now and then. */
   function isFreeDriven(pose: Pose, { steerDeg, curvature, distanceM, hitches }: Held): boolean {
@@ -150,10 +150,7 @@ export function searchTrailer(
     const movements = node.movements + (gear === node.gear ? 0 : 1);
     const cost = node.cost + (gear === node.gear ? 0 : movementM) + metresOf(part) + rememberM;
     const key = places.of(pose) * 2 + (gear === 1 ? 1 : 0);
-    if (movements > mostMovements) {
-      capped = true;
-      return false;
-    }
+    if (movements > mostMovements) return false;
     if ((best.get(key) ?? Infinity) <= cost + 1e-9) return true;
     const driven = heldParts(part);
     if (!areFree(node.pose, driven)) return false;
@@ -210,9 +207,7 @@ export function searchTrailer(
         }
     }
   }
-  return answer
-    ? { ...answer, looked }
-    : { found: false, why: capped ? 'too-many-movements' : 'none-of-bends', looked };
+  return answer ? { ...answer, looked } : { found: false, why: 'none-of-bends', looked };
 }
 
 /** The first parts that bring a trailer in line from where it stands; one of no length where it is in line. */

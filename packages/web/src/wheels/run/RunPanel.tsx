@@ -4,7 +4,6 @@ import type { Layout } from '@jasperwren/motion/layout/layout';
 import { leastGap } from '@jasperwren/motion/layout/touch';
 import { atWay, type OnWay } from '@jasperwren/motion/moves/same-hands';
 import { driveSteps } from '@jasperwren/motion/moves/steps';
-import { standing } from '@jasperwren/motion/moves/roll';
 import { firstTouch, type Saved } from '@jasperwren/motion/planner/last-saved';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { t } from '@jasperwren/words/motion';
@@ -106,14 +105,14 @@ function Driven({ vehicle, layout, name, way }: Omit<Props, 'run' | 'zone'> & { 
           <>
             <Told
               saved={bySteering}
-              sentence={savedSentence(bySteering, 'steering')}
+              sentence={savedSentence(bySteering, 'steering', vehicle)}
               vehicle={vehicle}
               onLook={setLooked}
               way={way}
             />
             <Told
               saved={byCorrecting}
-              sentence={savedSentence(byCorrecting, 'correcting')}
+              sentence={savedSentence(byCorrecting, 'correcting', vehicle)}
               vehicle={vehicle}
               onLook={setLooked}
               way={way}
@@ -164,10 +163,7 @@ function SavedWay({
   readonly way: readonly OnWay[];
   readonly saved: Saved;
 }) {
-  const moments = useMemo(
-    () => driveSteps(vehicle, standing(way[saved.index]!.placed.pose), saved.steps, 0.1),
-    [vehicle, way, saved],
-  );
+  const moments = useMemo(() => driveSteps(vehicle, way[saved.index]!.placed, saved.steps, 0.1), [vehicle, way, saved]);
   return (
     <g className={styles.savedWay}>
       <TracksShape vehicle={vehicle} way={moments} />
