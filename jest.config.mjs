@@ -21,5 +21,5 @@ export default {
   // These come as ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|pure-rand)/)'],
   moduleNameMapper: { '\\.css$': '<rootDir>/packages/web/testing/css-modules.cjs' },
-  modulePathIgnorePatterns: ['<rootDir>/packages/.*/dist'],
+  modulePathIgnorePatterns: ['<rootDir>/packages/[^/]+/dist/'],
 };

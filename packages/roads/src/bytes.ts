@@ -74,7 +74,28 @@ async function* unpacked(chunks: Chunks): AsyncGenerator<Uint8Array> {
   }
 }
 
-/** Pieces that are not empty, so that the first holds the file's first bytes. */
+/** So many of a file's first bytes tell how it is written. */
+const tellingBytes = 4;
+
+/** Pieces that are not empty, the first with the file's first bytes, however small the pieces were that came. */
 async function* rest(chunks: Chunks): AsyncGenerator<Uint8Array, void> {
-  for await (const chunk of chunks) if (chunk.length > 0) yield chunk;
+  let first = new Uint8Array();
+  let begun = false;
+  for await (const chunk of chunks) {
+    if (begun) {
+      if (chunk.length > 0) yield chunk;
+      continue;
+    }
+    first = joined(first, chunk);
+    begun = first.length >= tellingBytes;
+    if (begun) yield first;
+  }
+  if (!begun && first.length > 0) yield first;
+}
+
+function joined(a: Uint8Array, b: Uint8Array): Uint8Array<ArrayBuffer> {
+  const both = new Uint8Array(a.length + b.length);
+  both.set(a);
+  both.set(b, a.length);
+  return both;
 }

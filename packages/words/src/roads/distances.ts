@@ -6,6 +6,7 @@ export const resource = {
   metres_one: '{{count}} metre',
   metres_other: '{{count}} metres',
   halfMile: 'half a mile',
+  threeQuarters: 'three quarters of a mile',
   oneMile: '1 mile',
   miles: '{{miles}} miles',
   kilometres: '{{km}} km',
@@ -26,7 +27,8 @@ export function aheadWords(metres: number, units: Units): string {
   }
   const yards = metres / metresPerYard;
   if (yards < 750) return t('yards', { count: roundTo(yards, yards < 100 ? 10 : 50) });
-  if (yards < 1200) return t('halfMile');
+  if (yards < 1100) return t('halfMile');
+  if (yards < 1540) return t('threeQuarters');
   return metres < 1.2 * metresPerMile ? t('oneMile') : t('miles', { miles: (metres / metresPerMile).toFixed(1) });
 }
 
