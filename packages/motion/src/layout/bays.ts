@@ -1,6 +1,6 @@
 import { placed, toRadians, type Point, type Pose } from '../geometry';
 import { leastRadius } from '../vehicle/turning';
-import { frontOf, rearBehindOf, type Vehicle } from '../vehicle/vehicle';
+import { frontOf, rearBehindOf, trailerBehindOf, type Vehicle } from '../vehicle/vehicle';
 import { polyline, type Edge, type Layout, type Marker } from './layout';
 import type { Space } from './space';
 
@@ -15,9 +15,6 @@ const goesOnM = 8;
 /** Metres between the inner rear wheel and the corner that it turns around. */
 const besideCornerM = 0.25;
 
-/** How much further back than the car a trailer reaches, in metres. */
-const trailerBehind = (vehicle: Vehicle): number => rearBehindOf(vehicle) - vehicle.rearOverhangM;
-
 /**
  * A bay square to the aisle, on the right: its mouth around 0, its end below, the aisle above.
  * @param how reversed into, driven into, or a dock for a long vehicle with poles at its corners and a barrier at its end
@@ -28,7 +25,7 @@ export function bayLayout(
   how: 'reverse' | 'forward' | 'dock',
 ): Omit<Layout, 'name'> {
   const half = bayM / 2;
-  const behindM = trailerBehind(vehicle);
+  const behindM = trailerBehindOf(vehicle);
   const reach = leastRadius(vehicle) + frontOf(vehicle) + 2 * behindM + 2;
   const mouth = { x: 0, y: 0, heading: -Math.PI / 2 };
   const beside = drawnUpM + vehicle.widthM / 2;
@@ -83,7 +80,7 @@ export function bayLayout(
 export function angleBayLayout(vehicle: Vehicle, { bayM, depthM, aisleM }: BaySpace): Omit<Layout, 'name'> {
   const heading = -toRadians(60);
   const mouth: Pose = { x: 0, y: 0, heading };
-  const behindM = trailerBehind(vehicle);
+  const behindM = trailerBehindOf(vehicle);
   const reach = leastRadius(vehicle) + frontOf(vehicle) + 2 * behindM + 2;
   const half = bayM / 2;
   /** Where a side of the bay, so many metres to its left, meets the aisle. */

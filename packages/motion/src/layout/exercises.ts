@@ -1,5 +1,5 @@
 import { leastRadius } from '../vehicle/turning';
-import { lengthOf, reversedLengthOf, wholeLengthOf, type Vehicle } from '../vehicle/vehicle';
+import { lengthOf, reversedLengthOf, trailerBehindOf, wholeLengthOf, type Vehicle } from '../vehicle/vehicle';
 import { bayLayout, angleBayLayout } from './bays';
 import { mirrored, type Layout } from './layout';
 import type { Space, SpaceName } from './space';
@@ -39,7 +39,7 @@ const up = (metres: number, to = 0.1) => Math.ceil(metres / to - 1e-9) * to;
 const round = (metres: number) => Math.round(metres * 100) / 100;
 
 /** Room that a vehicle needs before a bay beyond what it needs alone, to put its trailer there. */
-const moreForTrailer = (vehicle: Vehicle) => (vehicle.trailer ? wholeLengthOf(vehicle) - lengthOf(vehicle) + 1.5 : 0);
+const moreForTrailer = (vehicle: Vehicle) => (vehicle.trailer ? trailerBehindOf(vehicle) + 1.5 : 0);
 
 const bay = (vehicle: Vehicle, insideM: number) => ({
   aisleM: round(up(Math.max(6, leastRadius(vehicle) + vehicle.widthM + 0.6) + moreForTrailer(vehicle), 0.5)),

@@ -1,6 +1,6 @@
 import type { Point } from '../geometry';
 import { leastRadius } from '../vehicle/turning';
-import { frontOf, rearBehindOf, wholeLengthOf, type Vehicle } from '../vehicle/vehicle';
+import { frontOf, rearBehindOf, trailerBehindOf, wholeLengthOf, type Vehicle } from '../vehicle/vehicle';
 import { polyline, type Edge, type Layout } from './layout';
 import type { Space } from './space';
 
@@ -37,7 +37,7 @@ export function turnLayout(vehicle: Vehicle, { roadM }: Required<Space>): Laid {
 /** A gap between two parked cars at the kerb on the right. */
 export function parallelLayout(vehicle: Vehicle, { gapM, roadM }: Required<Space>): Laid {
   const startX = gapM / 2 + rearBehindOf(vehicle) + 0.6;
-  const reach = Math.max(gapM / 2 + parked.lengthM, vehicle.trailer ? startX + frontOf(vehicle) : 0) + 2;
+  const reach = Math.max(gapM / 2 + parked.lengthM, startX) + 2;
   const length = wholeLengthOf(vehicle);
   const outer = parked.fromKerbM + parked.widthM;
   const box = (id: string, left: number) =>
@@ -72,7 +72,7 @@ export function cornerLayout(vehicle: Vehicle, { roadM, sideRoadM, cornerM }: Re
     });
   const fromKerb = 0.5 + vehicle.widthM / 2;
   return {
-    start: { x: cornerM + 1.5 + 1.1 * (rearBehindOf(vehicle) - vehicle.rearOverhangM), y: fromKerb, heading: 0 },
+    start: { x: cornerM + 1.5 + 1.1 * trailerBehindOf(vehicle), y: fromKerb, heading: 0 },
     goal: {
       kind: 'poses',
       poses: [{ x: -fromKerb, y: -deep + rearBehindOf(vehicle) + 1.5, heading: Math.PI / 2 }],

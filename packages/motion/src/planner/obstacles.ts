@@ -30,13 +30,14 @@ interface Obstacle {
   readonly keepM: number;
 }
 
-/** Tells of a pose whether a vehicle can stand there; its wheels turned by one of the angles it was made for. */
+/**
+ * Tells of a pose whether a vehicle can stand there, its trailer so many radians askew; its wheels turned by one of the angles
+ * it was made for.
+ */
 export interface Obstacles {
-  readonly isFree: (pose: Pose, steer: number) => boolean;
-  /** Whether it can stand at the end of each of some arcs from a pose. */
+  readonly isFree: (pose: Pose, steer: number, hitch?: number) => boolean;
+  /** Whether it can stand at the end of each of some arcs from a pose; of the car, a trailer is not looked at. */
   readonly isFreeAlong: (from: Pose, steer: number, arcs: readonly Arc[]) => boolean;
-  /** The same of a vehicle with its trailer, which stands so many radians askew. */
-  readonly isFreeTowing: (pose: Pose, steer: number, hitch: number) => boolean;
 }
 
 const origin = { x: 0, y: 0, heading: 0 };
@@ -78,7 +79,6 @@ export function obstaclesOf(
   }
 
   return {
-    isFree: ({ x, y, heading }, steer) => isFreeAt(x, y, heading, bySteer[steer]!),
     isFreeAlong({ x, y, heading }, steer, arcs) {
       const shape = bySteer[steer]!;
       for (const { chordM, half } of arcs) {
@@ -87,14 +87,14 @@ export function obstaclesOf(
       }
       return true;
     },
-    isFreeTowing(pose, steer, hitch) {
-      const { x, y, heading } = pose;
+    isFree({ x, y, heading }, steer, hitch = 0) {
       if (!isFreeAt(x, y, heading, bySteer[steer]!)) return false;
+      if (!trailer) return true;
       // Where `trailerPose` says its axle is, without an object for each of millions.
       const turned = heading - hitch;
       const behindX = x - toHitchM * cos(heading) - barM * cos(turned);
       const behindY = y - toHitchM * sin(heading) - barM * sin(turned);
-      return !trailer || isFreeAt(behindX, behindY, turned, trailer);
+      return isFreeAt(behindX, behindY, turned, trailer);
     },
   };
 }

@@ -5,19 +5,19 @@ import { standing } from '../moves/roll';
 import { driveSteps, movementsOf } from '../moves/steps';
 import { vehicleClasses } from '../vehicle/classes';
 import { leastRadius } from '../vehicle/turning';
-import type { Vehicle } from '../vehicle/vehicle';
+import { rearBehindOf, type Vehicle } from '../vehicle/vehicle';
 import { usualPlanOptions, type FoundPlan } from './plan';
 import { movementsByWidth, planExercise, roomNeeded } from './plan-exercise';
 import { leastMovementsByTrying } from './testing-tries';
 
-const { car, van, rigid } = vehicleClasses;
+const { car, van, rigid, 'car-with-trailer': towing } = vehicleClasses;
 const options = usualPlanOptions;
 
-const cases = [car, van].flatMap((vehicle) =>
+const cases = [car, van, towing].flatMap((vehicle) =>
   exerciseCodes
     // The area to reverse in has a test of its own.
     .filter((code) => code !== 'reversing-area')
-    .filter((code) => vehicle === car || ['parallel', 'angle-bay', 'alley-dock'].includes(code))
+    .filter((code) => vehicle !== van || ['parallel', 'angle-bay', 'alley-dock'].includes(code))
     .map((code) => [vehicle.kind, code, vehicle] as const),
 );
 
@@ -34,7 +34,8 @@ it.each(cases)(
       expect(touches).toEqual([]);
       expect(closest!.gapM).toBeGreaterThan(options.clearanceM - 0.005);
       expect(plan.check.closest!.gapM).toBeCloseTo(closest!.gapM, 6);
-      const end = moments.at(-1)!.pose;
+      const { pose: end, hitch } = moments.at(-1)!;
+      expect(Math.abs(hitch)).toBeLessThan(0.005);
       const { goal } = layout;
       if (goal.kind === 'heading') expect(Math.abs(wrapAngle(end.heading - goal.heading))).toBeLessThan(1e-6);
       else {
@@ -120,16 +121,22 @@ it('tells how far it is, and says a start on which nothing can stand', () => {
   expect(plan).toMatchObject({ found: false, why: 'start-blocked' });
 });
 
-it('reverses past the pole half-way on its other side, and stops short of the barrier', () => {
-  const spec: ExerciseSpec = { code: 'reversing-area', side: 'left', space: { areaLongM: 34 } };
-  const plan = planExercise(car, spec, options) as FoundPlan;
-  const layout = layOut(spec, car);
-  const way = driveSteps(car, standing(layout.start), plan.steps, 0.02);
-  expect(checkWay(car, way, layout).touches).toEqual([]);
-  const pole = layout.markers.find(({ id }) => id === 'B')!;
-  // It came along with the pole on its left and goes back with the pole on its right.
-  expect(seenFrom(layout.start, pole).y).toBeGreaterThan(0);
-  const past = way.find(({ pose }) => pose.x < pole.x)!;
-  expect(seenFrom(past.pose, pole).y).toBeLessThan(0);
-  expect(way.at(-1)!.pose.x - car.rearOverhangM).toBeGreaterThan(0);
-});
+it.each([
+  ['car', car, { areaLongM: 34 }],
+  ['car with its trailer', towing, {}],
+] as const)(
+  '%s: reverses past the pole half-way on its other side, and stops short of the barrier',
+  (_, vehicle, space) => {
+    const spec: ExerciseSpec = { code: 'reversing-area', side: 'left', space };
+    const plan = planExercise(vehicle, spec, options) as FoundPlan;
+    const layout = layOut(spec, vehicle);
+    const way = driveSteps(vehicle, standing(layout.start), plan.steps, 0.02);
+    expect(checkWay(vehicle, way, layout).touches).toEqual([]);
+    const pole = layout.markers.find(({ id }) => id === 'B')!;
+    // It came along with the pole on its left and goes back with the pole on its right.
+    expect(seenFrom(layout.start, pole).y).toBeGreaterThan(0);
+    const past = way.find(({ pose }) => pose.x < pole.x)!;
+    expect(seenFrom(past.pose, pole).y).toBeLessThan(0);
+    expect(way.at(-1)!.pose.x - rearBehindOf(vehicle)).toBeGreaterThan(0);
+  },
+);

@@ -6,10 +6,18 @@ import { driveSteps, type Step } from '../moves/steps';
 import { leastRadius } from '../vehicle/turning';
 import { lengthOf, type Vehicle } from '../vehicle/vehicle';
 import { directWays, type DirectPart } from './direct-ways';
-import { costOf, merged, movementM, steeringM, type NoPlan, type PlanOptions, type Searched } from './search';
+import {
+  costOf,
+  leastToGoal,
+  merged,
+  movementM,
+  steeringM,
+  type NoPlan,
+  type PlanOptions,
+  type Searched,
+} from './search';
 import { obstaclesOf } from './obstacles';
 import { placesOf } from './places';
-import { shortestLength } from './reeds-shepp';
 import { fullLeft, fullRight, radii, shares, steeringOf, straight } from './steering';
 
 // Looked up once: they are asked for millions of times.
@@ -109,13 +117,9 @@ export function searchCar(vehicle: Vehicle, layout: Layout, options: PlanOptions
   let [looked, further, capped] = [0, 0, false];
 
   function stillToGo(pose: Pose, place: number): number {
-    if (goal.kind === 'heading') return radius * abs(wrapAngle(goal.heading - pose.heading));
     const known = lengths[place]!;
     if (known >= 0) return known;
-    let least = Infinity;
-    for (const to of goal.poses) least = min(least, shortestLength(pose, to, radius));
-    lengths[place] = least;
-    return least;
+    return (lengths[place] = leastToGoal(pose, goal, radius));
   }
 
   const isFreeAlong = (from: Pose, { steer, distanceM }: DirectPart, everyM: number): boolean =>

@@ -1,5 +1,5 @@
 import FlatQueue from 'flatqueue';
-import { wrapAngle, type Pose } from '../geometry';
+import type { Pose } from '../geometry';
 import type { Layout } from '../layout/layout';
 import { alongArc, curvatureOf, type Placed } from '../moves/roll';
 import { driveSteps, type Step } from '../moves/steps';
@@ -8,8 +8,16 @@ import type { Vehicle } from '../vehicle/vehicle';
 import { bendsOf, heldUntil, type Gear, type Held } from './bends';
 import { obstaclesOf } from './obstacles';
 import { placesOf } from './places';
-import { shortestLength } from './reeds-shepp';
-import { costOf, merged, movementM, rememberM, type NoPlan, type PlanOptions, type Searched } from './search';
+import {
+  costOf,
+  leastToGoal,
+  merged,
+  movementM,
+  rememberM,
+  type NoPlan,
+  type PlanOptions,
+  type Searched,
+} from './search';
 import { afterPart, bendBy, gearOf, heldParts, metresOf, trailerWays, type TrailerPart } from './trailer-ways';
 
 const { PI, abs, ceil, max, min } = Math;
@@ -73,9 +81,9 @@ export function searchTrailer(
   ];
   const nthAngle = new Map(anglesDeg.map((degrees, i) => [degrees, i]));
   const obstacles = obstaclesOf(vehicle, layout, anglesDeg, clearanceM);
-  if (!obstacles.isFreeTowing(from.pose, nthAngle.get(from.steerDeg)!, from.hitch))
+  if (!obstacles.isFree(from.pose, nthAngle.get(from.steerDeg)!, from.hitch))
     return { found: false, why: 'start-blocked', looked: 0 };
-  if (goal.kind === 'poses' && !goal.poses.some((pose) => obstacles.isFreeTowing(pose, nthAngle.get(0)!, 0)))
+  if (goal.kind === 'poses' && !goal.poses.some((pose) => obstacles.isFree(pose, nthAngle.get(0)!, 0)))
     return { found: false, why: 'goal-blocked', looked: 0 };
 
   const places = placesOf(layout.area, cellM, cellRad);
@@ -90,7 +98,7 @@ export function searchTrailer(
     const parts = max(1, hitches.length - 1, ceil(abs(distanceM) / sampleM));
     for (let i = 1; i <= parts; i++) {
       const hitch = hitches[min(hitches.length - 1, Math.round((i * (hitches.length - 1)) / parts))]!;
-      if (!obstacles.isFreeTowing(alongArc(pose, curvature, (distanceM * i) / parts), nth, hitch)) return false;
+      if (!obstacles.isFree(alongArc(pose, curvature, (distanceM * i) / parts), nth, hitch)) return false;
     }
     return true;
   }
@@ -109,7 +117,7 @@ export function searchTrailer(
     const way = driveSteps(vehicle, from, steps, fineM);
     return (
       abs(way.at(-1)!.hitch) < inLineRad &&
-      way.every(({ pose, steerDeg, hitch }) => obstacles.isFreeTowing(pose, nthAngle.get(steerDeg)!, hitch))
+      way.every(({ pose, steerDeg, hitch }) => obstacles.isFree(pose, nthAngle.get(steerDeg)!, hitch))
     );
   }
 
@@ -138,11 +146,6 @@ export function searchTrailer(
     }
   }
 
-  const stillToGo = (pose: Pose): number =>
-    goal.kind === 'heading'
-      ? radius * abs(wrapAngle(goal.heading - pose.heading))
-      : min(...goal.poses.map((to) => shortestLength(pose, to, radius)));
-
   /** Puts into the queue where a part leads to, unless it was come to more cheaply. */
   function rollOn(node: Node, part: TrailerPart): boolean {
     const gear = gearOf(part);
@@ -155,7 +158,7 @@ export function searchTrailer(
     const driven = heldParts(part);
     if (!areFree(node.pose, driven)) return false;
     best.set(key, cost);
-    queue.push({ pose, gear, movements, cost, parent: node, driven }, cost + stillToGo(pose));
+    queue.push({ pose, gear, movements, cost, parent: node, driven }, cost + leastToGoal(pose, goal, radius));
     return true;
   }
 

@@ -1,6 +1,8 @@
-import type { Pose } from '../geometry';
+import { wrapAngle, type Pose } from '../geometry';
+import type { Goal } from '../layout/layout';
 import { movementsOf, turningOf, wayOf, type Step } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
+import { shortestLength } from './reeds-shepp';
 
 export interface PlanOptions {
   /** Metres that every part keeps from what it may not touch. */
@@ -49,6 +51,12 @@ export function costOf(
   const halfLocks = (turningOf(steps) / vehicle.lockDeg) * 2;
   return { movements, cost: movements * movementM + wayOf(steps) + halfLocks * steeringM + steps.length * rememberM };
 }
+
+/** Metres of way that there are at least from a pose to a goal around a radius, as if nothing stood there. */
+export const leastToGoal = (pose: Pose, goal: Goal, radiusM: number): number =>
+  goal.kind === 'heading'
+    ? radiusM * Math.abs(wrapAngle(goal.heading - pose.heading))
+    : Math.min(...goal.poses.map((to) => shortestLength(pose, to, radiusM)));
 
 /** Steps with the same steering and direction as one. */
 export function merged(steps: readonly Step[]): readonly Step[] {

@@ -104,7 +104,10 @@ function furthest(most: number, finest: number, isFree: (by: number) => boolean)
   let free = 0;
   // What touches for less than three of the finest steps is not noticed.
   for (const by of [3, 1]) while (free + by <= steps && isFree((free + by) / parts)) free += by;
+  if (free === steps) return free / parts;
   const beyond = (of: number): number => of + Math.max(1, of / 2);
-  if (free < steps) while (free > 0 && isFree(beyond(free) / parts)) free--;
-  return free / parts;
+  let told = free;
+  while (beyond(told) > free && isFree(beyond(told) / parts)) told--;
+  // What touches may be too narrow to be met so.
+  return (beyond(told) > free ? told : free) / parts;
 }

@@ -73,6 +73,9 @@ export const lengthOf = ({ wheelbaseM, frontOverhangM, rearOverhangM }: Vehicle)
 export const rearBehindOf = ({ trailer, rearOverhangM }: Pick<Vehicle, 'trailer' | 'rearOverhangM'>): number =>
   trailer ? trailer.hitchBehindM + trailer.drawbarM + trailer.bodyBehindM : rearOverhangM;
 
+/** How much further back than the car a trailer in a straight line reaches, in metres; 0 without one. */
+export const trailerBehindOf = (vehicle: Vehicle): number => rearBehindOf(vehicle) - vehicle.rearOverhangM;
+
 /** Metres from the front end of a vehicle to its rear end, its trailer's where it has one, in a straight line. */
 export const wholeLengthOf = (vehicle: Vehicle): number => frontOf(vehicle) + rearBehindOf(vehicle);
 
