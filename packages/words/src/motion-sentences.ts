@@ -219,12 +219,17 @@ export function vehicleProblemSentence(problem: VehicleProblem): string {
 }
 
 /** "Narrower than 5 m: not in 9 movements. In 3 movements from 6.5 m, in 1 movement from 12 m." */
-export function widthsSentence(widths: readonly MovementsAt[], most: number): string {
+export function widthsSentence(
+  widths: readonly MovementsAt[],
+  most: number,
+  { trailer }: Pick<Vehicle, 'trailer'>,
+): string {
   const first = widths.find(({ movements }) => movements !== null);
   const froms = new Map<number, number>();
   for (const { movements, widthM } of widths.toReversed()) if (movements !== null) froms.set(movements, widthM);
   return [
-    first && t('widthsNever', { width: first.widthM, most }),
+    // With a trailer not every way is looked for.
+    first && t(trailer ? 'widthsNotFound' : 'widthsNever', { width: first.widthM, most }),
     ...[...froms]
       .filter(([movements]) => movements <= 3)
       .sort(([, a], [, b]) => a - b)

@@ -326,6 +326,7 @@ export const resource = {
   widthsSoFar_one: 'Working it out: {{count}} width so far.',
   widthsSoFar_other: 'Working it out: {{count}} widths so far.',
   widthsOf: 'In {{movements}} from {{width}} m.',
+  widthsNotFound: 'Narrower than {{width}} m: no way was found.',
   widthsNever: 'Narrower than {{width}} m: not in {{most}} movements.',
   widthHead: 'Width of the road (m)',
   movementsHead: 'Movements',

@@ -1,3 +1,4 @@
+import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
 import { timedYard } from '@jasperwren/core/marking/testing-standards';
 import { bandBrings, bandWords } from './marking/bands';
 import { detailWords } from './marking/detail';
@@ -107,15 +108,23 @@ describe('how many movements a road of some width takes, in words', () => {
       widthsSentence(
         widths.map(([widthM, movements]) => ({ widthM, movements })),
         9,
+        {},
       ),
     ).toBe(
       'Narrower than 5 m: not in 9 movements. In 3 movements from 6.5 m. In 2 movements from 9 m. In 1 movement from 12 m.',
     );
   });
 
+  it('claims of a trailer no more than was looked for', () => {
+    const found = [{ widthM: 15, movements: 3 }];
+    expect(widthsSentence(found, 9, vehicleClasses['car-with-trailer'])).toBe(
+      'Narrower than 15 m: no way was found. In 3 movements from 15 m.',
+    );
+  });
+
   it('says nothing where nothing is known', () => {
-    expect(widthsSentence([], 9)).toBe('');
-    expect(widthsSentence([{ widthM: 4, movements: null }], 9)).toBe('');
+    expect(widthsSentence([], 9, {})).toBe('');
+    expect(widthsSentence([{ widthM: 4, movements: null }], 9, {})).toBe('');
   });
 });
 

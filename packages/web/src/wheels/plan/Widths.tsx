@@ -66,7 +66,7 @@ function Curve({ vehicle }: { readonly vehicle: Vehicle }) {
   return (
     <>
       <p role="status">
-        {parts.done ? widthsSentence(widths, mostMovements) : t('widthsSoFar', { count: widths.length })}
+        {parts.done ? widthsSentence(widths, mostMovements, vehicle) : t('widthsSoFar', { count: widths.length })}
       </p>
       <Suspense fallback={<Loading what={t('widths')} />}>
         <Chart {...figure} label={t('widths')} />
