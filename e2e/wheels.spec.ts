@@ -90,6 +90,11 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await page.getByRole('button', { name: wheels('saveDxf') }).click();
   const drawing = new DxfParser().parseSync(await readFile(await (await download).path(), 'utf8'));
   expect(drawing?.entities.filter(({ type }) => type === 'CIRCLE')).toHaveLength(4);
+  // To scale only at the width that the drawing gives itself.
+  const [shown, own] = await page
+    .getByRole('img', { name: /its points and base line, to scale/ })
+    .evaluate((picture: HTMLImageElement) => [picture.getBoundingClientRect().width, picture.naturalWidth] as const);
+  expect(Math.abs(shown - own)).toBeLessThan(1);
   await expectNoHarm(page, 'the set-out');
 
   // As a run of the yard the drive is laid on its ground again: where it went wrong, and until when it could have been saved.

@@ -221,6 +221,7 @@ export const resource = {
   layoutWrong: 'This file cannot be used: {{problem}}',
   keepGround: 'Keep this ground',
   picture: '{{exercise}} seen from above, with the ways of the wheels',
+  setOutPicture: '{{exercise}} seen from above, its points and base line, to scale',
   scaleBar: '{{metres}} m',
   along: 'Along the way',
   wayAt: '{{way}} m',

@@ -39,12 +39,8 @@ export default function SetOutPanel({ layout, name, side }: Props) {
     <div className={styles.setOut}>
       <div className={styles.sheet}>
         <h2>{groundTitle(name, side)}</h2>
-        {/* In millimetres of paper, so that what is printed is to scale. */}
-        <img
-          src={drawing}
-          alt={t('picture', { exercise: name })}
-          style={{ width: `${((layout.area.right - layout.area.left) * 1000) / scale}mm` }}
-        />
+        {/* As wide as it says itself, in millimetres of paper: so what is printed is to scale. */}
+        <img src={drawing} alt={t('setOutPicture', { exercise: name })} />
         <p className="muted">{t('checkScale', { metres: barFor(scale), mm: (barFor(scale) * 1000) / scale })}</p>
       </div>
       <section>
