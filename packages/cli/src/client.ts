@@ -27,6 +27,8 @@ export async function signedIn(address: string, email: string, password: string)
   };
 }
 
+export type Client = Awaited<ReturnType<typeof signedIn>>;
+
 async function request<N extends RouteName>(
   address: string,
   name: N,

@@ -13,7 +13,7 @@ import { degreeMetres, type Place } from '@jasperwren/roads/geometry';
 import { planLoops } from '@jasperwren/roads/plan/plan-loops';
 import { readOsm } from '@jasperwren/roads/osm/read-osm';
 import { endAt } from '@jasperwren/roads/route/via';
-import type { Client } from './demo';
+import type { Client } from './client';
 
 type At = readonly [lat: number, lon: number];
 

@@ -1,6 +1,6 @@
 import type { KeptKind } from '@jasperwren/motion/read-spec';
 import { v7 as newId } from 'uuid';
-import type { Client } from './demo';
+import type { Client } from './client';
 
 /** A vehicle, a ground or a plan that the demo's school keeps. */
 export interface DemoKept {

@@ -5,7 +5,7 @@ import { csvHead, csvRows } from '@jasperwren/core/yard/telemetry-csv';
 import { addRows } from '@jasperwren/server/yard/store';
 import type { Db } from '@jasperwren/server/db/database';
 import { v7 as newId } from 'uuid';
-import type { Client } from './demo';
+import type { Client } from './client';
 import { shippedStandard } from './records';
 
 /** A learner of the demo's yard with the runs they drove. */

@@ -15,7 +15,7 @@ import { createDatabase, hasDatabase } from '@jasperwren/server/db/database';
 import { serve } from '@jasperwren/server/serve';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
-import { signedIn } from './client';
+import { signedIn, type Client } from './client';
 import { addDemoRoutes, planDemoRoutes, type DemoRoutes } from './demo-routes';
 import { demoTraces } from './demo-traces';
 import { addDemoWheels, type DemoKept } from './demo-wheels';
@@ -122,8 +122,6 @@ export async function demoCommand(args: readonly string[], io: Io): Promise<numb
   }
   return exitCodes.pass;
 }
-
-export type Client = Awaited<ReturnType<typeof signedIn>>;
 
 /** Makes a standard from a shipped one and publishes its versions one after the other. */
 async function addStandard(lead: Client, { from, name, summary, versions }: DemoSchool['standard']): Promise<void> {

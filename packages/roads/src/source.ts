@@ -1,5 +1,5 @@
+import type { Delays } from './delays';
 import type { Access, Road } from './road-tags';
-import type { DelayKind } from './route/time-model';
 
 /** One way of a file, cut where nodes outside the file interrupt it. */
 export interface RoadWay extends Road {
@@ -50,9 +50,6 @@ export interface RoadSource {
   /** Seconds lost at junctions as drives on these roads measured them; the rest is as usual. */
   readonly delays?: Delays | undefined;
 }
-
-/** Seconds lost at junctions, by what stands there. */
-export type Delays = Readonly<Partial<Record<DelayKind, number>>>;
 
 /** Whether anyone may drive a road at all. */
 export const isDrivable = ({ access }: { readonly access: Access }): boolean => access !== 'closed';

@@ -1,4 +1,5 @@
-import { decisionsOf, type Decision, type Turn } from '@jasperwren/roads/directions/decisions';
+import { decisionsOf, type Decision } from '@jasperwren/roads/directions/decisions';
+import type { Turn } from '@jasperwren/roads/directions/lanes';
 import { featuresOf } from '@jasperwren/roads/features/features';
 import { edgeMetres, edgeNodes, isJunction, wayOf, type RoadGraph } from '@jasperwren/roads/graph/graph';
 import type { Side } from '@jasperwren/roads/graph/side';

@@ -1,5 +1,5 @@
 import type { Call } from '@jasperwren/roads/directions/calls';
-import type { Turn } from '@jasperwren/roads/directions/decisions';
+import type { Turn } from '@jasperwren/roads/directions/lanes';
 import type { Side } from '@jasperwren/roads/graph/side';
 
 /** When one signals at a roundabout: on the approach, only before leaving, or both. */

@@ -2,7 +2,8 @@ import { turnBetween } from '@jasperwren/roads/geometry';
 import { edgeMetres, isAlong, isJunction, wayOf, type RoadGraph } from '@jasperwren/roads/graph/graph';
 import { signs } from '@jasperwren/roads/road-tags';
 import type { Side } from '@jasperwren/roads/graph/side';
-import { paceOf, signsMet, timeModel, type DelayKind } from '@jasperwren/roads/route/time-model';
+import type { DelayKind, Delays } from '@jasperwren/roads/delays';
+import { paceOf, signsMet, timeModel } from '@jasperwren/roads/route/time-model';
 import type { MatchedPiece } from '@jasperwren/roads/traces/piece';
 import { between } from '../routes/read-route';
 
@@ -98,7 +99,7 @@ const priorPasses = 20;
  * Seconds lost by kind as a school's drives measured them, drawn towards the usual where there are few.
  * @param all what each trace measured
  */
-export function learntDelays(all: readonly MeasuredDelays[]): Readonly<Partial<Record<DelayKind, number>>> {
+export function learntDelays(all: readonly MeasuredDelays[]): Delays {
   const sums: Partial<Record<DelayKind, [number, number]>> = {};
   for (const one of all)
     for (const [kind, [count, seconds]] of Object.entries(one) as [DelayKind, readonly [number, number]][]) {

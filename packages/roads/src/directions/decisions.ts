@@ -4,9 +4,7 @@ import type { Side } from '../graph/side';
 import { roadClasses, signs } from '../road-tags';
 import type { Path } from '../route/router';
 import { signsMet } from '../route/time-model';
-import { lanesFor, type Lanes } from './lanes';
-
-export type Turn = 'left' | 'ahead' | 'right';
+import { lanesFor, type Lanes, type Turn } from './lanes';
 
 /** What stands at a junction and helps to name it. */
 export type Landmark = 'signals' | 'crossroads' | 'end-of-road';

@@ -1,4 +1,5 @@
-import type { Turn } from './decisions';
+/** Which way it goes, as lanes and directions say it. */
+export type Turn = 'left' | 'ahead' | 'right';
 
 /** The lanes to use, counted from the left, of all there are. */
 export interface Lanes {

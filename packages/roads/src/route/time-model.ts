@@ -6,10 +6,6 @@ import { signs, type RoadClass } from '../road-tags';
 // Looked up once: every turn of a network is asked for.
 const { abs, max, min } = Math;
 
-/** What is lost at junctions, as drives can measure it. */
-export const delayKinds = ['signals', 'stop', 'giveWay', 'mini', 'nearTurn', 'acrossTurn', 'ringEntry'] as const;
-export type DelayKind = (typeof delayKinds)[number];
-
 /** How long driving takes: common practice of a learner's pace; what a school's drives lost at junctions takes its place. */
 export interface TimeModel {
   /** Share of the limit that is reached on the whole, by class of road. */

@@ -1,8 +1,10 @@
 import type { Role } from '@jasperwren/contract/accounts';
 import type { Transmission } from '@jasperwren/contract/learners';
 import type { Generated } from 'kysely';
-import type { JobName } from '../jobs/queue';
 import type { Columns } from './columns';
+
+/** What can be worked out beside the requests. */
+export type JobName = 'estimates' | 'roads' | 'traces';
 
 /** Columns that hold less than their type in SQLite would. Migrations check what comes in where they can. */
 interface Narrower {

@@ -1,7 +1,5 @@
 import type { Db } from '../db/database';
-
-/** What can be worked out beside the requests. */
-export type JobName = 'estimates' | 'roads' | 'traces';
+import type { JobName } from '../db/schema';
 
 /** What is to be done: at most one of a kind waits for a school and a subject. */
 export interface JobKey {

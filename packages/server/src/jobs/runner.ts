@@ -1,7 +1,8 @@
 import { setTimeout as wait } from 'node:timers/promises';
 import type { Keeper } from '../db/keeper';
 import { endJob, nextDue, openJobs, queueJob, restJob, restMs, takeJob } from './queue';
-import type { Job, JobKey, JobName } from './queue';
+import type { JobName } from '../db/schema';
+import type { Job, JobKey } from './queue';
 
 /** What a job has while it is done. */
 export interface During {

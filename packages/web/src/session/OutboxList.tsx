@@ -5,7 +5,8 @@ import { useAppSelector } from '../base/hooks';
 import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { partsOf, type Lane, type RouteOfLane } from '../base/device/lanes';
-import { entriesOf, sendSoon, setAside, takeOut, type Entry } from '../base/outbox/entries';
+import { entriesOf, sendSoon, setAside, takeOut } from '../base/outbox/entries';
+import type { Entry } from '../base/outbox/entry';
 import styles from './outbox.module.css';
 import { offerFile } from '../ui/offer-file';
 

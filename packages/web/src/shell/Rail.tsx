@@ -9,14 +9,12 @@ import RouteOutlined from '@mui/icons-material/RouteOutlined';
 import SearchRounded from '@mui/icons-material/SearchRounded';
 import WarehouseOutlined from '@mui/icons-material/WarehouseOutlined';
 import WbTwilightOutlined from '@mui/icons-material/WbTwilightOutlined';
-import type { SvgIconComponent } from '@mui/icons-material';
 import { lazy, Suspense, useState } from 'react';
 import { NavLink } from 'react-router';
 import styles from './rail.module.css';
+import type { Place } from './RailMenu';
 
 const RailMenu = lazy(() => import('./RailMenu'));
-
-export type Place = readonly [path: string, name: string, Icon: SvgIconComponent];
 
 /** In the order of the work. */
 const places: readonly Place[] = [

@@ -1,8 +1,11 @@
 import { t } from '@jasperwren/words/shell';
+import type { SvgIconComponent } from '@mui/icons-material';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { NavLink } from 'react-router';
-import type { Place } from './Rail';
+
+/** A section: its address, its name and its sign. */
+export type Place = readonly [path: string, name: string, Icon: SvgIconComponent];
 
 interface Props {
   readonly anchor: HTMLElement;

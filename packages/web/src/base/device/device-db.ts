@@ -5,7 +5,7 @@ import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import type { ItemCounts } from '@jasperwren/core/marking/likely';
 import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
-import type { Entry } from '../outbox/entries';
+import type { Entry } from '../outbox/entry';
 import { laneOfDrive, type Lane } from './lanes';
 
 /** What this device knows of a drive besides its events. */

@@ -1,6 +1,7 @@
 import type { Dispatch } from '@reduxjs/toolkit';
 import { partsOf, type Lane, type RouteOfLane } from '../device/lanes';
-import { entriesOf, nextOf, onWaiting, setAside, takeOut, type Entry } from './entries';
+import { entriesOf, nextOf, onWaiting, setAside, takeOut } from './entries';
+import type { Entry } from './entry';
 import { outboxCounted, reached } from './outbox-slice';
 
 const firstWaitMs = 1000;

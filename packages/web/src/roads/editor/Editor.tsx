@@ -14,7 +14,7 @@ import { isRead } from '../work/use-roads-work';
 import { drawingOf, edited, isClosed } from './edit';
 import styles from './editor.module.css';
 import { EditorSide } from './EditorSide';
-import { EditorTools } from './EditorTools';
+import { EditorTools, type Tool } from './EditorTools';
 import lines from './lines.module.css';
 import { NoteMarks } from './NoteMarks';
 import { RouteLines, StopMarks } from './RouteLines';
@@ -32,9 +32,6 @@ interface Props {
   readonly given: FromFile | undefined;
   readonly planFirst: boolean;
 }
-
-/** What a tap on the roads does. */
-export type Tool = 'stop' | 'note' | PlaceKind;
 
 const begun = (given: FromFile | undefined) => ({
   name: given?.name ?? t('newRouteName'),

@@ -1,12 +1,14 @@
-import { placeKinds } from '@jasperwren/core/routes/driving-route';
+import { placeKinds, type PlaceKind } from '@jasperwren/core/routes/driving-route';
 import { placeWords, t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
 import type { Drawing, Edit } from './edit';
-import type { Tool } from './Editor';
 import styles from './editor.module.css';
+
+/** What a tap on the roads does. */
+export type Tool = 'stop' | 'note' | PlaceKind;
 
 interface Props {
   readonly drawing: Drawing;

@@ -1,22 +1,13 @@
 import { t } from '@jasperwren/words/questions';
 import { signs } from '@jasperwren/core/safety-questions/bank/signs';
-import type { DrillCard } from '@jasperwren/core/safety-questions/drill';
 import { SignPicture } from '../drawings/SignPicture';
 import { ChooseHand, ChooseMeaning } from './ChooseCard';
 import styles from './drill.module.css';
-import type { CardResult } from './card-result';
+import type { CardProps } from './card-props';
 import { FindCard } from './FindCard';
 import { OrderCard } from './OrderCard';
 import { RevealCard } from './RevealCard';
-import type { DrillSource } from './source';
 import { TypeCard } from './TypeCard';
-
-export interface CardProps {
-  readonly card: DrillCard;
-  readonly source: DrillSource;
-  readonly seed: number;
-  readonly onDone: (result: CardResult) => void;
-}
 
 /** One card: the question, and the way it is answered this time. */
 export function CardBody(props: CardProps) {

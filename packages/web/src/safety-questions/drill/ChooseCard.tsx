@@ -5,7 +5,7 @@ import { choices } from '@jasperwren/core/safety-questions/drill';
 import { randomFrom, shuffled } from '@jasperwren/core/safety-questions/random';
 import { useState } from 'react';
 import { HandPicture, handSignals } from '../drawings/HandPicture';
-import type { CardProps } from './CardBody';
+import type { CardProps } from './card-props';
 import { ChoiceList } from './ChoiceList';
 import styles from './drill.module.css';
 import { GoOn } from './GoOn';

@@ -3,7 +3,7 @@ import { choices } from '@jasperwren/core/safety-questions/drill';
 import { controlNames, placeNames, symbolOf, type ControlPlace } from '@jasperwren/core/safety-questions/vehicle';
 import { useState } from 'react';
 import { Schematic } from '../drawings/Schematic';
-import type { CardProps } from './CardBody';
+import type { CardProps } from './card-props';
 import { ChoiceList } from './ChoiceList';
 import { GoOn } from './GoOn';
 

@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
-import type { CardProps } from './CardBody';
+import type { CardProps } from './card-props';
 import styles from './drill.module.css';
 
 interface Props {

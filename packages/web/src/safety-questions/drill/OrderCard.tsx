@@ -4,7 +4,7 @@ import { orderRight } from '@jasperwren/core/safety-questions/drill';
 import { randomFrom, shuffled } from '@jasperwren/core/safety-questions/random';
 import { inCar } from '@jasperwren/core/safety-questions/vehicle';
 import { useState } from 'react';
-import type { CardProps } from './CardBody';
+import type { CardProps } from './card-props';
 import styles from './drill.module.css';
 import { GoOn } from './GoOn';
 

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { handSignals, HandPicture } from '../drawings/HandPicture';
 import { Schematic } from '../drawings/Schematic';
-import type { CardProps } from './CardBody';
+import type { CardProps } from './card-props';
 import styles from './drill.module.css';
 import { byPoints } from './card-result';
 import { PointTicks } from './PointTicks';

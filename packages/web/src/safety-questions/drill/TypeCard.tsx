@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { heardIn, type Heard } from '@jasperwren/core/safety-questions/match';
 import { useState } from 'react';
-import type { CardProps } from './CardBody';
+import type { CardProps } from './card-props';
 import styles from './drill.module.css';
 import { byPoints } from './card-result';
 import { PointTicks } from './PointTicks';
