@@ -2,7 +2,7 @@
  * From the key or the touch that makes a mark to the picture that shows it, on the marking desk in Chromium with
  * the processor slowed down four times and a quick hand at work, against a bare page that changes one word. Times are the browser's own
  * (Event Timing API), in steps of 8 ms; what it does not report took less than 16 ms and counts as 16.
- * Run: npm run build && npm run bench
+ * Run: npm run build && npm run bench desk
  */
 import { chromium, type Page } from '@playwright/test';
 import { addLearner, signInByForm, startDrive } from '../e2e/fixtures';

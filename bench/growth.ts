@@ -2,7 +2,7 @@
  * How the work grows with what there is: a drive of 10, 100, 1,000 and 2,000 events opened and put under all nine
  * standards, as ratios to `JSON.parse` of the same log; and what Today asks of a school of 10, 100 and 1,000 learners
  * with ten drives each, as ratios to reading the same rows from the database.
- * Run: npm run bench
+ * Run: npm run bench growth
  */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

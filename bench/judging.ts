@@ -1,6 +1,6 @@
 /**
  * How long folding and judging take, as ratios to parsing the same log from JSON in the same run.
- * Run: npm run bench
+ * Run: npm run bench judging
  */
 import { Bench } from 'tinybench';
 import type { Mark } from '../packages/core/src/drive/drive';

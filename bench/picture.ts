@@ -1,7 +1,7 @@
 /**
  * How long a frame takes while the picture of the roads is pulled and zoomed, in Chromium, with the island's roads on it,
  * against a bare page under the same hand.
- * Run: npm run build && npm run bench
+ * Run: npm run build && npm run bench picture
  */
 import { chromium, type Page } from '@playwright/test';
 import type { RoadsView } from '@jasperwren/contract/roads';

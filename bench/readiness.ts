@@ -1,7 +1,7 @@
 /**
  * How long simulating tests through the limits of a standard takes, as a ratio to drawing the same random counts
  * without judging, in the same run.
- * Run: npm run bench
+ * Run: npm run bench readiness
  */
 import { Bench } from 'tinybench';
 import { randomFrom } from '../packages/core/src/safety-questions/random';

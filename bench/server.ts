@@ -1,12 +1,12 @@
 /**
  * How a school of 200 learners with 2,000 drives is served: appending events as a ratio to the bare driver at the same
  * inserts, pages as ratios to `/healthz`, and the longest that the event loop is held. The built server runs as a
- * process of its own. Run: npm run build && npm run bench
+ * process of its own. Run: npm run build && npm run bench server
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import type { SessionView } from '@jasperwren/contract/accounts';
 import autocannon from 'autocannon';
@@ -182,7 +182,7 @@ async function measurePages(dataDir: string): Promise<void> {
 async function measurePauses(dataDir: string): Promise<void> {
   const running = await serve({ ...readConfig({}), port: 0, dataDir }, folder, {
     log: pino({ level: 'silent' }),
-    worker: join(import.meta.dirname, '../packages/server/dist/worker.js'),
+    worker: resolve('packages/server/dist/worker.js'),
   });
   const headers = await signIn(running.address);
   const delay = monitorEventLoopDelay({ resolution: 1 });

@@ -1,7 +1,7 @@
 /**
  * Where the wheels go: frames a second while driving on the bench, as it is and on a processor four times slower, against a
  * bare page; time to the first progress of a plan; and a plan against trying everything on a coarse grid.
- * Run: npm run build && npx tsx bench/wheels.ts
+ * Run: npm run build && npm run bench wheels
  */
 import { chromium, type Page } from '@playwright/test';
 import { Bench } from 'tinybench';

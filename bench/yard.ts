@@ -1,7 +1,7 @@
 /**
  * A yard with ten cars that send 20 samples a second each, and as many consoles that find faults in them, on one server: how long
  * until rows are acknowledged, and until a console has looked at them, against a plain request in the same time.
- * Run: npm run build && npx tsx bench/yard.ts
+ * Run: npm run build && npm run bench yard
  */
 import { timedYard } from '../packages/core/src/marking/testing-standards';
 import { startDetector } from '../packages/core/src/yard/detector';

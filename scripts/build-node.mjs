@@ -1,7 +1,6 @@
-// Builds the server and the command line; packages of the registry stay outside,
-// save those of which the development tools bring another version to the top folder.
+// Builds the server and the command line.
 import { rmSync } from 'node:fs';
-import { build } from 'esbuild';
+import { bundle } from './bundle.mjs';
 
 const programs = [
   ['server', ['packages/server/src/jobs/worker.ts']],
@@ -9,29 +8,10 @@ const programs = [
 ];
 for (const [name, more] of programs) {
   rmSync(`packages/${name}/dist`, { recursive: true, force: true });
-  await build({
+  await bundle({
     entryPoints: [`packages/${name}/src/main.ts`, ...more],
     outdir: `packages/${name}/dist`,
     entryNames: '[name]',
-    bundle: true,
     splitting: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    sourcemap: true,
-    plugins: [
-      {
-        name: 'only-our-own',
-        setup({ onResolve }) {
-          onResolve({ filter: /^[^./]/ }, ({ path, importer }) =>
-            importer.includes('node_modules') || /^(@jasperwren\/|ajv(\/|$)|lru-cache$)/.test(path)
-              ? undefined
-              : { path, external: true },
-          );
-        },
-      },
-    ],
-    tsconfig: 'tsconfig.base.json',
-    logLevel: 'warning',
   });
 }
