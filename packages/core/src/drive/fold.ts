@@ -1,26 +1,23 @@
-import type { AdviceEvent, CheckEvent, DriveEvent, MarkEvent, PlaceEvent, RegradeEvent, StartedEvent } from './event';
+import type { AdviceEvent, CheckEvent, DriveEvent, PlaceEvent, RegradeEvent } from './event';
 import { compareEvents } from './event-order';
 import { doublesAmong, withoutRepeats } from './doubles';
 import { sameOnce } from './same-once';
 import {
-  spanAt,
-  type Advised,
   type Answer,
   type BriefingResult,
   type Drive,
-  type DrivePhase,
   type Mark,
   type TimedEvent,
   type Note,
-  type Pause,
   type Pin,
-  type Span,
   type CountedMove,
   type LookSeen,
   type Struck,
 } from './drive';
 import { effectiveStrikes } from './strikes';
-import { whyOf, type Why } from './why';
+import { movedOff, pausesOf, phaseOf, spansOf } from './stretches';
+import { toMark, type Lasting } from './to-mark';
+import { orNothing, whyOf } from './why';
 
 /**
  * What a log of events says, whatever the order in which they arrived and however often.
@@ -158,16 +155,6 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   };
 }
 
-const orNothing = (why: Why | undefined) => (why ? { why } : {});
-
-function phaseOf(started: boolean, waiting: boolean, ended: boolean, pauses: readonly Pause[]): DrivePhase {
-  if (ended) return 'ended';
-  if (!started) return 'not-started';
-  if (waiting) return 'briefing';
-  const last = pauses.at(-1);
-  return last && last.toMs === undefined ? 'paused' : 'running';
-}
-
 function briefingResultsOf(standing: readonly DriveEvent[]): readonly BriefingResult[] {
   const last = new Map<string, CheckEvent>();
   for (const event of standing) if (event.type === 'check') last.set(event.check, event);
@@ -186,53 +173,6 @@ function toNote({ id, atMs, target, private: own, by }: Extract<DriveEvent, { ty
   return { id, atMs, text, target, private: own ?? false, by };
 }
 
-/** What the rest of the log says of a mark. */
-interface Lasting {
-  readonly byId: ReadonlyMap<string, DriveEvent>;
-  readonly spans: readonly Span[];
-  readonly endMs: number;
-  readonly grades: ReadonlyMap<string, RegradeEvent>;
-  readonly advice: ReadonlyMap<string, AdviceEvent>;
-  readonly places: ReadonlyMap<string, PlaceEvent>;
-}
-
-function toMark(
-  event: MarkEvent,
-  { byId, spans, endMs, grades, advice, places }: Lasting,
-  struck: Struck | undefined,
-): Mark {
-  const pin = event.pin === undefined ? undefined : byId.get(event.pin);
-  const atMs = Math.min(endMs, pin?.type === 'pin' ? pin.atMs : event.atMs);
-  const regrade = grades.get(event.id);
-  const grade = regrade?.grade ?? event.grade;
-  return {
-    id: event.id,
-    item: event.item,
-    grade,
-    firstGrade: grade === event.grade ? undefined : event.grade,
-    atMs,
-    exercise: spanAt(spans, atMs)?.exercise,
-    pin: event.pin,
-    note: event.note,
-    measured: regrade?.measured ?? event.measured,
-    advice: toAdvised(advice.get(event.id)),
-    place: toPlace(places.get(event.id)),
-    look: event.look,
-    detected: event.detected,
-    by: event.by,
-    device: event.device,
-    struck,
-  };
-}
-
-function toAdvised(event: AdviceEvent | undefined): Advised | undefined {
-  return event && { answers: event.answers, proposed: event.proposed };
-}
-
-function toPlace(event: PlaceEvent | undefined): Mark['place'] {
-  return event && { lat: event.lat, lon: event.lon };
-}
-
 function lastByTarget<E extends RegradeEvent | AdviceEvent | PlaceEvent>(
   standing: readonly DriveEvent[],
   type: E['type'],
@@ -240,53 +180,4 @@ function lastByTarget<E extends RegradeEvent | AdviceEvent | PlaceEvent>(
   const last = new Map<string, E>();
   for (const event of standing) if (event.type === type) last.set((event as E).target, event as E);
   return last;
-}
-
-/** Driving begins with the moving off; without a briefing nobody says so, and it begins with the start. */
-function movedOff(standing: readonly DriveEvent[], started: StartedEvent | undefined): number | undefined {
-  const event = standing.find(({ type }) => type === 'moved-off');
-  return event?.atMs ?? (started && !started.briefing ? 0 : undefined);
-}
-
-/** A section opened before the car moved begins as it moves. */
-function spansOf(standing: readonly DriveEvent[], fromMs: number, endMs: number | undefined): readonly Span[] {
-  if (!standing.some((event) => event.type === 'started')) return [];
-  // Ended before the car moved, a drive has one span without length.
-  const beginMs = Math.min(fromMs, endMs ?? Infinity);
-  const spans: Span[] = [{ section: 'guided', fromMs: beginMs }];
-  for (const event of standing) {
-    if (event.type !== 'section' || (endMs !== undefined && event.atMs >= endMs)) continue;
-    const last = spans[spans.length - 1]!;
-    const atMs = Math.max(beginMs, event.atMs);
-    if (last.fromMs === atMs) spans.pop();
-    else spans[spans.length - 1] = { ...last, toMs: atMs };
-    spans.push({
-      section: event.section,
-      ...(event.exercise && { exercise: event.exercise }),
-      ...(event.retest && { retest: true }),
-      fromMs: atMs,
-    });
-  }
-  return endMs === undefined ? spans : [...spans.slice(0, -1), { ...spans.at(-1)!, toMs: endMs }];
-}
-
-function pausesOf(standing: readonly DriveEvent[], endMs: number | undefined): readonly Pause[] {
-  const pauses: Pause[] = [];
-  // The clock stops at once; why is often said a moment later, in a note on the pause.
-  const notes = new Map<string, Why | undefined>();
-  for (const event of standing)
-    if (event.type === 'note' && event.target && !event.private)
-      notes.set(event.target, whyOf({ because: event.because, reason: event.text }));
-  let open: Pause | undefined;
-  for (const event of standing) {
-    if (event.type !== 'pause' || (endMs !== undefined && event.atMs > endMs)) continue;
-    if (event.state === 'paused') {
-      open ??= { fromMs: event.atMs, ...orNothing(whyOf(event) ?? notes.get(event.id)) };
-    } else if (open) {
-      pauses.push({ ...open, toMs: event.atMs });
-      open = undefined;
-    }
-  }
-  if (open) pauses.push({ ...open, ...(endMs !== undefined && { toMs: endMs }) });
-  return pauses;
 }

@@ -22,3 +22,6 @@ export function whyCode(why: Why | undefined): string {
   if (!why) return '';
   return 'because' in why ? why.because : why.reason;
 }
+
+/** The reason as part of what has it; no part where none was given. */
+export const orNothing = (why: Why | undefined) => (why ? { why } : {});

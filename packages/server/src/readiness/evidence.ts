@@ -3,7 +3,7 @@ import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { evidenceOfSheet } from '@jasperwren/core/readiness/evidence';
 import type { InSchool } from '../call';
 import type { DriveDigest } from '../drives/digest';
-import { knownShares } from '../traces/store';
+import { knownShares } from '../traces/familiarity';
 import { boundStandard } from '../standards/store';
 
 /** What the ended drives of one learner say, oldest first. */
