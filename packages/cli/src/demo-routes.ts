@@ -1,13 +1,8 @@
 import type { RoadNoteInput } from '@jasperwren/contract/roads';
 import { placeKinds, type RouteBody, type RouteStop } from '@jasperwren/core/routes/driving-route';
-import {
-  mockTestWants,
-  openGraph,
-  placesAlong,
-  readRoute,
-  stopsOf,
-  type Roads,
-} from '@jasperwren/core/routes/read-route';
+import { mockTestWants, openGraph, readRoute, type Roads } from '@jasperwren/core/routes/read-route';
+import { stopsOf } from '@jasperwren/core/routes/stops-of';
+import { placesAlong } from '@jasperwren/core/routes/along-line';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { degreeMetres, type Place } from '@jasperwren/roads/geometry';
 import { planLoops } from '@jasperwren/roads/plan/plan-loops';

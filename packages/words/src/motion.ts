@@ -39,7 +39,8 @@ export const resource = {
   areaLongM: 'Area length',
   areaWideM: 'Area width',
   tooSmall: '{{name}}: from {{least}} to {{most}} m.',
-  searching: 'Looking for the way with the fewest movements. {{looked}} positions so far, ways of {{movements}} now.',
+  searching:
+    'Looking for the way with the fewest movements. {{looked, number}} positions so far, ways of {{movements}} now.',
   searchingFirst: 'Looking for the way with the fewest movements',
   movements_one: '{{count}} movement',
   movements_other: '{{count}} movements',

@@ -29,7 +29,7 @@ export const resource = {
   moves:
     'From the school’s figures alone: {{alone}} of 20 tests. After one more mock test without a fault: {{clean}}. After one with a failing fault: {{failing}}.',
   simulated:
-    '{{tests}} tests were simulated and judged by the limits of the standard. For 9 of 10 learners like this one the chance lies within the range.',
+    '{{tests, number}} tests were simulated and judged by the limits of the standard. For 9 of 10 learners like this one the chance lies within the range.',
   tooEarly: '{{name}}, we have not driven enough full mock tests to say. That is not a bad sign.',
   forLearner: '{{name}}, if you took the test on 20 days like today, you would pass about {{n}} of them.',
   helpsMost: 'What would help most: {{area}}.',
@@ -94,7 +94,7 @@ export function howItCame(
           }),
         ]
       : []),
-    t('simulated', { tests: chance.tests.toLocaleString('en-GB') }),
+    t('simulated', { tests: chance.tests }),
   ];
 }
 

@@ -42,7 +42,7 @@ export const resource = {
   attach: 'Add a logger’s GPX file',
   attaching: 'Reading the file.',
   attached: 'The file was added.',
-  tooLong: 'The file has more than {{most}} positions. Cut out the day of the mock test and try again.',
+  tooLong: 'The file has more than {{most, number}} positions. Cut out the day of the mock test and try again.',
   otherDay: 'The file ends before this mock test or begins after it, by more than a day. Is it the right one?',
   faults: 'Faults on the road',
   noFaultsPlaced: 'No fault lies on the trace.',
@@ -114,8 +114,8 @@ export const resource = {
   placesSub: '{{drives}} with a trace, {{passes}} over places, {{faults}}',
   drives_one: '{{count}} mock test',
   drives_other: '{{count}} mock tests',
-  passes_one: '{{number}} pass',
-  passes_other: '{{number}} passes',
+  passes_one: '{{count}} pass',
+  passes_other: '{{count, number}} passes',
   faultCount_one: '{{count}} fault',
   faultCount_other: '{{count}} faults',
   noPlaces:
@@ -246,9 +246,6 @@ export function kindWords({
       return t('roadKind');
   }
 }
-
-/** "4,080 passes". */
-export const passesWords = (count: number): string => t('passes', { count, number: count.toLocaleString('en-GB') });
 
 /** A speed in the units of the roads: "33 mph". */
 export const speedWords = (kmh: number, units: Units): string =>

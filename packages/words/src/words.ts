@@ -6,7 +6,12 @@ type Resource = Readonly<Record<string, string>>;
 
 type Key<R> = { [K in keyof R & string]: K extends `${infer Base}_${'one' | 'other'}` ? Base : K }[keyof R & string];
 
-type Holes<Text extends string> = Text extends `${string}{{${infer Hole}}}${infer Rest}` ? Hole | Holes<Rest> : never;
+type Holes<Text extends string> = Text extends `${string}{{${infer Hole}}}${infer Rest}`
+  ? Named<Hole> | Holes<Rest>
+  : never;
+
+/** The name of a hole; what stands after a comma says how its value is written: `{{samples, number}}` is 1,164. */
+type Named<Hole extends string> = Hole extends `${infer Name}, ${string}` ? Name : Hole;
 
 type HolesOf<R extends Resource, K extends string> =
   Holes<R[Extract<keyof R, K | `${K}_one` | `${K}_other`>]> | (`${K}_other` extends keyof R ? 'count' : never);

@@ -20,12 +20,12 @@ export const resource = {
   careless: 'Careless learner',
   standard: 'Marking standard',
   noCourse: 'None of your standards has a yard course.',
-  sendingFile: 'Sending the file: {{have}} of {{of}} samples.',
+  sendingFile: 'Sending the file: {{have, number}} of {{of, number}} samples.',
   car: 'from {{car}}',
   simulated: 'simulated',
   file: 'from a file',
   samples_one: '{{count}} sample',
-  samples_other: '{{number}} samples',
+  samples_other: '{{count, number}} samples',
   sendingNow: 'sending now',
   ofLearner: 'of {{name}}',
   cars: 'Cars with sensors',
@@ -93,7 +93,7 @@ export const resource = {
   paceTimes: '{{times}}×',
   atMoment: '{{at}}: {{values}}',
   kmh: '{{value}} km/h',
-  rpm: '{{value}} rpm',
+  rpm: '{{value, number}} rpm',
   gearNow: 'gear {{gear}}',
   brakeNow: 'brake {{value}} %',
   clutchNow: 'clutch {{value}} %',
@@ -103,9 +103,6 @@ export const resource = {
 } as const;
 
 export const t = wordsOf('yard-pages', resource);
-
-/** "1,164 samples". */
-export const samplesWords = (count: number): string => t('samples', { count, number: count.toLocaleString('en-GB') });
 
 const spans = ['forwardMs', 'backwardMs', 'standingMs', 'unknownMs'] as const;
 

@@ -8,7 +8,7 @@ export const resource = {
   empty: 'The file has no samples.',
   noTimes: 'The file has no column “at_ms” with times, or none of them can be read.',
   noChannels: 'The file has times but no column with sensor values.',
-  tooMany: 'The file has more than {{most}} samples. Split it.',
+  tooMany: 'The file has more than {{most, number}} samples. Split it.',
   torn: 'Row {{row}} cannot be read: a quotation mark is missing.',
   tooLarge: 'The file is larger than {{most}} MB. Split it.',
   gap: 'No signal for {{seconds}} s from {{at}}: not judged.',
@@ -35,7 +35,7 @@ export function csvProblem(problem: CsvProblem | { readonly code: 'too-large'; r
     case 'no-channels':
       return t('noChannels');
     case 'too-many':
-      return t('tooMany', { most: problem.most.toLocaleString('en-GB') });
+      return t('tooMany', { most: problem.most });
     case 'torn':
       return t('torn', { row: problem.row });
     case 'too-large':

@@ -2,7 +2,7 @@ import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
 import { timedYard } from '@jasperwren/core/marking/testing-standards';
 import { bandBrings, bandWords } from './marking/bands';
 import { detailWords } from './marking/detail';
-import { spentSentence, samplesWords } from './yard-pages';
+import { spentSentence, t as yardPages } from './yard-pages';
 import { resultWords, tightestWords } from './yard-history';
 import { clockWords, csvProblem, foundSentence, leftOutSentence } from './yard-runs';
 import { widthsSentence } from './motion-sentences';
@@ -46,7 +46,10 @@ describe('a run in words', () => {
 
   it('writes times and counts', () => {
     expect([0, 59_999, 60_000, 605_000].map(clockWords)).toEqual(['0:00', '0:59', '1:00', '10:05']);
-    expect([samplesWords(1), samplesWords(1164)]).toEqual(['1 sample', '1,164 samples']);
+    expect([yardPages('samples', { count: 1 }), yardPages('samples', { count: 1164 })]).toEqual([
+      '1 sample',
+      '1,164 samples',
+    ]);
   });
 });
 

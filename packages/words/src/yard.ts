@@ -79,7 +79,7 @@ export const resource = {
   silent: '{{car}}: no signal',
   sending: '{{car}} is sending',
   kmh: '{{value}} km/h',
-  rpm: '{{value}} rpm',
+  rpm: '{{value, number}} rpm',
   gearNow: 'gear {{gear}}',
 } as const;
 

@@ -1,4 +1,4 @@
-import { between } from '../routes/read-route';
+import { between } from '../routes/along-line';
 import { whereAt, type TraceReading, type Whereabouts } from '../traces/reading';
 import type { Pass } from './passes';
 

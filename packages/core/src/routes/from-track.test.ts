@@ -5,7 +5,8 @@ import { planLoops } from '@jasperwren/roads/plan/plan-loops';
 import { readRoads } from '@jasperwren/roads/read-roads';
 import { endAt } from '@jasperwren/roads/route/via';
 import { stopsFromTrack } from './from-track';
-import { openGraph, readRoute, stopsOf } from './read-route';
+import { openGraph, readRoute } from './read-route';
+import { stopsOf } from './stops-of';
 
 const roads = (async () => {
   const file = path.join(process.cwd(), 'demo/tarnavel.osm');

@@ -1,7 +1,9 @@
 import { metresBetween, type Place } from '@jasperwren/roads/geometry';
 import type { Snapped } from '@jasperwren/roads/graph/snap';
 import type { RouteStop } from './driving-route';
-import { placesAlong, stopsOf, type Roads } from './read-route';
+import type { Roads } from './read-route';
+import { stopsOf } from './stops-of';
+import { placesAlong } from './along-line';
 
 /** A track as stops on roads. */
 export interface FromTrack {

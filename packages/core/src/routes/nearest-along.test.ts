@@ -1,4 +1,4 @@
-import { nearestAlong, placesAlong } from './read-route';
+import { nearestAlong, placesAlong } from './along-line';
 
 /** A line to the north and then to the east, about 1.1 km and 0.75 km long. */
 const line = [

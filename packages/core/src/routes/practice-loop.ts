@@ -5,7 +5,8 @@ import { endAt } from '@jasperwren/roads/route/via';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { nodesOfPlace, passesOf, type RoadPlace } from '../places/passes';
 import type { RouteStop } from './driving-route';
-import { placesAlong, readRoute, type Roads } from './read-route';
+import { readRoute, type Roads } from './read-route';
+import { placesAlong } from './along-line';
 
 /** So often a practice leads over its place. */
 const times = 3;

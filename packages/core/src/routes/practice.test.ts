@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { practiceEvents, prepareSeconds, type PracticeKind } from './practice';
-import { between, type PlacedCall, type RouteReading } from './read-route';
+import type { PlacedCall, RouteReading } from './read-route';
+import { between } from './along-line';
 
 const call = (metres: number, decision: object): PlacedCall =>
   ({

@@ -1,5 +1,6 @@
 import { pick, randomFrom, shuffled } from '../safety-questions/random';
-import { between, type PlacedCall, type RouteReading } from './read-route';
+import type { PlacedCall, RouteReading } from './read-route';
+import { between } from './along-line';
 
 /** What a driver may do where the way cannot be driven as it was called. */
 export type Reaction = 'take-it' | 'drive-on' | 'turn-here' | 'to-barrier';

@@ -6,7 +6,9 @@ import { planLoops } from '@jasperwren/roads/plan/plan-loops';
 import { readRoads } from '@jasperwren/roads/read-roads';
 import { endAt } from '@jasperwren/roads/route/via';
 import type { RouteStop } from './driving-route';
-import { between, openGraph, placesAlong, readRoute, stopsOf, type RouteReading } from './read-route';
+import { openGraph, readRoute, type RouteReading } from './read-route';
+import { stopsOf } from './stops-of';
+import { between, placesAlong } from './along-line';
 
 const roads = (async () => {
   const file = path.join(process.cwd(), 'demo/tarnavel.osm');

@@ -1,7 +1,7 @@
 import { callsOf, type Call, type CallStyle } from '@jasperwren/roads/directions/calls';
 import { countFeatures, featuresOf, type Feature, type FeatureKind } from '@jasperwren/roads/features/features';
-import { metresBetween, project, type Place } from '@jasperwren/roads/geometry';
-import { buildGraph, edgeLimit, edgeLine, edgeMetres, type RoadGraph } from '@jasperwren/roads/graph/graph';
+import type { Place } from '@jasperwren/roads/geometry';
+import { buildGraph, edgeLimit, edgeMetres, type RoadGraph } from '@jasperwren/roads/graph/graph';
 import { trafficSide, type Side } from '@jasperwren/roads/graph/side';
 import { finder, type Finder, type Snapped } from '@jasperwren/roads/graph/snap';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
@@ -10,6 +10,7 @@ import { byTime, dayFactors, timeSpread, type Weights } from '@jasperwren/roads/
 import { endAt, joinPaths, repeatedShare } from '@jasperwren/roads/route/via';
 import type { RoadSource } from '@jasperwren/roads/source';
 import type { LegMode, RouteStop } from './driving-route';
+import { between, placesAlong } from './along-line';
 
 /** A graph with all that is needed to drive on it. */
 export interface Roads {
@@ -189,52 +190,6 @@ function clockOf({ graph, time }: Roads, { edges, start, end, metres: whole }: P
   return { pairs, at: (at: number) => between(pairs, at) };
 }
 
-/** A value between pairs that rise, in proportion. */
-export function between(pairs: readonly (readonly [x: number, y: number])[], x: number): number {
-  const after = pairs.findIndex(([from]) => from >= x);
-  if (after < 0) return pairs.at(-1)?.[1] ?? 0;
-  const [x2, y2] = pairs[after]!;
-  const [x1, y1] = pairs[after - 1] ?? [x2, y2];
-  return x2 === x1 ? y2 : y1 + ((x - x1) / (x2 - x1)) * (y2 - y1);
-}
-
-/** How many metres along a line the point of it lies that is nearest to a place, and how far off that is. */
-export function nearestAlong(
-  line: readonly (readonly [lat: number, lon: number])[],
-  place: Place,
-): { readonly metres: number; readonly off: number } {
-  let [best, along] = [{ metres: 0, off: Infinity }, 0];
-  for (let i = 1; i < line.length; i++) {
-    const [[aLat, aLon], [bLat, bLon]] = [line[i - 1]!, line[i]!];
-    const length = metresBetween(aLat, aLon, bLat, bLon);
-    const { share, metres: off } = project(place, aLat, aLon, bLat, bLon);
-    if (off < best.off) best = { metres: along + share * length, off };
-    along += length;
-  }
-  return best;
-}
-
-/** Gives the place so many metres along a line. */
-export function placesAlong(line: readonly (readonly [lat: number, lon: number])[]): (metres: number) => Place {
-  const sums = [0];
-  for (let i = 1; i < line.length; i++)
-    sums.push(sums[i - 1]! + metresBetween(line[i - 1]![0], line[i - 1]![1], line[i]![0], line[i]![1]));
-  return (metres) => {
-    let low = 0;
-    let high = sums.length - 1;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (sums[middle]! < metres) low = middle + 1;
-      else high = middle;
-    }
-    const [lat, lon] = line[low]!;
-    const before = line[low - 1];
-    if (!before) return { lat, lon };
-    const share = Math.max(0, Math.min(1, (metres - sums[low - 1]!) / Math.max(sums[low]! - sums[low - 1]!, 1e-9)));
-    return { lat: before[0] + share * (lat - before[0]), lon: before[1] + share * (lon - before[1]) };
-  };
-}
-
 function limitsOf(graph: RoadGraph, { edges, start }: Path): RouteReading['limits'] {
   const limits: (readonly [number, number])[] = [];
   let metres = -start;
@@ -244,51 +199,4 @@ function limitsOf(graph: RoadGraph, { edges, start }: Path): RouteReading['limit
     metres += edgeMetres(graph, edge);
   }
   return limits;
-}
-
-/**
- * The stops that lead over a path of the planner: as few as make the ways of least cost between them that path.
- * @param from where the path begins, and ends where `to` is not given
- */
-export function stopsOf(
-  { graph, router }: Roads,
-  { edges }: Pick<Path, 'edges'>,
-  from: End,
-  mode: LegMode,
-  to: End = from,
-): readonly RouteStop[] {
-  const { source, edgeTo, vertexNode } = graph;
-  const endOf = (i: number): End => {
-    const vertex = edgeTo[edges[i]!]!;
-    const node = vertexNode[vertex]!;
-    return { vertex, lat: source.lat[node]!, lon: source.lon[node]! };
-  };
-  const stops: RouteStop[] = [{ lat: from.lat, lon: from.lon, mode }];
-  // Minus one is the start itself, from which no edge has been driven yet.
-  let at = -1;
-  while (at < edges.length - 2) {
-    let next = Math.min(at + 24, edges.length - 2);
-    const leads = () => {
-      const leg =
-        at < 0
-          ? router.find(from, endOf(next))
-          : router.find(endOf(at), endOf(next), { after: edges.slice(0, at + 1) });
-      return leg !== undefined && leg.edges.join() === edges.slice(Math.max(at, 0), next + 1).join();
-    };
-    while (next > at + 1 && !leads()) next = at + ((next - at) >> 1);
-    // Another road is quicker than the edge itself: a stop in its middle keeps to it.
-    if (next === at + 1 && !leads()) stops.push({ ...middleOf(graph, edges[next]!), mode });
-    const { lat, lon } = endOf(next);
-    stops.push({ lat, lon, mode });
-    at = next;
-  }
-  const home = at < 0 ? router.find(from, to) : router.find(endOf(at), to, { after: edges.slice(0, at + 1) });
-  if (home?.edges.join() !== edges.slice(Math.max(at, 0)).join())
-    stops.push({ ...middleOf(graph, edges.at(-1)!), mode });
-  return [...stops, { lat: to.lat, lon: to.lon, mode }];
-}
-
-/** The place half-way along an edge. */
-function middleOf(graph: RoadGraph, edge: number): Place {
-  return placesAlong(edgeLine(graph, edge))(edgeMetres(graph, edge) / 2);
 }

@@ -4,7 +4,8 @@ import { edgeLine, edgeMetres, edgesFrom } from '@jasperwren/roads/graph/graph';
 import type { Snapped } from '@jasperwren/roads/graph/snap';
 import { edgesOfStretch } from '@jasperwren/roads/route/router';
 import type { RouteStop } from './driving-route';
-import { placesAlong, readRoute, type AnyReading, type PlacedCall, type Roads, type RouteReading } from './read-route';
+import { readRoute, type AnyReading, type PlacedCall, type Roads, type RouteReading } from './read-route';
+import { placesAlong } from './along-line';
 
 /** A car on the roads. */
 export interface Car extends Place {

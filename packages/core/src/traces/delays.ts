@@ -5,7 +5,7 @@ import type { Side } from '@jasperwren/roads/graph/side';
 import type { DelayKind, Delays } from '@jasperwren/roads/delays';
 import { paceOf, signsMet, timeModel } from '@jasperwren/roads/route/time-model';
 import type { MatchedPiece } from '@jasperwren/roads/traces/piece';
-import { between } from '../routes/read-route';
+import { between } from '../routes/along-line';
 
 /** How often a delay was met, and the seconds lost by it in all. */
 export type MeasuredDelays = Readonly<Partial<Record<DelayKind, readonly [count: number, seconds: number]>>>;

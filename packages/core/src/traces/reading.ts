@@ -7,7 +7,7 @@ import type { Fix, LeftOut } from '@jasperwren/roads/traces/fix';
 import type { Match } from '@jasperwren/roads/traces/match';
 import { stretchKey } from '../places/familiarity';
 import { passesOf, type Pass } from '../places/passes';
-import { between } from '../routes/read-route';
+import { between } from '../routes/along-line';
 import { harshBrakings, type Braking } from './braking';
 import type { Steps, Times } from './speed';
 

@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/refusals';
 import type { AccountEdit, AccountView, HandedOver, PersonView } from '@jasperwren/contract/accounts';
 import { overlaps } from '@jasperwren/core/readiness/booking';
 import type { InSchool } from '../call';
+import { hourOf } from '../lessons/double-booking';
 import { conflict } from '../refusal';
 import { dropPasswordLinks } from './password-links';
 import { endSignIns, getAccount } from './store';
@@ -138,8 +139,8 @@ export async function handOver(call: InSchool, fromId: string, toId: string, tod
           t('lessonsCollide', {
             instructor: to.name,
             learner: other.name,
-            time: other.start.replace('T', ' '),
             other: lesson.name,
+            ...hourOf(other),
           }),
         ]
       : [];

@@ -40,7 +40,7 @@ export async function addRoute(call: Call, input: RouteInput): Promise<RouteView
 /** @throws conflict where somebody else has changed it since */
 export async function editRoute(call: Call, id: string, input: RouteEdit): Promise<RouteView> {
   const now = await getRoute(call, id);
-  refuseStale(input.version, now.version, 'this route', now);
+  refuseStale(input.version, now.version, t('routeChanged'), now);
   await requireReady(call, input.roadsId);
   await call.db
     .updateTable('driving_routes')

@@ -1,3 +1,4 @@
+import { t } from '@jasperwren/words/refusals';
 import type { CallTimingInput, CallTimingView } from '@jasperwren/contract/call-timing';
 import { deviceStyle, instructorStyle, type CallTiming } from '@jasperwren/roads/directions/calls';
 import type { Call, InSchool } from '../call';
@@ -26,7 +27,7 @@ export async function setCallTiming(
 ): Promise<CallTimingView> {
   const { schoolId } = call.who;
   const now = await callTimingOf(call);
-  refuseStale(version, now.version, 'when directions are spoken', now);
+  refuseStale(version, now.version, t('timingChanged'), now);
   const values = {
     body: JSON.stringify({ instructor: toTiming(instructor), device: toTiming(device) }),
     version: now.version + 1,

@@ -60,7 +60,7 @@ export async function addLearner(call: Call, input: LearnerInput): Promise<Learn
  */
 export async function editLearner(call: Call, id: string, input: LearnerEdit): Promise<LearnerView> {
   const now = await getLearner(call, id);
-  refuseStale(input.version, now.version, 'this learner', now);
+  refuseStale(input.version, now.version, t('learnerChanged'), now);
   await assertStandard(call, input.standardId);
   await assertInstructor(call, input.instructorId);
   return update(call, id, {

@@ -2,7 +2,8 @@ import { file, type HandlersOf } from '../http/call';
 import { todayOf } from '../school/store';
 import { lessonsCalendar } from './calendar';
 import { upcomingLessons } from './upcoming';
-import { calendarOf, freeHoursOf, keepPlan, lessonsOf, setFreeHours } from './store';
+import { calendarOf, keepPlan, lessonsOf } from './store';
+import { freeHoursOf, setFreeHours } from './free-hours';
 
 /** Lessons planned, and the hours in which they can be given. */
 export const lessonHandlers: HandlersOf<

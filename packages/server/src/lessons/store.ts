@@ -1,15 +1,14 @@
 import { t } from '@jasperwren/words/refusals';
-import type { FreeHoursList, FreeHoursView, LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
-import { endOf, overlaps, type Booking } from '@jasperwren/core/readiness/booking';
-import type { FreeHours } from '@jasperwren/core/readiness/plan';
+import type { LessonPlan, LessonsView } from '@jasperwren/contract/lessons';
 import type { LessonGoal } from '@jasperwren/core/readiness/lesson-goal';
 import { v7 as newId } from 'uuid';
 import type { Call, InSchool } from '../call';
-import { conflict, missing } from '../refusal';
-import type { Tables } from '../db/schema';
+import { missing } from '../refusal';
 import { refuseStale } from '../stale';
 import { getLearner } from '../learners/store';
 import type { CalendarOf } from './calendar';
+import { freeHoursOf } from './free-hours';
+import { refuseDoubleBooking } from './double-booking';
 
 /**
  * The lessons of a learner that stand, and what a plan is made from.
@@ -71,34 +70,6 @@ async function planVersion(call: InSchool, learnerId: string): Promise<number> {
   return row.plan_version;
 }
 
-/** When an instructor gives lessons. */
-export async function freeHoursOf({ db, who: { schoolId, accountId } }: Call): Promise<FreeHoursView> {
-  const row = await db
-    .selectFrom('accounts')
-    .select(['free_hours', 'hours_version'])
-    .where('school_id', '=', schoolId)
-    .where('id', '=', accountId)
-    .executeTakeFirstOrThrow();
-  return { hours: JSON.parse(row.free_hours ?? '[]') as FreeHours[], version: row.hours_version };
-}
-
-/**
- * Says when an instructor gives lessons.
- * @throws conflict where they were changed since, on another device
- */
-export async function setFreeHours(call: Call, { hours, version }: FreeHoursList): Promise<FreeHoursView> {
-  const { db, who } = call;
-  const now = await freeHoursOf(call);
-  refuseStale(version, now.version, 'these hours', now);
-  await db
-    .updateTable('accounts')
-    .set({ free_hours: JSON.stringify(hours), hours_version: now.version + 1 })
-    .where('school_id', '=', who.schoolId)
-    .where('id', '=', who.accountId)
-    .execute();
-  return freeHoursOf(call);
-}
-
 /**
  * Makes the lessons of a learner those of a plan: new ones are booked, others moved or given other goals, and those
  * left out are cancelled; past ones stay. All of it or nothing.
@@ -114,7 +85,7 @@ export async function keepPlan(
   const { db, who, now: at } = call;
   const { schoolId, accountId } = who;
   const now = await lessonsOf(call, learnerId);
-  refuseStale(version, now.version, 'this plan', now);
+  refuseStale(version, now.version, t('planChanged'), now);
   const updated_at = at.toISOString();
   const before = await db
     .selectFrom('lessons')
@@ -169,74 +140,6 @@ export async function keepPlan(
     .where('school_id', '=', schoolId)
     .where('id', '=', learnerId)
     .execute();
-}
-
-type LessonRow = Pick<Tables['lessons'], 'id' | 'start' | 'minutes' | 'account_id'>;
-
-/**
- * Says no where a lesson that is new or moved overlaps another one of the learner, or of its instructor. It runs inside
- * the transaction that books, so that of two who want one hour the first has it.
- * @throws 409
- */
-async function refuseDoubleBooking(
-  { db, who: { schoolId, accountId } }: Call,
-  learnerId: string,
-  lessons: LessonPlan['lessons'],
-  before: readonly LessonRow[],
-  today: string,
-): Promise<void> {
-  const known = new Map(before.map((row) => [row.id, row]));
-  const planned = lessons.map(({ id, start, minutes }, at) => {
-    const row = id === undefined ? undefined : known.get(id);
-    const changed = !row || row.start !== start || row.minutes !== minutes;
-    return { at, start, minutes, changed, accountId: row?.account_id ?? accountId };
-  });
-  const kept = new Set(lessons.flatMap(({ id }) => id ?? []));
-  const past = before
-    .filter(({ id, start }) => start.slice(0, 10) < today && !kept.has(id))
-    .map(({ start, minutes, account_id }) => ({ at: -1, start, minutes, changed: false, accountId: account_id }));
-  const changed = planned.filter((lesson) => lesson.changed);
-  if (changed.length === 0) return;
-  const others = await db
-    .selectFrom('lessons')
-    .innerJoin('learners', 'learners.id', 'lessons.learner_id')
-    .innerJoin('accounts', 'accounts.id', 'lessons.account_id')
-    .select([
-      'lessons.start',
-      'lessons.minutes',
-      'lessons.account_id',
-      'learners.name as learner',
-      'accounts.name as teacher',
-    ])
-    .where('lessons.school_id', '=', schoolId)
-    .where('lessons.learner_id', '!=', learnerId)
-    .where('lessons.account_id', 'in', [...new Set(changed.map((lesson) => lesson.accountId))])
-    .where('cancelled', '=', 0)
-    .execute();
-  for (const lesson of changed) {
-    const own = [...planned, ...past].find((other) => other !== lesson && overlaps(other, lesson));
-    if (own) throw doubleBooked(lesson.at, t('lessonThere', { own: hourWords(own) }));
-    const taken = others.find((other) => other.account_id === lesson.accountId && overlaps(other, lesson));
-    if (taken)
-      throw doubleBooked(
-        lesson.at,
-        t('hasLessonWith', { teacher: taken.teacher, learner: taken.learner, taken: hourWords(taken) }),
-      );
-  }
-}
-
-const doubleBooked = (at: number, message: string) =>
-  conflict(t('nothingWasSaved', { message }), {
-    code: 'double-booked',
-    problems: [{ field: `lessons.${at}.start`, message }],
-  });
-
-const day = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeZone: 'UTC' });
-
-/** "on 1 June 2099 from 09:00 to 10:00". */
-function hourWords(booking: Booking): string {
-  const { start } = booking;
-  return `on ${day.format(new Date(`${start}Z`))} from ${start.slice(11)} to ${endOf(booking).slice(11)}`;
 }
 
 /** Every lesson of a learner for a calendar, cancelled ones included. */

@@ -36,7 +36,7 @@ export async function editSchool(call: InSchool, input: SchoolInput): Promise<Sc
     who: { schoolId },
   } = call;
   const now = await getSchool(call);
-  refuseStale(input.version, now.version, 'the school', now);
+  refuseStale(input.version, now.version, t('schoolChanged'), now);
   await db
     .updateTable('schools')
     .set({

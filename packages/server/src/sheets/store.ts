@@ -75,7 +75,7 @@ export async function editSheet(call: InSchool, id: string, input: SheetEdit): P
     who: { schoolId },
   } = call;
   const now = await getSheet(call, id);
-  refuseStale(input.version, now.version, 'this sheet', now);
+  refuseStale(input.version, now.version, t('testResultChanged'), now);
   const row = { ...(await toRow(call, input, now.before)), version: now.version + 1 };
   await db.updateTable('sheets').set(row).where('school_id', '=', schoolId).where('id', '=', id).execute();
   return getSheet(call, id);

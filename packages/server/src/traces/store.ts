@@ -107,7 +107,7 @@ export async function editTrace(call: Call, driveId: string, edit: TraceEdit): P
   const row = await traceRow(call, driveId);
   if (!row) throw noTrace();
   await refuseMarker(call, driveId, row.account_id);
-  refuseStale(edit.version, row.version, 'this trace', { version: row.version });
+  refuseStale(edit.version, row.version, t('traceChanged'), { version: row.version });
   await ofTrace(db.updateTable('traces'), who.schoolId, driveId)
     .set({
       offset_ms: edit.offsetMs,

@@ -37,7 +37,7 @@ export function AddRun({ standards }: { readonly standards: readonly EffectiveSt
     try {
       await addRun({ body: { id, ...run, columns: csvHead } }).unwrap();
       await sendWholeRun({ run: id, columns: csvHead, rows }, (have) =>
-        setSaid(t('sendingFile', { have: have.toLocaleString('en-GB'), of: rows.length.toLocaleString('en-GB') })),
+        setSaid(t('sendingFile', { have, of: rows.length })),
       );
       void navigate(`/yard/runs/${id}`);
     } catch (error) {

@@ -1,6 +1,6 @@
 import type { YardRunView } from '@jasperwren/contract/yard';
 import { courseStandards } from './course-standards';
-import { t, samplesWords } from '@jasperwren/words/yard-pages';
+import { t } from '@jasperwren/words/yard-pages';
 import { Link } from 'react-router';
 import { api } from '../base/api';
 import { longDate } from '../ui/format';
@@ -61,7 +61,7 @@ export function runWords({ source, car, startedAt, samples, sending, learner }: 
     source === 'car' ? t('car', { car: car ?? '' }) : t(source),
     learner && t('ofLearner', { name: learner.name }),
     longDate(startedAt),
-    samplesWords(samples),
+    t('samples', { count: samples }),
     sending && t('sendingNow'),
   ]
     .filter(Boolean)

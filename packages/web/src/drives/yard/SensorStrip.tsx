@@ -42,7 +42,7 @@ export function SensorStrip({ sensors, running }: Props) {
           {[
             typeof last.speed === 'number' && t('kmh', { value: Math.abs(last.speed).toFixed(0) }),
             typeof last.gear === 'string' && t('gearNow', { gear: last.gear }),
-            typeof last.rpm === 'number' && t('rpm', { value: Math.round(last.rpm).toLocaleString('en-GB') }),
+            typeof last.rpm === 'number' && t('rpm', { value: Math.round(last.rpm) }),
           ]
             .filter(Boolean)
             .join(', ')}

@@ -1,5 +1,5 @@
 import { alongRoute, type Along, type CarRoute } from '@jasperwren/core/routes/car-route';
-import { between } from '@jasperwren/core/routes/read-route';
+import { between } from '@jasperwren/core/routes/along-line';
 import type { Car } from '@jasperwren/core/routes/way-back';
 import { t } from '@jasperwren/words/routes';
 import { useEffect, useMemo, useRef, useState } from 'react';

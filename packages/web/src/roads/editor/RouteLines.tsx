@@ -1,5 +1,6 @@
 import type { RouteStop } from '@jasperwren/core/routes/driving-route';
-import { placesAlong, type RouteReading } from '@jasperwren/core/routes/read-route';
+import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import { placesAlong } from '@jasperwren/core/routes/along-line';
 import { metresBetween } from '@jasperwren/roads/geometry';
 import { DomEvent, divIcon, type LatLng, type LeafletMouseEvent } from 'leaflet';
 import { useMemo, useRef } from 'react';

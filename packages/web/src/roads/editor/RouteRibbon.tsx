@@ -1,4 +1,5 @@
-import { between, type RouteReading } from '@jasperwren/core/routes/read-route';
+import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import { between } from '@jasperwren/core/routes/along-line';
 import { featureName } from '@jasperwren/words/roads/features';
 import { t } from '@jasperwren/words/routes';
 import { FeatureSign, hasSign } from '../picture/FeatureSign';

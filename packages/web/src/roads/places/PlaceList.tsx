@@ -1,6 +1,6 @@
 import type { PlaceOfFaults, PlacesView } from '@jasperwren/contract/places';
 import type { StoredRoads } from '@jasperwren/roads/source';
-import { passesWords, placeWords, t } from '@jasperwren/words/traces';
+import { placeWords, t } from '@jasperwren/words/traces';
 import { api } from '../../base/api';
 import { areaOf } from './behaviour-names';
 import { FaultsAt } from './FaultsAt';
@@ -73,7 +73,7 @@ export function PlaceList({ view, compared, compareTo, chosen, onChoose, roads }
 
 const rate = (value: number) => value.toFixed(2);
 const ofPasses = ({ faults, passes }: PlaceOfFaults) =>
-  t('ofPasses', { faults: t('faultCount', { count: faults }), passes: passesWords(passes) });
+  t('ofPasses', { faults: t('faultCount', { count: faults }), passes: t('passes', { count: passes }) });
 
 /** "Junctions 8, Mirrors 5". */
 function areaWords({ behaviours }: PlaceOfFaults): string {
@@ -120,7 +120,7 @@ function Compared({
   if (!there) return <p className="muted">{t('notPassed', { name })}</p>;
   return (
     <p className="muted">
-      {t('compared', { name, rate: rate(there.rate), passes: passesWords(there.passes) })}
+      {t('compared', { name, rate: rate(there.rate), passes: t('passes', { count: there.passes }) })}
       <Band {...there} high={Math.min(there.high, scale)} scale={scale} />
     </p>
   );

@@ -1,5 +1,5 @@
 import type { PlacesView } from '@jasperwren/contract/places';
-import { passesWords, t } from '@jasperwren/words/traces';
+import { t } from '@jasperwren/words/traces';
 import Button from '@mui/material/Button';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useState } from 'react';
@@ -48,7 +48,7 @@ const withoutMissing = (filter: Readonly<Record<string, string | undefined>>) =>
 const sumWords = ({ drives, passes, faults }: PlacesView) =>
   t('placesSub', {
     drives: t('drives', { count: drives }),
-    passes: passesWords(passes),
+    passes: t('passes', { count: passes }),
     faults: t('faultCount', { count: faults }),
   });
 

@@ -1,6 +1,6 @@
 import type { PlacesView } from '@jasperwren/contract/places';
 import type { StoredRoads } from '@jasperwren/roads/source';
-import { passesWords, placeWords, t } from '@jasperwren/words/traces';
+import { placeWords, t } from '@jasperwren/words/traces';
 import { useMemo } from 'react';
 import { CircleMarker, Tooltip } from 'react-leaflet';
 import { useThemeName } from '../../base/Theme';
@@ -52,7 +52,7 @@ export function PlacesPicture({ stored, view, chosen, onChoose }: Props) {
           <Tooltip>
             {placeWords(place)}
             <br />
-            {t('ofPasses', { faults: t('faultCount', { count: faults }), passes: passesWords(passes) })}
+            {t('ofPasses', { faults: t('faultCount', { count: faults }), passes: t('passes', { count: passes }) })}
           </Tooltip>
         </CircleMarker>
       ))}

@@ -1,4 +1,5 @@
-import { placesAlong, type RouteReading } from '@jasperwren/core/routes/read-route';
+import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import { placesAlong } from '@jasperwren/core/routes/along-line';
 import type { FeatureKind } from '@jasperwren/roads/features/features';
 import type { Units } from '@jasperwren/words/roads/distances';
 import { t } from '@jasperwren/words/rehearsal';

@@ -1,4 +1,4 @@
-import { placesAlong } from '@jasperwren/core/routes/read-route';
+import { placesAlong } from '@jasperwren/core/routes/along-line';
 import { degreeMetres } from '@jasperwren/roads/geometry';
 import { sceneAt } from './strip';
 

@@ -1,4 +1,5 @@
-import { between, type RouteReading } from '@jasperwren/core/routes/read-route';
+import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import { between } from '@jasperwren/core/routes/along-line';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 
 /** Times of real speed that can be chosen. */

@@ -64,7 +64,7 @@ function near(fixes: readonly Fix[], startedAt: string | undefined): readonly Fi
       ? fixes
       : fixes.filter(({ at }) => Number.isNaN(at) || (at > start - farMs && at < start + lengthMs + farMs));
   if (!own.some(({ at }) => Number.isFinite(at))) return t('otherDay');
-  return own.length > mostFixes ? t('tooLong', { most: mostFixes.toLocaleString('en-GB') }) : own;
+  return own.length > mostFixes ? t('tooLong', { most: mostFixes }) : own;
 }
 
 /** Fixes as they travel; those without a time or a place tell nothing and stay behind. */

@@ -1,7 +1,8 @@
 import type { Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import { nearestAlong, placesAlong, type RouteReading } from '@jasperwren/core/routes/read-route';
+import type { RouteReading } from '@jasperwren/core/routes/read-route';
+import { nearestAlong, placesAlong } from '@jasperwren/core/routes/along-line';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { itemName } from '@jasperwren/words/marking/names';
 import { lengthWords } from '@jasperwren/words/roads/distances';

@@ -1,5 +1,5 @@
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
-import { between, nearestAlong, placesAlong } from '@jasperwren/core/routes/read-route';
+import { between, nearestAlong, placesAlong } from '@jasperwren/core/routes/along-line';
 import { metresBetween, type Place } from '@jasperwren/roads/geometry';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
 import { callSentence } from '@jasperwren/words/roads/directions';

@@ -1,6 +1,6 @@
 import type { FixPiece, TraceSource } from '@jasperwren/contract/traces';
 import type { SentFix } from '@jasperwren/contract/sent-fix';
-import { placesAlong, between } from '@jasperwren/core/routes/read-route';
+import { placesAlong, between } from '@jasperwren/core/routes/along-line';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { t } from '@jasperwren/words/traces';
 import { v7 as newId } from 'uuid';

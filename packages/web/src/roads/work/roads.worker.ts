@@ -6,12 +6,12 @@ import { stopsFromTrack } from '@jasperwren/core/routes/from-track';
 import {
   openGraph,
   readRoute,
-  stopsOf,
   type AnyReading,
   type PlacedCall,
   type Roads,
   type RouteReading,
 } from '@jasperwren/core/routes/read-route';
+import { stopsOf } from '@jasperwren/core/routes/stops-of';
 import { afterMissing, beforeClosed, wayBack, type Car } from '@jasperwren/core/routes/way-back';
 import { clipRoads } from '@jasperwren/roads/clip';
 import type { CallStyle } from '@jasperwren/roads/directions/calls';

@@ -55,7 +55,7 @@ export default function PlanPanel({ question, name }: Props) {
               <p role="status">
                 {progress
                   ? t('searching', {
-                      looked: progress.looked.toLocaleString('en-GB'),
+                      looked: progress.looked,
                       movements: movementsWords(progress.movements),
                     })
                   : `${t('searchingFirst')}…`}

@@ -71,7 +71,7 @@ function valuesOf({ speed, gear, rpm, brake, clutch }: Sample): string {
   return [
     speed !== undefined && t('kmh', { value: Math.abs(speed).toFixed(1) }),
     gear !== undefined && t('gearNow', { gear }),
-    rpm !== undefined && t('rpm', { value: Math.round(rpm).toLocaleString('en-GB') }),
+    rpm !== undefined && t('rpm', { value: Math.round(rpm) }),
     brake !== undefined && t('brakeNow', { value: Math.round(brake * 100) }),
     clutch !== undefined && t('clutchNow', { value: Math.round(clutch * 100) }),
   ]
