@@ -40,17 +40,24 @@ console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failedSteps.length > 0 ? 1 : 0;
 
 function take(name, command, args, env) {
+  const from = performance.now();
   console.log(`\n== ${name}`);
   if (!run(command, args, env)) failedSteps.push(name);
+  console.log(`(${name}: ${seconds(from)} s)`);
 }
 
 /** Takes steps one after the other beside others; each prints when it is done. */
 async function takeBeside(steps) {
   for (const [name, command, args] of steps) {
+    const from = performance.now();
     const { well, printed } = await runBeside(command, args);
-    console.log(`\n== ${name}\n${printed}`);
+    console.log(`\n== ${name}\n${printed}(${name}: ${seconds(from)} s)`);
     if (!well) failedSteps.push(name);
   }
+}
+
+function seconds(from) {
+  return Math.round((performance.now() - from) / 1000);
 }
 
 function read(path) {

@@ -1,4 +1,4 @@
-import type { LeavingStep } from '@jasperwren/core/marking/standard';
+import type { LeavingStep } from '@jasperwren/core/marking/exercise';
 import { wordsOf } from './words';
 
 export const resource = {

@@ -1,5 +1,6 @@
 import { endingCauses, exerciseStepKinds, sectionKinds } from '../drive/event-kinds';
-import { clockTriggers, leavingSteps, manoeuvres, measuredUnits, sensorSigns } from '../marking/standard';
+import { measuredUnits, sensorSigns } from '../marking/standard';
+import { clockTriggers, leavingSteps, manoeuvres } from '../marking/exercise';
 
 const text = { type: 'string', minLength: 1, maxLength: 200 } as const;
 /** No white space: codes are put side by side to make keys. */

@@ -1,5 +1,6 @@
 import { lintStandard } from './lint';
-import type { Exercise, Standard } from './standard';
+import type { Standard } from './standard';
+import type { Exercise } from './exercise';
 import { timedYard } from './templates/timed-yard';
 
 const paths = (standard: Standard) => lintStandard(standard).map(({ path }) => path);

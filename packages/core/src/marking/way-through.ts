@@ -1,4 +1,4 @@
-import type { Exercise } from './standard';
+import type { Exercise } from './exercise';
 
 /** An exercise with its place in a course. */
 type Placed = Pick<Exercise, 'code' | 'next'>;

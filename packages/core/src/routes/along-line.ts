@@ -8,6 +8,7 @@ export function between(pairs: readonly (readonly [x: number, y: number])[], x: 
   const [x1, y1] = pairs[after - 1] ?? [x2, y2];
   return x2 === x1 ? y2 : y1 + ((x - x1) / (x2 - x1)) * (y2 - y1);
 }
+
 /** How many metres along a line the point of it lies that is nearest to a place, and how far off that is. */
 export function nearestAlong(
   line: readonly (readonly [lat: number, lon: number])[],
@@ -23,6 +24,7 @@ export function nearestAlong(
   }
   return best;
 }
+
 /** Gives the place so many metres along a line. */
 export function placesAlong(line: readonly (readonly [lat: number, lon: number])[]): (metres: number) => Place {
   const sums = [0];

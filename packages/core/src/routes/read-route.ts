@@ -5,7 +5,8 @@ import { buildGraph, edgeLimit, edgeMetres, type RoadGraph } from '@jasperwren/r
 import { trafficSide, type Side } from '@jasperwren/roads/graph/side';
 import { finder, type Finder, type Snapped } from '@jasperwren/roads/graph/snap';
 import { RoadsError, type RoadsProblem } from '@jasperwren/roads/problem';
-import { lineOf, makeRouter, type End, type Path, type Router } from '@jasperwren/roads/route/router';
+import { makeRouter, type End, type Path, type Router } from '@jasperwren/roads/route/router';
+import { lineOf } from '@jasperwren/roads/route/line-of';
 import { byTime, dayFactors, timeSpread, type Weights } from '@jasperwren/roads/route/time-model';
 import { endAt, joinPaths, repeatedShare } from '@jasperwren/roads/route/via';
 import type { RoadSource } from '@jasperwren/roads/source';

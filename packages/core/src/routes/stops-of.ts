@@ -46,6 +46,7 @@ export function stopsOf(
     stops.push({ ...middleOf(graph, edges.at(-1)!), mode });
   return [...stops, { lat: to.lat, lon: to.lon, mode }];
 }
+
 /** The place half-way along an edge. */
 export function middleOf(graph: RoadGraph, edge: number): Place {
   return placesAlong(edgeLine(graph, edge))(edgeMetres(graph, edge) / 2);

@@ -4,7 +4,8 @@ import { countingMarks } from '../marking/counting';
 import { limitOf, secondsAllowed } from '../marking/exercise-limits';
 import type { Reason } from '../marking/reason';
 import { countsMarks, coversExercise, rulesOf } from '../marking/rules';
-import type { EffectiveStandard, Exercise, Limit } from '../marking/standard';
+import type { EffectiveStandard, Limit } from '../marking/standard';
+import type { Exercise } from '../marking/exercise';
 import type { Headroom, Verdict } from '../marking/verdict';
 import { mayFollow } from '../marking/way-through';
 

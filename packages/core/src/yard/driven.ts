@@ -5,7 +5,8 @@ import { wheelOf } from '@jasperwren/motion/moves/bench';
 import type { Placed } from '@jasperwren/motion/moves/roll';
 import { bodyOf } from '@jasperwren/motion/vehicle/parts';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
-import type { EffectiveStandard, Exercise, Manoeuvre } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
+import type { Exercise, Manoeuvre } from '../marking/exercise';
 import type { Sample } from './sample';
 
 /** One moment of a drive on the driving bench. */

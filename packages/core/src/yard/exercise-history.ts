@@ -1,7 +1,8 @@
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
 import type { Drive } from '../drive/drive';
 import { limitOf } from '../marking/exercise-limits';
-import type { EffectiveStandard, Exercise } from '../marking/standard';
+import type { EffectiveStandard } from '../marking/standard';
+import type { Exercise } from '../marking/exercise';
 import type { Verdict } from '../marking/verdict';
 import { courseSheet } from './course-sheet';
 import { waysThrough } from '../marking/way-through';

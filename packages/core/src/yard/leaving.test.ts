@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { LeavingStep } from '../marking/standard';
+import type { LeavingStep } from '../marking/exercise';
 import { startLeaving } from './leaving';
 import type { Moment } from './moment';
 

@@ -1,4 +1,4 @@
-import type { Course, LeavingStep } from '../marking/standard';
+import type { Course, LeavingStep } from '../marking/exercise';
 import type { Moment } from './moment';
 
 /** Whether a step of leaving the car is done; undefined where its sensor says nothing. */

@@ -1,4 +1,5 @@
-import type { EffectiveStandard, LeavingStep, SensorSign } from '../marking/standard';
+import type { EffectiveStandard, SensorSign } from '../marking/standard';
+import type { LeavingStep } from '../marking/exercise';
 import type { Sample, SentSample } from './sample';
 import { sensedItems } from './signs';
 import { startSimulatedCar, type SimulatedCar } from './simulated-car';

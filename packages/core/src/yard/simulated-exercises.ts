@@ -1,4 +1,5 @@
-import type { Exercise, SensorSign } from '../marking/standard';
+import type { SensorSign } from '../marking/standard';
+import type { Exercise } from '../marking/exercise';
 import type { SimulatedCar } from './simulated-car';
 
 /** One thing that goes wrong in a simulated exercise; `value` where it is measured. */

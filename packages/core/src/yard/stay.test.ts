@@ -1,5 +1,5 @@
 import { timedYard } from '../marking/testing-standards';
-import type { Exercise } from '../marking/standard';
+import type { Exercise } from '../marking/exercise';
 import type { Moment, Step } from './moment';
 import { followBay, isBay, startsNow, startStay } from './stay';
 import { thresholds } from './signs';

@@ -1,4 +1,4 @@
-import type { Exercise } from '../marking/standard';
+import type { Exercise } from '../marking/exercise';
 import type { Moment, Step } from './moment';
 import { thresholds } from './signs';
 

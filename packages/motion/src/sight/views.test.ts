@@ -1,7 +1,8 @@
 import { mirrored } from '../layout/layout';
 import { vehicleClasses } from '../vehicle/classes';
 import { here, poles } from './testing-poles';
-import { eyeView, mirrorView, seenInMirror } from './views';
+import { mirrorView, seenInMirror } from './door-mirror';
+import { eyeView } from './eye-view';
 
 const { car, rigid } = vehicleClasses;
 const trailed = vehicleClasses['car-with-trailer'];

@@ -9,7 +9,8 @@ import { makeRouter } from '../route/router';
 import { byTime } from '../route/time-model';
 import { endAt, repeatedShare } from '../route/via';
 import { drawn, placeAt, type Drawing } from '../testing';
-import { planLoops, type Loop } from './plan-loops';
+import { planLoops } from './plan-loops';
+import type { Loop } from './loop';
 import { sitesOf } from './sites';
 
 const island = (async () => {

@@ -10,59 +10,8 @@ import type { Weights } from '../route/time-model';
 import { pathCost, pathThrough, repeatedShare, sharedWith } from '../route/via';
 import { sitesOf } from './sites';
 import { trailsFrom } from './trails';
-
-/** What is wished of the loops. */
-export interface LoopWish {
-  readonly from: End;
-  readonly minutes: number;
-  /** How many of each feature at least. */
-  readonly wants?: Readonly<Partial<Record<FeatureKind, number>>>;
-  /** Features as many as fit: what a learner finds hard. */
-  readonly prefers?: readonly FeatureKind[];
-  /** Features to have none of, where that can be. */
-  readonly avoids?: readonly FeatureKind[];
-  /** What every loop leads over: each a few ends that are passed one after the other. */
-  readonly over?: readonly (readonly End[])[];
-  /** How many loops. */
-  readonly loops?: number;
-  readonly seed: number;
-}
-
-/** What a loop leads over between two others. */
-interface Stop {
-  readonly ends: readonly End[];
-  /** It is wished: it may change its place in the loop and nothing else. */
-  readonly wished: boolean;
-}
-
-/** A wish that a loop does not meet. */
-export interface Unmet {
-  readonly kind: FeatureKind;
-  readonly wanted: number;
-  readonly found: number;
-  /** Seconds from the start to the nearest on the roads; nothing where there is none within reach. */
-  readonly nearest?: number;
-}
-
-export interface Loop {
-  readonly path: Path;
-  /** The places it leads through, the start first and last. */
-  readonly through: readonly End[];
-  readonly seconds: number;
-  readonly counts: Readonly<Partial<Record<FeatureKind, number>>>;
-  readonly unmet: readonly Unmet[];
-  /** Share of its metres on roads it has driven before. */
-  readonly repeated: number;
-  /** Largest share of its metres on roads of one of the loops before it. */
-  readonly shared: number;
-}
-
-/** What is told and asked while loops are planned. */
-export interface Planning {
-  /** Share done, from 0 to 1. */
-  readonly onProgress?: (share: number) => void;
-  readonly shouldStop?: () => boolean;
-}
+import type { Loop, LoopWish, Planning, Unmet } from './loop';
+import { byAngle, changed, firstStops, type Stop } from './loop-stops';
 
 /** The time may miss the wish by this share, and roads may be driven twice on this share of the metres, at no loss. */
 const timeSlack = 0.05;
@@ -191,7 +140,7 @@ export function planLoops(
       if (shouldStop?.()) break;
       onProgress?.((k + t / trials) / loops);
       const stops = now
-        ? changed(now, seconds, below, chance, pick)
+        ? changed(now.stops, now.loop.seconds / seconds, below, chance, pick)
         : round([...always, ...Array.from({ length: firstStops(always.length, below) }, pick)]);
       const next = judge(chance() < 0.5 ? round(stops) : stops);
       if (!next) continue;
@@ -220,39 +169,6 @@ function unmetOf(
     const seconds = nearest.get(kind) ?? Infinity;
     return [{ kind, wanted, found, ...(seconds < Infinity && { nearest: seconds }) }];
   });
-}
-
-/** Another set of stops: one more, one less, or one in another place; longer loops lose stops and shorter ones gain them. */
-function changed(
-  { stops, loop }: Candidate,
-  seconds: number,
-  below: (count: number) => number,
-  chance: () => number,
-  pick: () => Stop,
-): readonly Stop[] {
-  const ratio = loop.seconds / seconds;
-  const dice = chance();
-  const at = stops.length > 0 ? below(stops.length) : 0;
-  if (stops.length === 0 || (stops.length < 9 && (ratio < 0.93 ? dice < 0.6 : dice < 0.15)))
-    return stops.toSpliced(below(stops.length + 1), 0, pick());
-  const fixed = stops[at]!.wished;
-  if (!fixed && stops.length > 1 && (ratio > 1.07 ? dice < 0.6 : dice < 0.3)) return stops.toSpliced(at, 1);
-  if (stops.length > 1 && (fixed || dice > 0.85)) {
-    const other = below(stops.length);
-    return stops.with(at, stops[other]!).with(other, stops[at]!);
-  }
-  return fixed ? stops : stops.with(at, pick());
-}
-
-/** How many stops of its own a loop begins with beside those that are wished. */
-const firstStops = (wished: number, below: (count: number) => number): number =>
-  wished === 0 ? 2 + below(4) : below(3);
-
-/** Stops in the order of their bearing from the start, so that a loop goes round. */
-function byAngle(from: End, stops: readonly Stop[]): readonly Stop[] {
-  const angle = ({ ends: [first] }: Stop) =>
-    first ? Math.atan2(first.lat - from.lat, (first.lon - from.lon) * Math.cos((from.lat * Math.PI) / 180)) : 0;
-  return [...stops].sort((a, b) => angle(a) - angle(b));
 }
 
 function atEnd({ source, edgeTo, vertexNode }: RoadGraph, edge: number): End {

@@ -14,6 +14,7 @@ export async function freeHoursOf({ db, who: { schoolId, accountId } }: Call): P
     .executeTakeFirstOrThrow();
   return { hours: JSON.parse(row.free_hours ?? '[]') as FreeHours[], version: row.hours_version };
 }
+
 /**
  * Says when an instructor gives lessons.
  * @throws conflict where they were changed since, on another device

@@ -1,4 +1,4 @@
-import type { Exercise } from '@jasperwren/core/marking/standard';
+import type { Exercise } from '@jasperwren/core/marking/exercise';
 import {
   courseChance,
   exerciseHistory,

@@ -1,5 +1,6 @@
 import { commonPractice, houseDefault } from '../provenance';
-import type { Category, Exercise, Limit, Standard } from '../standard';
+import type { Category, Limit, Standard } from '../standard';
+import type { Exercise } from '../exercise';
 import { cockpitDrill, documents, outsideCheck, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
 import { withItems } from './exercise-items';

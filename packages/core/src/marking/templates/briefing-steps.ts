@@ -1,5 +1,6 @@
 import { fromMemory } from '../provenance';
-import type { BriefingPart, BriefingStep, Category, EndingRule } from '../standard';
+import type { Category, EndingRule } from '../standard';
+import type { BriefingPart, BriefingStep } from '../briefing';
 
 const plateRule =
   'Motor Vehicles (Driving Licences) Regulations 1999 (Great Britain), schedule 8; common practice agrees';

@@ -1,4 +1,5 @@
-import type { Category, Exercise } from '../standard';
+import type { Category } from '../standard';
+import type { Exercise } from '../exercise';
 
 const reverse = [
   'reversing.observation',

@@ -1,5 +1,6 @@
 import { commonPractice, houseDefault } from '../provenance';
-import type { Category, Band, Exercise, Item, Limit, Measured, Standard } from '../standard';
+import type { Category, Band, Item, Limit, Measured, Standard } from '../standard';
+import type { Exercise } from '../exercise';
 import { bayNumber, cockpitDrill, documents, usualEndings } from './briefing-steps';
 import { settled } from './disputed';
 import { withItems } from './exercise-items';

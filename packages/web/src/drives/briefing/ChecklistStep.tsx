@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
-import type { BriefingPart } from '@jasperwren/core/marking/standard';
+import type { BriefingPart } from '@jasperwren/core/marking/briefing';
 import { useState } from 'react';
 import styles from './briefing.module.css';
 import type { BriefingActions } from './use-briefing';

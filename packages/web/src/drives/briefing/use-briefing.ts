@@ -1,6 +1,7 @@
 import type { CheckResult } from '@jasperwren/core/drive/event';
 import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
-import type { BriefingPart, BriefingStep, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { BriefingPart, BriefingStep } from '@jasperwren/core/marking/briefing';
 import type { UsualReason, Why } from '@jasperwren/core/drive/why';
 import { useMemo } from 'react';
 import { useDriveLog } from '../log/use-drive';

@@ -1,6 +1,7 @@
 import { t } from '@jasperwren/words/yard';
 import { limitOf, secondsAllowed } from '@jasperwren/core/marking/exercise-limits';
-import type { EffectiveStandard, Exercise } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { Exercise } from '@jasperwren/core/marking/exercise';
 import type { ExerciseSheet } from '@jasperwren/core/yard/course-sheet';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';

@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/yard';
 import type { Drive } from '@jasperwren/core/drive/drive';
-import type { Exercise, ExpectedLook } from '@jasperwren/core/marking/standard';
+import type { Exercise, ExpectedLook } from '@jasperwren/core/marking/exercise';
 import type { DeskActions } from '../desk/desk-actions';
 import styles from './yard.module.css';
 

@@ -1,4 +1,5 @@
-import { clockTriggers, manoeuvres, type Exercise, type Item, type Standard } from '@jasperwren/core/marking/standard';
+import type { Item, Standard } from '@jasperwren/core/marking/standard';
+import { clockTriggers, manoeuvres, type Exercise } from '@jasperwren/core/marking/exercise';
 
 import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';

@@ -1,4 +1,4 @@
-import type { LeavingStep } from '@jasperwren/core/marking/standard';
+import type { LeavingStep } from '@jasperwren/core/marking/exercise';
 import { leavingWords } from '@jasperwren/words/leaving';
 import { t } from '@jasperwren/words/editor';
 

@@ -1,14 +1,8 @@
-import {
-  leavingSteps,
-  type Exercise,
-  type ExpectedLook,
-  type LeavingStep,
-  type SensorSign,
-} from '@jasperwren/core/marking/standard';
+import type { SensorSign } from '@jasperwren/core/marking/standard';
+import { leavingSteps, type Exercise, type ExpectedLook, type LeavingStep } from '@jasperwren/core/marking/exercise';
 import { movedTo, setOptional, type Change } from './change';
 
 /** Changes of the course of a standard. */
-
 type OptionalField = 'manoeuvre' | 'side' | 'script' | 'startsAt' | 'endsWhen' | 'clockStarts' | 'looks' | 'next';
 
 const inExercise = (code: string, change: (exercise: Exercise) => Exercise): Change => {

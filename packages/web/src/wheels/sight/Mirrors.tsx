@@ -2,7 +2,7 @@ import type { Layout } from '@jasperwren/motion/layout/layout';
 import type { Placed } from '@jasperwren/motion/moves/roll';
 import { insideMirrorView, seenInside } from '@jasperwren/motion/sight/inside-mirror';
 import { mirrorSides } from '@jasperwren/motion/sight/mirror';
-import { mirrorView, seenInMirror } from '@jasperwren/motion/sight/views';
+import { mirrorView, seenInMirror } from '@jasperwren/motion/sight/door-mirror';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { mirrorShows } from '@jasperwren/words/motion-sentences';
 import { ViewPicture } from './ViewPicture';

@@ -1,4 +1,4 @@
-import { eyeView, looks, type Look } from '@jasperwren/motion/sight/views';
+import { eyeView, looks, type Look } from '@jasperwren/motion/sight/eye-view';
 import { t } from '@jasperwren/words/motion';
 import { downWords, seatWords } from '@jasperwren/words/motion-sentences';
 import { useMemo, useState } from 'react';

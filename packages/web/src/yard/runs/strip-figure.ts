@@ -2,10 +2,10 @@ import type { Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard, GradeSign, SensorSign } from '@jasperwren/core/marking/standard';
 import type { Finding } from '@jasperwren/core/yard/findings';
-import type { Sample, SentSample } from '@jasperwren/core/yard/sample';
-import { readSample } from '@jasperwren/core/yard/sample';
+import { readSample, type Sample, type SentSample } from '@jasperwren/core/yard/sample';
 import { t } from '@jasperwren/words/yard-pages';
-import type { Data, Layout, Shape } from 'plotly.js';
+import type { Data, Layout } from 'plotly.js';
+import { faultLine, limitLine, rectangle, type Colours } from './strip-shapes';
 
 /** Which part of a run is shown. */
 export type StripPart =
@@ -19,8 +19,6 @@ export interface StripRun {
   readonly findings: readonly Finding[];
   readonly span: { readonly from: number; readonly to: number };
 }
-
-type Colours = Readonly<Record<'ink' | 'muted' | 'rule' | 'sunk' | 'slate' | 'ochre' | 'jasper' | 'plum', string>>;
 
 /** Five seconds on either side of a fault are shown, two before an exercise and after it. */
 const aroundFaultMs = 5000;
@@ -218,42 +216,6 @@ const axis = (
 
 const nameOf = (standard: EffectiveStandard, exercise: string) =>
   standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
-
-const rectangle = (x0: number, x1: number, colours: Colours): Partial<Shape> => ({
-  type: 'rect',
-  xref: 'x',
-  yref: 'paper',
-  x0,
-  x1,
-  y0: 0,
-  y1: 1,
-  fillcolor: colours.sunk,
-  opacity: 0.7,
-  line: { width: 0 },
-  layer: 'below',
-});
-
-const limitLine = (limit: number, yref: 'y' | 'y2', colours: Colours): Partial<Shape> => ({
-  type: 'line',
-  xref: 'paper',
-  yref,
-  x0: 0,
-  x1: 1,
-  y0: limit,
-  y1: limit,
-  line: { color: colours.jasper, width: 1, dash: 'dash' },
-});
-
-const faultLine = (x: number, color: string): Partial<Shape> => ({
-  type: 'line',
-  xref: 'x',
-  yref: 'paper',
-  x0: x,
-  x1: x,
-  y0: 0,
-  y1: 1,
-  line: { color, width: 2 },
-});
 
 /** The values from which on a sign is a fault. */
 function limitsOf(standard: EffectiveStandard, sign: SensorSign): readonly number[] {
