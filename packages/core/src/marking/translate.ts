@@ -22,8 +22,11 @@ export type Translation =
   | {
       readonly mark: Mark;
       readonly item?: Item;
-      readonly why: 'unknown-item' | 'no-such-behaviour' | 'too-mild' | 'within-bands' | 'no-fault-at-home';
+      readonly why: WhyNot;
     };
+
+/** Why a mark has no place under a standard. */
+export type WhyNot = 'unknown-item' | 'no-such-behaviour' | 'too-mild' | 'within-bands' | 'no-fault-at-home';
 
 /** A drive judged under a standard it was not marked under. */
 export interface Compared {
@@ -179,23 +182,4 @@ function gradesRead(from: EffectiveStandard, translations: readonly Translation[
     read.set(key, { from: grade, to, marks: (known?.marks ?? 0) + 1 });
   }
   return [...read.values()];
-}
-
-/** Why a mark has no place under a standard, as the tail of a sentence. */
-export function whyNot(
-  standard: EffectiveStandard,
-  why: Extract<Translation, { readonly why: unknown }>['why'],
-): string {
-  switch (why) {
-    case 'unknown-item':
-      return 'its own standard does not list it';
-    case 'no-such-behaviour':
-      return `${standard.name} does not look at this`;
-    case 'too-mild':
-      return `${standard.name} has no grade as mild as this`;
-    case 'within-bands':
-      return `what was measured is within what ${standard.name} allows`;
-    case 'no-fault-at-home':
-      return 'what was measured is within what its own standard allows';
-  }
 }

@@ -1,6 +1,7 @@
 import { gunzipSync } from 'node:zlib';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { driveColumns, driveTable } from '@jasperwren/core/formats/drive-table';
+import { licenceTestLine, mockTestLine, t } from '@jasperwren/words/own-data';
 import escape from 'escape-html';
 import { strToU8, zipSync, type Zippable } from 'fflate';
 import type { InSchool } from '../call';
@@ -46,23 +47,20 @@ export async function exportLearner(call: InSchool, learnerId: string): Promise<
   }
   const own = Object.entries((everything['learners'] ?? [])[0] ?? {}).filter(([, value]) => value !== null);
   files['index.html'] = strToU8(
-    page(`What is kept about ${learner.name}`, now, [
-      ['Person', own.map(([name, value]) => [name.replaceAll('_', ' '), cell(value)])],
+    page(t('kept', { name: learner.name }), now, [
+      [t('person'), own.map(([name, value]) => [name.replaceAll('_', ' '), cell(value)])],
       [
-        'Drives',
+        t('mockTests'),
         drives.map(({ startedAt, standard, outcome, instructorName }) => [
           startedAt.slice(0, 10),
-          `${standard.name}, version ${standard.version}: ${outcome}, with ${instructorName}`,
+          mockTestLine(standard, outcome, instructorName),
         ]),
       ],
       [
-        'Real tests',
-        sheets.map(({ date, official, standard, notes }) => [
-          date,
-          [`${standard.name}: ${official}`, notes].filter(Boolean).join('. '),
-        ]),
+        t('licenceTests'),
+        sheets.map(({ date, official, standard, notes }) => [date, licenceTestLine(standard.name, official, notes)]),
       ],
-      ['Rows by table', [...rows].map(([table, found]) => [table.replaceAll('_', ' '), String(found.length)])],
+      [t('howMuch'), [...rows].map(([table, found]) => [table.replaceAll('_', ' '), String(found.length)])],
     ]),
   );
   return zipSync(files);
@@ -96,13 +94,13 @@ type Section = readonly [title: string, rows: readonly (readonly [name: string, 
 function page(title: string, now: Date, sections: readonly Section[]): string {
   const body = sections.map(
     ([name, rows]) => `<h2>${escape(name)}</h2>
-${rows.length === 0 ? '<p>Nothing.</p>' : `<dl>${rows.map(([key, value]) => `<dt>${escape(key)}</dt><dd>${escape(value)}</dd>`).join('')}</dl>`}`,
+${rows.length === 0 ? `<p>${escape(t('nothing'))}</p>` : `<dl>${rows.map(([key, value]) => `<dt>${escape(key)}</dt><dd>${escape(value)}</dd>`).join('')}</dl>`}`,
   );
   return `<!doctype html>
 <html lang="en"><meta charset="utf-8"><title>${escape(title)}</title>
 <style>body{font:16px/1.5 sans-serif;max-width:44rem;margin:2rem auto;padding:0 1rem}dt{font-weight:600}dd{margin:0 0 .5rem}</style>
 <h1>${escape(title)}</h1>
-<p>Made on ${now.toISOString().slice(0, 10)}. Everything in full is in everything.json; tables for a spreadsheet are beside it.</p>
+<p>${escape(t('madeOn', { date: now.toISOString().slice(0, 10) }))}</p>
 ${body.join('\n')}
 </html>
 `;

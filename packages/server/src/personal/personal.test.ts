@@ -146,7 +146,12 @@ describe('a learner who asks for everything', () => {
     const drive = Object.keys(files).find((name) => name.includes(driveId))!;
     expect(parse(strFromU8(files[drive]!).trim(), { header: true }).errors).toEqual([]);
     expect(parse(strFromU8(files['lessons.csv']!).trim(), { header: true }).data).toHaveLength(1);
-    expect(strFromU8(files['index.html']!)).toContain('<h1>What is kept about Zebulonia Learner</h1>');
+    const page = strFromU8(files['index.html']!);
+    expect(page).toContain('<h1>What is kept about Zebulonia Learner</h1>');
+    expect(page).toMatch(
+      /<dt>\d{4}-\d\d-\d\d<\/dt><dd>Tally, version \d+, with Lead of first: (pass|no result)\.<\/dd>/,
+    );
+    expect(page).toMatch(/<h2>Licence tests<\/h2>\s*<dl><dt>[\d-]+<\/dt><dd>Tally: (pass|fail)\./);
     expect((await other.send('GET', `/api/learners/${id}/export.zip`)).status).toBe(404);
   });
 });

@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/compare';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { whyNot, type Compared, type Translation } from '@jasperwren/core/marking/translate';
+import type { Compared, Translation } from '@jasperwren/core/marking/translate';
 import { itemName } from '@jasperwren/words/marking/names';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
@@ -68,7 +68,7 @@ export function Translations({ from, compared }: Props) {
 }
 
 function Translated({ standard, entry }: { readonly standard: EffectiveStandard; readonly entry: Translation }) {
-  if (!('grade' in entry)) return <em>{t('doesNotExistHereWhyNot', { whyNot: whyNot(standard, entry.why) })}</em>;
+  if (!('grade' in entry)) return <em>{t(entry.why, { standard: standard.name })}</em>;
   return (
     <span className={styles.sign}>
       <GradeSign sign={entry.grade.sign} size={20} />
