@@ -37,7 +37,7 @@ export class SchoolInput {
   @MayBeMissing()
   @IsInt({ message: t('enterWholeMonths') })
   @Min(1, { message: t('aMonthAtLeast') })
-  @Max(240, { message: '240 months are the most.' })
+  @Max(240, { message: t('tooManyMonths') })
   keepMonths?: number;
 
   /** The version that was changed. */

@@ -55,6 +55,7 @@ export const resource = {
   placeTooLong: 'A place has 120 characters at most.',
   chooseTimeZone: 'Choose a time zone from the list.',
   enterWholeMonths: 'Enter whole months.',
+  tooManyMonths: '240 months are the most.',
   aMonthAtLeast: 'A month is the least.',
   enterWholeDays: 'Enter whole days.',
   linkTooShort: 'A link works for a day at least.',

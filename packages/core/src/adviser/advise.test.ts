@@ -175,13 +175,13 @@ describe('the severity adviser', () => {
     const line = { ...calm, speed: 'fast' };
     expect(propose(tally, 'junctions.stop-line', line)).toMatchObject({
       grade: { code: 'serious' },
-      because: ['the line was crossed at a speed that left no time to look'],
+      because: ['no-time-to-look'],
     });
     expect(propose(graded, 'junctions.stop-line', line).grade?.code).toBe('g3');
     expect(propose(tally, 'signs.lights', { affected: 'yes' }).grade?.code).toBe('dangerous');
     const noise = propose(tally, 'controls.parking-brake', { which: 'noise' });
     expect(noise.grade).toBeUndefined();
-    expect(noise.because).toEqual(['it affected no other road user']);
+    expect(noise.because).toEqual(['affected-no-one']);
   });
 
   it('follows the options of the standard', () => {

@@ -1,7 +1,7 @@
 import { gradeFor } from '../marking/translate';
 import { gradesOf, rulesOf } from '../marking/rules';
 import type { Grade, Item, EffectiveStandard } from '../marking/standard';
-import { adviserRules, severities, type AdviserRule, type GradeLevel } from './rules';
+import { adviserRules, severities, type AdviserReason, type AdviserRule, type GradeLevel } from './rules';
 
 /** The answer given to each question, by code; questions left out are unknown. */
 export type Answers = Readonly<Record<string, string>>;
@@ -11,8 +11,8 @@ export interface Advice {
   readonly severity: GradeLevel;
   /** What it could also pass as. */
   readonly or?: GradeLevel | undefined;
-  /** Tails of sentences, the deciding one first. */
-  readonly because: readonly string[];
+  /** The deciding one first. */
+  readonly because: readonly AdviserReason[];
 }
 
 /** An advice in the words of a standard. */
@@ -43,7 +43,7 @@ function withHabit(rules: readonly AdviserRule[], { times }: Answers): Advice {
     ? {
         severity: first.severity,
         or: 'outright',
-        because: [...because, 'a repeated fault may be a habit, which weighs more'],
+        because: [...because, 'habit'],
       }
     : { severity: first.severity, or: first.or, because };
 }

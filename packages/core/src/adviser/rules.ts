@@ -2,6 +2,36 @@
 export const severities = ['nothing', 'noted', 'counted', 'outright', 'highest'] as const;
 export type GradeLevel = (typeof severities)[number];
 
+/** Why a grade is proposed; what it says stands in the words. */
+export type AdviserReason =
+  | 'no-one-endangered'
+  | 'wrong-way-safe'
+  | 'last-signal-right'
+  | 'going-on-safer'
+  | 'others-reacted'
+  | 'took-control'
+  | 'prompt-kept-safe'
+  | 'not-under-control'
+  | 'someone-close'
+  | 'others-waited'
+  | 'no-time-to-look'
+  | 'could-not-stop'
+  | 'red-light'
+  | 'other-side'
+  | 'mirrors-useless'
+  | 'head-not-turned'
+  | 'clutch-first'
+  | 'brake-first-wanted'
+  | 'restarted-well'
+  | 'mirrors-back-in-time'
+  | 'put-right-at-once'
+  | 'stopping-more-dangerous'
+  | 'both-pedals-taught'
+  | 'form-matters'
+  | 'affected-no-one'
+  | 'signal-for-no-one'
+  | 'habit';
+
 /** One piece of judgement: when these answers were given, this follows. All of it is common practice. */
 export interface AdviserRule {
   /** Codes of behaviours, or of whole categories with a `*`; everything where it is missing. */
@@ -15,17 +45,17 @@ export interface AdviserRule {
   readonly severity: GradeLevel;
   /** What it could also pass as. */
   readonly or?: GradeLevel;
-  readonly because: string;
+  readonly because: AdviserReason;
 }
 
 /** Where judging begins. */
 const bases: readonly AdviserRule[] = [
-  { as: 'base', severity: 'counted', because: 'it was not good enough, and it endangered nobody' },
+  { as: 'base', severity: 'counted', because: 'no-one-endangered' },
   {
     of: ['awareness.directions'],
     as: 'base',
     severity: 'nothing',
-    because: 'a wrong direction driven safely is no fault',
+    because: 'wrong-way-safe',
   },
   {
     of: ['roundabouts.signal'],
@@ -33,7 +63,7 @@ const bases: readonly AdviserRule[] = [
     as: 'base',
     severity: 'noted',
     or: 'counted',
-    because: 'the signals contradicted each other, and the last one told the truth',
+    because: 'last-signal-right',
   },
   {
     of: ['signs.amber'],
@@ -41,7 +71,7 @@ const bases: readonly AdviserRule[] = [
     as: 'base',
     severity: 'counted',
     or: 'outright',
-    because: 'going on was the safer choice; how grave it is depends on who was behind',
+    because: 'going-on-safer',
   },
 ];
 
@@ -51,11 +81,11 @@ const raises: readonly AdviserRule[] = [
     when: { affected: ['yes'] },
     as: 'at-least',
     severity: 'highest',
-    because: 'someone else had to slow, stop or swerve',
+    because: 'others-reacted',
   },
-  { when: { help: ['control'] }, as: 'at-least', severity: 'highest', because: 'you had to take control' },
-  { when: { help: ['spoke'] }, as: 'at-least', severity: 'outright', because: 'your prompt kept it safe' },
-  { when: { control: ['lost'] }, as: 'at-least', severity: 'outright', because: 'the car was not under control' },
+  { when: { help: ['control'] }, as: 'at-least', severity: 'highest', because: 'took-control' },
+  { when: { help: ['spoke'] }, as: 'at-least', severity: 'outright', because: 'prompt-kept-safe' },
+  { when: { control: ['lost'] }, as: 'at-least', severity: 'outright', because: 'not-under-control' },
   {
     of: [
       'moving-off.*',
@@ -73,55 +103,55 @@ const raises: readonly AdviserRule[] = [
     when: { near: ['close'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'someone was close enough to be endangered',
+    because: 'someone-close',
   },
   {
     when: { 'held-up': ['phase'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'others waited through a whole green light, or as long',
+    because: 'others-waited',
   },
   {
     of: ['junctions.stop-line', 'junctions.giving-way'],
     when: { speed: ['usual', 'fast'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'the line was crossed at a speed that left no time to look',
+    because: 'no-time-to-look',
   },
   {
     of: ['speed.*', 'junctions.approach', 'roundabouts.approach', 'crossings.approach', 'signs.railway'],
     when: { speed: ['fast'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'at that speed there was no stopping for what might have come',
+    because: 'could-not-stop',
   },
   {
     of: ['signs.lights'],
     when: { which: ['red'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'a red light was passed',
+    because: 'red-light',
   },
   {
     of: ['junctions.cutting'],
     when: { which: ['other-side'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'the car was on the side of oncoming traffic',
+    because: 'other-side',
   },
   {
     of: ['set-up.mirrors'],
     when: { righted: ['late', 'never'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'the mirrors showed nothing of use for a long stretch of driving',
+    because: 'mirrors-useless',
   },
   {
     of: ['reversing.looking-back'],
     option: { 'reverse-look': ['look-back'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'this standard asks for a turned head through most of a reverse',
+    because: 'head-not-turned',
   },
   {
     of: ['emergency-stop.footwork'],
@@ -129,7 +159,7 @@ const raises: readonly AdviserRule[] = [
     option: { 'emergency-footwork': ['together', 'brake-first'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'clutch first gives the engine braking away when it is needed most',
+    because: 'clutch-first',
   },
   {
     of: ['emergency-stop.footwork'],
@@ -137,7 +167,7 @@ const raises: readonly AdviserRule[] = [
     option: { 'emergency-footwork': ['brake-first'] },
     as: 'at-least',
     severity: 'outright',
-    because: 'this standard wants the brake before the clutch',
+    because: 'brake-first-wanted',
   },
 ];
 
@@ -149,14 +179,14 @@ const lowers: readonly AdviserRule[] = [
     as: 'at-most',
     severity: 'noted',
     or: 'counted',
-    because: 'no one was held up and the car was restarted with the proper checks',
+    because: 'restarted-well',
   },
   {
     of: ['set-up.mirrors'],
     when: { righted: ['looked', 'unlooked'] },
     as: 'at-most',
     severity: 'nothing',
-    because: 'the mirrors were back in place before they were needed',
+    because: 'mirrors-back-in-time',
   },
   {
     of: ['reversing.accuracy', 'reversing.control', 'reversing.shunt', 'stopping.*'],
@@ -164,14 +194,14 @@ const lowers: readonly AdviserRule[] = [
     as: 'at-most',
     severity: 'nothing',
     or: 'counted',
-    because: 'it was seen and put right at once, with a look round first',
+    because: 'put-right-at-once',
   },
   {
     of: ['crossings.side-road'],
     when: { which: ['unsafe'] },
     as: 'at-most',
     severity: 'nothing',
-    because: 'stopping would have endangered others more than going on',
+    because: 'stopping-more-dangerous',
   },
   {
     of: ['emergency-stop.footwork'],
@@ -179,7 +209,7 @@ const lowers: readonly AdviserRule[] = [
     option: { 'emergency-footwork': ['together'] },
     as: 'at-most',
     severity: 'nothing',
-    because: 'both pedals together is what this standard teaches',
+    because: 'both-pedals-taught',
   },
   ...(['noise', 'skipped'] as const).flatMap((which): readonly AdviserRule[] => {
     const of = [which === 'noise' ? 'controls.parking-brake' : 'controls.gears'];
@@ -191,7 +221,7 @@ const lowers: readonly AdviserRule[] = [
         as: 'at-most',
         severity: 'noted',
         or: 'counted',
-        because: 'this standard looks at form, though nothing came of it',
+        because: 'form-matters',
       },
       {
         of,
@@ -199,7 +229,7 @@ const lowers: readonly AdviserRule[] = [
         option: { 'control-form': ['ignored'] },
         as: 'at-most',
         severity: 'nothing',
-        because: 'it affected no other road user',
+        because: 'affected-no-one',
       },
     ];
   }),
@@ -209,7 +239,7 @@ const lowers: readonly AdviserRule[] = [
     option: { 'signal-need': ['not-needed'] },
     as: 'at-most',
     severity: 'nothing',
-    because: 'a signal would have spoken to no one',
+    because: 'signal-for-no-one',
   },
 ];
 

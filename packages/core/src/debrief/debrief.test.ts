@@ -130,12 +130,12 @@ describe('the reasons', () => {
     ]);
     expect(marks[0]?.myth?.code).toBe('stall-fails');
     expect(marks[1]).toMatchObject({
-      circumstances: [{ question: 'Were others held up?', answer: 'A whole green light, or as long' }],
+      circumstances: [{ question: 'held-up', answer: 'held-up.phase' }],
       spoke: true,
       tookControl: false,
       notes: ['On the hill'],
     });
-    expect(marks[1]?.advice?.because.join()).toContain('whole green light');
+    expect(marks[1]?.advice?.because).toContain('others-waited');
     expect(marks[1]?.myth).toBeUndefined();
   });
 });

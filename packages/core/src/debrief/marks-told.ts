@@ -1,6 +1,6 @@
 import { propose, type Proposal } from '../adviser/advise';
 import { mythsFor, type Myth } from '../adviser/myths';
-import { questionsFor } from '../adviser/questions';
+import { questionsFor, type AdviserQuestion, type AnswerKey } from '../adviser/questions';
 import type { Drive, Mark } from '../drive/drive';
 import { countingMarks } from '../marking/counting';
 import { rulesOf } from '../marking/rules';
@@ -16,7 +16,7 @@ export interface MarkTold {
   /** It is among the reasons of a fail. */
   readonly decided: boolean;
   /** What was answered about it, as question and answer. */
-  readonly circumstances: readonly { readonly question: string; readonly answer: string }[];
+  readonly circumstances: readonly { readonly question: AdviserQuestion['code']; readonly answer: AnswerKey }[];
   readonly spoke: boolean;
   readonly tookControl: boolean;
   /** What the adviser made of the answers. */
@@ -55,8 +55,8 @@ export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Ve
 }
 
 function answersTold(behaviour: string, answers: Readonly<Record<string, string>>): MarkTold['circumstances'] {
-  return questionsFor(behaviour).flatMap(({ code, text, answers: choices }) => {
+  return questionsFor(behaviour).flatMap(({ code, answers: choices }) => {
     const answer = choices.find((choice) => choice.code === answers[code]);
-    return answer ? [{ question: text, answer: answer.text }] : [];
+    return answer ? [{ question: code, answer: answer.key }] : [];
   });
 }

@@ -1,4 +1,5 @@
 import type { Proposal } from '@jasperwren/core/adviser/advise';
+import { t as reasons } from '../adviser-reasons';
 import { capital } from '../lists';
 import { wordsOf } from '../words';
 
@@ -12,6 +13,9 @@ const t = wordsOf('proposal', resource);
 
 /** A suggested grade with its reasons: "Serious fault: you had to take control. Or driving fault." */
 export function proposalSentence({ grade, orGrade, because }: Proposal): string {
-  const suggested = t('suggested', { grade: capital(grade?.name ?? t('noFault')), because: because.join('; ') });
+  const suggested = t('suggested', {
+    grade: capital(grade?.name ?? t('noFault')),
+    because: because.map((reason) => reasons(reason)).join('; '),
+  });
   return orGrade ? t('orElse', { suggested, grade: orGrade.name }) : suggested;
 }

@@ -1,5 +1,6 @@
 import { proposalSentence } from '@jasperwren/words/marking/proposal';
 import { t } from '@jasperwren/words/adviser';
+import { t as questions } from '@jasperwren/words/adviser-questions';
 import Button from '@mui/material/Button';
 import { propose, type Answers } from '@jasperwren/core/adviser/advise';
 import { questionsFor } from '@jasperwren/core/adviser/questions';
@@ -20,7 +21,7 @@ interface Props {
   readonly onRegrade: (grade: string) => unknown;
 }
 
-/** How bad was it? A tap for each circumstance; a proposal with its reason; the grade changes only by a person. */
+/** How serious was it? A tap for each circumstance; a proposal with its reason; the grade changes only by a person. */
 export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) {
   const item = rulesOf(standard).items.get(mark.item)?.item;
   if (!item) return null;
@@ -46,15 +47,15 @@ export function Adviser({ standard, mark, times, onAnswers, onRegrade }: Props) 
       <div className={styles.questions}>
         {questionsFor(item.behaviour).map((question) => (
           <fieldset key={question.code}>
-            <legend>{question.text}</legend>
-            {question.answers.map(({ code, text }) => (
+            <legend>{questions(question.code)}</legend>
+            {question.answers.map(({ code, key }) => (
               <button
                 key={code}
                 type="button"
                 aria-pressed={answers[question.code] === code}
                 onClick={() => answer(question.code, code)}
               >
-                {text}
+                {questions(key)}
               </button>
             ))}
           </fieldset>

@@ -1,5 +1,7 @@
 import { proposalSentence } from '@jasperwren/words/marking/proposal';
+import { t as questions } from '@jasperwren/words/adviser-questions';
 import { t } from '@jasperwren/words/debrief';
+import { t as myths } from '@jasperwren/words/myths';
 import type { MarkTold } from '@jasperwren/core/debrief/marks-told';
 import type { Grade } from '@jasperwren/core/marking/standard';
 import { clockTime } from '../../ui/format';
@@ -13,7 +15,7 @@ interface Props {
   readonly chosen: boolean;
 }
 
-/** One mark as it is told: what, how bad, why, and what is wrongly believed about it. */
+/** One mark as it is told: what, how serious, why, and what is wrongly believed about it. */
 export function MarkToldRow({ told, grade, name, chosen }: Props) {
   const { mark, decided, circumstances, spoke, tookControl, advice, notes, myth } = told;
   const help = tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorPrompted') : '';
@@ -38,13 +40,16 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
         ))}
         {(circumstances.length > 0 || help) && (
           <p className={styles.more}>
-            {circumstances.map(({ question, answer }) => `${question} ${answer}.`).join(' ')} {help}
+            {circumstances
+              .map(({ question, answer }) => t('asked', { question: questions(question), answer: questions(answer) }))
+              .join(' ')}{' '}
+            {help}
           </p>
         )}
         {advice && <p className={`${styles.more} muted`}>{proposalSentence(advice)}</p>}
         {myth && (
           <p className={`${styles.more} muted`}>
-            “{myth.belief}” {myth.instead}
+            “{myths(`${myth.code}.belief`)}” {myths(`${myth.code}.instead`)}
           </p>
         )}
       </div>

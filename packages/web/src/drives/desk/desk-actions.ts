@@ -2,6 +2,7 @@ import type { UsualReason, Why } from '@jasperwren/core/drive/why';
 import { capital } from '@jasperwren/words/lists';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
+import { eventName } from '@jasperwren/words/events';
 import { standingMarks, unsettledPins, type Pin } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
@@ -16,32 +17,6 @@ import { clockTime } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
 import { done, panelOpened, settlingChosen } from './desk-slice';
 import { taskActions } from './task-actions';
-
-const undoWords: Readonly<Record<DriveEvent['type'], string>> = {
-  started: t('start'),
-  'moved-off': t('movingOff'),
-  check: t('briefingStep'),
-  answer: t('answer'),
-  note: t('note'),
-  distinct: t('keepBoth'),
-  debriefed: t('debriefed'),
-  roads: t('familiarityOfTheRoads'),
-  mark: t('fault'),
-  pin: t('pin'),
-  strike: t('removal'),
-  regrade: t('changeOfGrade'),
-  advice: t('suggestedGrade'),
-  step: t('count'),
-  look: t('lookSeen'),
-  place: t('placeOfAFault'),
-  run: t('sensors'),
-  attempt: t('failedAttempt'),
-  prompt: t('prompt'),
-  intervention: t('tookControl'),
-  section: t('changeOfSection'),
-  pause: t('pause'),
-  ended: t('endOfTheTest'),
-};
 
 interface Means {
   readonly driveId: string;
@@ -129,7 +104,7 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
     },
     undo(): void {
       const target = undoLast();
-      tell(target ? t('undoneUndoWords', { undoWords: undoWords[target.type] }) : t('nothingToUndo'), 'undone');
+      tell(target ? t('undone', { what: eventName(target.type) }) : t('nothingToUndo'), 'undone');
     },
     switchSection(): void {
       if (!running) return;

@@ -1,3 +1,4 @@
+import { t as mythWords } from '@jasperwren/words/myths';
 import { whyWords } from '@jasperwren/words/why';
 import { t } from '@jasperwren/words/result';
 import { standingMarks } from '@jasperwren/core/drive/drive';
@@ -155,10 +156,10 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
           {myths.length > 0 && (
             <Section title={t('commonMisunderstandings')}>
               <Rows>
-                {myths.map(({ code, belief, instead }) => (
+                {myths.map(({ code }) => (
                   <li key={code} className={styles.line}>
-                    <span className="muted">“{belief}”</span>
-                    <span>{instead}</span>
+                    <span className="muted">“{mythWords(`${code}.belief`)}”</span>
+                    <span>{mythWords(`${code}.instead`)}</span>
                   </li>
                 ))}
               </Rows>
