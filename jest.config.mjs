@@ -1,10 +1,5 @@
-/** @type {import('jest').Config} */
-export default {
+const shared = {
   roots: ['<rootDir>/packages', '<rootDir>/demo'],
-  testEnvironment: 'node',
-  // As many as the smallest machine has processors; by itself Jest would leave one idle.
-  maxWorkers: 2,
-  testTimeout: 60_000,
   transform: {
     '\\.[jt]sx?$': [
       '@swc/jest',
@@ -22,4 +17,16 @@ export default {
   transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|pure-rand)/)'],
   moduleNameMapper: { '\\.css$': '<rootDir>/packages/web/testing/css-modules.cjs' },
   modulePathIgnorePatterns: ['<rootDir>/packages/[^/]+/dist/'],
+};
+
+/** @type {import('jest').Config} */
+export default {
+  // As many as the smallest machine has processors; by itself Jest would leave one idle.
+  maxWorkers: 2,
+  testTimeout: 60_000,
+  projects: [
+    { ...shared, testEnvironment: 'node', testMatch: ['**/*.test.ts'] },
+    // What draws or listens is tested on a page.
+    { ...shared, testEnvironment: '<rootDir>/packages/web/testing/page.cjs', testMatch: ['**/*.test.tsx'] },
+  ],
 };

@@ -1,9 +1,6 @@
 import type { Drive, Pin } from '@jasperwren/core/drive/drive';
-
 import { useEffect, useMemo } from 'react';
-
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
-
 import { lingeredEnough } from './desk-slice';
 
 const lingerMs = 700;
