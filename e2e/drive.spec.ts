@@ -2,7 +2,18 @@ import { whyWords } from '@jasperwren/words/why';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as learners } from '@jasperwren/words/learners';
-import { addLearner, allSaved, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
+import {
+  addLearner,
+  allSaved,
+  endDrive,
+  expect,
+  minutes,
+  press,
+  signIn,
+  startDrive,
+  test,
+  watchForResult,
+} from './fixtures';
 
 test('a whole drive by keyboard alone', async ({ page, school }) => {
   await page.clock.install();
@@ -114,12 +125,14 @@ test('a drive goes on after a reload, in another tab, and its clock with it', as
 
 test('a server killed in the middle and started again loses nothing', async ({ page, school, server }) => {
   await page.clock.install();
+  const resultFetched = watchForResult(page);
   await signIn(page, school);
   await addLearner(page, 'Ines Learner');
   const learner = page.url();
   await startDrive(page);
   await press(page, 'j', 'o', '1');
   await allSaved(page);
+  await resultFetched();
   await server.kill();
   await minutes(page, 10);
   await press(page, '/', 'r', 'l', '1', ' ', 's', 'b', '1');

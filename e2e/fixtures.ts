@@ -186,6 +186,24 @@ export async function allSaved(page: Page): Promise<void> {
   await page.getByText(desk('allSaved')).waitFor();
 }
 
+/**
+ * Watches for the page of the result, which the application fetches ahead.
+ * @returns waits until it is on the device with all that it needs
+ */
+export function watchForResult(page: Page): () => Promise<void> {
+  const script = page.waitForResponse(/\/VerdictPage-[^/]*\.js$/);
+  return async () => {
+    const address = JSON.stringify((await script).url());
+    // Done once everything that it imports is there.
+    await page.evaluate(`import(${address}).then(() => undefined)`);
+    const styled = () =>
+      page.evaluate(() =>
+        [...document.querySelectorAll<HTMLLinkElement>('link[rel=stylesheet]')].every(({ sheet }) => sheet !== null),
+      );
+    await expect.poll(styled).toBe(true);
+  };
+}
+
 /** Begins a standard of the school's own from a template and opens its editor. */
 export async function beginStandard(page: Page, template: string, name: string): Promise<void> {
   await page.getByRole('link', { name: shell('standards') }).click();

@@ -2,17 +2,17 @@ import type { AdviceEvent, CheckEvent, DriveEvent, PlaceEvent, RegradeEvent } fr
 import { compareEvents } from './event-order';
 import { doublesAmong, withoutRepeats } from './doubles';
 import { sameOnce } from './same-once';
-import {
-  type Answer,
-  type BriefingResult,
-  type Drive,
-  type Mark,
-  type TimedEvent,
-  type Note,
-  type Pin,
-  type CountedMove,
-  type LookSeen,
-  type Struck,
+import type {
+  Answer,
+  BriefingResult,
+  Drive,
+  Mark,
+  TimedEvent,
+  Note,
+  Pin,
+  CountedMove,
+  LookSeen,
+  Struck,
 } from './drive';
 import { effectiveStrikes } from './strikes';
 import { movedOff, pausesOf, phaseOf, spansOf } from './stretches';

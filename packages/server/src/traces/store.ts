@@ -2,7 +2,6 @@ import { t } from '@jasperwren/words/refusals';
 import { gunzipSync } from 'node:zlib';
 import type { FixBatch, FixPiece, MarkOnRoad, TraceEdit, TraceSource, TraceView } from '@jasperwren/contract/traces';
 import { fixOf, type SentFix } from '@jasperwren/contract/sent-fix';
-
 import type { ClockOffset } from '@jasperwren/core/traces/clock-offset';
 import type { Detour } from '@jasperwren/core/traces/kept-route';
 import type { TraceReading } from '@jasperwren/core/traces/reading';

@@ -9,7 +9,6 @@ import { findTemplate } from '@jasperwren/core/marking/templates/templates';
 import { fromCatalogue } from '@jasperwren/core/marking/templates/from-catalogue';
 import { marksAmount } from '@jasperwren/core/marking/result-detail';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
-
 import { joinWords } from '../lists';
 import { describeMissing, missingWords } from './missing';
 import { amountWords, secondsWords } from './amounts';

@@ -1,19 +1,14 @@
 import { t } from '@jasperwren/words/desk';
-
 import { likelyItems } from '@jasperwren/core/marking/likely';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { lazy, memo, Suspense, useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { firstName } from '../../ui/format';
-
 import { lazyOrNothing } from '../../base/lazy-or-nothing';
 import { useSettled } from '../../base/use-settled';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
-
 import { Failed, Loading } from '../../ui/states';
-
 import type { OpenDrive } from '../log/drive-logs';
 import { useOpenDrive } from '../log/use-drive';
 import { Briefing } from '../briefing/Briefing';
@@ -21,14 +16,13 @@ import { useOthersMarks } from '../log/use-others-marks';
 import { boardSize, CategoryBoard } from './CategoryBoard';
 import styles from './desk.module.css';
 import { deskOpened, shownCategory } from './desk-slice';
-
 import { DeskHeader } from './DeskHeader';
 import { Directions, LiveRibbon, Receipt } from './DeskParts';
 import { DeskPanelView } from './DeskPanels';
+import { fetchAhead } from './fetch-ahead';
 import { Matrix } from './Matrix';
 import { SidePanel } from './SidePanel';
 import { useStorageRoom } from '../log/use-storage-room';
-
 import { useCellCounts, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 import { useLingering, useSettling } from './use-settling';
@@ -42,6 +36,7 @@ const likelyRows = 7;
 export default function DeskPage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
+  useEffect(fetchAhead, []);
   if (opening.state === 'loading') return <Loading what={t('mockTest')} />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
   return <Desk meta={opening.log.meta} events={opening.log.events} />;

@@ -1,25 +1,17 @@
 import { t } from '@jasperwren/words/desk';
 import type { Drive } from '@jasperwren/core/drive/drive';
-
 import { drivenMs } from '@jasperwren/core/drive/clock';
-
 import { memo, Suspense, useCallback } from 'react';
 import { Link } from 'react-router';
-
 import { driveNowMs } from '../log/drive-clock';
-
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { DirectionBar, TraceRecorder } from '../../roads/public';
-
 import { Ribbon } from '../../ui/Ribbon';
 import type { DriveMeta } from '../../base/device/device-db';
-
 import styles from './desk.module.css';
 import { panelOpened } from './desk-slice';
 import { Counting, IndependentWarning } from './Hints';
-
 import type { DeskActions } from './desk-actions';
-
 import { useNow } from './use-now';
 
 interface PartProps {

@@ -1,5 +1,4 @@
 import { removedWords } from '@jasperwren/words/why';
-
 import { proposalSentence } from '@jasperwren/words/marking/proposal';
 import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';

@@ -1,12 +1,8 @@
 import type { Why } from '@jasperwren/core/drive/why';
-
 import { t } from '@jasperwren/words/result';
 import Button from '@mui/material/Button';
-
 import TextField from '@mui/material/TextField';
-
 import { useState } from 'react';
-
 import styles from './verdict.module.css';
 
 /** Takes a fault off the sheet, with a reason. */

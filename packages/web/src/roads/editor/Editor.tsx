@@ -1,5 +1,4 @@
 import type { RouteView } from '@jasperwren/contract/driving-routes';
-import type { PlaceKind } from '@jasperwren/core/routes/driving-route';
 import type { Place } from '@jasperwren/roads/geometry';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { placeWords, t } from '@jasperwren/words/routes';

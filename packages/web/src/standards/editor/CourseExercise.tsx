@@ -1,9 +1,7 @@
 import type { Item, Standard } from '@jasperwren/core/marking/standard';
 import { clockTriggers, manoeuvres, type Exercise } from '@jasperwren/core/marking/exercise';
-
 import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';
-
 import type { EditProps } from './change';
 import { addLook, changeLook, removeLook, setField } from './course-change';
 import styles from './editor.module.css';

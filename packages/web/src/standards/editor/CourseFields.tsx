@@ -1,7 +1,6 @@
 import type { LeavingStep } from '@jasperwren/core/marking/exercise';
 import { leavingWords } from '@jasperwren/words/leaving';
 import { t } from '@jasperwren/words/editor';
-
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { Sortable, SortableRow } from '../../ui/Sortable';

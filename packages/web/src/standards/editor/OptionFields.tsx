@@ -1,9 +1,7 @@
 import { t } from '@jasperwren/words/editor';
-
 import type { Choice, Setting, StandardOption } from '@jasperwren/core/marking/standard';
 import Button from '@mui/material/Button';
 import { Rows } from '../../ui/Page';
-
 import { inList, without, type EditProps } from './change';
 import styles from './editor.module.css';
 import { SettingRow } from './SettingRow';

@@ -5,7 +5,6 @@ import { effective } from '@jasperwren/core/marking/options';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import type { Setting } from '@jasperwren/core/marking/standard';
 import Button from '@mui/material/Button';
-
 import { BandFields } from './BandFields';
 import type { EditProps } from './change';
 import styles from './editor.module.css';

@@ -1,15 +1,11 @@
 import { standing } from '@jasperwren/motion/moves/roll';
-
 import { t } from '@jasperwren/words/motion';
 import { movementsWords, neededSentence, noPlanSentence } from '@jasperwren/words/motion-sentences';
-
 import { Failed, Working } from '../../ui/states';
 import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
-
 import { VehicleShape } from '../picture/VehicleShape';
 import { mostMovements, usePlan, type PlanQuestion } from '../use-plan';
-
 import styles from '../wheels.module.css';
 import { FoundWay } from './FoundWay';
 

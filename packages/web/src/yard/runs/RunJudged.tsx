@@ -5,21 +5,17 @@ import type { SentSample } from '@jasperwren/core/yard/sample';
 import { t } from '@jasperwren/words/yard-pages';
 import { foundSentence, leftOutSentence } from '@jasperwren/words/yard-runs';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
-
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-
 import { useSignedIn } from '../../base/signed-in';
 import { Section } from '../../ui/Page';
 import { NotWorkedOut, Working } from '../../ui/states';
 import styles from '../yard-pages.module.css';
-
 import { Choose } from '../../ui/Choose';
 import CourseTable from './CourseTable';
 import { KeepRun } from './KeepRun';
-
 import { RunStrip } from './RunStrip';
 import { exercisesDriven } from './exercises-driven';
 import { stoppingAddress } from './stopping-address';

@@ -1,19 +1,13 @@
 import { t } from '@jasperwren/words/yard-pages';
-
 import { missing } from './no-run';
-
 import { Link, useParams } from 'react-router';
 import { api } from '../../base/api';
-
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
-
 import { courseStandards } from '../course-standards';
 import { runWords } from '../YardPage';
-
 import { RunJudged } from './RunJudged';
 import { RunActions } from './RunActions';
-
 import { useRunSamples } from './use-run-samples';
 
 /** While a run is being sent its entry is asked for again after so many milliseconds. */
