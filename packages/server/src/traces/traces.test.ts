@@ -172,6 +172,34 @@ describe('where faults happen', () => {
     expect((await other.send<PlacesView>('GET', '/api/places')).body.drives).toBe(0);
     expect((await lead.send('GET', '/api/places?severity=dreadful')).status).toBe(422);
   });
+
+  it('goes out as GeoJSON and as a table, the numbers as the page has them', async () => {
+    const all = (await lead.send<PlacesView>('GET', '/api/places')).body;
+    const download = async (path: string) => {
+      const response = await fetch(server.address + path, { headers: { cookie: lead.cookie() } });
+      expect(response.headers.get('content-disposition')).toContain('attachment');
+      return response.text();
+    };
+    const collection = JSON.parse(await download('/api/places.geojson')) as {
+      readonly type: string;
+      readonly features: readonly {
+        readonly geometry: { readonly type: string; readonly coordinates: readonly [lon: number, lat: number] };
+        readonly properties: { readonly kind: string; readonly name?: string };
+      }[];
+    };
+    expect(collection.type).toBe('FeatureCollection');
+    const of = (kind: string) => collection.features.filter(({ properties }) => properties.kind === kind);
+    expect([of('place').length, of('fault').length]).toEqual([all.places.length, all.faults]);
+    // Longitude first (RFC 7946, from memory); the road of these tests lies in the middle of an ocean.
+    for (const { geometry } of collection.features) {
+      expect(geometry.coordinates[0]).toBeCloseTo(-30, 1);
+      expect(geometry.coordinates[1]).toBeCloseTo(48, 1);
+    }
+    const [head, ...rows] = (await download('/api/passes.csv')).trim().split('\r\n');
+    expect(head).toBe('date,learner,sort,turn,from,onto,lat,lon,passes,faults');
+    const passes = rows.map((row) => Number(row.split(',').at(-2)));
+    expect(passes.reduce((sum, one) => sum + one, 0)).toBe(all.passes);
+  });
 });
 
 it('deletes a trace with everything that followed from it', async () => {
