@@ -263,6 +263,7 @@ export const resource = {
   backToRun: 'Back to the run',
   noPositions: 'No sensor of this run says where the car was and where it pointed (x_m, y_m and heading_deg).',
   runTouched: 'The {{part}} touched {{thing}} after {{way}} m.',
+  runFolded: 'The trailer folded against the car after {{way}} m. What came after cannot be told.',
   runClean: 'Nothing was touched on this ground.',
   runWhy:
     'The run is laid on the ground chosen above, from where the exercise begins. Choose the vehicle that was driven and the measures of the yard.',
@@ -282,6 +283,7 @@ export const resource = {
   touched: 'Touched',
   touchedWhat: '{{part}} touched {{thing}} after {{way}} m',
   nothingTouched: 'Nothing touched.',
+  folded: 'The trailer lies against the car. Pull forward.',
   noGap: 'nothing near',
   cm: '{{value}} cm',
   m: '{{value}} m',

@@ -1,5 +1,8 @@
-import { exerciseCodes, type ExerciseSpec } from '../layout/exercises';
+import { exerciseCodes, layOut, type ExerciseSpec } from '../layout/exercises';
+import { standing } from '../moves/roll';
+import { driveSteps } from '../moves/steps';
 import { vehicleClasses } from '../vehicle/classes';
+import { isFolded } from '../vehicle/parts';
 import { usualPlanOptions } from './plan';
 import { planExercise } from './plan-exercise';
 
@@ -11,6 +14,9 @@ it.each(exerciseCodes)(
   (code) => {
     const plan = planExercise(towing, { code, side: 'right', space: {} }, options);
     expect(plan).toMatchObject({ found: true, movements: code === 'turn-in-road' ? 3 : 1 });
+    const spec = { code, side: 'right', space: {} } as const;
+    const way = driveSteps(towing, standing(layOut(spec, towing).start), plan.found ? plan.steps : [], 0.1);
+    expect(way.filter(({ hitch }) => isFolded(towing, hitch))).toEqual([]);
   },
 );
 

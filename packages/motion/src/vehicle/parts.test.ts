@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { distance, distanceBetween, isInside, placed, seenFrom, type Polygon } from '../geometry';
+import { distance, distanceBetween, isInside, placed, seenFrom, toDegrees, toRadians, type Polygon } from '../geometry';
 import { vehicleClasses } from './classes';
-import { bodyOf, drawbarOf, trailerPose, tyresOf } from './parts';
+import { bodyOf, drawbarOf, isFolded, trailerPose, tyresOf } from './parts';
 import { frontOf, lengthOf, rearBehindOf, reversedLengthOf, wholeLengthOf } from './vehicle';
 
 const { car, van, rigid, 'car-with-trailer': towing } = vehicleClasses;
@@ -99,4 +99,23 @@ it('without a trailer there is none, and the whole is the vehicle', () => {
   );
   expect(rearBehindOf(towing)).toBeGreaterThan(towing.rearOverhangM);
   expect(reversedLengthOf(towing)).toBeCloseTo(trailer!.bodyAheadM + trailer!.bodyBehindM, 9);
+});
+
+describe('a trailer that folds', () => {
+  it('lies against its car where its front corner meets the car’s side', () => {
+    // By hand: the corner swings 1.86 m around the coupling (1.6 m ahead, 0.95 m out), the side is 0.91 m off it.
+    const { drawbarM, bodyAheadM, widthM } = towing.trailer!;
+    const [ahead, out] = [drawbarM - bodyAheadM, widthM / 2];
+    const degrees = 180 - toDegrees(Math.asin(towing.widthM / 2 / Math.hypot(ahead, out)) + Math.atan2(out, ahead));
+    expect(degrees).toBeCloseTo(120, 0);
+    for (const side of [1, -1]) {
+      expect(isFolded(towing, side * toRadians(degrees - 0.5))).toBe(false);
+      expect(isFolded(towing, side * toRadians(degrees + 0.5))).toBe(true);
+    }
+  });
+
+  it('does not in a straight line, and a car without one never does', () => {
+    expect(isFolded(towing, 0)).toBe(false);
+    expect(isFolded(car, Math.PI)).toBe(false);
+  });
 });

@@ -1,4 +1,4 @@
-import { placed, toRadians, type Polygon, type Pose, rectangle } from '../geometry';
+import { distanceBetween, placed, toRadians, type Polygon, type Pose, rectangle } from '../geometry';
 import type { Placed } from '../moves/roll';
 import { wheelAngles } from './turning';
 import { frontOf, type Vehicle } from './vehicle';
@@ -76,6 +76,14 @@ export function bodyOf(vehicle: Vehicle, { pose, hitch }: Placed): readonly Part
     ...parts,
     { name: 'trailer-body', outline: rectangle(axle, -trailer.bodyBehindM, trailer.bodyAheadM, -wide, wide) },
   ];
+}
+
+/** Whether a trailer at this angle, in radians, is folded so far that it lies against its car. */
+export function isFolded(vehicle: Vehicle, hitch: number): boolean {
+  if (!vehicle.trailer) return false;
+  const parts = bodyOf(vehicle, { pose: { x: 0, y: 0, heading: 0 }, steerDeg: 0, hitch });
+  const outline = (name: BodyName) => parts.find((part) => part.name === name)!.outline;
+  return distanceBetween(outline('body'), outline('trailer-body')) === 0;
 }
 
 /** The bar from the coupling to the body of a trailer, as it lies over the ground; undefined without one. */

@@ -93,7 +93,7 @@ export default function BenchPanel({ vehicle, layout, exercise, name }: Props) {
         </div>
         <p className="muted">{t('benchWhy')}</p>
       </div>
-      <SoFar drive={drive}>
+      <SoFar vehicle={vehicle} drive={drive}>
         {exercise && (
           <Judged vehicle={vehicle} layout={layout} spec={exercise} kept={kept} stands={drive.speedMps === 0} />
         )}

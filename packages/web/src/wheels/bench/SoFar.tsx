@@ -1,11 +1,19 @@
 import type { BenchDrive } from '@jasperwren/motion/moves/bench';
+import { isFolded } from '@jasperwren/motion/vehicle/parts';
+import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { t } from '@jasperwren/words/motion';
 import { partName, thingName } from '@jasperwren/words/motion-sentences';
 import type { ReactNode } from 'react';
 import styles from '../wheels.module.css';
 
+interface Props {
+  readonly vehicle: Vehicle;
+  readonly drive: BenchDrive;
+  readonly children?: ReactNode;
+}
+
 /** What a drive on the bench counts so far. */
-export function SoFar({ drive, children }: { readonly drive: BenchDrive; readonly children?: ReactNode }) {
+export function SoFar({ vehicle, drive, children }: Props) {
   return (
     <section aria-label={t('soFar')}>
       <h2>{t('soFar')}</h2>
@@ -19,6 +27,7 @@ export function SoFar({ drive, children }: { readonly drive: BenchDrive; readonl
         <dt>{t('nearestNow')}</dt>
         <dd>{drive.near ? t('cm', { value: Math.round(drive.near.gapM * 100) }) : t('noGap')}</dd>
       </dl>
+      {isFolded(vehicle, drive.placed.hitch) && <p role="alert">{t('folded')}</p>}
       <h3>{t('touched')}</h3>
       {drive.touches.length === 0 && <p className="muted">{t('nothingTouched')}</p>}
       <ul className={styles.touches}>

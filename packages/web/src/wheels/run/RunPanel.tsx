@@ -5,6 +5,7 @@ import { leastGap } from '@jasperwren/motion/layout/touch';
 import { atWay, type OnWay } from '@jasperwren/motion/moves/same-hands';
 import { driveSteps } from '@jasperwren/motion/moves/steps';
 import { firstTouch, type Saved } from '@jasperwren/motion/planner/last-saved';
+import { isFolded } from '@jasperwren/motion/vehicle/parts';
 import type { Vehicle } from '@jasperwren/motion/vehicle/vehicle';
 import { t } from '@jasperwren/words/motion';
 import { partName, savedSentence, stepSentence, thingName } from '@jasperwren/words/motion-sentences';
@@ -56,7 +57,10 @@ export default function RunPanel({ run, zone, ...rest }: Props) {
   );
 }
 
-function Driven({ vehicle, layout, name, way }: Omit<Props, 'run' | 'zone'> & { readonly way: readonly OnWay[] }) {
+function Driven({ vehicle, layout, name, way: all }: Omit<Props, 'run' | 'zone'> & { readonly way: readonly OnWay[] }) {
+  // Where a trailer lies against its car, the rules it follows by hold no longer.
+  const fold = useMemo(() => all.findIndex(({ placed }) => isFolded(vehicle, placed.hitch)), [vehicle, all]);
+  const way = useMemo(() => (fold < 0 ? all : all.slice(0, fold + 1)), [all, fold]);
   const touch = useMemo(() => firstTouch(vehicle, layout, way), [vehicle, layout, way]);
   const [lookedM, setLooked] = useState<number>();
   const question = useMemo(() => ({ vehicle, layout, way, touch }), [vehicle, layout, way, touch]);
@@ -99,7 +103,9 @@ function Driven({ vehicle, layout, name, way }: Omit<Props, 'run' | 'zone'> & { 
                 thing: thingName(touched),
                 way: way[touch]!.wayM.toFixed(1),
               })
-            : t('runClean')}
+            : fold < 0
+              ? t('runClean')
+              : t('runFolded', { way: lastM.toFixed(1) })}
         </p>
         {touched && (
           <>
