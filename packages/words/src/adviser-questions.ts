@@ -9,7 +9,7 @@ export const resource = {
   near: 'Could it have affected another road user?',
   'near.nobody': 'No one nearby',
   'near.away': 'Nearby, not close',
-  'near.close': 'Close',
+  'near.close': 'Close by',
   help: 'Did you prompt or take control?',
   'help.none': 'Neither',
   'help.spoke': 'Prompted',

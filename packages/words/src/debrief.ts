@@ -1,7 +1,6 @@
 import { wordsOf } from './words';
 
 export const resource = {
-  asked: '{{question}} {{answer}}.',
   theInstructorTookControl: 'The instructor took control.',
   theInstructorPrompted: 'The instructor prompted.',
   thisFaultFailedTheTest: ', this fault failed the test',

@@ -1,8 +1,10 @@
 import { advise, propose } from '@jasperwren/core/adviser/advise';
 import { commonQuestions, questionsFor } from '@jasperwren/core/adviser/questions';
+import { behaviours } from '@jasperwren/core/catalogue/catalogue';
 import { graded, tally } from '@jasperwren/core/marking/testing-standards';
 import { t as questions } from '../adviser-questions';
 import { t as reasons } from '../adviser-reasons';
+import { t as told } from '../adviser-told';
 import { proposalSentence } from './proposal';
 
 describe('a suggested grade', () => {
@@ -45,5 +47,16 @@ describe('what the adviser asks', () => {
     expect(questions(which!.code)).toBe('Which was it?');
     expect(which!.answers.map(({ key }) => questions(key))).toEqual(['Through a red light', 'Did not see the green']);
     expect(questionsFor('speed.slow')).toEqual(commonQuestions);
+  });
+
+  it('has a sentence for the learner to each answer, and no two are the same', () => {
+    const keys = [
+      ...commonQuestions,
+      ...behaviours.flatMap(({ code }) => questionsFor(code).slice(0, -commonQuestions.length)),
+    ]
+      .flatMap(({ answers }) => answers)
+      .map(({ key }) => key);
+    for (const key of keys) expect(told(key)).toMatch(/^[A-Z].*\.$/);
+    expect(new Set(keys.map((key) => told(key))).size).toBe(keys.length);
   });
 });

@@ -1,5 +1,5 @@
 import { proposalSentence } from '@jasperwren/words/marking/proposal';
-import { t as questions } from '@jasperwren/words/adviser-questions';
+import { t as answers } from '@jasperwren/words/adviser-told';
 import { t } from '@jasperwren/words/debrief';
 import { t as myths } from '@jasperwren/words/myths';
 import type { MarkTold } from '@jasperwren/core/debrief/marks-told';
@@ -18,7 +18,9 @@ interface Props {
 /** One mark as it is told: what, how serious, why, and what is wrongly believed about it. */
 export function MarkToldRow({ told, grade, name, chosen }: Props) {
   const { mark, decided, circumstances, spoke, tookControl, advice, notes, myth } = told;
-  const help = tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorPrompted') : '';
+  // Where it was answered it is told with the rest.
+  const answered = circumstances.some(({ question }) => question === 'help');
+  const help = answered ? '' : tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorPrompted') : '';
   return (
     <li
       id={`told-${mark.id}`}
@@ -40,10 +42,7 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
         ))}
         {(circumstances.length > 0 || help) && (
           <p className={styles.more}>
-            {circumstances
-              .map(({ question, answer }) => t('asked', { question: questions(question), answer: questions(answer) }))
-              .join(' ')}{' '}
-            {help}
+            {circumstances.map(({ answer }) => answers(answer)).join(' ')} {help}
           </p>
         )}
         {advice && <p className={`${styles.more} muted`}>{proposalSentence(advice)}</p>}
