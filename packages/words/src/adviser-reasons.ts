@@ -1,14 +1,14 @@
 import { wordsOf } from './words';
 
-/** Why a grade is proposed, as the tail of a sentence. */
+/** Why a grade is proposed, as the tail of a sentence that learners read as well. */
 export const resource = {
   'no-one-endangered': 'it was not good enough, and it put no one in danger',
   'wrong-way-safe': 'a wrong direction driven safely is no fault',
   'last-signal-right': 'the signals did not agree, and the last one was right',
   'going-on-safer': 'going on was the safer choice; how serious it is depends on who was behind',
   'others-reacted': 'someone else had to slow, stop or swerve',
-  'took-control': 'you had to take control',
-  'prompt-kept-safe': 'your prompt kept it safe',
+  'took-control': 'the instructor had to take control',
+  'prompt-kept-safe': 'a prompt of the instructor kept it safe',
   'not-under-control': 'the car was not under control',
   'someone-close': 'someone was close enough to be endangered',
   'others-waited': 'others waited through a whole green light, or as long',

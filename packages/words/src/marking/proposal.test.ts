@@ -13,7 +13,7 @@ describe('a suggested grade', () => {
       'Serious fault: the line was crossed at a speed that left no time to look.',
     );
     expect(proposalSentence(propose(graded, 'mirrors.before-direction', { help: 'control' }))).toMatch(
-      /: you had to take control\.$/,
+      /: the instructor had to take control\.$/,
     );
   });
 

@@ -11,7 +11,7 @@ export const resource = {
 
 const t = wordsOf('proposal', resource);
 
-/** A suggested grade with its reasons: "Serious fault: you had to take control. Or driving fault." */
+/** A suggested grade with its reasons: "Serious fault: the instructor had to take control. Or driving fault." */
 export function proposalSentence({ grade, orGrade, because }: Proposal): string {
   const suggested = t('suggested', {
     grade: capital(grade?.name ?? t('noFault')),
