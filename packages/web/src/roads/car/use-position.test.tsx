@@ -1,19 +1,8 @@
 import { act, renderHook } from '@testing-library/react';
+import { pretendGeolocation } from '../../base/testing-geolocation';
 import type { Feed, usePosition as UsePosition } from './use-position';
 
-let tell: PositionCallback = () => undefined;
-let refuse: PositionErrorCallback = () => undefined;
-const cleared = jest.fn();
-Object.defineProperty(navigator, 'geolocation', {
-  configurable: true,
-  value: {
-    watchPosition: (told: PositionCallback, failed: PositionErrorCallback) => {
-      [tell, refuse] = [told, failed];
-      return 3;
-    },
-    clearWatch: cleared,
-  },
-});
+const device = pretendGeolocation();
 
 // The device is asked as the file is loaded.
 const { usePosition } = jest.requireActual<{ readonly usePosition: typeof UsePosition }>('./use-position');
@@ -31,7 +20,7 @@ const route = {
 } as const;
 
 const at = (latitude: number, more: Partial<GeolocationCoordinates> = {}) =>
-  act(() => tell({ coords: { latitude, longitude: -30, heading: 0, speed: 10, ...more } } as GeolocationPosition));
+  act(() => device.tell({ latitude, longitude: -30, heading: 0, speed: 10, ...more }));
 
 const position = (feed: Feed, seconds = 0) =>
   renderHook((props) => usePosition(route, props.feed, props.seconds), { initialProps: { feed, seconds } });
@@ -55,12 +44,12 @@ it('follows the device along the route, with where it heads once it moves', () =
   at(48.006, { heading: NaN });
   expect(result.current.car).not.toHaveProperty('heading');
   unmount();
-  expect(cleared).toHaveBeenCalledWith(3);
+  expect(device.isEnded()).toBe(true);
 });
 
 it('says why there is no position, until there is one again', () => {
   const { result } = position('device');
-  act(() => refuse({ message: 'No permission.' } as GeolocationPositionError));
+  act(() => device.refuse('No permission.'));
   expect(result.current.failed).toBe('No permission.');
   at(48.001);
   expect(result.current.failed).toBeUndefined();

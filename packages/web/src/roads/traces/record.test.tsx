@@ -4,20 +4,16 @@ import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { metresBetween } from '@jasperwren/roads/geometry';
 import { deviceDb } from '../../base/device/device-db';
 import { entriesOf } from '../../base/outbox/entries';
+import { pretendGeolocation } from '../../base/testing-geolocation';
 import { store } from '../../base/store';
 import { recordDevice, recordSimulated } from './record';
 
 const target = { driveId: 'd', owner: 'ada' };
-let tell: PositionCallback = () => undefined;
-let refuse: PositionErrorCallback = () => undefined;
-const cleared = jest.fn();
+let device: ReturnType<typeof pretendGeolocation>;
 
 /** A position so many milliseconds after the first. */
 const position = (ms: number, coords: Partial<GeolocationCoordinates> = {}) =>
-  ({
-    timestamp: 1_000_000 + ms,
-    coords: { latitude: 48.1234567, longitude: -30, accuracy: 7.4, speed: 8.36, ...coords },
-  }) as GeolocationPosition;
+  device.tell({ latitude: 48.1234567, longitude: -30, accuracy: 7.4, speed: 8.36, ...coords }, 1_000_000 + ms);
 
 async function pieces(count: number): Promise<readonly FixPiece[]> {
   for (let i = 0; i < 200; i++) {
@@ -30,23 +26,13 @@ async function pieces(count: number): Promise<readonly FixPiece[]> {
 
 beforeEach(async () => {
   await deviceDb.outbox.clear();
-  cleared.mockClear();
-  Object.defineProperty(navigator, 'geolocation', {
-    configurable: true,
-    value: {
-      watchPosition: (told: PositionCallback, failed: PositionErrorCallback) => {
-        [tell, refuse] = [told, failed];
-        return 7;
-      },
-      clearWatch: cleared,
-    },
-  });
+  device = pretendGeolocation();
 });
 
 describe('a trace of this device', () => {
   it('travels in pieces of fifteen, the rest once it is ended', async () => {
     const stop = recordDevice(target);
-    for (let i = 0; i < 17; i++) tell(position(1000 * i));
+    for (let i = 0; i < 17; i++) position(1000 * i);
     const [first] = await pieces(1);
     expect(first!.source).toBe('device');
     expect(first!.fixes).toHaveLength(15);
@@ -54,13 +40,13 @@ describe('a trace of this device', () => {
     expect(first!.fixes[0]).toEqual([1_000_000, 48.123457, -30, 7, 8.4]);
     stop();
     expect((await pieces(2))[1]!.fixes).toHaveLength(2);
-    expect(cleared).toHaveBeenCalledWith(7);
+    expect(device.isEnded()).toBe(true);
     expect(store.getState().recording.fixes['d']).toBe(17);
   });
 
   it('keeps about one position a second, and says so where accuracy or speed is not known', async () => {
     const stop = recordDevice(target);
-    for (const ms of [0, 300, 800, 1000, 1100, 2000]) tell(position(ms, { accuracy: NaN, speed: null }));
+    for (const ms of [0, 300, 800, 1000, 1100, 2000]) position(ms, { accuracy: NaN, speed: null });
     stop();
     const [{ fixes }] = (await pieces(1)) as [FixPiece];
     expect(fixes.map(([at]) => at - 1_000_000)).toEqual([0, 1000, 2000]);
@@ -69,7 +55,7 @@ describe('a trace of this device', () => {
 
   it('puts what has come in line when the page goes out of sight', async () => {
     const stop = recordDevice(target);
-    tell(position(0));
+    position(0);
     Object.defineProperty(document, 'visibilityState', { configurable: true, value: 'hidden' });
     document.dispatchEvent(new Event('visibilitychange'));
     expect(await pieces(1)).toHaveLength(1);
@@ -80,9 +66,9 @@ describe('a trace of this device', () => {
 
   it('says why there is no position', () => {
     const stop = recordDevice(target);
-    refuse({ message: 'The user said no.' } as GeolocationPositionError);
+    device.refuse('The user said no.');
     expect(store.getState().recording.failed).toBe('The user said no.');
-    tell(position(0));
+    position(0);
     expect(store.getState().recording.failed).toBeUndefined();
     stop();
     Object.defineProperty(navigator, 'geolocation', { configurable: true, value: undefined });
