@@ -13,8 +13,8 @@ export function keptCurvature({ trailer }: Towing, hitch: number): number {
 
 /** No longer way than this brings a trailer to an angle, in metres, and it is found in steps of so many. */
 const [mostWayM, stepM] = [12, 0.02] as const;
-/** Further askew than this a trailer has jack-knifed, in radians. */
-const jackKnifedRad = 2;
+/** No way is looked for with a trailer further askew than this, in radians; where it meets its car `isFolded` says. */
+const mostAskewRad = 2;
 
 /**
  * Metres with the wheels held until a trailer has come from one angle to another, in radians.
@@ -34,7 +34,7 @@ export function metresUntil(
   let hitch = from;
   for (let way = 0; way < mostWayM; way += stepM) {
     const next = hitchAfter(vehicle, hitch, curvature, gear * stepM);
-    if (abs(next) > jackKnifedRad) return undefined;
+    if (abs(next) > mostAskewRad) return undefined;
     if (isPast(next)) {
       let [short, long] = [way, way + stepM];
       // As exactly as numbers go: what is left of an angle grows while reversing.

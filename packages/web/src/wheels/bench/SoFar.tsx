@@ -27,7 +27,11 @@ export function SoFar({ vehicle, drive, children }: Props) {
         <dt>{t('nearestNow')}</dt>
         <dd>{drive.near ? t('cm', { value: Math.round(drive.near.gapM * 100) }) : t('noGap')}</dd>
       </dl>
-      {isFolded(vehicle, drive.placed.hitch) && <p role="alert">{t('folded')}</p>}
+      {isFolded(vehicle, drive.placed.hitch) && (
+        <p role="alert">
+          <strong>{t('folded')}</strong>
+        </p>
+      )}
       <h3>{t('touched')}</h3>
       {drive.touches.length === 0 && <p className="muted">{t('nothingTouched')}</p>}
       <ul className={styles.touches}>
