@@ -2,15 +2,16 @@
 export function pretendGeolocation() {
   let told: PositionCallback = () => undefined;
   let failed: PositionErrorCallback = () => undefined;
-  const cleared = jest.fn();
+  const watch = 7;
+  let ended = false;
   Object.defineProperty(navigator, 'geolocation', {
     configurable: true,
     value: {
       watchPosition: (onTold: PositionCallback, onFailed: PositionErrorCallback) => {
         [told, failed] = [onTold, onFailed];
-        return 7;
+        return watch;
       },
-      clearWatch: cleared,
+      clearWatch: (cleared: number) => void (ended ||= cleared === watch),
     },
   });
   return {
@@ -18,6 +19,6 @@ export function pretendGeolocation() {
       told({ timestamp, coords } as GeolocationPosition),
     refuse: (message: string) => failed({ message } as GeolocationPositionError),
     /** Whether the watch that was begun has been ended. */
-    isEnded: () => cleared.mock.calls.some(([watch]) => watch === 7),
+    isEnded: () => ended,
   };
 }
