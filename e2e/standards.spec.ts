@@ -1,5 +1,6 @@
 import { problemWords } from '@jasperwren/words/marking/problems';
 import { t as account } from '@jasperwren/words/account';
+import { t as adviserQuestions } from '@jasperwren/words/adviser-questions';
 import { t as briefing } from '@jasperwren/words/briefing';
 import { t as common } from '@jasperwren/words/common';
 import { t as compare } from '@jasperwren/words/compare';
@@ -165,8 +166,8 @@ test('the adviser proposes with a reason, keeps the answers, and leaves the grad
   await startDrive(page);
   await press(page, 'm', 'b', '1', '-');
   await page
-    .getByRole('group', { name: 'Could it have affected another road user?' })
-    .getByRole('button', { name: 'Close', exact: true })
+    .getByRole('group', { name: adviserQuestions('near') })
+    .getByRole('button', { name: adviserQuestions('near.close') })
     .click();
   await expect(page.getByText('Serious fault: someone was close enough to be endangered.')).toBeVisible();
   await press(page, 'Escape', '/');
