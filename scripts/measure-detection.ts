@@ -1,7 +1,7 @@
 // npm run detection: what sensors tell of generated runs whose faults are known, over a bad line, as a table.
 import { effective } from '@jasperwren/core/marking/options';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import { templates } from '@jasperwren/core/marking/templates/templates';
+import { templates } from '@jasperwren/core/marking/templates';
 import { judgeRun } from '@jasperwren/core/yard/judge-run';
 import { overBadLine, randomPlan, simulateRun, truthOf } from '@jasperwren/core/yard/simulate-run';
 

@@ -6,8 +6,9 @@ import { fileText } from '@jasperwren/core/formats/file-text';
 import type { Parsed } from '@jasperwren/core/formats/parsed';
 import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { shippedVersion } from '@jasperwren/core/marking/templates/earlier-versions';
-import { findTemplate, templates } from '@jasperwren/core/marking/templates/templates';
+import { shippedVersion } from '@jasperwren/core/marking/earlier/versions';
+import { findTemplate } from '@jasperwren/core/marking/find-template';
+import { templates } from '@jasperwren/core/marking/templates';
 import { UsageError, type Io } from './io';
 
 /** So many problems of a file are printed; the others are counted. */

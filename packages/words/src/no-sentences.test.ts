@@ -7,7 +7,7 @@ const rooms = ['roads', 'motion', 'core', 'contract', 'server'];
 /** Where texts are data: of the trade, of a format, of a school. What is written there is content, not interface. */
 const data = [
   /^core\/src\/catalogue\//,
-  /^core\/src\/marking\/(templates\/|blank\.ts|provenance\.ts)/,
+  /^core\/src\/marking\/(templates\/|template-parts\/|earlier\/|blank\.ts|provenance\.ts)/,
   /^core\/src\/safety-questions\//,
   /^roads\/src\/road-tags\.ts$/,
   // Figures of a view, by their ids.

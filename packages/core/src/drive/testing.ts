@@ -1,4 +1,4 @@
-import { findTemplate } from '../marking/templates/templates';
+import { findTemplate } from '../marking/find-template';
 import type { DriveEvent, EventBody } from './event';
 
 export const minute = 60_000;

@@ -1,7 +1,7 @@
 import { parseStandardFile, standardFile } from '../formats/standard-file';
 import { blankStandard } from './blank';
 import { lintStandard } from './lint';
-import { fromCatalogue } from './templates/from-catalogue';
+import { fromCatalogue } from './template-parts/from-catalogue';
 
 describe('a standard from nothing', () => {
   const blank = blankStandard('ours', 'Ours');

@@ -6,7 +6,7 @@ import type { Measured, Standard } from './standard';
 import { choosing } from './testing-standards';
 import { reversingArea } from './templates/reversing-area';
 import { tally } from './templates/tally';
-import { templates } from './templates/templates';
+import { templates } from './templates';
 import { timedYard } from './templates/timed-yard';
 
 const limit = (standard: Standard, code: string) => standard.limits.find((l) => l.code === code)!.allowed.value;

@@ -1,6 +1,6 @@
 import { effective } from './options';
 import type { EffectiveStandard, Standard } from './standard';
-import * as shipped from './templates/templates';
+import * as shipped from './templates';
 
 /** The shipped standards as drives are judged by them. */
 export const templates: readonly EffectiveStandard[] = shipped.templates.map(effective);

@@ -6,7 +6,7 @@ import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/forma
 import { blankStandard } from '@jasperwren/core/marking/blank';
 import { lintStandard } from '@jasperwren/core/marking/lint';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import { findTemplate } from '@jasperwren/core/marking/find-template';
 import type { InSchool } from '../call';
 import { conflict, invalid, missing } from '../refusal';
 import { getStandard } from './store';

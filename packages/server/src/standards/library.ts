@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/refusals';
 import type { StandardSummary, StandardVersion, StandardView } from '@jasperwren/contract/standards';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import { findTemplate } from '@jasperwren/core/marking/templates/templates';
+import { findTemplate } from '@jasperwren/core/marking/find-template';
 import type { InSchool } from '../call';
 import { conflict, missing } from '../refusal';
 import { getStandard, shippedOrder } from './store';

@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/refusals';
 import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
-import { templates } from '@jasperwren/core/marking/templates/templates';
+import { templates } from '@jasperwren/core/marking/templates';
 import type { Anybody, InSchool } from '../call';
 import { invalid, missing } from '../refusal';
 

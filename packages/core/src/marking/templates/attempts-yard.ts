@@ -1,10 +1,10 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Category, Limit, Standard } from '../standard';
 import type { Exercise } from '../exercise';
-import { cockpitDrill, documents, outsideCheck, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { forExercise, fromCatalogue } from './from-catalogue';
+import { cockpitDrill, documents, outsideCheck, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { forExercise, fromCatalogue } from '../template-parts/from-catalogue';
 
 const reverseInto = (side: 'left' | 'right', script: string) =>
   ({

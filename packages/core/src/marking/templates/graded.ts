@@ -1,9 +1,9 @@
 import { commonPractice, fromMemory, houseDefault } from '../provenance';
 import type { Category, Standard } from '../standard';
-import { askedAtRest, cockpitDrill, documents, eyesight, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { fromCatalogue } from './from-catalogue';
+import { askedAtRest, cockpitDrill, documents, eyesight, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { fromCatalogue } from '../template-parts/from-catalogue';
 
 const rule = 'A road test with three grades of error';
 

@@ -1,9 +1,9 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Category, Standard } from '../standard';
-import { cockpitDrill, documents, outsideCheck, riders, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { fromCatalogue } from './from-catalogue';
+import { cockpitDrill, documents, outsideCheck, riders, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { fromCatalogue } from '../template-parts/from-catalogue';
 
 const categories: readonly Category[] = [
   fromCatalogue('set-up', [

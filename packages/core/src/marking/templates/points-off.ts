@@ -1,9 +1,9 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Category, Standard } from '../standard';
-import { cockpitDrill, documents, outsideCheck, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { each, fromCatalogue, type Listing } from './from-catalogue';
+import { cockpitDrill, documents, outsideCheck, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { each, fromCatalogue, type Listing } from '../template-parts/from-catalogue';
 
 const weight = 'What an error of this kind usually weighs; set it to your authority’s table.';
 const off = (value: number) => ({ grades: ['error'], points: { error: houseDefault(value, weight) } });

@@ -1,9 +1,9 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Category, Standard } from '../standard';
-import { documents, outsideCheck, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { forExercise, fromCatalogue } from './from-catalogue';
+import { documents, outsideCheck, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { forExercise, fromCatalogue } from '../template-parts/from-catalogue';
 
 const faultOnly = { grades: ['fault'] } as const;
 const seriousOnly = { grades: ['serious'] } as const;

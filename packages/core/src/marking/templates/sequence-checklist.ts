@@ -1,9 +1,9 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Standard } from '../standard';
-import { callCheck, cockpitDrill, documents, eyesight, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { each, fromCatalogue } from './from-catalogue';
+import { callCheck, cockpitDrill, documents, eyesight, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { each, fromCatalogue } from '../template-parts/from-catalogue';
 
 const look = ['mirror', 'signal', 'blind spot'];
 

@@ -1,9 +1,9 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Category, ErrorClass, Limit, Standard } from '../standard';
-import { cockpitDrill, documents, eyesight, outsideCheck, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { each, fromCatalogue } from './from-catalogue';
+import { cockpitDrill, documents, eyesight, outsideCheck, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { each, fromCatalogue } from '../template-parts/from-catalogue';
 
 const classes: readonly ErrorClass[] = [
   { code: 'observation', name: 'Observation checks' },

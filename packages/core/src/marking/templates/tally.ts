@@ -1,9 +1,9 @@
 import { commonPractice, houseDefault, published } from '../provenance';
 import type { Category, Standard } from '../standard';
-import { askedAtRest, cockpitDrill, documents, eyesight, riders, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { fromCatalogue } from './from-catalogue';
+import { askedAtRest, cockpitDrill, documents, eyesight, riders, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { fromCatalogue } from '../template-parts/from-catalogue';
 
 const carTest = "Guidance to Great Britain's car driving test; written down from memory";
 

@@ -1,10 +1,10 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Category, Band, Item, Limit, Measured, Standard } from '../standard';
 import type { Exercise } from '../exercise';
-import { bayNumber, cockpitDrill, documents, usualEndings } from './briefing-steps';
-import { settled } from './disputed';
-import { withItems } from './exercise-items';
-import { forExercise, itemFor } from './from-catalogue';
+import { bayNumber, cockpitDrill, documents, usualEndings } from '../template-parts/briefing-steps';
+import { settled } from '../template-parts/disputed';
+import { withItems } from '../template-parts/exercise-items';
+import { forExercise, itemFor } from '../template-parts/from-catalogue';
 
 const practice = { kind: 'common practice' } as const;
 const demeritOnly = { grades: ['demerit'] } as const;

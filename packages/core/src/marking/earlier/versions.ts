@@ -1,6 +1,6 @@
 import type { Standard } from '../standard';
-import { inEarlierNames } from './earlier-names';
-import { templates } from './templates';
+import { inEarlierNames } from './names';
+import { templates } from '../templates';
 
 /** What says how a course is driven and what sensors tell: a version earlier, standards had none of it. */
 const ofCourses = new Set([
@@ -22,8 +22,23 @@ const withoutCourse = (standard: Standard): Standard => {
   return { ...plain, version: standard.version - 1 };
 };
 
-const beforeCourses = templates.filter(({ course }) => course).map(withoutCourse);
-const beforeNames = [...templates.filter(({ course }) => !course), ...beforeCourses].map(inEarlierNames);
+/** The templates that shipped before courses and today's names came; a later one never was without them. */
+const first: readonly Standard[] = templates.filter(({ id }) =>
+  [
+    'tally',
+    'graded',
+    'minor-major',
+    'points-off',
+    'strikes',
+    'timed-yard',
+    'attempts-yard',
+    'reversing-area',
+    'sequence-checklist',
+  ].includes(id),
+);
+
+const beforeCourses = first.filter(({ course }) => course).map(withoutCourse);
+const beforeNames = [...first.filter(({ course }) => !course), ...beforeCourses].map(inEarlierNames);
 
 /** In version 2 a fourth movement failed the exercise at once, and no attempt could fail by itself. */
 const withoutFailedAttempts = (standard: Standard): Standard => ({
@@ -35,7 +50,7 @@ const withoutFailedAttempts = (standard: Standard): Standard => ({
 });
 
 /** Versions that shipped before: a drive is judged for ever by the version it was marked under. */
-export const earlierVersions: readonly Standard[] = [
+const earlierVersions: readonly Standard[] = [
   ...beforeCourses,
   ...beforeNames,
   ...beforeNames.filter(({ id }) => id === 'attempts-yard').map(withoutFailedAttempts),
