@@ -27,27 +27,45 @@ export function GradeSign({ sign, size = 22, ghost = false, plain = false }: Pro
     <svg
       width={size}
       height={size}
-      viewBox="0 0 24 24"
       aria-hidden="true"
       focusable="false"
-      style={{ display: 'block', flex: 'none' }}
+      style={{ display: 'block', flex: 'none', overflow: 'visible' }}
     >
-      <SignShape sign={sign} colour={colour} />
+      <SignShape sign={sign} colour={colour} unit={size / 24} />
     </svg>
   );
 }
 
-function SignShape({ sign, colour = `var(--${colours[sign]})` }: { readonly sign: Shape; readonly colour?: string }) {
+interface ShapeProps {
+  readonly sign: Shape;
+  readonly colour: string;
+  /** Pixels to a unit of the drawing, which is 24 by 24. */
+  readonly unit: number;
+}
+
+/** Drawn in its size, without a view box or a clip: the browser paints a hundred of them as one. */
+function SignShape({ sign, colour, unit }: ShapeProps) {
+  const scaled = (drawing: string) => drawing.replaceAll(/[\d.]+/g, (number) => String(Number(number) * unit));
+  const middle = { cx: 12 * unit, cy: 12 * unit };
   switch (sign) {
     case 'noted':
-      return <circle cx="12" cy="12" r="7.5" fill="none" stroke={colour} strokeWidth="2.6" />;
+      return <circle {...middle} r={7.5 * unit} fill="none" stroke={colour} strokeWidth={2.6 * unit} />;
     case 'counted':
-      return <ellipse cx="12" cy="12" rx="6" ry="9" fill={colour} />;
+      return <ellipse {...middle} rx={6 * unit} ry={9 * unit} fill={colour} />;
     case 'outright':
-      return <path d="M12 1 L18 23 Q12 19 6 23Z" fill={colour} />;
+      return <path d={scaled('M12 1 L18 23 Q12 19 6 23Z')} fill={colour} />;
     case 'highest':
-      return <path d="M7 1 L12 23 Q7 19 2 23Z M17 1 L22 23 Q17 19 12 23Z" fill={colour} />;
+      return <path d={scaled('M7 1 L12 23 Q7 19 2 23Z M17 1 L22 23 Q17 19 12 23Z')} fill={colour} />;
     case 'pin':
-      return <circle cx="12" cy="12" r="8" fill="none" stroke={colour} strokeWidth="2.4" strokeDasharray="4 3.4" />;
+      return (
+        <circle
+          {...middle}
+          r={8 * unit}
+          fill="none"
+          stroke={colour}
+          strokeWidth={2.4 * unit}
+          strokeDasharray={scaled('4 3.4')}
+        />
+      );
   }
 }

@@ -1,6 +1,6 @@
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/common';
-import type { Drive, Mark } from '@jasperwren/core/drive/drive';
+import type { Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { GradeSign as GradeSignName, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/words/marking/names';
@@ -21,7 +21,7 @@ interface Props {
 }
 
 const tickMin = 5;
-/** Marks of the same moment stand beside each other, so that each can be touched. */
+/** As wide as a token: marks of the same moment stand beside each other, so that each can be touched. */
 const tokenGapPx = 28;
 const minuteMs = 60_000;
 
@@ -78,7 +78,7 @@ type TokensProps = Omit<Props, 'nowMs' | 'onMark' | 'onPin'> & {
 /** Marks and pins in place; they do not move with the clock and are not drawn with it. */
 const Tokens = memo(function Tokens({ standard, drive, lengthMs, onMark, onPin, chosen }: TokensProps) {
   const [strip, widthPx] = useWidth();
-  const tokens = useMemo(() => tokensOf(standard, drive, onMark, onPin), [standard, drive, onMark, onPin]);
+  const tokens = useMemo(() => tokensOf(standard, drive), [standard, drive]);
   const places = spread(
     tokens.map(({ atMs }) => (widthPx * Math.min(atMs, lengthMs)) / lengthMs),
     tokenGapPx,
@@ -87,7 +87,15 @@ const Tokens = memo(function Tokens({ standard, drive, lengthMs, onMark, onPin, 
   return (
     <div className={styles.marks} ref={strip}>
       {tokens.map(({ id, ...token }, i) => (
-        <Token key={id} id={id} leftPx={places[i] ?? 0} {...token} chosen={id === chosen} />
+        <Token
+          key={id}
+          id={id}
+          standard={standard}
+          leftPx={places[i] ?? 0}
+          {...token}
+          chosen={id === chosen}
+          onChoose={token.sign === 'pin' ? onPin : onMark}
+        />
       ))}
     </div>
   );
@@ -96,46 +104,36 @@ const Tokens = memo(function Tokens({ standard, drive, lengthMs, onMark, onPin, 
 interface TokenData {
   readonly id: string;
   readonly atMs: number;
-  readonly label: string;
   readonly sign: GradeSignName | 'pin';
-  readonly faded: boolean;
-  readonly onChoose: ((id: string) => void) | undefined;
+  readonly item?: string;
+  readonly grade?: string;
+  readonly struck?: boolean;
 }
 
 /** Everything that stands on the ribbon, in the order of its moments. */
-function tokensOf(
-  standard: EffectiveStandard,
-  drive: Drive,
-  onMark: Props['onMark'],
-  onPin: Props['onPin'],
-): readonly TokenData[] {
+function tokensOf(standard: EffectiveStandard, drive: Drive): readonly TokenData[] {
   const { grades } = rulesOf(standard);
   const marks = drive.marks
     .filter((mark) => !mark.struck?.undo)
-    .map((mark) => ({
-      id: mark.id,
-      atMs: mark.atMs,
-      label: markLabel(standard, mark),
-      sign: grades.get(mark.grade)?.sign ?? ('noted' as const),
-      faded: mark.struck !== undefined,
-      onChoose: onMark,
+    .map(({ id, atMs, item, grade, struck }) => ({
+      id,
+      atMs,
+      item,
+      grade,
+      sign: grades.get(grade)?.sign ?? ('noted' as const),
+      struck: struck !== undefined,
     }));
   const pins = drive.pins
     .filter((pin) => pin.state === 'unsettled')
-    .map((pin) => ({
-      id: pin.id,
-      atMs: pin.atMs,
-      label: t('pinAtTimeNotNamed', { time: clockTime(pin.atMs) }),
-      sign: 'pin' as const,
-      faded: false,
-      onChoose: onPin,
-    }));
+    .map(({ id, atMs }) => ({ id, atMs, sign: 'pin' as const }));
   return [...marks, ...pins].sort((a, b) => a.atMs - b.atMs);
 }
 
-function markLabel(standard: EffectiveStandard, mark: Mark): string {
-  const grade = standard.grades.find(({ code }) => code === mark.grade)?.name ?? mark.grade;
-  return `${itemName(standard, mark.item)}, ${grade}, ${clockTime(mark.atMs)}${mark.struck ? t('removed') : ''}`;
+function labelOf(standard: EffectiveStandard, atMs: number, item?: string, grade?: string, struck = false): string {
+  const time = clockTime(atMs);
+  if (item === undefined || grade === undefined) return t('pinAtTimeNotNamed', { time });
+  const name = rulesOf(standard).grades.get(grade)?.name ?? grade;
+  return `${itemName(standard, item)}, ${name}, ${time}${struck ? t('removed') : ''}`;
 }
 
 /** The width of an element as it changes, in pixels. */
@@ -150,16 +148,21 @@ function useWidth(): [RefCallback<HTMLElement>, number] {
   return [ref, widthPx];
 }
 
-interface TokenProps extends Omit<TokenData, 'atMs'> {
+interface TokenProps extends TokenData {
+  readonly standard: EffectiveStandard;
   readonly leftPx: number;
   readonly chosen: boolean;
+  readonly onChoose: ((id: string) => void) | undefined;
 }
 
-const Token = memo(function Token({ id, leftPx, label, sign, chosen, faded, onChoose }: TokenProps) {
-  const className = `${styles.token} ${chosen ? styles.chosen : ''} ${faded ? styles.faded : ''}`;
+const Token = memo(function Token(props: TokenProps) {
+  const { id, standard, atMs, item, grade, struck = false, sign, leftPx, chosen, onChoose } = props;
+  // A new mark moves the others aside; what they are called stays.
+  const label = useMemo(() => labelOf(standard, atMs, item, grade, struck), [standard, atMs, item, grade, struck]);
+  const className = `${styles.token} ${chosen ? styles.chosen : ''} ${struck ? styles.faded : ''}`;
   const shared = {
     className,
-    style: { transform: `translateX(calc(${leftPx}px - 50%))` },
+    style: { left: leftPx - tokenGapPx / 2 },
     'aria-label': label,
     title: label,
   };

@@ -6,7 +6,7 @@ import { memo, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './board.module.css';
-import { categoryChosen, stepBack } from './desk-slice';
+import { categoryTouched, shownCategory } from './desk-slice';
 import { Key } from './Key';
 
 const mostSigns = 4;
@@ -23,7 +23,8 @@ export const CategoryBoard = memo(function CategoryBoard({
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
 }) {
-  const chosen = useAppSelector((state) => state.desk.category);
+  // In sight as long as its rows are: a mark that has just been made changes nothing here.
+  const chosen = useAppSelector((state) => shownCategory(state.desk));
   const held = useMemo(() => {
     const { items, grades } = rulesOf(standard);
     const signs = new Map<string, Sign[]>();
@@ -64,7 +65,7 @@ const CategoryButton = memo(function CategoryButton({ category, held, chosen }: 
       className={styles.category}
       aria-pressed={chosen}
       aria-keyshortcuts={letter}
-      onClick={() => dispatch(chosen ? stepBack() : categoryChosen(code))}
+      onClick={() => dispatch(categoryTouched(code))}
     >
       <span>{name}</span>
       <span className={styles.foot}>

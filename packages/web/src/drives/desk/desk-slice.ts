@@ -3,7 +3,7 @@ import type { Finding } from '@jasperwren/core/yard/findings';
 import type { SentSample } from '@jasperwren/core/yard/sample';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Hearing } from '../../yard/public';
-import { addSlice } from '../../base/store';
+import { addSlice, type AppDispatch, type RootState } from '../../base/store';
 
 /** What the middle of the desk shows instead of the matrix. */
 export type DeskPanel =
@@ -127,6 +127,10 @@ export const {
   lingeredEnough,
   said,
 } = slice.actions;
+
+/** A touch on a category: the second one goes back; one that only lingers is chosen anew. */
+export const categoryTouched = (code: string) => (dispatch: AppDispatch, getState: () => RootState) =>
+  dispatch(getState().desk.category === code ? stepBack() : categoryChosen(code));
 
 /** The category in sight: the one chosen, or the one a mark has just landed in. */
 export const shownCategory = (desk: Desk): string | undefined => desk.category ?? desk.lingering;

@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { DriveMeta } from '../../base/device/device-db';
 import { personLeft } from '../../base/person';
@@ -38,7 +38,7 @@ const slice = createSlice({
       state,
       { payload }: PayloadAction<{ driveId: string; events: readonly DriveEvent[]; onServer: boolean }>,
     ) => {
-      const drive = state.open[payload.driveId];
+      const drive = openDrive(state, payload.driveId);
       if (!drive) return state;
       const told = new Set(payload.events.map((event) => event.id));
       const known = new Set(drive.events.map((event) => event.id));
@@ -50,7 +50,7 @@ const slice = createSlice({
       return withDrive(state, { ...drive, events: [...drive.events, ...fresh], unsent });
     },
     eventAdded: (state, { payload }: PayloadAction<{ driveId: string; event: DriveEvent }>) => {
-      const drive = state.open[payload.driveId];
+      const drive = openDrive(state, payload.driveId);
       if (!drive) return state;
       const { event } = payload;
       return withDrive(state, {
@@ -60,7 +60,7 @@ const slice = createSlice({
       });
     },
     eventsSent: (state, { payload }: PayloadAction<{ driveId: string; ids: readonly string[] }>) => {
-      const drive = state.open[payload.driveId];
+      const drive = openDrive(state, payload.driveId);
       if (!drive) return state;
       const sent = new Set(payload.ids);
       return withDrive(state, { ...drive, unsent: drive.unsent.filter((id) => !sent.has(id)) });
@@ -71,8 +71,12 @@ const slice = createSlice({
   extraReducers: (build) => build.addCase(personLeft, () => initialState),
 });
 
-function withDrive(state: DriveLogs, drive: OpenDrive): DriveLogs {
-  return { ...state, open: { ...state.open, [drive.meta.id]: drive } };
+/** A drive as it was kept, not as a draft: whoever copies a draft's events makes a draft of each of them. */
+const openDrive = (state: Draft<DriveLogs>, driveId: string): OpenDrive | undefined => original(state)?.open[driveId];
+
+function withDrive(state: Draft<DriveLogs>, drive: OpenDrive): DriveLogs {
+  const before = original(state);
+  return { ...before, open: { ...before.open, [drive.meta.id]: drive } };
 }
 
 export const { driveOpened, eventsLearnt, eventAdded, eventsSent, roomMeasured, storageRefused } = slice.actions;
