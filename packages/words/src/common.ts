@@ -3,6 +3,7 @@ import { wordsOf } from './words';
 export const resource = {
   youAreSignedOut: 'You are signed out.',
   addLearner: 'Add learner',
+  aNumber0OrMore: 'A number, 0 or more.',
   labelWhose: '{{label}}: {{whose}}',
   theirs2: 'theirs',
   yours2: 'yours',

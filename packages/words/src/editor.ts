@@ -30,7 +30,6 @@ export const resource = {
   questionsUnit: 'questions',
   triesUnit: 'tries',
   newArea: 'New area',
-  aNumber0OrMore: 'A number, 0 or more.',
   measurementCounts: 'Measurement counts',
   gradeGivenCounts: 'Grade given counts',
   letter: 'Letter',

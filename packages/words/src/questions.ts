@@ -64,7 +64,7 @@ export const resource = {
   wordsValueMBehind: '{{words}} {{value}} m behind',
   aheadSeen: 'Ahead: {{seen}}.',
   clearAhead: 'Clear ahead.',
-  titleSpeedMpsMphLevelLevel: '{{title}}, {{speedMps}} mph, level {{level}}',
+  sceneAtSpeed: '{{title}}, {{mph}} mph ({{kmh}} km/h), level {{level}}',
   whenItIsSafeTask: 'When it is safe, {{task}}.',
   mirrorTapToLook: 'Mirror: tap to look',
   start: 'Start',

@@ -7,6 +7,7 @@ import { bandBrings } from '@jasperwren/words/marking/bands';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
+import { typedNumber } from '../ui/typed-number';
 
 interface Props {
   readonly standard: EffectiveStandard;
@@ -22,8 +23,8 @@ export function Measure({ standard, mark, onMeasured }: Props) {
   if (!measured) return null;
   const { quantity, unit, bands } = measured;
   const measure = () => {
-    const value = Number(typed.replace(',', '.'));
-    if (typed.trim() === '' || !Number.isFinite(value) || value < 0) return setSaid(t('aNumberOfUnit0Or', { unit }));
+    const value = typedNumber(typed);
+    if (value === undefined) return setSaid(t('aNumberOfUnit0Or', { unit }));
     const grade = gradeOfValue(measured, value);
     if (grade === undefined) return setSaid(t('valueUnitIsWithinTheLimit', { value, unit }));
     setSaid('');

@@ -6,6 +6,7 @@ import type { Band, EffectiveStandard, Grade, Measured } from '@jasperwren/core/
 import { capital, joinWords } from '@jasperwren/words/lists';
 import { useState } from 'react';
 import { GradeSign } from '../../ui/GradeSign';
+import { typedNumber } from '../../ui/typed-number';
 import type { DeskActions } from './desk-actions';
 import styles from './measure.module.css';
 import { Panel } from './Panel';
@@ -17,7 +18,8 @@ interface Props {
 }
 
 const keys = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
-const mostDigits = 7;
+/** Six digits before the point and two behind it are more than anything in a yard has. */
+const typable = /^\d{0,6}(\.\d{0,2})?$/;
 
 /** A measured value by keypad, with the bands of the standard drawn: the value says the grade. */
 export function MeasurePanel({ itemCode, standard, actions }: Props) {
@@ -26,11 +28,12 @@ export function MeasurePanel({ itemCode, standard, actions }: Props) {
   if (!item?.measured) return null;
   const { measured } = item;
   const { unit, quantity, bands } = measured;
-  const value = typed === '' ? undefined : Number(typed);
+  const value = typedNumber(typed);
   const grade =
     value === undefined ? undefined : standard.grades.find(({ code }) => code === gradeOfValue(measured, value));
-  const press = (key: string) =>
-    setTyped((now) => (now.length < mostDigits && !(key === '.' && now.includes('.')) ? now + key : now));
+  const type = (text: string) => {
+    if (typable.test(text)) setTyped(text);
+  };
   return (
     <Panel title={t('measure', { quantity: capital(quantity), unit })}>
       <form
@@ -47,14 +50,11 @@ export function MeasurePanel({ itemCode, standard, actions }: Props) {
           value={typed}
           placeholder="0"
           autoFocus
-          onChange={(event) => {
-            const text = event.target.value.replace(',', '.');
-            if (/^\d{0,6}(\.\d{0,2})?$/.test(text)) setTyped(text);
-          }}
+          onChange={(event) => type(event.target.value.replace(',', '.'))}
         />
         <div className={styles.pad}>
           {keys.map((key) => (
-            <button key={key} type="button" onClick={() => press(key)}>
+            <button key={key} type="button" onClick={() => type(typed + key)}>
               {key}
             </button>
           ))}

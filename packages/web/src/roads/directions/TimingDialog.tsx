@@ -1,6 +1,7 @@
 import type { CallTimingView } from '@jasperwren/contract/call-timing';
 import { metresPerYard, type CallTiming } from '@jasperwren/roads/directions/calls';
 import { kmhPerMph } from '@jasperwren/roads/road-tags';
+import { t as common } from '@jasperwren/words/common';
 import type { Units } from '@jasperwren/words/roads/distances';
 import { t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
@@ -13,6 +14,7 @@ import { useState } from 'react';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
 import { Failed, Loading } from '../../ui/states';
+import { typedNumber } from '../../ui/typed-number';
 import styles from './directions.module.css';
 
 interface Props {
@@ -56,13 +58,19 @@ function typedOf({ first, againSeconds, leastSeconds }: CallTiming, units: Units
   };
 }
 
+/** What was typed as the server takes it; undefined where something is no number. */
 function inputOf({ steps, again, least }: Typed, units: Units) {
   const { speed, distance } = unitOf(units);
-  return {
-    steps: steps.map((step) => ({ kmh: Number(step.speed) * speed, metres: Number(step.distance) * distance })),
-    leastSeconds: Number(least),
-    ...(again.trim() !== '' && { againSeconds: Number(again) }),
-  };
+  const figures = steps.map((step) => [typedNumber(step.speed), typedNumber(step.distance)] as const);
+  const read = figures.flatMap(([from, before]) =>
+    from === undefined || before === undefined ? [] : [{ kmh: from * speed, metres: before * distance }],
+  );
+  const leastSeconds = typedNumber(least);
+  const againSeconds = typedNumber(again);
+  const once = again.trim() === '';
+  if (read.length < steps.length || leastSeconds === undefined || (againSeconds === undefined && !once))
+    return undefined;
+  return { steps: read, leastSeconds, ...(againSeconds !== undefined && { againSeconds }) };
 }
 
 /** A timing as the server takes it. */
@@ -74,9 +82,12 @@ const asInput = ({ first, ...rest }: CallTiming) => ({
 function Fields({ data, speaker, units, onClose }: Props & { readonly data: CallTimingView }) {
   const [typed, setTyped] = useState(() => typedOf(data[speaker], units));
   const [set, { isLoading, error }] = api.useSetCallTimingMutation();
+  const [tried, setTried] = useState(false);
   const refused = apiError(error);
   const save = async () => {
     const own = inputOf(typed, units);
+    setTried(true);
+    if (!own) return;
     const { data: saved } = await set({
       body: {
         instructor: speaker === 'instructor' ? own : asInput(data.instructor),
@@ -88,7 +99,16 @@ function Fields({ data, speaker, units, onClose }: Props & { readonly data: Call
   };
   const setStep = (at: number, change: Partial<Typed['steps'][number]>) =>
     setTyped({ ...typed, steps: typed.steps.map((step, i) => (i === at ? { ...step, ...change } : step)) });
-  const number = { inputMode: 'decimal' as const };
+  const figure = (text: string, help?: string, optional = false) => {
+    const error = tried && typedNumber(text) === undefined && !(optional && text.trim() === '');
+    return {
+      size: 'small' as const,
+      value: text,
+      error,
+      helperText: error ? common('aNumber0OrMore') : help,
+      slotProps: { htmlInput: { inputMode: 'decimal' as const } },
+    };
+  };
   return (
     <>
       <DialogContent>
@@ -96,18 +116,14 @@ function Fields({ data, speaker, units, onClose }: Props & { readonly data: Call
         {typed.steps.map((step, i) => (
           <div key={i} className={styles.step}>
             <TextField
-              size="small"
+              {...figure(step.speed)}
               label={t(units === 'miles' ? 'fromMph' : 'fromKmh')}
-              value={step.speed}
               onChange={(event) => setStep(i, { speed: event.target.value })}
-              slotProps={{ htmlInput: number }}
             />
             <TextField
-              size="small"
+              {...figure(step.distance)}
               label={t(units === 'miles' ? 'yardsBefore' : 'metresBefore')}
-              value={step.distance}
               onChange={(event) => setStep(i, { distance: event.target.value })}
-              slotProps={{ htmlInput: number }}
             />
             <Button
               variant="text"
@@ -128,20 +144,14 @@ function Fields({ data, speaker, units, onClose }: Props & { readonly data: Call
         </Button>
         <div className={styles.step}>
           <TextField
-            size="small"
+            {...figure(typed.again, t('againHelp'), true)}
             label={t('againSeconds')}
-            helperText={t('againHelp')}
-            value={typed.again}
             onChange={(event) => setTyped({ ...typed, again: event.target.value })}
-            slotProps={{ htmlInput: number }}
           />
           <TextField
-            size="small"
+            {...figure(typed.least, t('leastHelp'))}
             label={t('leastSeconds')}
-            helperText={t('leastHelp')}
-            value={typed.least}
             onChange={(event) => setTyped({ ...typed, least: event.target.value })}
-            slotProps={{ htmlInput: number }}
           />
         </div>
         {refused && (

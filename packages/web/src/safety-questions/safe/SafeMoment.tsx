@@ -3,6 +3,7 @@ import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { judgeMoment, type MomentVerdict } from '@jasperwren/core/safety-questions/safe-moment/judge-moment';
 import type { Scenario } from '@jasperwren/core/safety-questions/safe-moment/road';
+import { mpsPerKmh, mpsPerMph } from '@jasperwren/motion/stopping/stopping';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { inSight } from './in-sight';
 import { RoadView } from './RoadView';
@@ -68,9 +69,10 @@ export function SafeMoment({ scenario, task, onJudged, onNext, onStop }: Props) 
       <RoadView scenario={scenario} atS={atS} looking={looking || verdict !== undefined} />
       <div className={styles.side}>
         <p className="muted">
-          {t('titleSpeedMpsMphLevelLevel', {
+          {t('sceneAtSpeed', {
             title: scenario.title,
-            speedMps: Math.round(scenario.speedMps * 2.23694),
+            mph: Math.round(scenario.speedMps / mpsPerMph),
+            kmh: Math.round(scenario.speedMps / mpsPerKmh),
             level: scenario.level,
           })}
         </p>

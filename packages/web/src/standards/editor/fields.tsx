@@ -1,9 +1,10 @@
-import { t } from '@jasperwren/words/editor';
+import { t } from '@jasperwren/words/common';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { Sourced } from '@jasperwren/core/marking/provenance';
 import { useState } from 'react';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
+import { typedNumber } from '../../ui/typed-number';
 
 interface TextProps {
   readonly label: string;
@@ -43,7 +44,7 @@ interface NumberProps {
 export function NumberEdit({ label, value, unit, onChange, width = '14rem' }: NumberProps) {
   const [typed, setTyped] = useState<string>();
   const text = typed ?? String(value.value);
-  const wrong = typed !== undefined && !isNumber(typed);
+  const wrong = typed !== undefined && typedNumber(typed) === undefined;
   return (
     <TextField
       size="small"
@@ -51,8 +52,8 @@ export function NumberEdit({ label, value, unit, onChange, width = '14rem' }: Nu
       value={text}
       onChange={(event) => {
         setTyped(event.target.value);
-        if (isNumber(event.target.value) && Number(event.target.value) !== value.value)
-          onChange(setBySchool(Number(event.target.value)));
+        const number = typedNumber(event.target.value);
+        if (number !== undefined && number !== value.value) onChange(setBySchool(number));
       }}
       onBlur={() => {
         if (!wrong) setTyped(undefined);
@@ -63,10 +64,6 @@ export function NumberEdit({ label, value, unit, onChange, width = '14rem' }: Nu
       sx={{ width }}
     />
   );
-}
-
-function isNumber(text: string): boolean {
-  return /^\d+(\.\d+)?$/.test(text.trim());
 }
 
 interface ChoiceProps<T extends string> {
