@@ -9,6 +9,7 @@ import styles from './board.module.css';
 import { categoryTouched, shownCategory } from './desk-slice';
 import { Key } from './Key';
 
+/** More than these are counted, sign by sign: they would not fit beside the key. */
 const mostSigns = 4;
 
 /** Few categories stand in one column and some in two, so that no tile is larger than a finger needs. */
@@ -28,7 +29,9 @@ export const CategoryBoard = memo(function CategoryBoard({
   const held = useMemo(() => {
     const { items, grades } = rulesOf(standard);
     const signs = new Map<string, Sign[]>();
-    for (const mark of standingMarks(drive)) {
+    // The lightest first, as the columns beside the board.
+    const marks = standard.grades.flatMap(({ code }) => standingMarks(drive).filter(({ grade }) => grade === code));
+    for (const mark of marks) {
       const code = items.get(mark.item)?.category.code;
       if (code) signs.set(code, [...(signs.get(code) ?? []), grades.get(mark.grade)?.sign ?? 'noted']);
     }
@@ -72,10 +75,14 @@ const CategoryButton = memo(function CategoryButton({ category, held, chosen }: 
         <Key>{letter}</Key>
         <span className={styles.held}>
           {signs.length > 0 && <span className="visually-hidden">{t('countSoFar', { count: signs.length })}</span>}
-          {signs.slice(0, mostSigns).map((sign, i) => (
-            <GradeSign key={i} sign={sign} size={14} plain={chosen} />
-          ))}
-          {signs.length > mostSigns && <small>+{signs.length - mostSigns}</small>}
+          {signs.length <= mostSigns
+            ? signs.map((sign, i) => <GradeSign key={i} sign={sign} size={14} plain={chosen} />)
+            : [...new Set(signs)].map((sign) => (
+                <small key={sign}>
+                  <GradeSign sign={sign} size={14} plain={chosen} />
+                  {signs.filter((one) => one === sign).length}
+                </small>
+              ))}
         </span>
       </span>
     </button>

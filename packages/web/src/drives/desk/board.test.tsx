@@ -12,8 +12,9 @@ const ofSpeed = tally.categories.find(({ code }) => code === 'speed')!.items[0]!
 const drive = foldDrive(
   logOf([
     [0, start()],
-    ...[1, 2, 3, 4, 5].map((minute) => [minute, mark(ofSpeed, 'serious')] as const),
-    [6, mark('signs.lights', 'driving')],
+    [1, mark(ofSpeed, 'dangerous')],
+    ...[2, 3, 4, 5].map((minute) => [minute, mark(ofSpeed, 'serious')] as const),
+    ...[6, 7, 8, 9].map((minute) => [minute, mark('signs.lights', 'driving')] as const),
   ]),
 );
 const tile = (name: RegExp) => screen.getByRole('button', { name });
@@ -24,12 +25,12 @@ beforeEach(() => {
   render(<CategoryBoard standard={tally} drive={drive} />, { wrapper: AdasPage });
 });
 
-it('shows of each area what was recorded in it, four signs at most', () => {
+it('shows of each area what was recorded in it: up to four signs, or how many there are of each', () => {
   expect(screen.getAllByRole('button')).toHaveLength(tally.categories.length);
   expect(tile(/^Speed/).textContent).toContain('5 so far');
-  expect(tile(/^Speed/).querySelectorAll('svg')).toHaveLength(4);
-  expect(tile(/^Speed/).textContent).toContain('+1');
-  expect(tile(/^Signs and lights/).querySelectorAll('svg')).toHaveLength(1);
+  expect(tile(/^Speed/).querySelectorAll('svg')).toHaveLength(2);
+  expect([...tile(/^Speed/).querySelectorAll('small')].map(({ textContent }) => textContent)).toEqual(['4', '1']);
+  expect(tile(/^Signs and lights/).querySelectorAll('svg')).toHaveLength(4);
   expect(tile(/^Junctions/).querySelectorAll('svg')).toHaveLength(0);
 });
 

@@ -112,7 +112,7 @@ function Fields({ data, speaker, units, onClose }: Props & { readonly data: Call
   return (
     <>
       <DialogContent>
-        <p>{t('timingHelp')}</p>
+        <p className={styles.help}>{t('timingHelp')}</p>
         {typed.steps.map((step, i) => (
           <div key={i} className={styles.step}>
             <TextField
