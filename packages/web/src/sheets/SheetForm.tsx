@@ -28,6 +28,7 @@ interface Props {
 /** The sheet of a real test, typed in and judged as it grows. */
 export function SheetForm({ standards, initial, action, onSave, onSaved, onCancel }: Props) {
   const [failure, setFailure] = useState<ApiError>();
+  const [kept, setKept] = useState<Readonly<Record<string, readonly SheetEntry[]>>>({});
   const first = standards.find(({ id }) => id === initial.standardId) ?? standards[0]!;
   const checked = useCheckedForm(SheetInput, {
     standardId: first.id,
@@ -57,7 +58,14 @@ export function SheetForm({ standards, initial, action, onSave, onSaved, onCance
           <Field control={control} name="centre" label={t('testCentre')} />
         </div>
         <div className={form.pair}>
-          <StandardChoice control={control} standards={standards} onChosen={() => setEntries([])} />
+          <StandardChoice
+            control={control}
+            standards={standards}
+            onChosen={(next) => {
+              setKept({ ...kept, [standardId]: entries });
+              setEntries(kept[next] ?? []);
+            }}
+          />
           <Field control={control} name="official" label={t('officialResult')} select required>
             <MenuItem value="pass">{t('pass')}</MenuItem>
             <MenuItem value="fail">{t('fail')}</MenuItem>
@@ -86,7 +94,7 @@ export function SheetForm({ standards, initial, action, onSave, onSaved, onCance
   );
 }
 
-/** Another standard has other items: what was typed under the first does not stay. */
+/** Another standard has other items: what was typed under the first waits until it is chosen again. */
 function StandardChoice({
   control,
   standards,
@@ -94,7 +102,7 @@ function StandardChoice({
 }: {
   readonly control: Control<SheetInput, unknown, SheetInput>;
   readonly standards: readonly EffectiveStandard[];
-  readonly onChosen: () => void;
+  readonly onChosen: (standardId: string) => void;
 }) {
   const { field } = useController({ control, name: 'standardId' });
   return (
@@ -104,7 +112,7 @@ function StandardChoice({
       value={field.value}
       onChange={(event) => {
         field.onChange(event.target.value);
-        onChosen();
+        onChosen(event.target.value);
       }}
       fullWidth
     >
