@@ -113,6 +113,7 @@ export const resource = {
   removeNote: 'Delete note',
   planFrom: 'Loops start and end at the first stop; without one, at the middle of the picture.',
   planMinutes: 'Minutes',
+  planMinutesFrom: 'From {{least}} to {{most}} minutes.',
   planWants: 'At least one of each',
   planPrefers: 'As many as fit',
   planFor: 'For a learner',

@@ -131,6 +131,7 @@ export const resource = {
   ofPasses: '{{faults}} in {{passes}}',
   rateWords: '{{rate}} a pass, between {{low}} and {{high}}',
   usualWords: 'the same drivers elsewhere: {{usual}}',
+  listEnds: 'The list ends after {{most}} places: the others have lower rates.',
   tooFew_one: '{{count}} more place has too few passes to say.',
   tooFew_other: '{{count}} more places have too few passes to say.',
   practise: 'Practise it',

@@ -30,6 +30,8 @@ interface Props {
   readonly onClose: () => void;
 }
 
+const loopMinutes = { least: 5, most: 180 };
+
 /** Has loops planned for a wish. */
 export default function PlanPanel({ stored, units, from, onUse, onClose }: Props) {
   const [minutes, setMinutes] = useState('40');
@@ -40,7 +42,7 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
   const [question, setQuestion] = useState<PlanQuestion>();
   const seed = question?.seed ?? 0;
   const number = Number(minutes);
-  const valid = number >= 5 && number <= 180;
+  const valid = number >= loopMinutes.least && number <= loopMinutes.most;
   const ask = () =>
     setQuestion({
       stored,
@@ -62,6 +64,7 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
         size="small"
         value={minutes}
         error={!valid}
+        helperText={valid ? undefined : t('planMinutesFrom', loopMinutes)}
         onChange={(event) => setMinutes(event.target.value)}
       />
       <WeakAreas onKinds={setPrefers} />

@@ -23,7 +23,8 @@ const most = 14;
 /** The places by their rates, hot spots first, each with its range. */
 export function PlaceList({ view, compared, compareTo, chosen, onChoose, roads }: Props) {
   const { data: learners = [] } = api.useLearnersQuery({});
-  const listed = view.places.filter(({ faults, hot }) => faults > 0 || hot).slice(0, most);
+  const withFaults = view.places.filter(({ faults, hot }) => faults > 0 || hot);
+  const listed = withFaults.slice(0, most);
   const hot = view.places.filter((one) => one.hot).length;
   const scale = Math.max(0.01, ...listed.map(({ high }) => high));
   const otherName =
@@ -66,6 +67,7 @@ export function PlaceList({ view, compared, compareTo, chosen, onChoose, roads }
           );
         })}
       </ul>
+      {withFaults.length > most && <p className="muted">{t('listEnds', { most })}</p>}
       {view.tooFew > 0 && <p className="muted">{t('tooFew', { count: view.tooFew })}</p>}
     </section>
   );
