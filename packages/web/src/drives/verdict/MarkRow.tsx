@@ -102,6 +102,7 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
                 size="small"
                 label={t('grade')}
                 value={mark.grade}
+                sx={{ minWidth: '8rem' }}
                 onChange={(event) => void write({ type: 'regrade', target: mark.id, grade: event.target.value })}
                 slotProps={{ select: { 'aria-label': t('gradeOfNameAtTime', { name, time: clockTime(mark.atMs) }) } }}
               >
