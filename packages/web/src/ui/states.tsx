@@ -2,7 +2,7 @@ import { t } from '@jasperwren/words/common';
 import Button from '@mui/material/Button';
 import CircularProgress from '@mui/material/CircularProgress';
 import type { ReactNode } from 'react';
-import { apiError } from '../base/client';
+import { apiError, type ApiError } from '../base/client';
 import styles from './states.module.css';
 
 /** Something is on its way, by its name or heading. */
@@ -49,12 +49,17 @@ export function NotWorkedOut({ what, why, onAgain }: Broken) {
   );
 }
 
-/** Something failed: what happened, and a way to try again. */
+/** Whether the same question may be answered another time: no connection, too many at once, a server in trouble. */
+const mayPass = ({ status, code }: ApiError): boolean =>
+  status === 0 || code === 'unreachable' || status === 429 || status >= 500;
+
+/** Something failed: what happened, and where it helps a way to try again. */
 export function Failed({ error, onRetry }: { readonly error: unknown; readonly onRetry?: () => void }) {
+  const failed = apiError(error);
   return (
     <div className={styles.state} role="alert">
-      <p>{apiError(error)?.message}</p>
-      {onRetry && (
+      <p>{failed?.message}</p>
+      {onRetry && failed && mayPass(failed) && (
         <Button variant="outlined" onClick={onRetry}>
           {t('tryAgain')}
         </Button>
