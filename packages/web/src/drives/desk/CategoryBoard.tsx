@@ -29,8 +29,9 @@ export const CategoryBoard = memo(function CategoryBoard({
   const held = useMemo(() => {
     const { items, grades } = rulesOf(standard);
     const signs = new Map<string, Sign[]>();
+    const standing = standingMarks(drive);
     // The lightest first, as the columns beside the board.
-    const marks = standard.grades.flatMap(({ code }) => standingMarks(drive).filter(({ grade }) => grade === code));
+    const marks = standard.grades.flatMap(({ code }) => standing.filter(({ grade }) => grade === code));
     for (const mark of marks) {
       const code = items.get(mark.item)?.category.code;
       if (code) signs.set(code, [...(signs.get(code) ?? []), grades.get(mark.grade)?.sign ?? 'noted']);
@@ -78,7 +79,7 @@ const CategoryButton = memo(function CategoryButton({ category, held, chosen }: 
           {signs.length <= mostSigns
             ? signs.map((sign, i) => <GradeSign key={i} sign={sign} size={14} plain={chosen} />)
             : [...new Set(signs)].map((sign) => (
-                <small key={sign}>
+                <small key={sign} aria-hidden="true">
                   <GradeSign sign={sign} size={14} plain={chosen} />
                   {signs.filter((one) => one === sign).length}
                 </small>

@@ -72,7 +72,7 @@ const slice = createSlice({
 });
 
 /** A drive as it was kept, not as a draft: whoever copies a draft's events makes a draft of each of them. */
-const openDrive = (state: Draft<DriveLogs>, driveId: string): OpenDrive | undefined => original(state)?.open[driveId];
+const openDrive = (state: Draft<DriveLogs>, driveId: string): OpenDrive | undefined => original(state).open[driveId];
 
 function withDrive(state: Draft<DriveLogs>, drive: OpenDrive): DriveLogs {
   const before = original(state);
