@@ -5,8 +5,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   // Generous: a machine that is busy otherwise is no failure of the product.
-  timeout: 300_000,
-  expect: { timeout: 30_000 },
+  timeout: 480_000,
+  expect: { timeout: 60_000 },
   reporter: [['list'], ['json']],
   outputDir: 'test-results',
   globalTeardown: './e2e/demo-server.ts',

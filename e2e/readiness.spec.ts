@@ -102,7 +102,7 @@ test.describe('with the demo school', () => {
     const lessons = page.getByRole('listitem', { name: /^\w+day \d+ \w+, \d\d:\d\d$/ });
     const proposed = await lessons.count();
     expect(proposed).toBeGreaterThan(3);
-    await expect(page.getByText(/^(Keep the date|Move the test)\.$/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/^(Keep the date|Move the test)\.$/)).toBeVisible();
     // What the first lesson does goes to the second place, by keyboard.
     const first = await lessons.nth(0).locator('ul').innerText();
     await carry(page, page.getByRole('button', { name: /^Move the aim/ }).first(), 'ArrowDown', [1, 2]);

@@ -51,7 +51,7 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await choose(page, wheels('exercise'), wheels('parallel'));
   await page.getByLabel('Gap between cars (m)').fill('4.2');
   await expect(page.getByText(/Gap between cars: \d\.\d\d m would do, \d+ cm more\./)).toBeVisible({
-    timeout: 60_000,
+    timeout: 180_000,
   });
   await page.getByLabel('Gap between cars (m)').fill('2');
   await expect(page.getByRole('alert')).toContainText('Gap between cars: from 4.05');
@@ -103,7 +103,7 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await page.getByRole('link', { name: yard('wheelsOf', { exercise: 'Garage bay' }) }).click();
   await expect(page.getByText(/^The .* touched .* after \d\.\d m\.$/)).toBeVisible();
   await expect(page.getByText(/^Until \d\.\d m before, steering alone would have saved it:$/)).toBeVisible({
-    timeout: 60_000,
+    timeout: 180_000,
   });
   await expectNoHarm(page, 'a run on its ground');
 });

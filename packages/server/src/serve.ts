@@ -43,7 +43,13 @@ export interface Outfit {
 }
 
 /** How long a request may take to arrive, in milliseconds: whoever sends a byte now and then holds no connection; a file of roads over a slow line does. */
-const patience = { headersTimeout: 10_000, requestTimeout: 180_000, connectionsCheckingInterval: 2000 };
+const patience = {
+  headersTimeout: 10_000,
+  requestTimeout: 180_000,
+  // Longer than a proxy in front or a browser keeps a connection: it is they who give it up, never in the middle of a request.
+  keepAliveTimeout: 75_000,
+  connectionsCheckingInterval: 2000,
+};
 const patienceMs = 5000;
 const dayMs = 24 * 60 * 60 * 1000;
 
