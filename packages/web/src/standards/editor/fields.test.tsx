@@ -10,7 +10,7 @@ describe('a number of a standard', () => {
   const onChange = jest.fn<void, [Sourced]>();
   beforeEach(() => {
     onChange.mockClear();
-    render(<NumberEdit label="Allowed" unit="faults" value={houseDefault(15)} onChange={onChange} />);
+    render(<NumberEdit label="Allowed" unit="faults" value={houseDefault(15, 'by hand')} onChange={onChange} />);
   });
 
   it('is named with its unit, and set by the school where it is changed', () => {
