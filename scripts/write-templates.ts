@@ -1,7 +1,8 @@
 /** Writes the list of the standards that ship: one for each file of their folder. */
-import { writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { templatesText } from '../packages/core/src/marking/testing-templates';
 
-const marking = 'packages/core/src/marking';
+const folder = 'packages/core/src/marking/templates';
+const list = `${folder}.ts`;
 
-writeFileSync(`${marking}/templates.ts`, templatesText(marking));
+writeFileSync(list, templatesText(readFileSync(list, 'utf8'), readdirSync(folder)));

@@ -1,19 +1,14 @@
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
-
 /** What a template is called in code, by its file. */
 const nameOf = (file: string): string => file.replace(/-(\w)/g, (_, letter: string) => letter.toUpperCase());
 
 /**
  * The list of the templates that ship, as the text of `templates.ts`: every file of the folder, in the order the list
  * has already, new ones last.
- * @param marking the folder that holds both
+ * @param now the text as it is
+ * @param inFolder the names of the files
  */
-export function templatesText(marking: string): string {
-  const now = readFileSync(join(marking, 'templates.ts'), 'utf8');
-  const files = readdirSync(join(marking, 'templates'))
-    .map((file) => file.replace(/\.ts$/, ''))
-    .sort();
+export function templatesText(now: string, inFolder: readonly string[]): string {
+  const files = inFolder.map((file) => file.replace(/\.ts$/, '')).sort();
   const placeOf = (file: string): number => {
     const place = now.indexOf(`\n  ${nameOf(file)},\n`);
     return place < 0 ? Infinity : place;

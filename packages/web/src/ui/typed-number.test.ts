@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { typedNumber } from './typed-number';
+import { typedNumber, typedSigned } from './typed-number';
 
 it.each([
   ['16', 16],
@@ -24,3 +24,14 @@ it('reads whatever number of up to three decimals is written, with a point or a 
     }),
   );
 });
+
+it.each([
+  ['-47', -47],
+  ['−1,5', -1.5],
+  [' 3', 3],
+  ['-0', 0],
+  ['--1', undefined],
+  ['1-2', undefined],
+  ['-', undefined],
+  ['', undefined],
+])('reads "%s" with its sign', (text, number) => expect(typedSigned(text)).toBe(number));

@@ -16,6 +16,7 @@ import { useState } from 'react';
 import { NotWorkedOut } from '../../ui/states';
 import { usePlan } from '../work/use-roads-work';
 import type { PlannedLoop, PlanQuestion } from '../work/roads.worker';
+import { typedNumber } from '../../ui/typed-number';
 import styles from './editor.module.css';
 import { HotSpots } from './HotSpots';
 import { Several } from './Several';
@@ -41,7 +42,7 @@ export default function PlanPanel({ stored, units, from, onUse, onClose }: Props
   const [over, setOver] = useState<readonly RoadPlace[]>([]);
   const [question, setQuestion] = useState<PlanQuestion>();
   const seed = question?.seed ?? 0;
-  const number = Number(minutes);
+  const number = typedNumber(minutes) ?? 0;
   const valid = number >= loopMinutes.least && number <= loopMinutes.most;
   const ask = () =>
     setQuestion({

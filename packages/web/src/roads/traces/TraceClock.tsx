@@ -9,6 +9,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useId, useState } from 'react';
 import { addressFor, api } from '../../base/api';
 import { apiError } from '../../base/client';
+import { typedNumber, typedSigned } from '../../ui/typed-number';
 import styles from './drive-road.module.css';
 
 /** The clock of a trace and its ends; and the ways to take it along or to delete it. */
@@ -18,25 +19,24 @@ export function TraceClock({ driveId, trace }: { readonly driveId: string; reado
   const [end, setEnd] = useState(String(trace.trimEnd));
   const [edit, { isLoading, error }] = api.useEditTraceMutation();
   const { suggested, version } = trace;
-  const save = (offset: string) =>
-    void edit({
-      driveId,
-      body: {
-        offsetMs: Math.round(Number(offset) * 1000),
-        trimStart: Math.round(Number(start)),
-        trimEnd: Math.round(Number(end)),
-        version,
-      },
-    });
-  const right = [seconds, start, end].every((text) => text.trim() !== '' && Number.isFinite(Number(text)));
-  const best = suggested && String(Math.round(suggested.ms / 1000));
+  const offset = typedSigned(seconds);
+  const [trimStart, trimEnd] = [typedNumber(start), typedNumber(end)];
+  const trims =
+    trimStart !== undefined && trimEnd !== undefined
+      ? { trimStart: Math.round(trimStart), trimEnd: Math.round(trimEnd) }
+      : undefined;
+  const save = (offsetS: number | undefined) => {
+    if (offsetS !== undefined && trims)
+      void edit({ driveId, body: { offsetMs: Math.round(offsetS * 1000), ...trims, version } });
+  };
+  const best = suggested && Math.round(suggested.ms / 1000);
   return (
     <details className={styles.details} open={trace.state === 'empty'}>
       <summary>{t('details')}</summary>
       <p>
         {suggested
           ? t('clockSays', {
-              seconds: best!,
+              seconds: String(best),
               agree: suggested.agree,
               of: suggested.of,
               within: Math.round(suggested.within / 1000),
@@ -47,7 +47,7 @@ export function TraceClock({ driveId, trace }: { readonly driveId: string; reado
         className={styles.clock}
         onSubmit={(event) => {
           event.preventDefault();
-          save(seconds);
+          save(offset);
         }}
       >
         <TextField
@@ -63,12 +63,12 @@ export function TraceClock({ driveId, trace }: { readonly driveId: string; reado
           size="small"
         />
         <TextField label={t('trimEnd')} value={end} onChange={(event) => setEnd(event.target.value)} size="small" />
-        <Button type="submit" variant="outlined" disabled={!right || isLoading}>
+        <Button type="submit" variant="outlined" disabled={offset === undefined || !trims || isLoading}>
           {t('save')}
         </Button>
-        {best !== undefined && Number(best) !== Math.round(trace.offsetMs / 1000) && (
-          <Button variant="outlined" disabled={isLoading} onClick={() => save(best)}>
-            {t('useThis', { seconds: best })}
+        {best !== undefined && best !== Math.round(trace.offsetMs / 1000) && (
+          <Button variant="outlined" disabled={!trims || isLoading} onClick={() => save(best)}>
+            {t('useThis', { seconds: String(best) })}
           </Button>
         )}
       </form>
