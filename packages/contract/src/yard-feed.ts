@@ -1,5 +1,8 @@
 /** How samples of a car travel: used by whoever sends them, by the server and by whoever watches. */
 
+/** The code by which a socket is closed for good: trying again would change nothing (RFC 6455, 7.4.1). */
+export const closedForGood = 1008;
+
 export const feedPath = '/api/yard/feed';
 export const watchPath = '/api/yard/watch';
 
@@ -32,7 +35,7 @@ export interface FeedRefusal {
   readonly error: string;
 }
 
-/** What a watcher is told: rows in their order, each once. */
+/** What a watcher is told: rows in their order, each once; none where nothing more is kept as it begins to watch. */
 export interface WatchRows extends FeedRows {
   readonly columns: string;
 }

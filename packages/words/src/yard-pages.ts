@@ -70,6 +70,8 @@ export const resource = {
   showFault: 'Show the ten seconds around: {{fault}}',
   wheelsOf: 'Where the wheels went: {{exercise}}',
   strip: 'Sensor values',
+  noValues: 'The car has sent no values yet.',
+  runLost: 'No connection to the server. The values appear once it is back.',
   stripOf: 'Sensor values over time, with exercises and faults',
   part: 'Part',
   wholeRun: 'Whole run',

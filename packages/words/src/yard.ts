@@ -77,6 +77,7 @@ export const resource = {
   theCar: 'The car',
   connecting: '{{car}}: connecting',
   silent: '{{car}}: no signal',
+  runGone: '{{car}}: this run was deleted',
   sending: '{{car}} is sending',
   kmh: '{{value}} km/h',
   rpm: '{{value, number}} rpm',

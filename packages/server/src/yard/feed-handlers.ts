@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/refusals';
 import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
 import {
+  closedForGood,
   feedPath,
   mostRowLetters,
   mostRowsInAMessage,
@@ -102,7 +103,7 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
           const known = error instanceof FeedError || error instanceof Refusal;
           if (!known) log.error({ err: error }, 'rows of a run were not kept');
           answer({ error: known ? error.message : t('rowsNotKept') });
-          ws.close(1008);
+          ws.close(closedForGood);
         });
     });
     keepAlive(ws);
@@ -136,6 +137,7 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
     let missed = false;
     const send = (at: number, rows: readonly string[]) => {
       const fresh = rows.slice(Math.max(0, next - at));
+      if (rows.length === 0) ws.send(JSON.stringify({ columns, from: next, rows } satisfies WatchRows));
       for (let i = 0; i < fresh.length; i += mostRowsInAMessage) {
         const part: WatchRows = { columns, from: next, rows: fresh.slice(i, i + mostRowsInAMessage) };
         ws.send(JSON.stringify(part));
@@ -145,7 +147,7 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
     const catchUp = async (): Promise<void> => {
       catchingUp = true;
       const head = await runHead(db, schoolId, id);
-      if (!head) return ws.close(1008);
+      if (!head) return ws.close(closedForGood);
       columns = head.columns;
       do {
         missed = false;

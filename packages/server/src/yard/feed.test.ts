@@ -105,6 +105,16 @@ it('loses nothing that was acknowledged when the server goes', async () => {
   await back.remove();
 });
 
+it('tells a watcher of a run without rows that there are none yet', async () => {
+  const car = await socket(feedPath, asCar());
+  expect(await car.ask({ run: 'begun', columns })).toEqual({ have: 0 });
+  const { told, ws } = await socket(`${watchPath}?run=begun&from=0`, asPage(lead));
+  if (told.length === 0) await new Promise((resolve) => ws.once('message', resolve));
+  expect(told).toEqual([{ columns, from: 0, rows: [] }]);
+  ws.close();
+  car.ws.close();
+});
+
 it('is closed to a car of nobody, to a removed one, and to pages of others', async () => {
   await expect(socket(feedPath, asCar('made-up'))).rejects.toThrow('401');
   await expect(socket(feedPath, {})).rejects.toThrow('401');

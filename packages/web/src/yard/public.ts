@@ -5,6 +5,7 @@ export { driveSimulated, keepSimulated, learners, newLearner, type LearnerKind }
 export { watchRun, type Hearing } from './feed/watch-run';
 /** The samples of a run, as they come. */
 export { useRunSamples } from './runs/use-run-samples';
+export { RunAwaited } from './runs/RunAwaited';
 /** The exercises of a mock test in the order of the course. */
 export const CourseTable = lazyOrNothing(() => import('./runs/CourseTable'));
 /** What sensors said around a fault. */

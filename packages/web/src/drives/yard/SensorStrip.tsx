@@ -35,7 +35,9 @@ export function SensorStrip({ sensors, running }: Props) {
   return (
     <div className={styles.strip}>
       <b role="status">
-        {hearing !== 'heard' ? t('connecting', { car }) : silent ? t('silent', { car }) : t('sending', { car })}
+        {t(hearing === 'unknown' ? 'runGone' : hearing !== 'heard' ? 'connecting' : silent ? 'silent' : 'sending', {
+          car,
+        })}
       </b>
       {last && (
         <span>

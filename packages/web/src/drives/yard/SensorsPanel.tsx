@@ -4,7 +4,7 @@ import { csvHead } from '@jasperwren/core/yard/telemetry-csv';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { api } from '../../base/api';
 import { Failed, Loading } from '../../ui/states';
@@ -25,15 +25,18 @@ const askMs = 2000;
 export default function SensorsPanel({ standard, actions }: Props) {
   const { data: runs, error, refetch } = api.useYardRunsQuery(undefined, { pollingInterval: askMs });
   const [addRun, { error: notAdded, isLoading }] = api.useAddYardRunMutation();
-  const [joining, setJoining] = useState<string>();
+  const [joining, setJoining] = useState<YardRunView>();
   const [retest, setRetest] = useState(false);
   const sending = runs?.filter((run) => run.sending && run.source === 'car');
 
-  /** From the moment on that its clock shows now: the last sample that is kept, or the first that comes. */
-  function join({ id: run, car = '', samples: kept }: YardRunView): void {
-    setJoining(run);
+  // From the moment on that its clock shows now: the last sample that is kept, or the first that comes. Whoever closes the
+  // panel before that has changed their mind.
+  useEffect(() => {
+    if (!joining) return;
+    const { id: run, car = '', samples: kept } = joining;
     const stop = watchRun(run, {
       from: Math.max(0, kept - 1),
+      hearing: (hearing) => hearing === 'unknown' && setJoining(undefined),
       samples(samples) {
         const at = samples.at(-1)?.at;
         if (typeof at !== 'number') return;
@@ -41,7 +44,8 @@ export default function SensorsPanel({ standard, actions }: Props) {
         actions.readSensors({ run, car, clockMs: Math.round(at), ...(retest && { retest }) });
       },
     });
-  }
+    return stop;
+  }, [joining, retest, actions]);
 
   async function simulate(kind: LearnerKind): Promise<void> {
     const learner = newLearner(kind);
@@ -72,9 +76,9 @@ export default function SensorsPanel({ standard, actions }: Props) {
           <ul className={styles.list}>
             {sending.map((run) => (
               <li key={run.id}>
-                <button type="button" disabled={joining !== undefined} onClick={() => join(run)}>
+                <button type="button" disabled={joining !== undefined} onClick={() => setJoining(run)}>
                   <b>{run.car}</b>
-                  {joining === run.id && <small>{t('connecting', { car: run.car ?? '' })}</small>}
+                  {joining?.id === run.id && <small>{t('connecting', { car: run.car ?? '' })}</small>}
                 </button>
               </li>
             ))}

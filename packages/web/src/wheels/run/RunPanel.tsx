@@ -11,8 +11,8 @@ import { t } from '@jasperwren/words/motion';
 import { partName, savedSentence, stepSentence, thingName } from '@jasperwren/words/motion-sentences';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { Loading, Working } from '../../ui/states';
-import { useRunSamples } from '../../yard/public';
+import { Working } from '../../ui/states';
+import { RunAwaited, useRunSamples } from '../../yard/public';
 import { GroundPicture } from '../picture/GroundPicture';
 import { frameOf } from '../picture/outline';
 import { TracksShape } from '../picture/TracksShape';
@@ -32,7 +32,7 @@ interface Props {
 
 /** One exercise of a yard run on its ground: the ways of the wheels, where it went wrong, and what would have saved it. */
 export default function RunPanel({ run, zone, ...rest }: Props) {
-  const samples = useRunSamples(run);
+  const { samples, hearing } = useRunSamples(run);
   const { vehicle, layout } = rest;
   const way = useMemo(
     () =>
@@ -50,7 +50,7 @@ export default function RunPanel({ run, zone, ...rest }: Props) {
       <p>
         <Link to={`/yard/runs/${run}`}>{t('backToRun')}</Link>
       </p>
-      {!way && <Loading what={t('runWay')} />}
+      {!way && <RunAwaited hearing={hearing} what={t('runWay')} />}
       {way?.length === 0 && <p>{t('noPositions')}</p>}
       {way && way.length > 0 && <Driven {...rest} way={way} />}
     </>

@@ -1,3 +1,4 @@
+import { closedForGood } from '@jasperwren/contract/yard-feed';
 import type { SentSample } from '@jasperwren/core/yard/sample';
 import { sendRun, sendWholeRun } from './send-run';
 import { watchRun, type Hearing } from './watch-run';
@@ -10,16 +11,16 @@ class PretendedSocket {
   readonly sent: unknown[] = [];
   onopen?: () => void;
   onmessage?: (event: { readonly data: string }) => void;
-  onclose?: () => void;
+  onclose?: (event: { readonly code: number }) => void;
   constructor(readonly address: URL) {
     PretendedSocket.made.push(this);
   }
   send(text: string): void {
     this.sent.push(JSON.parse(text));
   }
-  close(): void {
+  close(code = 1006): void {
     this.readyState = 3;
-    this.onclose?.();
+    this.onclose?.({ code });
   }
   open(): void {
     this.readyState = PretendedSocket.OPEN;
@@ -116,5 +117,29 @@ describe('watching a run', () => {
     stop();
     jest.advanceTimersByTime(5000);
     expect(PretendedSocket.made).toHaveLength(2);
+  });
+
+  it('says that nothing was sent yet, and nothing of the sort once something was', () => {
+    const none = jest.fn();
+    watchRun('new', { samples: () => undefined, none });
+    last().open();
+    last().tell({ columns, from: 0, rows: [] });
+    expect(none).toHaveBeenCalledTimes(1);
+    last().tell({ columns, from: 0, rows: rows.slice(0, 2) });
+    last().close();
+    jest.advanceTimersByTime(1000);
+    last().open();
+    last().tell({ columns, from: 2, rows: [] });
+    expect(none).toHaveBeenCalledTimes(1);
+  });
+
+  it('asks no more for a run that the school does not have', () => {
+    const hearing: Hearing[] = [];
+    watchRun('deleted', { samples: () => undefined, hearing: (now) => hearing.push(now) });
+    last().open();
+    last().close(closedForGood);
+    jest.advanceTimersByTime(60_000);
+    expect(hearing).toEqual(['connecting', 'heard', 'unknown']);
+    expect(PretendedSocket.made).toHaveLength(1);
   });
 });

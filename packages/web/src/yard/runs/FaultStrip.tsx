@@ -5,6 +5,7 @@ import { lazy, Suspense, useMemo } from 'react';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
 import { Loading } from '../../ui/states';
+import { RunAwaited } from './RunAwaited';
 import { stripFigure } from './strip-figure';
 import { useRunSamples } from './use-run-samples';
 
@@ -22,7 +23,7 @@ export default function FaultStrip({ standard, drive, sensors: { run, clockMs, a
   // From the clock of the mock test to that of the car.
   const shift = clockMs - atMs;
   const colours = tokens[useThemeName()];
-  const samples = useRunSamples(run);
+  const { samples, hearing } = useRunSamples(run);
   const times = samples?.flatMap(({ at }) => (typeof at === 'number' ? [at] : []));
   const [from, to] = [times?.at(0), times?.at(-1)];
   const figure = useMemo(
@@ -40,7 +41,8 @@ export default function FaultStrip({ standard, drive, sensors: { run, clockMs, a
       }),
     [standard, samples, from, to, clockMs, shift, drive.marks, mark.atMs, colours],
   );
-  if (!figure) return <Loading what={t('strip')} />;
+  if (samples?.length === 0) return <p>{t('noValues')}</p>;
+  if (!figure) return <RunAwaited hearing={hearing} what={t('strip')} />;
   return (
     <Suspense fallback={<Loading what={t('strip')} />}>
       <Chart {...figure} label={t('stripOf')} />

@@ -8,6 +8,7 @@ import { courseStandards } from '../course-standards';
 import { runWords } from '../YardPage';
 import { RunJudged } from './RunJudged';
 import { RunActions } from './RunActions';
+import { RunAwaited } from './RunAwaited';
 import { useRunSamples } from './use-run-samples';
 
 /** While a run is being sent its entry is asked for again after so many milliseconds. */
@@ -28,7 +29,7 @@ export default function RunPage() {
     refetchOnMountOrArgChange: true,
   });
   const { data: standards } = api.useStandardsQuery();
-  const samples = useRunSamples(runId);
+  const { samples, hearing } = useRunSamples(runId);
   const run = runs?.find(({ id }) => id === runId);
   if (error && !runs) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!runs || !standards) return <Loading what={t('run')} />;
@@ -40,10 +41,12 @@ export default function RunPage() {
       sub={runWords(run)}
       actions={<RunActions runId={runId} />}
     >
-      {samples ? (
+      {samples?.length === 0 ? (
+        <p role="status">{t('noValues')}</p>
+      ) : samples ? (
         <RunJudged run={run} runs={runs} standards={courseStandards(standards)} samples={samples} />
       ) : (
-        <Loading what={t('run')} />
+        <RunAwaited hearing={hearing} what={t('run')} />
       )}
       <p className="muted">{t('caution')}</p>
     </Page>

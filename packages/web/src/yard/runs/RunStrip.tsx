@@ -36,7 +36,7 @@ export function RunStrip({ standard, judged, samples, fault, onPart, others }: P
   const narrow = useMediaQuery('(max-width: 700px)');
   const [chosen, setChosen] = useState('');
   const [otherId, setOtherId] = useState(nothing);
-  const otherSamples = useRunSamples(otherId === nothing ? undefined : otherId);
+  const { samples: otherSamples } = useRunSamples(otherId === nothing ? undefined : otherId);
   const other = useOtherRun(useMemo(() => ({ standard, samples: otherSamples }), [standard, otherSamples]));
   const otherName = others.find(({ id }) => id === otherId)?.name;
   const { drive, findings, span } = judged;
