@@ -38,7 +38,7 @@ test('a learner is edited, archived, and brought back', async ({ page, school })
   await expect(page.getByText(learners('nameArchivedAllRecordsAreKept', { name: 'Dana Renamed' }))).toBeVisible();
   await page.getByRole('link', { name: learners('learners') }).click();
   await expect(page.getByText(readiness('noLearnersYet'))).toBeVisible();
-  await page.getByRole('button', { name: learners('undo') }).click();
+  await page.getByRole('button', { name: common('undo') }).click();
   await expect(page.getByRole('link', { name: 'Dana Renamed' })).toBeVisible();
 });
 

@@ -1,7 +1,6 @@
 import { problemWords } from '@jasperwren/words/marking/problems';
 import { t as account } from '@jasperwren/words/account';
 import { t as adviserQuestions } from '@jasperwren/words/adviser-questions';
-import { t as briefing } from '@jasperwren/words/briefing';
 import { t as common } from '@jasperwren/words/common';
 import { t as compare } from '@jasperwren/words/compare';
 import { t as desk } from '@jasperwren/words/desk';
@@ -209,6 +208,6 @@ test('the sheet of a real test is typed in, judged anew, and kept with the diffe
   await row.getByRole('link', { name: '4 May 2026' }).click();
   await page.getByRole('button', { name: 'Delete result' }).click();
   await expect(page.getByText('No mock tests yet.')).toBeVisible();
-  await page.getByRole('button', { name: briefing('undo') }).click();
+  await page.getByRole('button', { name: common('undo') }).click();
   await expect(row).toBeVisible();
 });

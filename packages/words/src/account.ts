@@ -71,7 +71,6 @@ export const resource = {
   newPassword: 'New password',
   n12CharactersOrMoreAndNot: '12 characters or more, and not a common one',
   signIns: 'sign-ins',
-  notSignedOutTryAgainWhen: 'Not signed out. Try again when you are online.',
   thisDevice: '· this device',
   addressSinceDateLastUsedDate2: '{{address}}, since {{date}}, last used {{date2}}',
   signOutDevice: 'Sign out {{device}}',

@@ -13,6 +13,8 @@ export const resource = {
   loadingWhat: 'Loading {{what}}',
   whatCouldNotBeWorkedOut: '{{what}} could not be worked out. Your records are safe. ({{why}})',
   tryAgain: 'Try again',
+  cancel: 'Cancel',
+  undo: 'Undo',
   titleJasperwren: '{{title}} · Jasperwren',
   msMin: '{{ms}} min',
   inDaysDays: 'in {{days}} days',

@@ -112,7 +112,6 @@ export const resource = {
   onTestDay: 'on test day',
   theLearnerLooksWellAheadChecks:
     'The learner looks well ahead, checks the mirror and picks a safe moment to use a control.',
-  notSignedOutTryAgain: 'Not signed out. Try again.',
   nameIsSignedOutEverywhere: '{{name}} is signed out everywhere.',
   nameSeesTheirOwnPracticeThe:
     '{{name}} sees their own practice, the debriefs you share and what you agreed to work on.',

@@ -23,8 +23,6 @@ export const resource = {
   eraseCounted: 'Erase {{counted}} …',
   eraseCountedForGood: 'Erase {{counted}} for good?',
   allTheirDataIsErasedYou: 'All their data is erased. You cannot undo this.',
-  keepThem: 'Keep them',
-  eraseForGood: 'Erase for good',
   linkCopied: 'Link copied.',
   notCopiedSelectTheLinkAnd: 'Not copied. Select the link and copy it.',
   shareLinkForName: 'Share link for {{name}}',

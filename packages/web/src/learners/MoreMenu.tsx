@@ -3,11 +3,11 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import type { LearnerView } from '@jasperwren/contract/learners';
-import { closeSnackbar, enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { addressFor, api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
+import { told } from '../ui/told';
 import { EraseLearner } from './EraseLearner';
 
 /** What is seldom done with a learner. */
@@ -68,23 +68,10 @@ function useArchive({ id, name }: LearnerView): (to: boolean) => Promise<void> {
   const [archive] = api.useArchiveLearnerMutation();
   const [unarchive] = api.useUnarchiveLearnerMutation();
   return async (to) => {
-    const { error } = await (to ? archive : unarchive)({ learnerId: id });
-    if (error) {
-      enqueueSnackbar(t('notChangedTryAgainWhenYou'));
-      return;
-    }
-    enqueueSnackbar(to ? t('nameArchivedAllRecordsAreKept', { name }) : t('nameRestored', { name }), {
-      action: (key) => (
-        <Button
-          color="inherit"
-          onClick={() => {
-            closeSnackbar(key);
-            void (to ? unarchive : archive)({ learnerId: id });
-          }}
-        >
-          {t('undo')}
-        </Button>
-      ),
-    });
+    told(
+      await (to ? archive : unarchive)({ learnerId: id }),
+      to ? t('nameArchivedAllRecordsAreKept', { name }) : t('nameRestored', { name }),
+      () => (to ? unarchive : archive)({ learnerId: id }),
+    );
   };
 }

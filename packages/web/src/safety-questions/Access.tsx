@@ -3,10 +3,10 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import type { AccessKind } from '@jasperwren/contract/access';
 import dayjs from 'dayjs';
-import { enqueueSnackbar } from 'notistack';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import { longDate } from '../ui/format';
+import { told } from '../ui/told';
 import styles from './safety-questions.module.css';
 
 /** Lets a learner drill alone: by a code read out now, or an invitation to send. */
@@ -15,8 +15,7 @@ export function Access({ learnerId, name }: { readonly learnerId: string; readon
   const [end] = api.useEndAccessMutation();
   const make = (kind: AccessKind) => void letIn({ learnerId, body: { kind } });
   const close = async () => {
-    const { error: failed } = await end({ learnerId });
-    enqueueSnackbar(failed ? t('notSignedOutTryAgain') : t('nameIsSignedOutEverywhere', { name }));
+    told(await end({ learnerId }), t('nameIsSignedOutEverywhere', { name }));
   };
   return (
     <div className={styles.access}>

@@ -11,6 +11,7 @@ import { api } from '../base/api';
 import { firstName } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { told } from '../ui/told';
 import styles from './safety-questions.module.css';
 import { DrillSession } from './drill/DrillSession';
 import { laneOfReviews } from '../base/device/lanes';
@@ -95,7 +96,7 @@ function LearnerChecks({ learner, checks, standard }: Props) {
                   void choose({
                     learnerId: learner.id,
                     body: event.target.value === '' ? {} : { vehicleId: event.target.value },
-                  })
+                  }).then((done) => told(done))
                 }
                 helperText={t('answersMatchThisCar')}
                 fullWidth

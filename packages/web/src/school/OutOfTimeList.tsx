@@ -1,35 +1,24 @@
 import { t } from '@jasperwren/words/school';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
-import { useState } from 'react';
 import { api } from '../base/api';
-import { apiError } from '../base/client';
 import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { AskFirst } from '../ui/AskFirst';
 
 /** Archived learners whom the rule of the school would erase, before it does. */
 export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | undefined }) {
   const { data: learners, error, refetch } = api.useOutOfTimeQuery();
-  const [erase, { isLoading }] = api.useEraseOutOfTimeMutation();
-  const [asking, setAsking] = useState(false);
+  const [erase] = api.useEraseOutOfTimeMutation();
   if (keepMonths === undefined) return <p>{t('noRuleYetSetAboveHow')}</p>;
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!learners) return <Loading what={t('learners')} />;
   if (learners.length === 0)
     return <p>{t('noArchivedLearnerIsOlderThan', { counted: t('months', { count: keepMonths }) })}</p>;
   const go = async () => {
-    const { data, error: failed } = await erase({ body: { learnerIds: learners.map(({ learnerId }) => learnerId) } });
-    setAsking(false);
-    enqueueSnackbar(
-      data
-        ? t('countedErased', { counted: t('learnersAre', { count: data.length }) })
-        : (apiError(failed)?.message ?? ''),
-    );
+    const done = await erase({ body: { learnerIds: learners.map(({ learnerId }) => learnerId) } });
+    if (done.data) enqueueSnackbar(t('countedErased', { counted: t('learnersAre', { count: done.data.length }) }));
+    return done;
   };
   return (
     <>
@@ -41,23 +30,15 @@ export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | un
           </li>
         ))}
       </Rows>
-      <Button variant="outlined" color="error" onClick={() => setAsking(true)}>
-        {t('eraseCounted', { counted: t('learners2', { count: learners.length }) })}
-      </Button>
-      <Dialog open={asking} onClose={() => setAsking(false)} aria-labelledby="out-of-time">
-        <DialogTitle id="out-of-time">
-          {t('eraseCountedForGood', { counted: t('learners2', { count: learners.length }) })}
-        </DialogTitle>
-        <DialogContent>{t('allTheirDataIsErasedYou')}</DialogContent>
-        <DialogActions>
-          <Button variant="text" onClick={() => setAsking(false)}>
-            {t('keepThem')}
-          </Button>
-          <Button variant="contained" color="error" disabled={isLoading} onClick={() => void go()}>
-            {t('eraseForGood')}
-          </Button>
-        </DialogActions>
-      </Dialog>
+      <AskFirst
+        action={t('eraseCounted', { counted: t('learners2', { count: learners.length }) })}
+        question={t('eraseCountedForGood', { counted: t('learners2', { count: learners.length }) })}
+        variant="outlined"
+        color="error"
+        go={go}
+      >
+        {t('allTheirDataIsErasedYou')}
+      </AskFirst>
     </>
   );
 }

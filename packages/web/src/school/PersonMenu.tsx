@@ -4,10 +4,9 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import MoreHoriz from '@mui/icons-material/MoreHoriz';
 import type { PersonView } from '@jasperwren/contract/accounts';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { api } from '../base/api';
-import { apiError } from '../base/client';
+import { told } from '../ui/told';
 import { EditPerson } from './EditPerson';
 import { HandOverDialog } from './HandOverDialog';
 import type { LinkFor } from './LinkToSend';
@@ -29,7 +28,6 @@ export function PersonMenu({ person, people, onLink }: Props) {
   const [removeFactor] = api.useRemoveFactorMutation();
   const { id, name, email, disabledAt } = person;
   const left = disabledAt !== undefined;
-  const tell = (error: unknown, words: string) => enqueueSnackbar(error ? apiError(error)?.message : words);
   const choices: readonly (readonly [words: string, shown: boolean, act: () => void])[] = [
     [t('changeNameOrRole'), true, () => setDialog('edit')],
     [t('handLearnersAndLessonsOver'), person.learners + person.lessons > 0, () => setDialog('hand-over')],
@@ -37,27 +35,26 @@ export function PersonMenu({ person, people, onLink }: Props) {
       person.joined ? t('sendPasswordLink') : t('sendInvitationAgain'),
       !left,
       () =>
-        void sendLink({ accountId: id }).then(({ data, error }) => {
-          if (data) onLink({ name, email, link: data });
-          else tell(error, '');
+        void sendLink({ accountId: id }).then((done) => {
+          if (told(done)) onLink({ name, email, link: done.data! });
         }),
     ],
     [
       t('signOutEverywhere'),
       person.seenAt !== undefined,
-      () => void signOut({ accountId: id }).then(({ error }) => tell(error, t('nameIsSignedOutEverywhere', { name }))),
+      () => void signOut({ accountId: id }).then((done) => told(done, t('nameIsSignedOutEverywhere', { name }))),
     ],
     [
       t('turnOffSecondFactor'),
       person.secondFactor,
-      () => void removeFactor({ accountId: id }).then(({ error }) => tell(error, t('nameNowSignsInWithThe', { name }))),
+      () => void removeFactor({ accountId: id }).then((done) => told(done, t('nameNowSignsInWithThe', { name }))),
     ],
     [
       left ? t('restoreAccess') : t('removeAccess'),
       true,
       () =>
-        void (left ? enable : disable)({ accountId: id }).then(({ error }) =>
-          tell(error, left ? t('nameCanSignInAgain', { name }) : t('nameIsSignedOutAndCan', { name })),
+        void (left ? enable : disable)({ accountId: id }).then((done) =>
+          told(done, left ? t('nameCanSignInAgain', { name }) : t('nameIsSignedOutAndCan', { name })),
         ),
     ],
   ];

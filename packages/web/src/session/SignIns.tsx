@@ -1,10 +1,10 @@
 import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
-import { enqueueSnackbar } from 'notistack';
 import { api } from '../base/api';
 import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { told } from '../ui/told';
 import styles from './account.module.css';
 
 /** Where whoever is signed in is signed in, with a way to end each. */
@@ -14,7 +14,6 @@ export function SignIns() {
   const [endOthers] = api.useEndOtherSignInsMutation();
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!signIns) return <Loading what={t('signIns')} />;
-  const tell = (failed: unknown, words: string) => enqueueSnackbar(failed ? t('notSignedOutTryAgainWhen') : words);
   return (
     <>
       <Rows>
@@ -31,7 +30,7 @@ export function SignIns() {
                 variant="text"
                 aria-label={t('signOutDevice', { device })}
                 onClick={() =>
-                  void end({ signInId: id }).then((done) => tell(done.error, t('deviceIsSignedOut', { device })))
+                  void end({ signInId: id }).then((done) => told(done, t('deviceIsSignedOut', { device })))
                 }
               >
                 {t('signOut')}
@@ -43,7 +42,7 @@ export function SignIns() {
       {signIns.length > 1 && (
         <Button
           variant="outlined"
-          onClick={() => void endOthers().then((done) => tell(done.error, t('everyOtherDeviceIsSignedOut')))}
+          onClick={() => void endOthers().then((done) => told(done, t('everyOtherDeviceIsSignedOut')))}
         >
           {t('signOutEverywhereElse')}
         </Button>

@@ -4,7 +4,6 @@ import { effective } from '@jasperwren/core/marking/options';
 import type { SheetInput, SheetView } from '@jasperwren/contract/sheets';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/words/marking/names';
-import { closeSnackbar, enqueueSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../base/api';
@@ -12,6 +11,7 @@ import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { told } from '../ui/told';
 import { SheetForm } from './SheetForm';
 
 /** A sheet on record, to be read and corrected under the version of the standard it was entered under. */
@@ -50,25 +50,9 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
     if (data) void navigate(back);
   };
   const remove = async () => {
-    const failed = (await drop({ sheetId: sheet.id })).error;
-    if (failed) {
-      enqueueSnackbar(t('notDeletedTryAgainWhenYou'));
-      return;
-    }
-    void navigate(back);
-    enqueueSnackbar(t('testResultDeleted'), {
-      action: (key) => (
-        <Button
-          color="inherit"
-          onClick={() => {
-            closeSnackbar(key);
-            void add({ learnerId: sheet.learnerId, body: initial });
-          }}
-        >
-          {t('undo')}
-        </Button>
-      ),
-    });
+    const done = await drop({ sheetId: sheet.id });
+    if (told(done, t('testResultDeleted'), () => add({ learnerId: sheet.learnerId, body: initial })))
+      void navigate(back);
   };
   return (
     <Page

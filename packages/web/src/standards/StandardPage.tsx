@@ -1,15 +1,14 @@
 import { t } from '@jasperwren/words/standards';
 import Button from '@mui/material/Button';
 import type { StandardView } from '@jasperwren/contract/standards';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { addressFor, api } from '../base/api';
-import { apiError } from '../base/client';
 import { useSignedIn } from '../base/signed-in';
 import { longDate } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { told } from '../ui/told';
 import { ReadView } from './ReadView';
 import styles from './standards.module.css';
 import { CopyDialog } from './CopyDialog';
@@ -100,13 +99,9 @@ function Actions({ view, version }: { readonly view: StandardView; readonly vers
   const { id, name } = view.standard;
   const retired = view.retiredAt !== undefined;
   const setRetired = async () => {
-    const { error } = await (retired ? takeBack : retire)({ id });
-    enqueueSnackbar(
-      error
-        ? (apiError(error)?.message ?? '')
-        : retired
-          ? t('nameRestored', { name })
-          : t('nameRetiredMockTestsMarkedUnder', { name }),
+    told(
+      await (retired ? takeBack : retire)({ id }),
+      retired ? t('nameRestored', { name }) : t('nameRetiredMockTestsMarkedUnder', { name }),
     );
   };
   return (

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
+import { AskFirst } from '../ui/AskFirst';
 import { longDate } from '../ui/format';
 import { Rows, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -31,9 +32,13 @@ export function Cars() {
                 {car.name} <span className="muted">{longDate(car.addedAt)}</span>
               </span>
               {lead && (
-                <Button variant="text" onClick={() => void dropCar({ carId: car.id })}>
-                  {t('removeCar', { name: car.name })}
-                </Button>
+                <AskFirst
+                  action={t('removeCar', { name: car.name })}
+                  question={t('removeCarAsk', { name: car.name })}
+                  go={() => dropCar({ carId: car.id })}
+                >
+                  {t('removeCarMeans')}
+                </AskFirst>
               )}
             </li>
           ))}

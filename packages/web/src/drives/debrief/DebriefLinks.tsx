@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/debrief';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
 import { ShareLinks } from '../../ui/ShareLinks';
+import { told } from '../../ui/told';
 
 interface Props {
   readonly driveId: string;
@@ -27,7 +28,7 @@ export function DebriefLinks({ driveId, name, waiting }: Props) {
       adding={adding.isLoading}
       {...(waiting && { waiting: t('theMockTestIsStillBeing') })}
       onAdd={(days) => void add({ driveId, body: { days } })}
-      onRevoke={(shareId) => void revoke({ driveId, shareId })}
+      onRevoke={(shareId) => void revoke({ driveId, shareId }).then((done) => told(done))}
     />
   );
 }

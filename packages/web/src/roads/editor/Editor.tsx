@@ -6,6 +6,7 @@ import { divIcon, type Map as LeafletMap } from 'leaflet';
 import { lazy, Suspense, useReducer, useRef, useState } from 'react';
 import { Marker, useMap, useMapEvents } from 'react-leaflet';
 import { api } from '../../base/api';
+import { told } from '../../ui/told';
 import type { FromFile } from '../list/AddFromTrack';
 import { RoadPicture } from '../picture/RoadPicture';
 import { useReading } from '../use-route';
@@ -84,7 +85,11 @@ export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
               })}
             />
           ))}
-          <NoteMarks stored={stored} notes={notes} onDrop={(noteId) => void dropNote({ noteId })} />
+          <NoteMarks
+            stored={stored}
+            notes={notes}
+            onDrop={(noteId) => void dropNote({ noteId }).then((done) => told(done))}
+          />
         </RoadPicture>
         <EditorTools drawing={drawing} tool={tool} closed={closed} onTool={setTool} onEdit={edit} />
         <p className={styles.hint}>

@@ -2,14 +2,12 @@ import type { RouteView } from '@jasperwren/contract/driving-routes';
 import type { RouteBody } from '@jasperwren/core/routes/driving-route';
 import { t } from '@jasperwren/words/routes';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogTitle from '@mui/material/DialogTitle';
 import { enqueueSnackbar } from 'notistack';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
+import { AskFirst } from '../../ui/AskFirst';
 import styles from './editor.module.css';
 
 interface Props {
@@ -27,11 +25,10 @@ interface Props {
 /** Saves the route, or deletes it after asking. */
 export function SaveRoute({ roadsId, route, now, changed, ready, letGo, children }: Props) {
   const navigate = useNavigate();
-  const [asking, setAsking] = useState(false);
   const [addRoute, adding] = api.useAddRouteMutation();
   const [editRoute, editing] = api.useEditRouteMutation();
-  const [dropRoute, dropping] = api.useDropRouteMutation();
-  const error = adding.error ?? editing.error ?? dropping.error;
+  const [dropRoute] = api.useDropRouteMutation();
+  const error = adding.error ?? editing.error;
   const save = async () => {
     const { name, stops, places, notes } = now;
     const body = { name, roadsId, stops, places, ...(notes !== undefined && { notes }) };
@@ -44,11 +41,11 @@ export function SaveRoute({ roadsId, route, now, changed, ready, letGo, children
     void navigate(`/routes/${saved.data.id}`, { replace: true });
   };
   const drop = async () => {
-    const { error: refused } = await dropRoute({ routeId: route!.id });
-    setAsking(false);
-    if (refused) return;
+    const done = await dropRoute({ routeId: route!.id });
+    if (done.error) return done;
     letGo();
     void navigate('/routes');
+    return done;
   };
   return (
     <>
@@ -65,22 +62,11 @@ export function SaveRoute({ roadsId, route, now, changed, ready, letGo, children
         )}
         {children}
         {route && (
-          <Button variant="text" onClick={() => setAsking(true)}>
-            {t('deleteRoute')}
-          </Button>
+          <AskFirst action={t('deleteRoute')} question={t('deleteRouteAsk', { name: route.name })} go={drop}>
+            {t('deleteRouteMeans')}
+          </AskFirst>
         )}
       </div>
-      {asking && (
-        <Dialog open onClose={() => setAsking(false)}>
-          <DialogTitle>{t('deleteRouteAsk', { name: route!.name })}</DialogTitle>
-          <DialogActions>
-            <Button onClick={() => setAsking(false)}>{t('keep')}</Button>
-            <Button variant="contained" onClick={() => void drop()}>
-              {t('deleteRoute')}
-            </Button>
-          </DialogActions>
-        </Dialog>
-      )}
     </>
   );
 }

@@ -6,12 +6,13 @@ import LinearProgress from '@mui/material/LinearProgress';
 import { useState, type DragEvent } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../base/api';
-import { apiError } from '../../base/client';
 import { useAppDispatch } from '../../base/hooks';
 import { Rows, Section } from '../../ui/Page';
 import styles from './list.module.css';
 import { sendRoads } from './send-roads';
 import { FileButton } from '../../ui/FileButton';
+import { told } from '../../ui/told';
+import { AskFirst } from '../../ui/AskFirst';
 
 /** The files of roads, and a place to drop another. */
 export function RoadsFiles({ roads }: { readonly roads: readonly RoadsView[] }) {
@@ -68,7 +69,7 @@ export function RoadsFiles({ roads }: { readonly roads: readonly RoadsView[] }) 
 }
 
 function RoadsRow({ roads }: { readonly roads: RoadsView }) {
-  const [drop, { error, isLoading }] = api.useDropRoadsMutation();
+  const [drop, { isLoading }] = api.useDropRoadsMutation();
   const { id, name, version, state, progress, problem, summary } = roads;
   return (
     <li className={styles.roads}>
@@ -104,19 +105,27 @@ function RoadsRow({ roads }: { readonly roads: RoadsView }) {
             {summary.components.length > 1 && `; ${t('partsApart', { count: summary.components.length - 1 })}`}
           </span>
         )}
-        {error && <p role="alert">{apiError(error)?.message}</p>}
       </div>
-      <Button
-        variant="text"
-        size="small"
-        disabled={isLoading}
-        aria-label={
-          state === 'reading' ? t('cancelReading') : t('deleteRoads', { name: t('roadsVersion', { name, version }) })
-        }
-        onClick={() => void drop({ roadsId: id })}
-      >
-        {state === 'reading' ? t('cancelReading') : t('delete')}
-      </Button>
+      {state === 'reading' ? (
+        <Button
+          variant="text"
+          size="small"
+          disabled={isLoading}
+          onClick={() => void drop({ roadsId: id }).then((done) => told(done))}
+        >
+          {t('cancelReading')}
+        </Button>
+      ) : (
+        <AskFirst
+          action={t('delete')}
+          aria-label={t('deleteRoads', { name: t('roadsVersion', { name, version }) })}
+          size="small"
+          question={t('deleteRoadsAsk', { name: t('roadsVersion', { name, version }) })}
+          go={() => drop({ roadsId: id })}
+        >
+          {t('deleteRoadsMeans')}
+        </AskFirst>
+      )}
     </li>
   );
 }

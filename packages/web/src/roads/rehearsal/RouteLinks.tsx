@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/rehearsal';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
 import { ShareLinks } from '../../ui/ShareLinks';
+import { told } from '../../ui/told';
 
 /** Links by which a learner rehearses this route. */
 export function RouteLinks({ routeId }: { readonly routeId: string }) {
@@ -19,7 +20,7 @@ export function RouteLinks({ routeId }: { readonly routeId: string }) {
       addError={apiError(adding.error)?.message}
       adding={adding.isLoading}
       onAdd={(days) => void add({ routeId, body: { days } })}
-      onRevoke={(linkId) => void revoke({ routeId, linkId })}
+      onRevoke={(linkId) => void revoke({ routeId, linkId }).then((done) => told(done))}
     />
   );
 }

@@ -1,15 +1,13 @@
 import type { TraceView } from '@jasperwren/contract/traces';
 import { t } from '@jasperwren/words/traces';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import { enqueueSnackbar } from 'notistack';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { addressFor, api } from '../../base/api';
 import { apiError } from '../../base/client';
 import { typedNumber, typedSigned } from '../../ui/typed-number';
+import { AskFirst } from '../../ui/AskFirst';
 import styles from './drive-road.module.css';
 
 /** The clock of a trace and its ends; and the ways to take it along or to delete it. */
@@ -84,34 +82,15 @@ export function TraceClock({ driveId, trace }: { readonly driveId: string; reado
 }
 
 function DeleteTrace({ driveId }: { readonly driveId: string }) {
-  const [asked, setAsked] = useState(false);
-  const [drop, { isLoading, error }] = api.useDropTraceMutation();
-  const id = useId();
+  const [drop] = api.useDropTraceMutation();
   const go = async () => {
-    const { error: failed } = await drop({ driveId });
-    if (failed) return;
-    setAsked(false);
-    enqueueSnackbar(t('deleted'));
+    const done = await drop({ driveId });
+    if (!done.error) enqueueSnackbar(t('deleted'));
+    return done;
   };
   return (
-    <>
-      <Button variant="text" color="error" onClick={() => setAsked(true)}>
-        {t('deleteTrace')}
-      </Button>
-      {asked && (
-        <Dialog open onClose={() => setAsked(false)} aria-labelledby={id}>
-          <DialogTitle id={id}>{t('deleteSure')}</DialogTitle>
-          {error && <p role="alert">{apiError(error)?.message}</p>}
-          <DialogActions>
-            <Button variant="text" onClick={() => setAsked(false)}>
-              {t('cancel')}
-            </Button>
-            <Button variant="contained" color="error" disabled={isLoading} onClick={() => void go()}>
-              {t('deleteTrace')}
-            </Button>
-          </DialogActions>
-        </Dialog>
-      )}
-    </>
+    <AskFirst action={t('deleteTrace')} question={t('deleteSure')} color="error" go={go}>
+      {t('deleteTraceMeans')}
+    </AskFirst>
   );
 }

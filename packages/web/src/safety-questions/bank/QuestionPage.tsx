@@ -10,6 +10,7 @@ import { joinWords } from '@jasperwren/words/lists';
 import { api } from '../../base/api';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { told } from '../../ui/told';
 import styles from '../safety-questions.module.css';
 import { HandPicture } from '../drawings/HandPicture';
 import { SignPicture } from '../drawings/SignPicture';
@@ -53,7 +54,10 @@ export default function QuestionPage() {
       }
       actions={
         <>
-          <Button variant="text" onClick={() => void (retired ? takeBack : retire)({ questionId })}>
+          <Button
+            variant="text"
+            onClick={() => void (retired ? takeBack : retire)({ questionId }).then((done) => told(done))}
+          >
             {retired ? t('restore') : t('retire')}
           </Button>
           <Button variant="contained" component={Link} to={`/checks/questions/${questionId}/edit`}>

@@ -8,6 +8,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { Link, useBlocker, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
+import { AskFirst } from '../../ui/AskFirst';
 import { Page, Section } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
@@ -64,9 +65,11 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
     void navigate(`/standards/${id}`);
   };
   const forget = async () => {
-    await drop({ id });
+    const done = await drop({ id });
+    if (done.error) return done;
     setKept({ ...kept, standard: draft });
     void navigate('/standards');
+    return done;
   };
   return (
     <Page
@@ -87,9 +90,11 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
               ? t('notSavedYet')
               : t('readyToPublish')}
         </span>
-        <Button variant="text" onClick={() => void forget()}>
-          {t('deleteDraft')}
-        </Button>
+        {(kept.savedAt !== '' || dirty) && (
+          <AskFirst action={t('deleteDraft')} question={t('deleteDraftAsk')} go={forget}>
+            {draft.version > 1 ? t('deleteDraftMeans', { version: draft.version - 1 }) : t('deleteOnlyDraftMeans')}
+          </AskFirst>
+        )}
         <Button variant="outlined" disabled={saving.isLoading || !dirty} onClick={() => void keep()}>
           {t('saveDraft')}
         </Button>

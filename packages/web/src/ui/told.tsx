@@ -1,0 +1,34 @@
+import { t } from '@jasperwren/words/common';
+import Button from '@mui/material/Button';
+import { closeSnackbar, enqueueSnackbar } from 'notistack';
+import { apiError } from '../base/client';
+
+/** What came of a change that was sent. */
+export interface Outcome {
+  readonly error?: unknown;
+}
+
+/**
+ * Says at the foot of the page what came of a change that has no place of its own to say it: why it failed, or these words,
+ * with a way to take it back where there is one. True where it went well.
+ */
+export function told({ error }: Outcome, words?: string, undo?: () => PromiseLike<Outcome>): boolean {
+  if (error) enqueueSnackbar(apiError(error)?.message);
+  else if (words !== undefined)
+    enqueueSnackbar(words, {
+      ...(undo && {
+        action: (key) => (
+          <Button
+            color="inherit"
+            onClick={() => {
+              closeSnackbar(key);
+              void undo().then((done) => told(done));
+            }}
+          >
+            {t('undo')}
+          </Button>
+        ),
+      }),
+    });
+  return !error;
+}
