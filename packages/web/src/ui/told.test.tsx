@@ -4,7 +4,11 @@ import { told } from './told';
 
 const refused = { error: { status: 403, code: 'forbidden', message: 'Only a lead instructor can do this.' } };
 
-const tell = (...all: Parameters<typeof told>) => act(() => told(...all));
+function tell(...all: Parameters<typeof told>): boolean | undefined {
+  let well: boolean | undefined;
+  act(() => void (well = told(...all)));
+  return well;
+}
 
 beforeEach(() => void render(<SnackbarProvider />));
 
