@@ -27,6 +27,11 @@ export default {
   projects: [
     { ...shared, testEnvironment: 'node', testMatch: ['**/*.test.ts'] },
     // What draws or listens is tested on a page.
-    { ...shared, testEnvironment: '<rootDir>/packages/web/testing/page.cjs', testMatch: ['**/*.test.tsx'] },
+    {
+      ...shared,
+      testEnvironment: '<rootDir>/packages/web/testing/page.cjs',
+      setupFilesAfterEnv: ['<rootDir>/packages/web/testing/patience.cjs'],
+      testMatch: ['**/*.test.tsx'],
+    },
   ],
 };

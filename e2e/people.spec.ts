@@ -149,9 +149,9 @@ test('a learner asks for everything, then to be erased: nothing is left, on othe
   await page.getByRole('button', { name: desk('more') }).click();
   await page.getByRole('menuitem', { name: 'Erase' }).click();
   const dialog = page.getByRole('dialog', { name: 'Erase Quenby Vanishing?' });
-  await expect(dialog.getByRole('button', { name: schoolPage('eraseForGood') })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: learners('eraseForGood') })).toBeDisabled();
   await dialog.getByLabel('Type the name').fill('Quenby Vanishing');
-  await dialog.getByRole('button', { name: schoolPage('eraseForGood') }).click();
+  await dialog.getByRole('button', { name: learners('eraseForGood') }).click();
   await expect(page.getByRole('dialog', { name: learners('learnerErased') })).toContainText(
     learners('mockTests', { count: 1 }),
   );

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** How the outbox stands. */
-interface Outbox {
+export interface Outbox {
   /** Entries of the person signed in that the server does not have, those set aside included. */
   readonly waiting: number;
   readonly refused: number;

@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { deviceDb } from '../device/device-db';
+import { until } from '../testing-until';
 import type { Lane, RouteOfLane } from '../device/lanes';
 import { entriesOf, putInLine, putLatest, sendSoon } from './entries';
 import { makeSender, type Sent } from './sender';
@@ -43,10 +44,6 @@ const sender = makeSender(
 
 async function line(owner: string, lane: Lane, ...ids: readonly string[]): Promise<void> {
   for (const id of ids) await putInLine({ id, owner, lane, body: id });
-}
-async function until(condition: () => boolean | Promise<boolean>): Promise<void> {
-  for (let i = 0; i < 400 && !(await condition()); i++) await new Promise((resolve) => setTimeout(resolve, 10));
-  expect(await condition()).toBe(true);
 }
 const left = async (owner = 'ada') => (await entriesOf(owner)).map(({ id }) => id);
 const last = (type: string) => actions.filter((action) => action.type === type).at(-1)?.payload;

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { follow, type Steps } from './follow';
+import { until } from '../testing-until';
 import { workersOf } from './workers';
 
 const sums = {
@@ -55,10 +56,6 @@ function followed(of = workers(), how: Steps<Sums, number, Parts> = steps, quest
   });
   return { told, failed, cancel };
 }
-const until = async (condition: () => boolean) => {
-  for (let i = 0; i < 200 && !condition(); i++) await new Promise((resolve) => setTimeout(resolve, 5));
-  expect(condition()).toBe(true);
-};
 
 beforeEach(() => made.splice(0));
 afterEach(() => made.forEach((worker) => worker.terminate()));

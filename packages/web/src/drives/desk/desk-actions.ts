@@ -33,7 +33,7 @@ interface Means {
 }
 
 /** What a mark can say besides its item and grade. */
-interface MarkedWith {
+export interface MarkedWith {
   readonly measured?: number;
   /** Code of the look that was missed. */
   readonly look?: string;

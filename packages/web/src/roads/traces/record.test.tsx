@@ -6,7 +6,9 @@ import { deviceDb } from '../../base/device/device-db';
 import { entriesOf } from '../../base/outbox/entries';
 import { pretendGeolocation } from '../../base/testing-geolocation';
 import { store } from '../../base/store';
+import { until } from '../../base/testing-until';
 import { recordDevice, recordSimulated } from './record';
+import './recording-slice';
 
 const target = { driveId: 'd', owner: 'ada' };
 let device: ReturnType<typeof pretendGeolocation>;
@@ -16,12 +18,8 @@ const position = (ms: number, coords: Partial<GeolocationCoordinates> = {}) =>
   device.tell({ latitude: 48.1234567, longitude: -30, accuracy: 7.4, speed: 8.36, ...coords }, 1_000_000 + ms);
 
 async function pieces(count: number): Promise<readonly FixPiece[]> {
-  for (let i = 0; i < 200; i++) {
-    const entries = await entriesOf('ada');
-    if (entries.length >= count) return entries.map(({ body }) => body as FixPiece);
-    await new Promise((resolve) => setTimeout(resolve, 5));
-  }
-  throw new Error(`There were never ${count} pieces.`);
+  await until(async () => (await entriesOf('ada')).length >= count);
+  return (await entriesOf('ada')).map(({ body }) => body as FixPiece);
 }
 
 beforeEach(async () => {
