@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { impliedLimits, kmhPerMph, parseLimit, roadClasses, roadOf, signs, signsOf, type Tags } from './road-tags';
+import { impliedLimits, parseLimit, roadClasses, roadOf, signs, signsOf, type Tags } from './road-tags';
+import { kmhPerMph } from './units';
 
 const road = (tags: Tags = {}) => roadOf({ highway: 'residential', ...tags });
 

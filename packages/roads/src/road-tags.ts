@@ -1,3 +1,5 @@
+import { kmhPerMph } from './units';
+
 /** Classes of road, from the largest to the least, by the value of the tag `highway`. */
 export const roadClasses = [
   'motorway',
@@ -52,8 +54,6 @@ export interface Road {
 }
 
 export type Tags = Readonly<Record<string, string>>;
-
-export const kmhPerMph = 1.609344;
 
 /** Limits in km/h that stand where a road gives none: a cautious reading by class, common practice. */
 export const impliedLimits: Readonly<Record<RoadClass, number>> = {

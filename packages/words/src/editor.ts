@@ -168,6 +168,7 @@ export const resource = {
   worth: 'Worth',
   meaning: 'Meaning',
   draft: 'draft',
+  openStandard: 'Open this standard',
   draftSaved: 'Draft saved.',
   versionVersionPublishedNewMockTests: 'Version {{version}} published. New mock tests use it.',
   markingStandards: 'Marking standards',

@@ -1,6 +1,6 @@
 import type { PlaceSort, RoadPlace } from '@jasperwren/core/places/passes';
 import type { LeftOut } from '@jasperwren/roads/traces/fix';
-import { kmhPerMph } from '@jasperwren/roads/road-tags';
+import { kmhPerMph, metresPerYard } from '@jasperwren/roads/units';
 import { joinWords } from './lists';
 import { lengthWords, type Units } from './roads/distances';
 import { wordsOf } from './words';
@@ -194,8 +194,6 @@ export const resource = {
 } as const;
 
 export const t = wordsOf('traces', resource);
-
-const metresPerYard = 0.9144;
 
 const turns = { left: 'turnLeft', ahead: 'turnAhead', right: 'turnRight', back: 'turnBack' } as const;
 const turnWord = (turn: RoadPlace['turn']) => t(turns[turn ?? 'ahead']);

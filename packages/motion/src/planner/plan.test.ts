@@ -4,13 +4,11 @@ import { distance, seenFrom, wrapAngle } from '../geometry';
 import { standing } from '../moves/roll';
 import { driveSteps, movementsOf } from '../moves/steps';
 import { vehicleClasses } from '../vehicle/classes';
-import { leastRadius } from '../vehicle/turning';
-import { rearBehindOf, type Vehicle } from '../vehicle/vehicle';
+import { rearBehindOf } from '../vehicle/vehicle';
 import { usualPlanOptions, type FoundPlan } from './plan';
-import { movementsByWidth, planExercise, roomNeeded } from './plan-exercise';
-import { leastMovementsByTrying } from './testing-tries';
+import { planExercise } from './plan-exercise';
 
-const { car, van, rigid, 'car-with-trailer': towing } = vehicleClasses;
+const { car, van, 'car-with-trailer': towing } = vehicleClasses;
 const options = usualPlanOptions;
 
 const cases = [car, van, towing].flatMap((vehicle) =>
@@ -49,69 +47,6 @@ it.each(cases)(
     }
   },
 );
-
-const widths: readonly (readonly [Vehicle, readonly number[]])[] = [
-  [car, [5.4, 6.5, 12]],
-  [van, [9, 14]],
-  [rigid, [10, 13, 17.5]],
-];
-
-it.each(widths.flatMap(([vehicle, all]) => all.map((width) => [vehicle.kind, width, vehicle] as const)))(
-  '%s on a road of %d m: as few movements as by trying everything',
-  (_, width, vehicle) => {
-    const plan = planExercise(vehicle, { code: 'turn-in-road', side: 'right', space: { roadM: width } }, options);
-    expect(plan.found ? plan.movements : null).toBe(leastMovementsByTrying(vehicle, width, options.clearanceM));
-  },
-);
-
-const impossible: readonly (readonly [string, Vehicle, ExerciseSpec, number])[] = [
-  // The tyres are 1.7 m wide over all; with 10 cm on either side and lines of 10 cm that asks for 2 m.
-  ['bay too narrow for its tyres', car, { code: 'bay-reverse', side: 'right', space: { bayM: 1.95 } }, 0.1],
-  ['bay too narrow for the clearance', car, { code: 'bay-reverse', side: 'left', space: { bayM: 2.3 } }, 0.3],
-  ['bay too short for the clearance', car, { code: 'alley-dock', side: 'right', space: { depthM: 4.1 } }, 0.4],
-  ['driving in, too narrow', van, { code: 'bay-forward', side: 'right', space: { bayM: 2.05 } }, 0.1],
-  ['angle bay too narrow', van, { code: 'angle-bay', side: 'left', space: { bayM: 2.1 } }, 0.1],
-  // A car of 4.05 m, with 10 cm at either end, is 4.25 m.
-  ['gap shorter than the car with its clearance', car, { code: 'parallel', side: 'right', space: { gapM: 4.2 } }, 0.1],
-  ['gap with a hand to spare at either end', van, { code: 'parallel', side: 'left', space: { gapM: 5.4 } }, 0.1],
-  // Square to the road the wheels take up the wheelbase and a tyre.
-  ['road narrower than the wheels are long', car, { code: 'turn-in-road', side: 'right', space: { roadM: 3.2 } }, 0.1],
-  [
-    'road narrower than the wheels of a lorry are long',
-    rigid,
-    { code: 'turn-in-road', side: 'right', space: { roadM: 5.4 } },
-    0.1,
-  ],
-  [
-    'lane narrower than the clearance asks',
-    car,
-    { code: 'straight-reverse', side: 'right', space: { laneM: 2.1 } },
-    0.25,
-  ],
-];
-
-it.each(impossible)('finds no way: %s', (_, vehicle, spec, clearanceM) => {
-  expect(planExercise(vehicle, spec, { ...options, clearanceM }).found).toBe(false);
-});
-
-it('says how much more road would do, and that less does not', () => {
-  const spec: ExerciseSpec = { code: 'parallel', side: 'right', space: { gapM: 4.2 } };
-  const needed = roomNeeded(car, spec, { ...options, mostMovements: 4 })!;
-  expect(needed).toMatchObject({ measure: 'gapM', haveM: 4.2 });
-  const at = (gapM: number) => planExercise(car, { ...spec, space: { gapM } }, { ...options, mostMovements: 4 }).found;
-  expect(at(needed.needM)).toBe(true);
-  expect(at(needed.needM - 0.05)).toBe(false);
-});
-
-it('asks for no more movements the wider the road is, and for one where the circle fits', () => {
-  const told: number[] = [];
-  const all = movementsByWidth(car, [5.5, 7, 9, 12.5], options, ({ widthM }) => told.push(widthM));
-  expect(told).toEqual([5.5, 7, 9, 12.5]);
-  const movements = all.map((one) => one.movements!);
-  expect(movements).toEqual([...movements].sort((a, b) => b - a));
-  expect(movements.at(-1)).toBe(1);
-  expect(12.5).toBeGreaterThan(2 * leastRadius(car));
-});
 
 it('tells how far it is, and says a start on which nothing can stand', () => {
   let told = 0;

@@ -1,12 +1,10 @@
 import { turnBetween } from '../geometry';
 import { edgeMetres, edgesFrom, wayOf, type RoadGraph } from '../graph/graph';
 import type { Side } from '../graph/side';
-import { kmhPerMph } from '../road-tags';
 import type { Path } from '../route/router';
 import { paceOf } from '../route/time-model';
+import { kmhPerMph, metresPerYard } from '../units';
 import { decisionsOf, type Decision } from './decisions';
-
-export const metresPerYard = 0.9144;
 
 /** Distances by speed: from this many km/h on, this many metres before the junction. */
 export type Ladder = readonly (readonly [kmh: number, metres: number])[];

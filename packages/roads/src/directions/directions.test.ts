@@ -1,11 +1,11 @@
 import { buildGraph } from '../graph/graph';
 import { finder } from '../graph/snap';
 import { trafficSide, type Side } from '../graph/side';
-import { kmhPerMph } from '../road-tags';
 import { makeRouter } from '../route/router';
 import { byDistance } from '../route/time-model';
 import { drawn, placeAt, type Drawing } from '../testing';
-import { callsOf, deviceStyle, instructorStyle, leadAt, metresPerYard, type CallStyle } from './calls';
+import { callsOf, deviceStyle, instructorStyle, leadAt, type CallStyle } from './calls';
+import { kmhPerMph, metresPerYard } from '../units';
 import { decisionsOf } from './decisions';
 
 type At = readonly [x: number, y: number];

@@ -1,4 +1,5 @@
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { metresPerYard } from '@jasperwren/roads/units';
 import { joinWords } from '../lists';
 import { wordsOf } from '../words';
 
@@ -52,11 +53,9 @@ function onTheRoad({ categories }: EffectiveStandard): boolean {
   return categories.some(({ items }) => items.some(({ behaviour }) => behaviour.startsWith('junctions.')));
 }
 
-const yardPerM = 1 / 0.9144;
-
 /** A distance in metres, with yards where the place uses them: "20 m (21.9 yd)". */
 export function distanceWords({ units }: EffectiveStandard, distanceM: number): string {
   return units === 'imperial'
-    ? t('metresAndYards', { metres: distanceM, yards: (distanceM * yardPerM).toFixed(1) })
+    ? t('metresAndYards', { metres: distanceM, yards: (distanceM / metresPerYard).toFixed(1) })
     : t('metres', { metres: distanceM });
 }

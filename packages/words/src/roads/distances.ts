@@ -1,3 +1,4 @@
+import { metresPerMile, metresPerYard } from '@jasperwren/roads/units';
 import { wordsOf } from '../words';
 
 export const resource = {
@@ -15,9 +16,6 @@ export const resource = {
 const t = wordsOf('distances', resource);
 
 export type Units = 'miles' | 'metric';
-
-const metresPerYard = 0.9144;
-const metresPerMile = 1609.344;
 
 /** A distance ahead as one says it, rounded: "150 yards", "half a mile", "400 metres". */
 export function aheadWords(metres: number, units: Units): string {

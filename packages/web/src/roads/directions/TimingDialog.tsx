@@ -1,6 +1,6 @@
 import type { CallTimingView } from '@jasperwren/contract/call-timing';
-import { metresPerYard, type CallTiming } from '@jasperwren/roads/directions/calls';
-import { kmhPerMph } from '@jasperwren/roads/road-tags';
+import type { CallTiming } from '@jasperwren/roads/directions/calls';
+import { kmhPerMph, metresPerYard } from '@jasperwren/roads/units';
 import { t as common } from '@jasperwren/words/common';
 import type { Units } from '@jasperwren/words/roads/distances';
 import { t } from '@jasperwren/words/routes';

@@ -1,4 +1,5 @@
-import { kmhPerMph, signs as bits } from '@jasperwren/roads/road-tags';
+import { signs as bits } from '@jasperwren/roads/road-tags';
+import { kmhPerMph } from '@jasperwren/roads/units';
 import type { TokenName } from '../../base/tokens';
 import type { PreparedRoads } from './prepare';
 

@@ -1,4 +1,4 @@
-import { kmhPerMph } from '@jasperwren/roads/road-tags';
+import { kmhPerMph } from '@jasperwren/roads/units';
 import { t } from '@jasperwren/words/rehearsal';
 import type { Units } from '@jasperwren/words/roads/distances';
 

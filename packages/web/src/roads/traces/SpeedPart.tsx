@@ -1,7 +1,7 @@
 import type { MarkOnRoad } from '@jasperwren/contract/traces';
 import type { TraceReading } from '@jasperwren/core/traces/reading';
 import { speedsIn, type DriveSpeeds } from '@jasperwren/core/traces/drive-speeds';
-import { kmhPerMph } from '@jasperwren/roads/road-tags';
+import { kmhPerMph, metresPerMile } from '@jasperwren/roads/units';
 import { lengthWords, type Units } from '@jasperwren/words/roads/distances';
 import { speedWords, t } from '@jasperwren/words/traces';
 import { lazy, Suspense, useMemo } from 'react';
@@ -22,7 +22,6 @@ interface Props {
   readonly onMoment: (atMs: number) => void;
 }
 
-const metresPerMile = 1609.344;
 
 /** How fast it was driven, against the limits, with what to look at. */
 export function SpeedPart({ reading, zeroMs, marks, units, onMoment }: Props) {

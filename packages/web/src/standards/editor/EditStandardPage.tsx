@@ -10,7 +10,7 @@ import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
 import { AskFirst } from '../../ui/AskFirst';
 import { Page, Section } from '../../ui/Page';
-import { Failed, Loading } from '../../ui/states';
+import { Empty, Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
 import { CategoryFields } from './CategoryFields';
 import type { Change } from './change';
@@ -28,6 +28,8 @@ import { Trial } from './Trial';
 export default function EditStandardPage() {
   const { standardId = '' } = useParams();
   const { data, error, refetch } = api.useDraftQuery({ id: standardId });
+  if (error?.code === 'template')
+    return <Empty action={<Link to={`/standards/${standardId}`}>{t('openStandard')}</Link>}>{error.message}</Empty>;
   if (error) return <Failed error={error} onRetry={() => void refetch()} />;
   if (!data) return <Loading what={t('draft')} />;
   return <Editor key={standardId} id={standardId} opened={data} />;
