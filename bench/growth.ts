@@ -14,7 +14,7 @@ import { fullTest } from '../packages/core/src/drive/testing';
 import { judgeDrive } from '../packages/core/src/marking/judge';
 import { allCells, rulesOf } from '../packages/core/src/marking/rules';
 import { tally, templates } from '../packages/core/src/marking/testing-standards';
-import { judgeUnder } from '../packages/core/src/marking/translate';
+import { judgeUnder } from '../packages/core/src/marking/compare/translate';
 import { createSchool } from '../packages/server/src/accounts/store';
 import { callNow } from '../packages/server/src/call';
 import { createDatabase } from '../packages/server/src/db/database';

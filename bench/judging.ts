@@ -11,7 +11,7 @@ import { judgeDrive } from '../packages/core/src/marking/judge';
 import { allCells, rulesOf } from '../packages/core/src/marking/rules';
 import { addMark, scoreMarks, type Score } from '../packages/core/src/marking/score';
 import { tally, templates } from '../packages/core/src/marking/testing-standards';
-import { judgeUnder } from '../packages/core/src/marking/translate';
+import { judgeUnder } from '../packages/core/src/marking/compare/translate';
 
 const events = driveOf(500);
 const text = JSON.stringify(events);

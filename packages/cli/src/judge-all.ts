@@ -2,7 +2,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { templates } from '@jasperwren/core/marking/templates';
-import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
+import { judgeUnder, type Compared } from '@jasperwren/core/marking/compare/translate';
 import { verdictDetail } from '@jasperwren/words/marking/verdict';
 
 /** A drive under its own standard and all others, its own first. */

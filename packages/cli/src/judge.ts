@@ -5,7 +5,7 @@ import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
-import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
+import { judgeUnder, type Compared } from '@jasperwren/core/marking/compare/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { conflictSentence, crossingWords, reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { describeMissing } from '@jasperwren/words/marking/missing';

@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/fields';
 import type { Standard } from '@jasperwren/core/marking/standard';
-import type { StandardProblem } from '@jasperwren/core/marking/lint';
+import type { StandardProblem } from '@jasperwren/core/marking/lint/lint';
 import { IsInt, IsObject, IsString, Matches, MaxLength, Min, MinLength } from 'class-validator';
 import { MayBeMissing } from './optional';
 import { Trimmed } from './transforms';

@@ -1,4 +1,4 @@
-import { differencesBetween } from '@jasperwren/core/marking/difference';
+import { differencesBetween } from '@jasperwren/core/marking/compare/difference';
 import { tally } from '@jasperwren/core/marking/testing-standards';
 import { problemsOfVehicle } from '@jasperwren/core/safety-questions/vehicle';
 import { differenceWords } from './marking/differences';

@@ -1,4 +1,4 @@
-import { gradeFor } from '../marking/translate';
+import { gradeFor } from '../marking/compare/translate';
 import { gradesOf, rulesOf } from '../marking/rules';
 import type { Grade, Item, EffectiveStandard } from '../marking/standard';
 import { adviserRules, severities, type AdviserReason, type AdviserRule, type GradeLevel } from './rules';

@@ -1,4 +1,4 @@
-import type { StandardProblem } from '../marking/problem';
+import type { StandardProblem } from '../marking/lint/problem';
 
 /** Something of a file that has not the shape it should: where, as a JSON Pointer (RFC 6901), and what. */
 export interface ShapeProblem {

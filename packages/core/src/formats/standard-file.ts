@@ -1,4 +1,4 @@
-import { lintStandard } from '../marking/lint';
+import { lintStandard } from '../marking/lint/lint';
 import type { Standard } from '../marking/standard';
 import type { FormatProblem, Parsed, ShapeProblem } from './parsed';
 import { parseJson, schemaCheck } from './problems';

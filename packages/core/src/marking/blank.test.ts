@@ -1,6 +1,6 @@
 import { parseStandardFile, standardFile } from '../formats/standard-file';
 import { blankStandard } from './blank';
-import { lintStandard } from './lint';
+import { lintStandard } from './lint/lint';
 import { fromCatalogue } from './template-parts/from-catalogue';
 
 describe('a standard from nothing', () => {

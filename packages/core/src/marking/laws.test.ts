@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Mark } from '../drive/drive';
 import { parseStandardFile, standardFile } from '../formats/standard-file';
-import { lintStandard } from './lint';
+import { lintStandard } from './lint/lint';
 import { rulesOf } from './rules';
 import { addMark, scoreMarks } from './score';
 import type { EffectiveStandard } from './standard';

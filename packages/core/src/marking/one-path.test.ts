@@ -7,7 +7,7 @@ import { judgeDrive } from './judge';
 import type { EffectiveStandard } from './standard';
 import { attemptsYard, tally, templates, timedYard } from './testing-standards';
 import { anyLogUnder, anyStandard } from './testing-arbitraries';
-import { judgeUnder } from './translate';
+import { judgeUnder } from './compare/translate';
 import { conflictSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 
 const judge = (standard: EffectiveStandard, log: readonly DriveEvent[]) => judgeDrive(standard, foldDrive(log));

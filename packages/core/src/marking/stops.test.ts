@@ -2,7 +2,7 @@ import type { EventBody } from '../drive/event';
 import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
 import { askedOn, isLastTry, usualGrade } from './asked';
-import { lintStandard } from './lint';
+import { lintStandard } from './lint/lint';
 import { judgeDrive } from './judge';
 import { distanceWords, openingWords } from '@jasperwren/words/marking/script';
 import type { EffectiveStandard } from './standard';

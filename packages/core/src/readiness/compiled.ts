@@ -1,4 +1,4 @@
-import { gradeFor } from '../marking/translate';
+import { gradeFor } from '../marking/compare/translate';
 import { allCells, cellAt, gradesOf, isGraver, rulesOf, type CapGroup, type Cell, type Slot } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import type { FaultKind } from './evidence';

@@ -1,7 +1,7 @@
 import { pick, randomFrom } from '../safety-questions/random';
 import { cellAt, gradesOf, rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
-import { gradeFor } from '../marking/translate';
+import { gradeFor } from '../marking/compare/translate';
 import { wholeTest, type Evidence, type FaultKind } from './evidence';
 import { exactChance } from './exact';
 import { drawGamma, drawPoisson } from './gamma';

@@ -4,7 +4,7 @@ import type { DraftInput, DraftView, NewStandard } from '@jasperwren/contract/st
 import type { FormatProblem } from '@jasperwren/core/formats/parsed';
 import { parseStandardFile, standardShapeProblems } from '@jasperwren/core/formats/standard-file';
 import { blankStandard } from '@jasperwren/core/marking/blank';
-import { lintStandard } from '@jasperwren/core/marking/lint';
+import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { findTemplate } from '@jasperwren/core/marking/find-template';
 import type { InSchool } from '../call';

@@ -1,6 +1,6 @@
 import { sourcedWords } from '@jasperwren/words/marking/provenance';
 import { t } from '@jasperwren/words/standards';
-import { differencesBetween, type Difference } from '@jasperwren/core/marking/difference';
+import { differencesBetween, type Difference } from '@jasperwren/core/marking/compare/difference';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { differenceWords } from '@jasperwren/words/marking/differences';
 import { Rows } from '../ui/Page';

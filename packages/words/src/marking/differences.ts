@@ -1,4 +1,4 @@
-import type { Difference } from '@jasperwren/core/marking/difference';
+import type { Difference } from '@jasperwren/core/marking/compare/difference';
 import { capital } from '../lists';
 import { wordsOf } from '../words';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { lintStandard } from '@jasperwren/core/marking/lint';
+import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { anyStandard } from '@jasperwren/core/marking/testing-arbitraries';
 import { problemWords } from './problems';
 

@@ -1,5 +1,5 @@
 import type { FormatProblem } from '@jasperwren/core/formats/parsed';
-import type { NoSuch, Problem } from '@jasperwren/core/marking/problem';
+import type { NoSuch, Problem } from '@jasperwren/core/marking/lint/problem';
 import { wordsOf } from '../words';
 
 export const resource = {

@@ -2,7 +2,7 @@ import { t } from '@jasperwren/words/compare';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { judgeUnder, type Compared } from '@jasperwren/core/marking/translate';
+import { judgeUnder, type Compared } from '@jasperwren/core/marking/compare/translate';
 import { isNotJudged, type Outcome } from '@jasperwren/core/marking/verdict';
 import { joinWords } from '@jasperwren/words/lists';
 import { verdictDetail, verdictSentence } from '@jasperwren/words/marking/verdict';

@@ -1,5 +1,5 @@
 import { t } from '@jasperwren/words/compare';
-import type { Compared } from '@jasperwren/core/marking/translate';
+import type { Compared } from '@jasperwren/core/marking/compare/translate';
 import { crossingWords, reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { missingWords } from '@jasperwren/words/marking/missing';
 import styles from './compare.module.css';

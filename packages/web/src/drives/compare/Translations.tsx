@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/compare';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import type { Compared, Translation } from '@jasperwren/core/marking/translate';
+import type { Compared, Translation } from '@jasperwren/core/marking/compare/translate';
 import { itemName } from '@jasperwren/words/marking/names';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';

@@ -2,7 +2,7 @@ import { problemWords } from '@jasperwren/words/marking/problems';
 import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';
 import type { DraftView } from '@jasperwren/contract/standards';
-import { lintStandard } from '@jasperwren/core/marking/lint';
+import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { enqueueSnackbar } from 'notistack';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useBlocker, useNavigate, useParams } from 'react-router';

@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/editor';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
-import { lintStandard } from '@jasperwren/core/marking/lint';
+import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { effective } from '@jasperwren/core/marking/options';
 import { judgeSheet, strangeEntries, type SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { Standard } from '@jasperwren/core/marking/standard';

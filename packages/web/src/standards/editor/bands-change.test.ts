@@ -1,4 +1,4 @@
-import { lintStandard } from '@jasperwren/core/marking/lint';
+import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { gradeOfValue } from '@jasperwren/core/marking/measured';
 import { effective } from '@jasperwren/core/marking/options';
 import { tally, timedYard } from '@jasperwren/core/marking/testing-standards';

@@ -1,4 +1,4 @@
-import { lintStandard } from '@jasperwren/core/marking/lint';
+import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { tally, timedYard } from '@jasperwren/core/marking/testing-standards';
 import { setBySchool } from '@jasperwren/core/marking/provenance';
 import {

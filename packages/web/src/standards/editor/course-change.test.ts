@@ -1,4 +1,4 @@
-import { lintStandard } from '@jasperwren/core/marking/lint';
+import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { timedYard } from '@jasperwren/core/marking/templates/timed-yard';
 import {
   addLook,

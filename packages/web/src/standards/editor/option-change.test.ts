@@ -1,4 +1,4 @@
-import { lintStandard } from '@jasperwren/core/marking/lint';
+import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { effective } from '@jasperwren/core/marking/options';
 import { tally } from '@jasperwren/core/marking/testing-standards';
 import { addChoice, changeChoice, newSetting, removeChoice, setSettings, withNewOption } from './option-change';

@@ -1,5 +1,5 @@
 import { noSuch, type Add } from './problem';
-import type { Item, SensorSign, Standard } from './standard';
+import type { Item, SensorSign, Standard } from '../standard';
 
 /** What is measured for each sign that is a value and not a yes or no. */
 const unitsOfSigns: Readonly<Partial<Record<SensorSign, string>>> = {

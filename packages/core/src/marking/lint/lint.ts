@@ -1,9 +1,9 @@
-import { findBehaviour } from '../catalogue/catalogue';
+import { findBehaviour } from '../../catalogue/catalogue';
 import { checkCourse } from './lint-course';
 import { checkLimits } from './lint-limits';
-import { effective } from './options';
+import { effective } from '../options';
 import { problemList, noSuch, type Add, type Problem, type StandardProblem } from './problem';
-import type { Measured, Standard } from './standard';
+import type { Measured, Standard } from '../standard';
 
 export type { StandardProblem } from './problem';
 

@@ -1,10 +1,10 @@
-import type { EventBody } from '../drive/event';
-import { foldDrive } from '../drive/fold';
-import { fullTest } from '../drive/testing';
-import { judgeDrive } from './judge';
-import { judgeSheet, strangeEntries } from './sheet';
-import type { EffectiveStandard } from './standard';
-import { attemptsYard, graded, minorMajor, pointsOff, tally, templates, timedYard } from './testing-standards';
+import type { EventBody } from '../../drive/event';
+import { foldDrive } from '../../drive/fold';
+import { fullTest } from '../../drive/testing';
+import { judgeDrive } from '../judge';
+import { judgeSheet, strangeEntries } from '../sheet';
+import type { EffectiveStandard } from '../standard';
+import { attemptsYard, graded, minorMajor, pointsOff, tally, templates, timedYard } from '../testing-standards';
 import { judgeUnder } from './translate';
 
 const mark = (item: string, grade = 'driving', measured?: number): EventBody => ({

@@ -1,6 +1,6 @@
-import { allCells, cellAt, countsMarks, gradesOf, isGraver, rulesOf, type CapGroup, type Slot } from './rules';
+import { allCells, cellAt, countsMarks, gradesOf, isGraver, rulesOf, type CapGroup, type Slot } from '../rules';
 import { noSuch, type Add, type LimitProblem, type NoSuch } from './problem';
-import type { Cap, Category, Item, Limit, LimitMeasure, EffectiveStandard } from './standard';
+import type { Cap, Category, Item, Limit, LimitMeasure, EffectiveStandard } from '../standard';
 
 /** What is wrong with the limits of a standard whose other parts are sound. */
 export function checkLimits(standard: EffectiveStandard, add: Add): void {

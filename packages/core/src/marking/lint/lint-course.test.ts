@@ -1,7 +1,7 @@
 import { lintStandard } from './lint';
-import type { Standard } from './standard';
-import type { Exercise } from './exercise';
-import { timedYard } from './templates/timed-yard';
+import type { Standard } from '../standard';
+import type { Exercise } from '../exercise';
+import { timedYard } from '../templates/timed-yard';
 
 const paths = (standard: Standard) => lintStandard(standard).map(({ path }) => path);
 const withExercise = (changes: Partial<Exercise>): Standard => ({

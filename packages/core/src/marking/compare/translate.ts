@@ -1,12 +1,12 @@
-import type { Drive, Mark } from '../drive/drive';
-import { standingMarks } from '../drive/drive';
-import { asCounted } from './counting';
-import { gradeOfValue } from './measured';
-import { judgeDrive } from './judge';
-import { gradesOf, rulesOf, type Placed } from './rules';
-import type { Category, Grade, GradeSign, Item, EffectiveStandard } from './standard';
-import { strangeReferences } from './strange';
-import { noVerdict, type Verdict } from './verdict';
+import type { Drive, Mark } from '../../drive/drive';
+import { standingMarks } from '../../drive/drive';
+import { asCounted } from '../counting';
+import { gradeOfValue } from '../measured';
+import { judgeDrive } from '../judge';
+import { gradesOf, rulesOf, type Placed } from '../rules';
+import type { Category, Grade, GradeSign, Item, EffectiveStandard } from '../standard';
+import { strangeReferences } from '../strange';
+import { noVerdict, type Verdict } from '../verdict';
 
 /** How a mark reads under another standard. */
 export type Translation =

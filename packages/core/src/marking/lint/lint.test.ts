@@ -1,13 +1,13 @@
 import { problemWords } from '@jasperwren/words/marking/problems';
 import { readFileSync } from 'node:fs';
-import { parseStandardFile, standardFile } from '../formats/standard-file';
-import { standardFileSchema } from '../formats/standard-schema';
+import { parseStandardFile, standardFile } from '../../formats/standard-file';
+import { standardFileSchema } from '../../formats/standard-schema';
 import { lintStandard } from './lint';
-import { differencesBetween, type Difference } from './difference';
-import { houseDefault } from './provenance';
+import { differencesBetween, type Difference } from '../compare/difference';
+import { houseDefault } from '../provenance';
 import { whatFails } from '@jasperwren/words/marking/read-out';
-import type { Limit, Standard } from './standard';
-import { choosing, graded, tally, templates, timedYard } from './testing-standards';
+import type { Limit, Standard } from '../standard';
+import { choosing, graded, tally, templates, timedYard } from '../testing-standards';
 
 const limit = (changes: Partial<Limit>): Limit => ({
   code: 'made-up',

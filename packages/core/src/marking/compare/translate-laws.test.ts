@@ -1,14 +1,14 @@
 import fc from 'fast-check';
-import type { Drive } from '../drive/drive';
-import { foldDrive } from '../drive/fold';
-import { fullTest } from '../drive/testing';
+import type { Drive } from '../../drive/drive';
+import { foldDrive } from '../../drive/fold';
+import { fullTest } from '../../drive/testing';
 import { differencesBetween } from './difference';
-import { judgeDrive } from './judge';
-import { gradesOf, rulesOf } from './rules';
-import { judgeSheet, sheetMarks, type SheetEntry } from './sheet';
-import type { GradeSign, EffectiveStandard } from './standard';
-import { templates } from './testing-standards';
-import { anyMarks, anyStandard } from './testing-arbitraries';
+import { judgeDrive } from '../judge';
+import { gradesOf, rulesOf } from '../rules';
+import { judgeSheet, sheetMarks, type SheetEntry } from '../sheet';
+import type { GradeSign, EffectiveStandard } from '../standard';
+import { templates } from '../testing-standards';
+import { anyMarks, anyStandard } from '../testing-arbitraries';
 import { gradeFor, judgeUnder } from './translate';
 
 const driven = foldDrive(fullTest([]));

@@ -1,4 +1,4 @@
-import type { LimitMeasure, LimitScope } from './standard';
+import type { LimitMeasure, LimitScope } from '../standard';
 
 /** A name that the standard does not have. */
 export interface NoSuch {

@@ -1,5 +1,5 @@
-import type { Sourced } from './provenance';
-import type { Standard } from './standard';
+import type { Sourced } from '../provenance';
+import type { Standard } from '../standard';
 
 /** One thing that differs between two versions of a standard. */
 export interface Difference {
