@@ -131,7 +131,7 @@ describe('the file of a standard', () => {
   });
 
   it('is published as the schema it is checked by', () => {
-    const file = new URL('../../../../docs/formats/standard.schema.json', `file://${__filename}`);
+    const file = new URL('../../../../../docs/formats/standard.schema.json', `file://${__filename}`);
     expect(JSON.parse(readFileSync(file, 'utf8'))).toEqual(JSON.parse(JSON.stringify(standardFileSchema)));
   });
 });
