@@ -4,7 +4,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { openingWords } from '@jasperwren/words/marking/script';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ReasonForm } from '../desk/ReasonForm';
+import { ReasonForm } from '../desk/panels/ReasonForm';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './briefing.module.css';
 import { StepRow } from './StepRow';

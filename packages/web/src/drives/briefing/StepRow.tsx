@@ -6,7 +6,7 @@ import type { BriefingResult, Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { BriefingStep } from '@jasperwren/core/marking/briefing';
 import { useState } from 'react';
-import { ReasonForm } from '../desk/ReasonForm';
+import { ReasonForm } from '../desk/panels/ReasonForm';
 import styles from './briefing.module.css';
 import { EyesightStep } from './EyesightStep';
 import { ChecklistStep } from './ChecklistStep';

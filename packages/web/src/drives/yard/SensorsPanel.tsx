@@ -9,7 +9,7 @@ import { v7 as newId } from 'uuid';
 import { api } from '../../base/api';
 import { Failed, Loading } from '../../ui/states';
 import { keepSimulated, learners, newLearner, watchRun, type LearnerKind } from '../../yard/public';
-import { Panel } from '../desk/Panel';
+import { Panel } from '../desk/panels/Panel';
 import type { DeskActions } from '../desk/desk-actions';
 import styles from './sensors.module.css';
 

@@ -1,8 +1,8 @@
 import { t } from '@jasperwren/words/desk';
-import keys from './key.module.css';
+import keys from '../key.module.css';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
-import { commandKeys } from './desk-keys';
+import { commandKeys } from '../desk-keys';
 
 const keyWords: readonly (readonly [keyof typeof commandKeys, string])[] = [
   ['pin', t('pin2')],

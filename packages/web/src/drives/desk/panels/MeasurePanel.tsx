@@ -5,9 +5,9 @@ import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Band, EffectiveStandard, Grade, Measured } from '@jasperwren/core/marking/standard';
 import { capital, joinWords } from '@jasperwren/words/lists';
 import { useState } from 'react';
-import { GradeSign } from '../../ui/GradeSign';
-import { typedNumber } from '../../ui/typed-number';
-import type { DeskActions } from './desk-actions';
+import { GradeSign } from '../../../ui/GradeSign';
+import { typedNumber } from '../../../ui/typed-number';
+import type { DeskActions } from '../desk-actions';
 import styles from './measure.module.css';
 import { Panel } from './Panel';
 

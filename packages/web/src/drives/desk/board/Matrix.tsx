@@ -4,13 +4,13 @@ import type { LikelyItem } from '@jasperwren/core/marking/likely';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Item, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { memo } from 'react';
-import { useAppDispatch, useAppSelector } from '../../base/hooks';
-import { clockTime, times } from '../../ui/format';
-import { GradeSign } from '../../ui/GradeSign';
+import { useAppDispatch, useAppSelector } from '../../../base/hooks';
+import { clockTime, times } from '../../../ui/format';
+import { GradeSign } from '../../../ui/GradeSign';
 import styles from './matrix.module.css';
-import { panelOpened, shownCategory, stepBack } from './desk-slice';
-import { Key } from './Key';
-import type { DeskActions } from './desk-actions';
+import { panelOpened, shownCategory, stepBack } from '../desk-slice';
+import { Key } from '../Key';
+import type { DeskActions } from '../desk-actions';
 
 interface Props {
   readonly standard: EffectiveStandard;

@@ -7,13 +7,13 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
-import { api } from '../../base/api';
-import { vehiclesOf, OralMarking } from '../../safety-questions/public';
-import { Rows } from '../../ui/Page';
-import { AnswerButtons } from '../AnswerButtons';
+import { api } from '../../../base/api';
+import { vehiclesOf, OralMarking } from '../../../safety-questions/public';
+import { Rows } from '../../../ui/Page';
+import { AnswerButtons } from '../../AnswerButtons';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
-import type { DeskActions } from './desk-actions';
+import type { DeskActions } from '../desk-actions';
 
 interface Props {
   readonly standard: EffectiveStandard;

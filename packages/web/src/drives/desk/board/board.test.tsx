@@ -2,10 +2,10 @@ import { foldDrive } from '@jasperwren/core/drive/fold';
 import { logOf, start } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/testing-standards';
 import { act, fireEvent, render, screen } from '@testing-library/react';
-import { store } from '../../base/store';
-import { AdasPage } from '../../base/testing-page';
+import { store } from '../../../base/store';
+import { AdasPage } from '../../../base/testing-page';
 import { CategoryBoard } from './CategoryBoard';
-import { deskOpened, done } from './desk-slice';
+import { deskOpened, done } from '../desk-slice';
 
 const mark = (item: string, grade: string) => ({ type: 'mark', item, grade }) as const;
 const ofSpeed = tally.categories.find(({ code }) => code === 'speed')!.items[0]!.code;

@@ -7,11 +7,11 @@ import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { describeMissing } from '@jasperwren/words/marking/missing';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { RoadsChoice } from '../RoadsChoice';
+import { RoadsChoice } from '../../RoadsChoice';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
-import type { DeskActions } from './desk-actions';
+import type { DeskActions } from '../desk-actions';
 
 interface Props {
   readonly driveId: string;

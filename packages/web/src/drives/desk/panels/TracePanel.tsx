@@ -1,8 +1,8 @@
 import { t } from '@jasperwren/words/desk';
 import { Suspense } from 'react';
-import { useAppDispatch } from '../../base/hooks';
-import { TraceConsent } from '../../roads/public';
-import { stepBack } from './desk-slice';
+import { useAppDispatch } from '../../../base/hooks';
+import { TraceConsent } from '../../../roads/public';
+import { stepBack } from '../desk-slice';
 import { Panel } from './Panel';
 
 interface Props {

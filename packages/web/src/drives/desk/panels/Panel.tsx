@@ -1,9 +1,9 @@
 import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { useEffect, useRef, type ReactNode } from 'react';
-import { useAppDispatch } from '../../base/hooks';
+import { useAppDispatch } from '../../../base/hooks';
 import styles from './panel.module.css';
-import { stepBack } from './desk-slice';
+import { stepBack } from '../desk-slice';
 
 /** What stands in the middle of the desk in place of the matrix. */
 export function Panel({ title, children }: { readonly title: string; readonly children: ReactNode }) {

@@ -2,7 +2,7 @@ import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
-import type { DeskActions } from './desk-actions';
+import type { DeskActions } from '../desk-actions';
 
 const reasons = ['toilet', 'breakdown', 'weather', 'talking', 'road-closed'] as const;
 

@@ -3,11 +3,11 @@ import { standingMarks, type Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Category, GradeSign as Sign, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { memo, useMemo } from 'react';
-import { useAppDispatch, useAppSelector } from '../../base/hooks';
-import { GradeSign } from '../../ui/GradeSign';
+import { useAppDispatch, useAppSelector } from '../../../base/hooks';
+import { GradeSign } from '../../../ui/GradeSign';
 import styles from './board.module.css';
-import { categoryTouched, shownCategory } from './desk-slice';
-import { Key } from './Key';
+import { categoryTouched, shownCategory } from '../desk-slice';
+import { Key } from '../Key';
 
 /** More than these are counted, sign by sign: they would not fit beside the key. */
 const mostSigns = 4;

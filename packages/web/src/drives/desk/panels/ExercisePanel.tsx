@@ -13,12 +13,12 @@ import { capital } from '@jasperwren/words/lists';
 import { reasonSentence } from '@jasperwren/words/marking/verdict';
 import { secondsWords } from '@jasperwren/words/marking/amounts';
 import { useState } from 'react';
-import { clockTime, times } from '../../ui/format';
+import { clockTime, times } from '../../../ui/format';
 import styles from './panel.module.css';
-import type { DeskActions } from './desk-actions';
+import type { DeskActions } from '../desk-actions';
 import { limitOf } from '@jasperwren/core/marking/exercise-limits';
 import { bringsWords } from './exercise-words';
-import { useNow } from './use-now';
+import { useNow } from '../use-now';
 
 interface Props {
   readonly driveId: string;

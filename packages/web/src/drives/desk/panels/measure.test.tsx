@@ -1,7 +1,7 @@
 import { timedYard } from '@jasperwren/core/marking/testing-standards';
 import { fireEvent, render, screen } from '@testing-library/react';
-import { AdasPage } from '../../base/testing-page';
-import type { DeskActions } from './desk-actions';
+import { AdasPage } from '../../../base/testing-page';
+import type { DeskActions } from '../desk-actions';
 import { MeasurePanel } from './MeasurePanel';
 
 const mark = jest.fn();

@@ -6,11 +6,11 @@ import type { StepKind } from '@jasperwren/core/drive/event';
 import { askedOn } from '@jasperwren/core/marking/asked';
 import { isChosen } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { useAppSelector } from '../../base/hooks';
+import { useAppSelector } from '../../../base/hooks';
 import styles from './panel.module.css';
-import { Key } from './Key';
-import type { DeskActions } from './desk-actions';
-import { commandKeys } from './desk-keys';
+import { Key } from '../Key';
+import type { DeskActions } from '../desk-actions';
+import { commandKeys } from '../desk-keys';
 
 interface Props {
   readonly standard: EffectiveStandard;

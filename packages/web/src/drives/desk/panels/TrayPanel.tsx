@@ -3,14 +3,14 @@ import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { useAppDispatch } from '../../base/hooks';
-import { clockTime } from '../../ui/format';
-import { Rows } from '../../ui/Page';
-import { DoubleRow } from '../DoubleRow';
+import { useAppDispatch } from '../../../base/hooks';
+import { clockTime } from '../../../ui/format';
+import { Rows } from '../../../ui/Page';
+import { DoubleRow } from '../../DoubleRow';
 import styles from './panel.module.css';
-import { panelOpened } from './desk-slice';
+import { panelOpened } from '../desk-slice';
 import { Panel } from './Panel';
-import type { DeskActions } from './desk-actions';
+import type { DeskActions } from '../desk-actions';
 
 interface Props {
   readonly standard: EffectiveStandard;

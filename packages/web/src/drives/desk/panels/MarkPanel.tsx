@@ -9,16 +9,16 @@ import { itemName } from '@jasperwren/words/marking/names';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { drivenBefore } from '@jasperwren/core/drive/clock';
 import { Suspense, useState } from 'react';
-import { PlaceOnRoute } from '../../roads/public';
-import { FaultStrip } from '../../yard/public';
-import { clockTime } from '../../ui/format';
-import { GradeSign } from '../../ui/GradeSign';
-import { Adviser } from '../adviser/Adviser';
-import { Measure } from '../Measure';
+import { PlaceOnRoute } from '../../../roads/public';
+import { FaultStrip } from '../../../yard/public';
+import { clockTime } from '../../../ui/format';
+import { GradeSign } from '../../../ui/GradeSign';
+import { Adviser } from '../../adviser/Adviser';
+import { Measure } from '../../Measure';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
-import type { DeskActions } from './desk-actions';
+import type { DeskActions } from '../desk-actions';
 
 interface Props {
   readonly markId: string;

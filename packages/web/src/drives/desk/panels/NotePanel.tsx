@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
-import type { DeskActions } from './desk-actions';
+import type { DeskActions } from '../desk-actions';
 
 /** Words about the drive, or about one mark of it. */
 export function NotePanel({ target, actions }: { readonly target: string | undefined; readonly actions: DeskActions }) {
