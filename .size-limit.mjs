@@ -19,9 +19,9 @@ const files = (keys) => [...keys].map((key) => dist + manifest[key].file).filter
 const own = (page) => files([...closure([page])].filter((key) => !first.has(key)));
 const pages = Object.keys(manifest).filter((key) => manifest[key].isDynamicEntry && own(key).length > 0);
 
-/** Kilobytes; 150 holds for what is not named. Charts are a library of their own and come after their page; a map comes with its, and the console after the marking screen that it counts in. */
+/** Kilobytes; 150 holds for what is not named. Charts are a library of their own and come after their page; a map comes with its, and the console and some panels after the marking screen that they count in. */
 const limits = { Chart: 390, Map: 180, Console: 180, Page: 150 };
-const ofDesk = /YardConsole|Sensors?(Panel|Reader)/;
+const ofDesk = /YardConsole|QuestionsPanel|Sensors?(Panel|Reader)/;
 const withMap = /RoutePage|PlanPanel|TraceOfDrive/;
 
 export default [

@@ -118,6 +118,8 @@ export const resource = {
   prompt2: 'Prompt',
   tookControl2: 'Took control',
   undo: 'Undo',
+  notOnThisDevice: 'Not on this device yet',
+  opensWithNetwork: 'This part opens once there is a connection. Marking goes on without it.',
   nameNextPin: 'Name next pin',
   suggestGradeForLastFault: 'Suggest grade for last fault',
   withDirectionsOrIndependent: 'With directions or independent',

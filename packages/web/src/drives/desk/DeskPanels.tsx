@@ -3,7 +3,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, type ComponentType } from 'react';
 import type { DeskPanel } from './desk-slice';
 import { EndPanel } from './panels/EndPanel';
 import { ExercisePanel } from './panels/ExercisePanel';
@@ -14,13 +14,20 @@ import { MoreTiles } from './panels/MoreTiles';
 import { NotePanel } from './panels/NotePanel';
 import { Panel } from './panels/Panel';
 import { PausePanel } from './panels/PausePanel';
-import { QuestionsPanel } from './panels/QuestionsPanel';
 import { ReasonForm } from './panels/ReasonForm';
 import { TracePanel } from './panels/TracePanel';
 import { TrayPanel } from './panels/TrayPanel';
 import type { DeskActions } from './desk-actions';
 
-const SensorsPanel = lazy(() => import('../yard/SensorsPanel'));
+/** A panel that arrives after the page (see `fetchAhead`); where it cannot, it says so, and marking goes on. */
+const lazyPanel = <Props extends object>(load: () => Promise<{ readonly default: ComponentType<Props> }>) =>
+  lazy(() =>
+    load().catch(() => ({
+      default: (() => <Panel title={t('notOnThisDevice')}>{t('opensWithNetwork')}</Panel>) as ComponentType<Props>,
+    })),
+  );
+const QuestionsPanel = lazyPanel(() => import('./panels/QuestionsPanel'));
+const SensorsPanel = lazyPanel(() => import('../yard/SensorsPanel'));
 
 interface Props {
   readonly panel: DeskPanel;
@@ -35,7 +42,13 @@ interface Props {
 }
 
 /** What the middle of the desk shows in place of the matrix. Pins and the quick marks go on working beside it. */
-export function DeskPanelView({ panel, driveId, name, route, standard, drive, verdict, actions }: Props) {
+export const DeskPanelView = (props: Props) => (
+  <Suspense fallback={null}>
+    <Shown {...props} />
+  </Suspense>
+);
+
+function Shown({ panel, driveId, name, route, standard, drive, verdict, actions }: Props) {
   switch (panel.kind) {
     case 'more':
       return (
@@ -55,11 +68,7 @@ export function DeskPanelView({ panel, driveId, name, route, standard, drive, ve
     case 'trace':
       return <TracePanel driveId={driveId} name={name} hasRoute={route !== undefined} />;
     case 'sensors':
-      return (
-        <Suspense fallback={null}>
-          <SensorsPanel standard={standard} actions={actions} />
-        </Suspense>
-      );
+      return <SensorsPanel standard={standard} actions={actions} />;
     case 'measure':
       return <MeasurePanel key={panel.item} itemCode={panel.item} standard={standard} actions={actions} />;
     case 'tray':

@@ -20,6 +20,7 @@ function fetchAll(): void {
   void Promise.allSettled([
     import('../verdict/VerdictPage'),
     import('../debrief/DebriefPage'),
+    import('./panels/QuestionsPanel'),
     import('../yard/SensorsPanel'),
     import('../yard/SensorReader'),
     import('../yard/YardConsole'),

@@ -22,7 +22,6 @@ interface Props {
   readonly onMoment: (atMs: number) => void;
 }
 
-
 /** How fast it was driven, against the limits, with what to look at. */
 export function SpeedPart({ reading, zeroMs, marks, units, onMoment }: Props) {
   const found = useMemo(() => speedsIn(reading), [reading]);

@@ -22,7 +22,7 @@ interface Props {
 }
 
 /** The questions of the standard, with their tries and what they cost: judged at once, or drawn and ticked. */
-export function QuestionsPanel({ standard, drive, actions }: Props) {
+export default function QuestionsPanel({ standard, drive, actions }: Props) {
   const [drawn, setDrawn] = useState<{ readonly item: string; readonly id: string; readonly before: number }>();
   const { data: checks = { questions: [], vehicles: [] } } = api.useChecksQuery();
   const { data: learners } = api.useLearnersQuery();
