@@ -140,6 +140,15 @@ describe('a sign-in', () => {
     expect((await list()).map(({ current }) => current).sort()).toEqual([false, true]);
     const other = (await list()).find(({ current }) => !current)!;
     expect(other).toMatchObject({ address: '127.0.0.1' });
+    const agents = {
+      node: 'Another program',
+      '': 'Unknown device',
+      'Mozilla/5.0 (X11; Linux x86_64; rv:142.0) Gecko/20100101 Firefox/142.0': 'Firefox on Linux',
+    };
+    for (const [device, words] of Object.entries(agents)) {
+      await server.db.updateTable('sessions').set({ device }).where('id', 'like', `${other.id}%`).execute();
+      expect((await list()).find(({ id }) => id === other.id)!.device).toBe(words);
+    }
     expect((await lead.send('DELETE', `/api/sign-ins/${other.id}`)).status).toBe(404);
     expect((await one.send('DELETE', `/api/sign-ins/${other.id}`)).status).toBe(204);
     expect((await two.send('GET', '/api/session')).status).toBe(401);

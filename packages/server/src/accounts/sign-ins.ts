@@ -1,3 +1,4 @@
+import { t as account } from '@jasperwren/words/account';
 import { t } from '@jasperwren/words/refusals';
 import type { SignInView } from '@jasperwren/contract/accounts';
 import { parse } from 'bowser';
@@ -48,7 +49,9 @@ export async function endOtherSignIn({ db, who: { schoolId, accountId } }: Call,
 
 /** Such as "Firefox on Linux". */
 function deviceWords(userAgent: string): string {
-  if (!userAgent) return 'Unknown device';
+  if (!userAgent) return account('unknownDevice');
   const { browser, os } = parse(userAgent);
-  return [browser.name ?? 'Another program', os.name && `on ${os.name}`].filter(Boolean).join(' ');
+  // A program that is no browser may have no name.
+  const program = browser.name || account('anotherProgram');
+  return os.name ? account('programOnSystem', { program, system: os.name }) : program;
 }

@@ -5,6 +5,7 @@ import type {
   ReadinessRow,
   SchoolReadiness,
 } from '@jasperwren/contract/readiness';
+import { t } from '@jasperwren/words/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import { calibrationOf } from '@jasperwren/core/readiness/calibration';
 import type { School } from '@jasperwren/core/readiness/assumptions';
@@ -84,7 +85,7 @@ function markersOf(
   people: readonly { readonly id: string; readonly name: string }[],
 ): readonly MarkerView[] {
   const names = new Map(people.map(({ id, name }) => [id, name]));
-  return [...markers].map(([id, severity]) => ({ ...severity, name: names.get(id) ?? 'Former instructor' }));
+  return [...markers].map(([id, severity]) => ({ ...severity, name: names.get(id) ?? t('formerInstructor') }));
 }
 
 function toRow(

@@ -55,6 +55,7 @@ export function makeTheme(name: ThemeName): Theme {
       MuiLinearProgress: { styleOverrides: { bar1: still, bar2: still } },
       MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
       MuiDialog: { styleOverrides: { paper: { border: `1px solid ${t.rule}` } } },
+      MuiDialogActions: { styleOverrides: { root: { padding: '8px 24px 20px' } } },
       MuiOutlinedInput: {
         styleOverrides: {
           root: {
