@@ -119,6 +119,7 @@ export const resource = {
   alreadyDeleted: 'This was deleted already.',
   noMessage: 'Not a message of this feed.',
   rowsNotKept: 'The rows were not kept. Send them again.',
+  carRemoved: 'This car was removed from the school.',
   runOfAnother: 'This run is sent by another device. Choose another id.',
   runHasOtherColumns: 'This run has other columns.',
   noRun: 'There is no run with this id.',

@@ -21,6 +21,9 @@ import { staffOfCookie } from '../http/session';
 import { Refusal } from '../refusal';
 import { addRows, beginRun, carOfToken, rowsFrom, runHead, type RunHead } from './store';
 
+/** Closes a connection whose sign-in is over; with another one it may be opened anew (a code of our own, RFC 6455, 7.4.2). */
+const signInOver = 4401;
+
 /** A connection that says nothing to a ping for so long is gone, in milliseconds. */
 const aliveMs = 20_000;
 
@@ -69,8 +72,12 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
         if (!sender) return refuse(socket, '401 Unauthorized');
         if (pathname === watchPath && sender.car) return refuse(socket, '403 Forbidden');
         sockets.handleUpgrade(request, socket, head, (ws) => {
-          if (pathname === feedPath) take(ws, sender);
-          else watch(ws, sender.schoolId, searchParams.get('run') ?? '', Number(searchParams.get('from') ?? 0));
+          const mayStill = async () => (await senderOf(request)) !== undefined;
+          if (pathname === feedPath) take(ws, sender, mayStill);
+          else {
+            watch(ws, sender.schoolId, searchParams.get('run') ?? '', Number(searchParams.get('from') ?? 0));
+            keepAlive(ws, mayStill);
+          }
         });
       })
       .catch((error: unknown) => {
@@ -79,12 +86,16 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
       });
   });
 
-  /** Rows come one message after the other; each is kept before the next is looked at. */
-  function take(ws: WebSocket, sender: Sender): void {
+  /** Rows come one message after the other; each is kept before the next is looked at. A car that was removed is heard no more. */
+  function take(ws: WebSocket, sender: Sender, mayStill: () => Promise<boolean>): void {
     let run: RunHead | undefined;
     let before: Promise<void> = Promise.resolve();
     const answer = (what: FeedHave | FeedRefusal) => ws.send(JSON.stringify(what));
     const handle = async (text: string): Promise<void> => {
+      if (!(await mayStill())) {
+        if (sender.car) throw new FeedError(t('carRemoved'));
+        return ws.close(signInOver);
+      }
       const said = parse(text);
       if (isHello(said)) {
         run = await open(sender, said);
@@ -106,7 +117,7 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
           ws.close(closedForGood);
         });
     });
-    keepAlive(ws);
+    keepAlive(ws, mayStill);
   }
 
   async function open({ schoolId, car }: Sender, { run: id, columns, name }: FeedHello): Promise<RunHead> {
@@ -171,7 +182,6 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
       if (all.size === 0) watchers.delete(key);
     });
     catchUp().catch(failed);
-    keepAlive(ws);
   }
 
   return {
@@ -188,12 +198,18 @@ function refuse(socket: Duplex, status: string): void {
   socket.end(`HTTP/1.1 ${status}\r\nconnection: close\r\ncontent-length: 0\r\n\r\n`);
 }
 
-function keepAlive(ws: WebSocket): void {
+/** Ends a connection whose other end is gone, or may be here no longer. */
+function keepAlive(ws: WebSocket, mayStill: () => Promise<boolean>): void {
   let alive = true;
   const timer = setInterval(() => {
     if (!alive) return ws.terminate();
     alive = false;
     ws.ping();
+    // Where the question fails the next one decides.
+    mayStill().then(
+      (may) => !may && ws.close(signInOver),
+      () => undefined,
+    );
   }, aliveMs);
   timer.unref();
   ws.on('pong', () => (alive = true));

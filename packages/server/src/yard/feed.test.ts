@@ -131,6 +131,32 @@ it('is closed to a car of nobody, to a removed one, and to pages of others', asy
   expect(await feed.ask({ run: 'cut', columns })).toEqual({ error: 'There is no run with this id.' });
 });
 
+it('hears no more of a car that is removed, nor of somebody who is signed out, while they are connected', async () => {
+  const { body } = await lead.send<NewYardCar>('POST', '/api/yard/cars', { name: 'Stolen' });
+  const car = await socket(feedPath, asCar(body.token));
+  expect(await car.ask({ run: 'stolen', columns })).toEqual({ have: 0 });
+  expect(await car.ask({ from: 0, rows: rowsOf(0, 2) })).toEqual({ have: 2 });
+  await lead.send('DELETE', `/api/yard/cars/${body.id}`);
+  expect(await car.ask({ from: 2, rows: rowsOf(2, 2) })).toEqual({ error: 'This car was removed from the school.' });
+  expect(await car.closed).toBe(1008);
+  expect(await watched('stolen', 2)).toEqual(rowsOf(0, 2));
+
+  const guest = testClient(server.address);
+  await guest.signIn('lead@first.example');
+  const input = { id: 'by-hand', name: 'By hand', source: 'file', standardId: 'timed-yard', columns };
+  expect((await guest.send('POST', '/api/yard/runs', input)).status).toBe(201);
+  const page = await socket(feedPath, asPage(guest));
+  expect(await page.ask({ run: 'by-hand', columns })).toEqual({ have: 0 });
+  await guest.send('DELETE', '/api/session');
+  page.ws.send(JSON.stringify({ from: 0, rows: rowsOf(0, 2) }));
+  // Not for good: whoever signs in again goes on.
+  expect(await page.closed).toBe(4401);
+  await guest.signIn('lead@first.example');
+  const again = await socket(feedPath, asPage(guest));
+  expect(await again.ask({ run: 'by-hand', columns })).toEqual({ have: 0 });
+  again.ws.close();
+});
+
 it('takes a run from one car alone', async () => {
   const { body } = await lead.send<NewYardCar>('POST', '/api/yard/cars', { name: 'Another' });
   const refusal = { error: expect.stringContaining('another device') };
