@@ -3,6 +3,9 @@ import Button from '@mui/material/Button';
 import { closeSnackbar, enqueueSnackbar } from 'notistack';
 import { apiError } from '../base/client';
 
+/** What can be taken back stands for so long, in milliseconds: twice as long as other messages. */
+const undoMs = 12_000;
+
 /** What came of a change that was sent. */
 export interface Outcome {
   readonly error?: unknown;
@@ -17,6 +20,7 @@ export function told({ error }: Outcome, words?: string, undo?: () => PromiseLik
   else if (words !== undefined)
     enqueueSnackbar(words, {
       ...(undo && {
+        autoHideDuration: undoMs,
         action: (key) => (
           <Button
             color="inherit"
