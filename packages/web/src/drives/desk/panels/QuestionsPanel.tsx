@@ -55,19 +55,19 @@ export default function QuestionsPanel({ standard, drive, actions }: Props) {
     <Panel title={t('questions')}>
       <Rows>
         {all.map((one) => (
-          <li key={one.rule.name} className={styles.exercise}>
+          <li key={one.rule.name} className={styles.question}>
             <span>
               <b>{one.rule.name}</b>
               <small>{stateWords(standard, one)}</small>
               {one.rule.kind === 'show' && one.left > 0 && <small>{t('askOnlyWhenItIsSafe')}</small>}
             </span>
             <span className={styles.steps}>
+              <AnswerButtons asked={one} onAnswer={(right) => void actions.answer(one, right)} />
               {one.left > 0 && (
                 <Button variant="text" aria-label={t('pickRule', { rule: one.rule.name })} onClick={() => draw(one)}>
                   {t('pickAQuestion')}
                 </Button>
               )}
-              <AnswerButtons asked={one} onAnswer={(right) => void actions.answer(one, right)} />
             </span>
           </li>
         ))}
