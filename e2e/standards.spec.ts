@@ -81,7 +81,7 @@ test('a template is edited and published; a drive keeps the version it was marke
   );
 });
 
-test('a contradiction is named and stands in the way of publishing', async ({ page, school }) => {
+test('a contradiction is named and stands in the way of publishing, until the draft is deleted', async ({ page, school }) => {
   await signIn(page, school);
   await beginStandard(page, 'Tally', 'Odd test');
   const letter = page.getByRole('textbox', { name: editor('letter') }).first();
@@ -103,6 +103,14 @@ test('a contradiction is named and stands in the way of publishing', async ({ pa
   await expect(page.getByRole('listitem', { name: 'Limit Driving faults' }).getByLabel('Limit, faults')).toHaveValue(
     '99',
   );
+  // It is deleted with what was not saved, once it was asked.
+  await page.getByRole('button', { name: editor('deleteDraft') }).click();
+  const question = page.getByRole('dialog', { name: editor('deleteDraftAsk') });
+  await expect(question).toContainText(editor('deleteOnlyDraftMeans'));
+  await question.getByRole('button', { name: editor('deleteDraft') }).click();
+  await expect(page).toHaveURL('/standards');
+  await expect(page.getByRole('link', { name: 'Tally', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Odd test' })).toHaveCount(0);
 });
 
 test('categories are put in order by mouse and by keyboard', async ({ page, school }) => {

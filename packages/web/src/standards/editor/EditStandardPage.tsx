@@ -5,13 +5,14 @@ import type { DraftView } from '@jasperwren/contract/standards';
 import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { enqueueSnackbar } from 'notistack';
 import { useCallback, useMemo, useState } from 'react';
-import { Link, useBlocker, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
 import { AskFirst } from '../../ui/AskFirst';
 import { Page, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
+import { useUnsaved } from '../../ui/use-unsaved';
 import { CategoryFields } from './CategoryFields';
 import type { Change } from './change';
 import styles from './editor.module.css';
@@ -47,7 +48,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
   const problems = useMemo(() => lintStandard(draft), [draft]);
   const change = useCallback((by: Change) => setDraft((is) => by(is)), []);
   const dirty = draft !== kept.standard;
-  const blocker = useBlocker(({ nextLocation }) => dirty && !nextLocation.pathname.endsWith(`/standards/${id}`));
+  const { blocker, letGo } = useUnsaved(dirty);
 
   const keep = async (): Promise<boolean> => {
     const { data, error } = await save({ id, body: { standard: draft, savedAt: kept.savedAt } });
@@ -64,12 +65,13 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
     setFailure(apiError(error));
     if (!data) return;
     enqueueSnackbar(t('versionVersionPublishedNewMockTests', { version: data.version }));
+    letGo();
     void navigate(`/standards/${id}`);
   };
   const forget = async () => {
     const done = await drop({ id });
     if (done.error) return done;
-    setKept({ ...kept, standard: draft });
+    letGo();
     void navigate('/standards');
     return done;
   };
