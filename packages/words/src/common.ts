@@ -15,6 +15,8 @@ export const resource = {
   tryAgain: 'Try again',
   cancel: 'Cancel',
   undo: 'Undo',
+  standardIsRetired: 'The standard of this learner is retired.',
+  chooseAnotherStandard: 'Choose another standard',
   titleJasperwren: '{{title}} · Jasperwren',
   msMin: '{{ms}} min',
   inDaysDays: 'in {{days}} days',

@@ -125,7 +125,6 @@ export const resource = {
   question: 'Question',
   pickAQuestion: 'Pick a question',
   theQuestions: 'the questions',
-  thisLearnersStandardIsRetiredChoose: 'This learner’s standard is retired. Choose another under Edit.',
   practiceWithName: 'Practice with {{name}}',
   safetyQuestionsWithName: 'Safety questions with {{name}}',
   standardCountQuestionsToKnow: '{{standard}}: {{count}} questions to know.',

@@ -4,6 +4,7 @@ import { api } from '../base/api';
 import { NoLearners } from '../ui/NoLearners';
 import { Page, Rows, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { failureOf } from '../ui/failure';
 import { ChooseDrive } from './ChooseDrive';
 import { useUnfinishedHere } from './log/use-unfinished';
 import { nextUp } from './next-up';
@@ -15,13 +16,14 @@ import { ToFinishRow } from './ToFinishRow';
 /** What is in progress, who is next, a new mock test of one’s own choice, and how the last ones ended. */
 export default function DrivePage() {
   const [params] = useSearchParams();
-  const { data: learners, error, refetch } = api.useLearnersQuery();
-  const { data: standards, error: standardsError, refetch: refetchStandards } = api.useStandardsQuery();
+  const everybody = api.useLearnersQuery();
+  const library = api.useStandardsQuery();
+  const [learners, standards] = [everybody.data, library.data];
   const { data: drives = [] } = api.useDrivesQuery();
   const { data: lessons = [] } = api.useUpcomingLessonsQuery();
   const here = useUnfinishedHere();
   const chosen = params.get('learner');
-  const failed = error ?? standardsError;
+  const failed = failureOf(everybody, library);
   // What others have in progress is theirs: it shows on Today.
   const mine = new Set(here.map(({ id }) => id));
   const inProgress = toFinishOf(
@@ -41,15 +43,7 @@ export default function DrivePage() {
           </Rows>
         </Section>
       )}
-      {failed && (
-        <Failed
-          error={failed}
-          onRetry={() => {
-            void refetch();
-            void refetchStandards();
-          }}
-        />
-      )}
+      {failed && <Failed {...failed} />}
       {!failed && (!learners || !standards) && <Loading what={t('learnersAndStandards')} />}
       {learners?.length === 0 && <NoLearners>{t('aMockTestNeedsALearner')}</NoLearners>}
       {standards && next.length > 0 && (

@@ -9,6 +9,7 @@ import { api } from '../base/api';
 import { fromToday, longDate, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
+import { failureOf } from '../ui/failure';
 import { ExerciseTable } from '../yard/public';
 import { LearnerAside } from './LearnerAside';
 import { LearnerReadiness } from './LearnerReadiness';
@@ -21,8 +22,10 @@ const AreaChart = lazy(() => import('../charts/AreaChart'));
 /** The home of a learner: how ready, where the faults are, what comes next and what is left to do. */
 export default function LearnerPage() {
   const { learnerId = '' } = useParams();
-  const { data: learner, error, refetch } = api.useLearnerQuery({ learnerId });
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const asked = api.useLearnerQuery({ learnerId });
+  const failed = failureOf(asked);
+  if (failed) return <Failed {...failed} />;
+  const { currentData: learner } = asked;
   if (!learner) return <Loading what={t('learner2')} />;
   return (
     <Page
@@ -77,13 +80,14 @@ function Facts({ learner }: { readonly learner: LearnerView }) {
 
 /** Faults by area over the mock tests; below, mock tests and test results in one list, the latest first. */
 function History({ learner }: { readonly learner: LearnerView }) {
-  const { data: drives, error, refetch } = api.useLearnerDrivesQuery({ learnerId: learner.id });
-  const { data: standards } = api.useStandardsQuery();
+  const driven = api.useLearnerDrivesQuery({ learnerId: learner.id });
+  const library = api.useStandardsQuery();
   const sheets = api.useSheetsQuery({ learnerId: learner.id });
-  const failure = error ?? sheets.error;
-  if (failure) return <Failed error={failure} onRetry={() => void refetch()} />;
-  if (!drives || !standards || !sheets.data) return <Loading what={t('mockTests2')} />;
-  if (drives.length === 0 && sheets.data.length === 0) {
+  const failed = failureOf(driven, library, sheets);
+  if (failed) return <Failed {...failed} />;
+  const [drives, standards] = [driven.currentData, library.data];
+  if (!drives || !standards || !sheets.currentData) return <Loading what={t('mockTests2')} />;
+  if (drives.length === 0 && sheets.currentData.length === 0) {
     return (
       <Section title={t('mockTests3')}>
         <Empty>{t('noMockTestsYetStartOne')}</Empty>
@@ -95,7 +99,7 @@ function History({ learner }: { readonly learner: LearnerView }) {
       date: drive.startedAt,
       row: <DriveRow key={drive.id} drive={drive} number={i + 1} />,
     })),
-    ...sheets.data.map((sheet) => ({ date: sheet.date, row: <SheetRow key={sheet.id} sheet={sheet} /> })),
+    ...sheets.currentData.map((sheet) => ({ date: sheet.date, row: <SheetRow key={sheet.id} sheet={sheet} /> })),
   ].sort((a, b) => (a.date < b.date ? 1 : -1));
   return (
     <>
@@ -107,7 +111,7 @@ function History({ learner }: { readonly learner: LearnerView }) {
           </Suspense>
         </Section>
       )}
-      <Section title={sheets.data.length > 0 ? t('mockTestsAndTestResults') : t('mockTests3')}>
+      <Section title={sheets.currentData.length > 0 ? t('mockTestsAndTestResults') : t('mockTests3')}>
         <Rows>{rows.map(({ row }) => row)}</Rows>
       </Section>
     </>

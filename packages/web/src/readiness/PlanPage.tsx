@@ -2,6 +2,8 @@ import { t } from '@jasperwren/words/readiness';
 import { useParams } from 'react-router';
 import { api } from '../base/api';
 import { Failed, Loading } from '../ui/states';
+import { failureOf } from '../ui/failure';
+import { StandardRetired } from '../ui/StandardRetired';
 import { Plan } from './Plan';
 
 export default function PlanPage() {
@@ -10,9 +12,14 @@ export default function PlanPage() {
   const input = api.useReadinessQuery({ learnerId });
   const lessons = api.useLessonsQuery({ learnerId });
   const standards = api.useStandardsQuery();
-  const error = learner.error ?? input.error ?? lessons.error ?? standards.error;
-  if (error) return <Failed error={error} onRetry={() => void lessons.refetch()} />;
-  const standard = standards.data?.find(({ id }) => id === learner.data?.standardId);
-  if (!learner.data || !input.data || !lessons.data || !standard) return <Loading what={t('plan')} />;
-  return <Plan learner={learner.data} input={input.data} kept={lessons.data} standard={standard} />;
+  const failed = failureOf(learner, input, lessons, standards);
+  if (failed) return <Failed {...failed} />;
+  if (!learner.currentData || !input.currentData || !lessons.currentData || !standards.data)
+    return <Loading what={t('plan')} />;
+  const { standardId } = learner.currentData;
+  const standard = standards.data.find(({ id }) => id === standardId);
+  if (!standard) return <StandardRetired learner={learner.currentData} />;
+  return (
+    <Plan learner={learner.currentData} input={input.currentData} kept={lessons.currentData} standard={standard} />
+  );
 }

@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/readiness';
 import { useParams } from 'react-router';
 import { api } from '../base/api';
 import { Failed, Loading } from '../ui/states';
+import { failureOf } from '../ui/failure';
 import { ReadinessView } from './ReadinessView';
 
 export default function ReadinessPage() {
@@ -9,8 +10,8 @@ export default function ReadinessPage() {
   const learner = api.useLearnerQuery({ learnerId });
   const input = api.useReadinessQuery({ learnerId });
   const standards = api.useStandardsQuery();
-  const error = learner.error ?? input.error ?? standards.error;
-  if (error) return <Failed error={error} onRetry={() => void input.refetch()} />;
-  if (!learner.data || !input.data || !standards.data) return <Loading what={t('mockTests3')} />;
-  return <ReadinessView learner={learner.data} input={input.data} standards={standards.data} />;
+  const failed = failureOf(learner, input, standards);
+  if (failed) return <Failed {...failed} />;
+  if (!learner.currentData || !input.currentData || !standards.data) return <Loading what={t('mockTests3')} />;
+  return <ReadinessView learner={learner.currentData} input={input.currentData} standards={standards.data} />;
 }

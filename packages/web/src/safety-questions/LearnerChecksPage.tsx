@@ -16,6 +16,8 @@ import styles from './safety-questions.module.css';
 import { DrillSession } from './drill/DrillSession';
 import { laneOfReviews } from '../base/device/lanes';
 import { useSignedIn } from '../base/signed-in';
+import { failureOf } from '../ui/failure';
+import { StandardRetired } from '../ui/StandardRetired';
 import { useDrillSource } from './drill/source';
 import { Standing } from './drill/Standing';
 import { Access } from './Access';
@@ -26,17 +28,12 @@ export default function LearnerChecksPage() {
   const learner = api.useLearnerQuery({ learnerId });
   const checks = api.useChecksQuery();
   const standards = api.useStandardsQuery();
-  const error = learner.error ?? checks.error ?? standards.error;
-  if (error) return <Failed error={error} onRetry={() => void learner.refetch()} />;
-  const standard = standards.data?.find(({ id }) => id === learner.data?.standardId);
-  if (!learner.data || !checks.data || !standards.data) return <Loading what={t('theQuestions')} />;
-  if (!standard)
-    return (
-      <Page title={learner.data.name}>
-        <p>{t('thisLearnersStandardIsRetiredChoose')}</p>
-      </Page>
-    );
-  return <LearnerChecks learner={learner.data} checks={checks.data} standard={standard} />;
+  const failed = failureOf(learner, checks, standards);
+  if (failed) return <Failed {...failed} />;
+  const standard = standards.data?.find(({ id }) => id === learner.currentData?.standardId);
+  if (!learner.currentData || !checks.data || !standards.data) return <Loading what={t('theQuestions')} />;
+  if (!standard) return <StandardRetired learner={learner.currentData} />;
+  return <LearnerChecks learner={learner.currentData} checks={checks.data} standard={standard} />;
 }
 
 interface Props {

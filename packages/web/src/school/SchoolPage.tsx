@@ -5,6 +5,7 @@ import { api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { failureOf } from '../ui/failure';
 import { CloseSchool } from './CloseSchool';
 import { OutOfTimeList } from './OutOfTimeList';
 import { People } from './People';
@@ -13,7 +14,7 @@ import { SchoolForm } from './SchoolForm';
 /** What a lead sees to: who works here, what the school is called, how long learners are kept. */
 export default function SchoolPage() {
   const { account } = useSignedIn();
-  const { data: school, error, refetch } = api.useSchoolQuery();
+  const about = api.useSchoolQuery();
   const people = api.usePeopleQuery(undefined, { skip: account.role !== 'lead' });
   if (account.role !== 'lead')
     return (
@@ -21,17 +22,9 @@ export default function SchoolPage() {
         <p>{t('onlyALeadInstructorCanChange')}</p>
       </Page>
     );
-  const failed = error ?? people.error;
-  if (failed)
-    return (
-      <Failed
-        error={failed}
-        onRetry={() => {
-          void refetch();
-          void people.refetch();
-        }}
-      />
-    );
+  const failed = failureOf(about, people);
+  if (failed) return <Failed {...failed} />;
+  const { data: school } = about;
   if (!school || !people.data) return <Loading what={t('school')} />;
   return (
     <Page

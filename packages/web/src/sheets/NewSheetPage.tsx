@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../base/api';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { failureOf } from '../ui/failure';
 import { SheetForm } from './SheetForm';
 
 export default function NewSheetPage() {
@@ -13,10 +14,10 @@ export default function NewSheetPage() {
   const learner = api.useLearnerQuery({ learnerId });
   const standards = api.useStandardsQuery();
   const [add] = api.useAddSheetMutation();
-  const error = learner.error ?? standards.error;
-  if (error) return <Failed error={error} onRetry={() => void learner.refetch()} />;
-  if (!learner.data || !standards.data) return <Loading what={t('learner')} />;
-  const { name, standardId, testCentre } = learner.data;
+  const failed = failureOf(learner, standards);
+  if (failed) return <Failed {...failed} />;
+  if (!learner.currentData || !standards.data) return <Loading what={t('learner')} />;
+  const { name, standardId, testCentre } = learner.currentData;
   const back = `/learners/${learnerId}`;
   const onSaved = (sheet: SheetView) => {
     enqueueSnackbar(sheet.agrees ? t('testResultSaved') : t('savedItDiffersFromTheOfficial'));

@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../base/api';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
+import { failureOf } from '../ui/failure';
 import { Differences } from './Differences';
 
 /** What changed from one version of a standard to another. */
@@ -11,8 +12,8 @@ export default function ChangesPage() {
   const [search] = useSearchParams();
   const before = api.useStandardVersionQuery({ id, version: Number(search.get('from')) || 1 });
   const after = api.useStandardVersionQuery({ id, version: Number(search.get('to')) || 1 });
-  const error = before.error ?? after.error;
-  if (error) return <Failed error={error} />;
+  const failed = failureOf(before, after);
+  if (failed) return <Failed {...failed} />;
   if (!before.data || !after.data) return <Loading what={t('bothVersions')} />;
   return (
     <Page

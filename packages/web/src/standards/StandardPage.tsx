@@ -9,6 +9,7 @@ import { longDate } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { told } from '../ui/told';
+import { failureOf } from '../ui/failure';
 import { ReadView } from './ReadView';
 import styles from './standards.module.css';
 import { CopyDialog } from './CopyDialog';
@@ -24,8 +25,8 @@ export default function StandardPage() {
     { id: standardId, version: asked ?? 0 },
     { skip: asked === undefined || asked === latest },
   );
-  const error = view.error ?? older.error;
-  if (error) return <Failed error={error} onRetry={() => void view.refetch()} />;
+  const failed = failureOf(view, older);
+  if (failed) return <Failed {...failed} />;
   const standard = asked === undefined || asked === latest ? view.data?.standard : older.data;
   if (!view.data || !standard) return <Loading what={t('standard')} />;
   const { trafficSide, units, basedOn } = standard;

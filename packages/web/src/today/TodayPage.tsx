@@ -9,6 +9,7 @@ import { fromToday } from '../ui/format';
 import { NoLearners } from '../ui/NoLearners';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
+import { failureOf } from '../ui/failure';
 import styles from './today.module.css';
 
 // What judges and plans comes after the page: its words and its rules are no part of the first load.
@@ -18,11 +19,12 @@ const UpcomingTests = lazy(() => import('./UpcomingTests'));
 
 /** The day in order: its lessons, what is left to finish, whose driving test comes, what was driven last. */
 export default function TodayPage() {
-  const { data: learners, error, refetch } = api.useLearnersQuery();
-  const { data: drives, error: drivesError, refetch: refetchDrives } = api.useDrivesQuery();
+  const everybody = api.useLearnersQuery();
+  const driven = api.useDrivesQuery();
+  const [learners, drives] = [everybody.data, driven.data];
   const here = useUnfinishedHere();
   const title = dayjs().format('dddd, D MMMM');
-  const failed = error ?? drivesError;
+  const failed = failureOf(everybody, driven);
   if (failed) {
     const left = toFinishOf([], here);
     return (
@@ -36,13 +38,7 @@ export default function TodayPage() {
             </Rows>
           </Section>
         )}
-        <Failed
-          error={failed}
-          onRetry={() => {
-            void refetch();
-            void refetchDrives();
-          }}
-        />
+        <Failed {...failed} />
       </Page>
     );
   }

@@ -41,8 +41,9 @@ export function AddFromTrack({ roads }: { readonly roads: RoadsView }) {
 /** Looks for the track on the roads, then leads to the editor. */
 function Matching({ roads, track }: { readonly roads: RoadsView; readonly track: Track }) {
   const navigate = useNavigate();
-  const { data: stored } = api.useRoadsOfQuery({ roadsId: roads.id });
+  const { data: stored, error } = api.useRoadsOfQuery({ roadsId: roads.id });
   const question = useMemo(() => stored && { stored, places: track.places }, [stored, track]);
+  if (error && !stored) return <span role="alert">{error.message}</span>;
   if (!question) return <span role="status">{t('workingItOut')}</span>;
   return (
     <Found

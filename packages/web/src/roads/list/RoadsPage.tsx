@@ -11,6 +11,7 @@ import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading, NotWorkedOut } from '../../ui/states';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
+import { failureOf } from '../../ui/failure';
 import { RoadPicture } from '../picture/RoadPicture';
 import { useReach } from '../work/use-roads-work';
 import styles from './list.module.css';
@@ -21,8 +22,8 @@ export default function RoadsPage() {
   const roads = api.useRoadsQuery();
   const ways = api.useRoadsOfQuery({ roadsId });
   const view = roads.data?.find(({ id }) => id === roadsId);
-  const error = roads.error ?? ways.error;
-  if (error) return <Failed error={error} onRetry={() => void (roads.error ? roads.refetch() : ways.refetch())} />;
+  const failed = failureOf(roads, ways);
+  if (failed) return <Failed {...failed} />;
   if (!view || !ways.data) return <Loading what={t('roads2')} />;
   return (
     <Page

@@ -9,6 +9,7 @@ import { Link } from 'react-router';
 import { api } from '../../base/api';
 import { Page, Rows, Section } from '../../ui/Page';
 import { Empty, Failed, Loading, NotWorkedOut } from '../../ui/states';
+import { failureOf } from '../../ui/failure';
 import { routeWords, unitsOf } from '../format-route';
 import { newestOf } from '../use-route';
 import type { AnyReading } from '@jasperwren/core/routes/read-route';
@@ -28,7 +29,7 @@ export default function RoutesPage() {
   }).any;
   const roads = api.useRoadsQuery(undefined, { pollingInterval: reading ? askMs : 0 });
   const ready = roads.data?.some(({ state }) => state === 'ready');
-  const error = routes.error ?? roads.error;
+  const failed = failureOf(routes, roads);
   return (
     <Page
       title={t('routes')}
@@ -49,8 +50,8 @@ export default function RoutesPage() {
         )
       }
     >
-      {error && <Failed error={error} onRetry={() => void (routes.error ? routes.refetch() : roads.refetch())} />}
-      {!error && (!routes.data || !roads.data) && <Loading what={t('routes2')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && (!routes.data || !roads.data) && <Loading what={t('routes2')} />}
       {routes.data && roads.data && (
         <>
           {ready && routes.data.length === 0 && <Empty>{t('noRoutesYet')}</Empty>}

@@ -17,6 +17,8 @@ export function KeepRun({ run, judged }: { readonly run: YardRunView; readonly j
   const { data: learners } = api.useLearnersQuery();
   const [send, { isLoading, error }] = api.useSendEventsMutation();
   const [chosen, setChosen] = useState('');
+  // Tried again after a part of it was sent, it is the same mock test.
+  const [driveId] = useState(() => newId());
   if (run.driveId !== undefined)
     return (
       <p>
@@ -28,7 +30,6 @@ export function KeepRun({ run, judged }: { readonly run: YardRunView; readonly j
   if (learnerId === undefined) return null;
 
   async function keep(learner: string): Promise<void> {
-    const driveId = newId();
     const events = judged.events.map((event) => (event.type === 'started' ? { ...event, learnerId: learner } : event));
     for (let i = 0; i < events.length; i += mostEventsInABatch)
       await send({ driveId, body: { events: events.slice(i, i + mostEventsInABatch) } }).unwrap();

@@ -4,6 +4,7 @@ import { Link, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
+import { failureOf } from '../../ui/failure';
 import { courseStandards } from '../course-standards';
 import { runWords } from '../YardPage';
 import { RunJudged } from './RunJudged';
@@ -20,18 +21,16 @@ export default function RunPage() {
   const sending = api.endpoints.yardRuns.useQueryState(undefined, {
     selectFromResult: ({ data }) => ({ now: data?.find(({ id }) => id === runId)?.sending ?? false }),
   }).now;
-  const {
-    data: runs,
-    error,
-    refetch,
-  } = api.useYardRunsQuery(undefined, {
+  const all = api.useYardRunsQuery(undefined, {
     pollingInterval: sending ? askMs : 0,
     refetchOnMountOrArgChange: true,
   });
-  const { data: standards } = api.useStandardsQuery();
+  const library = api.useStandardsQuery();
+  const [runs, standards] = [all.data, library.data];
   const { samples, hearing } = useRunSamples(runId);
   const run = runs?.find(({ id }) => id === runId);
-  if (error && !runs) return <Failed error={error} onRetry={() => void refetch()} />;
+  const failed = failureOf(all, library);
+  if (failed) return <Failed {...failed} />;
   if (!runs || !standards) return <Loading what={t('run')} />;
   if (!run) return <Failed error={missing} />;
   return (
