@@ -87,6 +87,7 @@ function RoutesOn({ roadsId, routes, roads }: OnProps) {
   const units = unitsOf(here.stored);
   return (
     <Section title={own ? t('roadsVersion', own) : t('roads')}>
+      {here.unfetched && <Failed {...here.unfetched} />}
       {here.failed !== undefined && <NotWorkedOut what={t('routes')} why={here.failed} onAgain={here.again} />}
       <Rows>
         {routes.map((route, i) => {
@@ -95,7 +96,7 @@ function RoutesOn({ roadsId, routes, roads }: OnProps) {
           return (
             <li key={route.id} className={styles.route}>
               <Link to={`/routes/${route.id}`}>{route.name}</Link>
-              <span className="muted">{readingWords(reading, units)}</span>
+              <span className="muted">{!here.unfetched && readingWords(reading, units)}</span>
               {broken && newer && (
                 <span role="alert">
                   {t('brokenOnNewer', {
@@ -121,11 +122,12 @@ function readingWords(reading: AnyReading | undefined, units: Parameters<typeof 
 }
 
 function useReadAll(roadsId: string, routes: readonly RouteView[]) {
-  const { data: stored } = api.useRoadsOfQuery({ roadsId });
+  const asked = api.useRoadsOfQuery({ roadsId });
+  const { currentData: stored } = asked;
   const question = useMemo(
     () => ({ stored, routes: routes.map(({ stops }) => stops), style: instructorStyle }),
     [stored, routes],
   );
   const { parts, failed, again } = useReadings(question);
-  return { stored, readings: parts.readings, failed, again };
+  return { stored, unfetched: failureOf(asked), readings: parts.readings, failed, again };
 }

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { addressFor, api } from '../../base/api';
 import { Page, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { failureOf } from '../../ui/failure';
 import { newestOf } from '../use-route';
 import { Kinds, Months } from './Kinds';
 import { PlaceFilters } from './PlaceFilters';
@@ -61,13 +62,16 @@ interface FoundProps {
 
 function Found({ view, compared, compareTo, filter }: FoundProps) {
   const [chosen, setChosen] = useState<string>();
-  const { data: roads } = api.useRoadsQuery();
-  const newest = newestOf(roads ?? []);
-  const { data: stored } = api.useRoadsOfQuery(newest ? { roadsId: newest.id } : skipToken);
+  const files = api.useRoadsQuery();
+  const newest = newestOf(files.data ?? []);
+  const ways = api.useRoadsOfQuery(newest ? { roadsId: newest.id } : skipToken);
+  const { currentData: stored } = ways;
+  const failed = failureOf(files, ways);
   return (
     <>
       <div className={styles.places}>
         <div className={styles.map}>
+          {failed && <Failed {...failed} />}
           {stored && <PlacesPicture stored={stored} view={view} chosen={chosen} onChoose={setChosen} />}
         </div>
         <PlaceList
