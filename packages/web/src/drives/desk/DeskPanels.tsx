@@ -3,7 +3,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
-import { lazy, Suspense, type ComponentType } from 'react';
+import { arrivingPanel } from './arriving-panel';
 import type { DeskPanel } from './desk-slice';
 import { EndPanel } from './panels/EndPanel';
 import { ExercisePanel } from './panels/ExercisePanel';
@@ -19,15 +19,8 @@ import { TracePanel } from './panels/TracePanel';
 import { TrayPanel } from './panels/TrayPanel';
 import type { DeskActions } from './desk-actions';
 
-/** A panel that arrives after the page (see `fetchAhead`); where it cannot, it says so, and marking goes on. */
-const lazyPanel = <Props extends object>(load: () => Promise<{ readonly default: ComponentType<Props> }>) =>
-  lazy(() =>
-    load().catch(() => ({
-      default: (() => <Panel title={t('notOnThisDevice')}>{t('opensWithNetwork')}</Panel>) as ComponentType<Props>,
-    })),
-  );
-const QuestionsPanel = lazyPanel(() => import('./panels/QuestionsPanel'));
-const SensorsPanel = lazyPanel(() => import('../yard/SensorsPanel'));
+const QuestionsPanel = arrivingPanel(() => import('./panels/QuestionsPanel'));
+const SensorsPanel = arrivingPanel(() => import('../yard/SensorsPanel'));
 
 interface Props {
   readonly panel: DeskPanel;
@@ -42,13 +35,7 @@ interface Props {
 }
 
 /** What the middle of the desk shows in place of the matrix. Pins and the quick marks go on working beside it. */
-export const DeskPanelView = (props: Props) => (
-  <Suspense fallback={null}>
-    <Shown {...props} />
-  </Suspense>
-);
-
-function Shown({ panel, driveId, name, route, standard, drive, verdict, actions }: Props) {
+export function DeskPanelView({ panel, driveId, name, route, standard, drive, verdict, actions }: Props) {
   switch (panel.kind) {
     case 'more':
       return (
