@@ -45,7 +45,8 @@ interface Props {
 /** The safety questions of one learner, with the instructor beside: ask aloud, drill, choose the car, let in. */
 function LearnerChecks({ learner, checks, standard }: Props) {
   const { account } = useSignedIn();
-  const { data: known } = api.useReviewsQuery({ learnerId: learner.id });
+  const reviews = api.useReviewsQuery({ learnerId: learner.id });
+  const { currentData: known } = reviews;
   const [drilling, setDrilling] = useState(false);
   const [choose] = api.useChooseVehicleMutation();
   const name = firstName(learner.name);
@@ -59,7 +60,9 @@ function LearnerChecks({ learner, checks, standard }: Props) {
     known,
     owner: account.id,
   });
-  if (!source) return <Loading what={t('theQuestions')} />;
+  const failed = failureOf(reviews);
+  if (failed) return <Failed {...failed} />;
+  if (!source || !known) return <Loading what={t('theQuestions')} />;
   if (drilling)
     return (
       <Page title={t('practiceWithName', { name })}>

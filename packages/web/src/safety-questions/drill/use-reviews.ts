@@ -23,7 +23,10 @@ export function useReviews(owner: string, lane: Lane, known: readonly Review[] |
   const unsent = useAppSelector((state) => state.outbox.waiting);
   useEffect(() => {
     let here = true;
-    void keptReviews(lane).then((kept) => here && setOwn(kept));
+    // A device that keeps nothing has nothing of its own.
+    void keptReviews(lane)
+      .catch(() => [])
+      .then((kept) => here && setOwn(kept));
     return () => {
       here = false;
     };
