@@ -81,7 +81,10 @@ test('a template is edited and published; a drive keeps the version it was marke
   );
 });
 
-test('a contradiction is named and stands in the way of publishing, until the draft is deleted', async ({ page, school }) => {
+test('a contradiction is named and stands in the way of publishing, until the draft is deleted', async ({
+  page,
+  school,
+}) => {
   await signIn(page, school);
   await beginStandard(page, 'Tally', 'Odd test');
   const letter = page.getByRole('textbox', { name: editor('letter') }).first();
