@@ -96,7 +96,7 @@ function LearnerChecks({ learner, checks, standard }: Props) {
                   void choose({
                     learnerId: learner.id,
                     body: event.target.value === '' ? {} : { vehicleId: event.target.value },
-                  }).then((done) => told(done))
+                  }).then(told)
                 }
                 helperText={t('answersMatchThisCar')}
                 fullWidth

@@ -26,7 +26,7 @@ export function told({ error }: Outcome, words?: string, undo?: () => PromiseLik
             color="inherit"
             onClick={() => {
               closeSnackbar(key);
-              void undo().then((done) => told(done));
+              void undo().then(told);
             }}
           >
             {t('undo')}

@@ -28,7 +28,7 @@ export function DebriefLinks({ driveId, name, waiting }: Props) {
       adding={adding.isLoading}
       {...(waiting && { waiting: t('theMockTestIsStillBeing') })}
       onAdd={(days) => void add({ driveId, body: { days } })}
-      onRevoke={(shareId) => void revoke({ driveId, shareId }).then((done) => told(done))}
+      onRevoke={(shareId) => void revoke({ driveId, shareId }).then(told)}
     />
   );
 }

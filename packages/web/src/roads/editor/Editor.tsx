@@ -85,11 +85,7 @@ export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
               })}
             />
           ))}
-          <NoteMarks
-            stored={stored}
-            notes={notes}
-            onDrop={(noteId) => void dropNote({ noteId }).then((done) => told(done))}
-          />
+          <NoteMarks stored={stored} notes={notes} onDrop={(noteId) => void dropNote({ noteId }).then(told)} />
         </RoadPicture>
         <EditorTools drawing={drawing} tool={tool} closed={closed} onTool={setTool} onEdit={edit} />
         <p className={styles.hint}>

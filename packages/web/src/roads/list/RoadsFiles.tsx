@@ -107,12 +107,7 @@ function RoadsRow({ roads }: { readonly roads: RoadsView }) {
         )}
       </div>
       {state === 'reading' ? (
-        <Button
-          variant="text"
-          size="small"
-          disabled={isLoading}
-          onClick={() => void drop({ roadsId: id }).then((done) => told(done))}
-        >
+        <Button variant="text" size="small" disabled={isLoading} onClick={() => void drop({ roadsId: id }).then(told)}>
           {t('cancelReading')}
         </Button>
       ) : (

@@ -20,7 +20,7 @@ export function RouteLinks({ routeId }: { readonly routeId: string }) {
       addError={apiError(adding.error)?.message}
       adding={adding.isLoading}
       onAdd={(days) => void add({ routeId, body: { days } })}
-      onRevoke={(linkId) => void revoke({ routeId, linkId }).then((done) => told(done))}
+      onRevoke={(linkId) => void revoke({ routeId, linkId }).then(told)}
     />
   );
 }

@@ -54,10 +54,7 @@ export default function QuestionPage() {
       }
       actions={
         <>
-          <Button
-            variant="text"
-            onClick={() => void (retired ? takeBack : retire)({ questionId }).then((done) => told(done))}
-          >
+          <Button variant="text" onClick={() => void (retired ? takeBack : retire)({ questionId }).then(told)}>
             {retired ? t('restore') : t('retire')}
           </Button>
           <Button variant="contained" component={Link} to={`/checks/questions/${questionId}/edit`}>
