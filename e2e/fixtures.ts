@@ -257,7 +257,11 @@ export async function expectNoHarmDayAndNight(page: Page, where: string): Promis
 }
 
 /** Stops lie where they lie on a picture, however close; the list beside it does the same. */
-const axeOf = (page: Page) => new AxeBuilder({ page }).setLegacyMode().exclude('.leaflet-marker-pane');
+const axeOf = (page: Page) =>
+  new AxeBuilder({ page })
+    .options({ resultTypes: ['violations'] })
+    .setLegacyMode()
+    .exclude('.leaflet-marker-pane');
 
 async function expectNothingFound(builder: AxeBuilder, where: string): Promise<void> {
   const { violations } = await builder.analyze();

@@ -16,5 +16,5 @@ for (const name of named.length > 0 ? named : benches) {
   console.log(`\n== ${name}`);
   rmSync(outdir, { recursive: true, force: true });
   await bundle({ entryPoints: [`bench/${name}.ts`], outdir, outExtension: { '.js': '.mjs' } });
-  if (!run('node', [`${outdir}/${name}.mjs`])) process.exitCode = 1;
+  if (!(await run('node', [`${outdir}/${name}.mjs`]))) process.exitCode = 1;
 }

@@ -6,8 +6,9 @@ import { ensureInstalled, giveUp, requireNode, run } from './setup.mjs';
 requireNode();
 const port = Number(process.env.JASPERWREN_PORT ?? 4180);
 await requirePort(port);
-ensureInstalled();
-if (!run('npm', ['run', '--silent', 'build'])) giveUp('The application could not be built; see the lines above.');
+await ensureInstalled();
+if (!(await run('npm', ['run', '--silent', 'build'])))
+  giveUp('The application could not be built; see the lines above.');
 const env = {
   JASPERWREN_DATA: process.env.JASPERWREN_DATA ?? 'data/demo',
   JASPERWREN_DEMO: '1',
@@ -15,9 +16,9 @@ const env = {
   JASPERWREN_PORT: String(port),
 };
 if (!existsSync('packages/cli/dist/main.js')) giveUp('The command line was not built; see the lines above.');
-if (!run(process.execPath, ['packages/cli/bin/jasperwren.mjs', 'demo', 'demo'], env))
+if (!(await run(process.execPath, ['packages/cli/bin/jasperwren.mjs', 'demo', 'demo'], env)))
   giveUp('The demo data could not be loaded; see the lines above.');
-process.exitCode = run(process.execPath, ['packages/server/dist/main.js'], env) ? 0 : 1;
+process.exitCode = (await run(process.execPath, ['packages/server/dist/main.js'], env)) ? 0 : 1;
 
 /** Says so before the long part when the port is taken. */
 function requirePort(wanted) {

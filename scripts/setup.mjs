@@ -1,5 +1,5 @@
 // What the two commands need before they can begin. Uses nothing but Node itself.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { accessSync, constants, existsSync, readFileSync, writeFileSync } from 'node:fs';
 
@@ -13,9 +13,14 @@ export function giveUp(sentence) {
 
 /** Runs a command, shows what it prints, and returns whether it went well. */
 export function run(command, args, env = {}) {
-  const { status, error } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
-  if (error) console.error(`${command} could not be started: ${error.message}`);
-  return status === 0;
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
+    child.on('error', ({ message }) => {
+      console.error(`${command} could not be started: ${message}`);
+      resolve(false);
+    });
+    child.on('close', (status) => resolve(status === 0));
+  });
 }
 
 /** Runs a command beside others and returns whether it went well and what it printed. */
@@ -39,7 +44,7 @@ export function requireNode() {
 }
 
 /** Installs the packages of the lock file where they are missing or others. */
-export function ensureInstalled() {
+export async function ensureInstalled() {
   try {
     accessSync('.', constants.W_OK);
   } catch {
@@ -51,29 +56,27 @@ export function ensureInstalled() {
   console.log('Installing packages …');
   // Exactly what the lock file says; only a registry that lacks optional packages of other systems needs the other way.
   if (
-    !run('npm', ['ci', '--no-audit', '--no-fund']) &&
-    !run('npm', ['install', '--no-save', '--no-audit', '--no-fund'])
+    !(await run('npm', ['ci', '--no-audit', '--no-fund'])) &&
+    !(await run('npm', ['install', '--no-save', '--no-audit', '--no-fund']))
   )
     giveUp('The packages could not be installed. Check the connection to the npm registry and try again.');
   writeFileSync(stamp, lock);
 }
 
-/** Whether a call of the system's package tool worked. */
-function apt(...args) {
-  if (!existsSync('/usr/bin/apt-get')) return false;
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
-  const [program, ...more] = [...sudo, 'apt-get', ...args];
-  return run(program, more, { DEBIAN_FRONTEND: 'noninteractive' });
-}
-
-/** The path of a Chromium for the end-to-end tests, installed from Debian's packages where that is possible. */
-export function ensureChromium() {
-  const found = findChromium();
-  if (found) return found;
-  console.log('Installing Chromium from the packages of the system …');
-  if (apt('update', '-qq'))
-    apt('install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell') ||
-      apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+/** What the tests need beside the packages of the registry. Returns the path of a Chromium. */
+export async function ensurePrograms() {
+  const wanted = [
+    ...(findChromium() ? [] : ['chromium-headless-shell']),
+    ...((await hasGpsbabel()) ? [] : ['gpsbabel']),
+  ];
+  if (wanted.length > 0) {
+    console.log(`Installing ${wanted.join(' and ')} from the packages of the system …`);
+    await apt('update', '-qq');
+    const install = (...names) => apt('install', '-y', '-qq', '--no-install-recommends', ...names);
+    // Older systems have the whole of Chromium only.
+    if (!(await install(...wanted))) await install(...wanted.map((name) => name.replace('-headless-shell', '')));
+  }
+  if (!(await hasGpsbabel())) giveUp('The unit tests need GPSBabel. Type: sudo apt-get install gpsbabel');
   return (
     findChromium() ??
     giveUp(
@@ -82,15 +85,16 @@ export function ensureChromium() {
   );
 }
 
-/** The program that reads and writes files of position loggers; a unit test has it read ours. */
-export function ensureGpsbabel() {
-  const there = () => run('sh', ['-c', 'command -v gpsbabel > /dev/null']);
-  if (there()) return;
-  console.log('Installing GPSBabel from the packages of the system …');
-  apt('update', '-qq');
-  apt('install', '-y', '-qq', '--no-install-recommends', 'gpsbabel');
-  if (!there()) giveUp('The unit tests need GPSBabel. Type: sudo apt-get install gpsbabel');
+/** Whether a call of the system's package tool worked. */
+async function apt(...args) {
+  if (!existsSync('/usr/bin/apt-get')) return false;
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const [program, ...more] = [...sudo, 'apt-get', ...args];
+  return run(program, more, { DEBIAN_FRONTEND: 'noninteractive' });
 }
+
+/** The program that reads and writes files of position loggers; a unit test has it read ours. */
+const hasGpsbabel = () => run('sh', ['-c', 'command -v gpsbabel > /dev/null']);
 
 function findChromium() {
   return [

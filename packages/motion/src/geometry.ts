@@ -101,26 +101,37 @@ export function distanceBetween(a: Polygon, b: Polygon): number {
   return sqrt(least);
 }
 
-/** A circle that holds a figure. */
-export interface Circle extends Point {
-  readonly radius: number;
+/** A rectangle along the axes that holds a figure. */
+export interface Bounds {
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
 }
 
-/** A circle around a figure, about the middle of its corners. */
-export function circleAround(polygon: Polygon): Circle {
-  let [x, y] = [0, 0];
-  for (const corner of polygon) {
-    x += corner.x / polygon.length;
-    y += corner.y / polygon.length;
+/** The least rectangle along the axes around some corners. */
+export function boundsOf(corners: readonly Point[]): Bounds {
+  let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const { x, y } of corners) {
+    if (x < left) left = x;
+    if (x > right) right = x;
+    if (y < bottom) bottom = y;
+    if (y > top) top = y;
   }
-  let squared = 0;
-  for (const corner of polygon) squared = max(squared, (corner.x - x) ** 2 + (corner.y - y) ** 2);
-  return { x, y, radius: sqrt(squared) };
+  return { left, right, bottom, top };
 }
 
-/** Metres that figures within two circles are apart at the least; below 0 where the circles overlap. */
-export const apartAtLeast = (a: Circle, b: Circle): number =>
-  sqrt((a.x - b.x) ** 2 + (a.y - b.y) ** 2) - a.radius - b.radius;
+/** The least rectangle along the axes around others. */
+export const boundsAround = (all: readonly Bounds[]): Bounds => ({
+  left: min(...all.map(({ left }) => left)),
+  right: max(...all.map(({ right }) => right)),
+  bottom: min(...all.map(({ bottom }) => bottom)),
+  top: max(...all.map(({ top }) => top)),
+});
+
+/** Metres that figures within two rectangles are apart at the least; 0 or less where the rectangles meet. */
+export const apartAtLeast = (a: Bounds, b: Bounds): number =>
+  max(a.left - b.right, b.left - a.right, a.bottom - b.top, b.bottom - a.top);
 
 /** The corners of a rectangle between two points ahead and two to the left of a pose. */
 export function rectangle(pose: Pose, back: number, front: number, right: number, left: number): Polygon {

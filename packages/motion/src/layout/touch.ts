@@ -1,4 +1,4 @@
-import { apartAtLeast, circleAround, distanceBetween, type Circle, type Polygon } from '../geometry';
+import { apartAtLeast, boundsAround, boundsOf, distanceBetween, type Bounds, type Polygon } from '../geometry';
 import type { Moment } from '../moves/steps';
 import type { Placed } from '../moves/roll';
 import { bodyOf, tyresOf, type Part, type PartName } from '../vehicle/parts';
@@ -18,12 +18,12 @@ export interface Near {
 /** What there is to touch in a layout. */
 type Touchable = Pick<Layout, 'markers' | 'edges'>;
 
-/** A marker or an edge as it lies on the ground, and the circle around it. */
+/** A marker or an edge as it lies on the ground, and the rectangle around it. */
 interface Thing extends Pick<Near, 'thing' | 'kind'> {
   readonly outline: Polygon;
   /** Metres that it reaches beyond its outline: a marker's outline is its middle. */
   readonly reachM: number;
-  readonly around: Circle;
+  readonly around: Bounds;
 }
 
 function thingsOf({ markers, edges }: Touchable): readonly Thing[] {
@@ -32,7 +32,7 @@ function thingsOf({ markers, edges }: Touchable): readonly Thing[] {
     kind,
     outline,
     reachM,
-    around: circleAround(outline),
+    around: boundsOf(outline),
   });
   return [
     ...markers.map(({ id, kind, x, y }) => thing(id, kind, [{ x, y }], markerRadiusM[kind])),
@@ -40,13 +40,16 @@ function thingsOf({ markers, edges }: Touchable): readonly Thing[] {
   ];
 }
 
+/** Parts where they are, each with the rectangle around it, and that around all of them. */
 interface Placement {
-  readonly part: Part;
-  readonly around: Circle;
+  readonly parts: readonly { readonly part: Part; readonly around: Bounds }[];
+  readonly around: Bounds;
 }
 
-const partsOf = (parts: readonly Part[]): readonly Placement[] =>
-  parts.map((part) => ({ part, around: circleAround(part.outline) }));
+function placementOf(all: readonly Part[]): Placement {
+  const parts = all.map((part) => ({ part, around: boundsOf(part.outline) }));
+  return { parts, around: boundsAround(parts.map(({ around }) => around)) };
+}
 
 /** Lines and kerbs may be overhung: only tyres touch them. */
 const isForTyres = ({ kind }: Thing): boolean => kind === 'line' || kind === 'kerb';
@@ -62,14 +65,19 @@ function eachNear(
   within: () => number,
   tell: (near: Near) => void,
 ): void {
-  const tyres = partsOf(tyresOf(vehicle, placed));
-  const all = [...tyres, ...partsOf(bodyOf(vehicle, placed))];
-  for (const thing of things)
-    for (const { part, around } of isForTyres(thing) ? tyres : all) {
-      if (apartAtLeast(around, thing.around) - thing.reachM > within()) continue;
+  const tyreParts = tyresOf(vehicle, placed);
+  const tyres = placementOf(tyreParts);
+  const all = placementOf([...tyreParts, ...bodyOf(vehicle, placed)]);
+  for (const thing of things) {
+    const { parts, around: whole } = isForTyres(thing) ? tyres : all;
+    const isFar = (around: Bounds) => apartAtLeast(around, thing.around) - thing.reachM > within();
+    if (isFar(whole)) continue;
+    for (const { part, around } of parts) {
+      if (isFar(around)) continue;
       const gapM = Math.max(0, distanceBetween(part.outline, thing.outline) - thing.reachM);
       tell({ part: part.name, thing: thing.thing, kind: thing.kind, gapM });
     }
+  }
 }
 
 /**
@@ -90,10 +98,10 @@ export function nearest(vehicle: Vehicle, placed: Placed, layout: Touchable): re
 
 /** The parts of the body that hang over a line or a kerb, which is no touch. */
 function eachOverhang(vehicle: Vehicle, placed: Placed, things: readonly Thing[], tell: (near: Near) => void): void {
-  const body = partsOf(bodyOf(vehicle, placed));
+  const body = placementOf(bodyOf(vehicle, placed));
   for (const thing of things)
-    if (isForTyres(thing))
-      for (const { part, around } of body)
+    if (isForTyres(thing) && apartAtLeast(body.around, thing.around) <= 0)
+      for (const { part, around } of body.parts)
         if (apartAtLeast(around, thing.around) <= 0 && distanceBetween(part.outline, thing.outline) === 0)
           tell({ part: part.name, thing: thing.thing, kind: thing.kind, gapM: 0 });
 }
