@@ -1,9 +1,16 @@
 import { defineConfig } from '@playwright/test';
 
+const long = /(access|yard|traces|wheels|demo)\.spec\.ts$/;
+
 export default defineConfig({
   testDir: 'e2e',
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
+  // The longest begin first, or one of them would go on alone at the end.
+  projects: [
+    { name: 'long', testMatch: long },
+    { name: 'others', testIgnore: long },
+  ],
   // Generous: a machine that is busy otherwise is no failure of the product.
   timeout: 480_000,
   expect: { timeout: 60_000 },

@@ -11,8 +11,8 @@ const jestReport = join(reports, 'jest.json');
 const playwrightReport = join(reports, 'playwright.json');
 
 const failedSteps = [];
-await take('Build', 'npm', ['run', '--silent', 'build']);
-// The tests often wait, for a disk or a page; what is checked without running it fills these gaps.
+// Tests often wait, for a disk or a page; what is checked without running it fills these gaps.
+const built = take('Build', 'npm', ['run', '--silent', 'build']);
 await Promise.all([checkCode(), runTests()]);
 
 const jest = read(jestReport) ?? { numPassedTests: 0, numFailedTests: 1 };
@@ -26,12 +26,13 @@ console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failedSteps.length > 0 ? 1 : 0;
 
 async function checkCode() {
-  for (const [name, script] of [
+  for (const [name, script, ready] of [
     ['Types', 'types'],
     ['Format, arrows, leftovers', 'lint:house'],
-    ['First load', 'size'],
+    ['First load', 'size', built],
     ['Linter', 'lint:code'],
   ]) {
+    await ready;
     const from = performance.now();
     const { well, printed } = await runBeside('npm', ['run', '--silent', script]);
     report(name, from, well, printed);
@@ -39,6 +40,7 @@ async function checkCode() {
 }
 
 async function runTests() {
+  await built;
   await take('Unit tests', 'npx', ['jest', '--json', `--outputFile=${jestReport}`]);
   await take('End-to-end tests', 'npx', ['playwright', 'test'], {
     CHROMIUM_PATH: chromium,
