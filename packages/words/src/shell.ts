@@ -39,6 +39,7 @@ export const resource = {
   safeMoment: 'Safe moment',
   debriefs: 'Debriefs',
   practice2: 'practice',
+  earlierAnswersMissing: 'Your earlier answers could not be loaded. Questions you know may show as not seen.',
   page: 'page',
   pageNotFound: 'Page not found',
   nothingIsAtThisAddress: 'Nothing is at this address.',

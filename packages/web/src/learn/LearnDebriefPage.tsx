@@ -3,12 +3,14 @@ import { skipToken } from '@reduxjs/toolkit/query';
 import { useParams } from 'react-router';
 import { api } from '../base/api';
 import { SharedView } from '../drives/public';
+import { failureOf } from '../ui/failure';
 import { Failed, Loading } from '../ui/states';
 
 export default function LearnDebriefPage() {
   const { shareId = '' } = useParams();
-  const { data, error, refetch } = api.useMyDebriefQuery({ shareId });
+  const { data, ...asked } = api.useMyDebriefQuery({ shareId });
+  const failed = failureOf(asked);
   const { data: road } = api.useMyDebriefRoadQuery(data ? { shareId } : skipToken);
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (failed) return <Failed {...failed} />;
   return data ? <SharedView shared={data} road={road} /> : <Loading what={t('debrief')} />;
 }

@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/learn';
 import { Link } from 'react-router';
 import type { Outcome } from '@jasperwren/core/marking/verdict';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { longDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { Page, Rows } from '../ui/Page';
@@ -10,11 +11,12 @@ import styles from './learn.module.css';
 
 /** The debriefs an instructor has shared. */
 export default function LearnDebriefsPage() {
-  const { data, error, refetch } = api.useMyDebriefsQuery();
+  const { data, ...asked } = api.useMyDebriefsQuery();
+  const failed = failureOf(asked);
   return (
     <Page title={t('debriefs')}>
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('debriefs2')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !data && <Loading what={t('debriefs2')} />}
       {data?.length === 0 && <Empty>{t('noDebriefsYetYourInstructorCan')}</Empty>}
       {data && data.length > 0 && (
         <Rows>

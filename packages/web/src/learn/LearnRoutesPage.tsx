@@ -1,6 +1,7 @@
 import { t } from '@jasperwren/words/learn';
 import { Link } from 'react-router';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { longDate } from '../ui/format';
 import { Page, Rows } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -8,11 +9,12 @@ import styles from './learn.module.css';
 
 /** The routes that can be rehearsed. */
 export default function LearnRoutesPage() {
-  const { data, error, refetch } = api.useMyRoutesQuery();
+  const { data, ...asked } = api.useMyRoutesQuery();
+  const failed = failureOf(asked);
   return (
     <Page title={t('routes')}>
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('routes2')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !data && <Loading what={t('routes2')} />}
       {data?.length === 0 && <Empty>{t('noRoutesToRehearse')}</Empty>}
       {data && data.length > 0 && (
         <Rows>

@@ -5,6 +5,7 @@ import { useCallback, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { api } from '../base/api';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
+import { failureOf } from '../ui/failure';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -23,12 +24,13 @@ function fieldsOf(learner: LearnerView): LearnerInput {
 export default function EditLearnerPage() {
   const { learnerId = '' } = useParams();
   const navigate = useNavigate();
-  const { data: learner, error, refetch } = api.useLearnerQuery({ learnerId });
+  const { data: learner, ...asked } = api.useLearnerQuery({ learnerId });
+  const failed = failureOf(asked);
   const onSaved = useCallback(() => {
     enqueueSnackbar(t('saved'));
     void navigate(`/learners/${learnerId}`, { replace: true });
   }, [navigate, learnerId]);
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (failed) return <Failed {...failed} />;
   if (!learner) return <Loading what={t('learner2')} />;
   return <Edit learner={learner} onSaved={onSaved} />;
 }

@@ -3,15 +3,17 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import { LearnerInput, type LearnerView } from '@jasperwren/contract/learners';
 import { useEffect, useState } from 'react';
-import { useBlocker, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { api } from '../base/api';
 import type { ApiError } from '../base/client';
 import { DateField } from '../ui/DateField';
+import { failureOf } from '../ui/failure';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { Failed, Loading } from '../ui/states';
 import { Unsaved } from '../ui/Unsaved';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
+import { useUnsaved } from '../ui/use-unsaved';
 
 /** What each field is called, here and where two people have changed it. */
 export const labels = {
@@ -39,8 +41,9 @@ interface Props {
 
 /** The particulars of a learner, to add or to edit. */
 export function LearnerForm({ initial, ...props }: Props) {
-  const { data: standards, error, refetch } = api.useStandardsQuery();
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const { data: standards, ...asked } = api.useStandardsQuery();
+  const failed = failureOf(asked);
+  if (failed) return <Failed {...failed} />;
   if (!standards) return <Loading what={t('standards')} />;
   return <Fields initial={{ standardId: standards[0]?.id ?? '', ...initial }} standards={standards} {...props} />;
 }
@@ -73,7 +76,7 @@ function Fields({
   const [savedHere, setSaved] = useState<LearnerView>();
   const saved = savedElsewhere ?? savedHere;
   const { data: accounts = [] } = api.useAccountsQuery();
-  const blocker = useBlocker(() => isDirty && !saved);
+  const { blocker } = useUnsaved(isDirty && !saved);
   const submit = checked.handleSubmit(async (values) => {
     const { data, error } = await onSave(values);
     if (data) setSaved(data);

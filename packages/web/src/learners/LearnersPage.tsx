@@ -7,6 +7,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { fromToday, shortDate } from '../ui/format';
 import { OutcomeWord } from '../ui/OutcomeWord';
 import { NoLearners } from '../ui/NoLearners';
@@ -20,7 +21,10 @@ const searchFrom = 6;
 export default function LearnersPage() {
   const [params] = useSearchParams();
   const archived = params.get('archived') === '1';
-  const { data: learners, error, refetch } = api.useLearnersQuery(archived ? { archived: '1' } : {});
+  const asked = api.useLearnersQuery(archived ? { archived: '1' } : {});
+  // Those of the other list are not shown under the heading of this one.
+  const { currentData: learners } = asked;
+  const failed = failureOf(asked);
   const { data: ready, error: readinessError, refetch: refetchReadiness } = useSchoolReadiness();
   const [search, setSearch] = useState('');
   const shown = useMemo(
@@ -53,9 +57,9 @@ export default function LearnersPage() {
         </>
       }
     >
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
+      {failed && <Failed {...failed} />}
       {readinessError && !archived && <ReadinessUnavailable onRetry={refetchReadiness} />}
-      {!error && !shown && <Loading what={t('learners2')} />}
+      {!failed && !shown && <Loading what={t('learners2')} />}
       {learners && (learners.length >= searchFrom || search) && (
         <TextField
           label={t('findByName')}

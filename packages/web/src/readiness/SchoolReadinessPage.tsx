@@ -7,6 +7,7 @@ import { judgements } from '@jasperwren/core/readiness/judgement';
 import dayjs from 'dayjs';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
+import { failureOf } from '../ui/failure';
 import { fromToday, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -21,15 +22,16 @@ const soonDays = 28;
 
 /** All learners by judgement and date, whose test should move, who has how much to do, and how estimates have done. */
 export default function SchoolReadinessPage() {
-  const { data, error, refetch } = useSchoolReadiness();
+  const { data, ...asked } = useSchoolReadiness();
+  const failed = failureOf(asked);
   return (
     <Page
       title={t('readiness')}
       over={<Link to="/learners">{t('learners')}</Link>}
       sub={t('readinessOfEveryLearnerInOrder')}
     >
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('readiness2')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !data && <Loading what={t('readiness2')} />}
       {data && <School school={data} />}
     </Page>
   );

@@ -7,6 +7,7 @@ import type { StoredRoads } from '@jasperwren/roads/source';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useMemo } from 'react';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { useReadings } from './work/use-roads-work';
 
 /** The newest of the roads of a name that can be used; the newest of all where no name is given. */
@@ -25,11 +26,7 @@ export function useRoute(routeId: string) {
     route,
     stored: roads.data,
     missing: routes.data !== undefined && route === undefined,
-    error: routes.error ?? roads.error,
-    retry: () => {
-      if (routes.error) void routes.refetch();
-      if (roads.error) void roads.refetch();
-    },
+    unfetched: failureOf(routes, roads),
   };
 }
 

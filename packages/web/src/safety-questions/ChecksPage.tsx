@@ -5,6 +5,7 @@ import { percent } from '@jasperwren/words/lists';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { fromToday, shortDate } from '../ui/format';
 import { NoLearners } from '../ui/NoLearners';
 import { Page, Rows, Section } from '../ui/Page';
@@ -15,7 +16,8 @@ const ForgottenChart = lazy(() => import('./ForgottenChart'));
 
 /** The board: who is due, who will know it on the day, and what the school forgets. */
 export default function ChecksPage() {
-  const { data, error, refetch } = api.useBoardQuery();
+  const { data, ...asked } = api.useBoardQuery();
+  const failed = failureOf(asked);
   return (
     <Page
       title={t('safetyQuestions')}
@@ -34,8 +36,8 @@ export default function ChecksPage() {
         </>
       }
     >
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('questions2')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !data && <Loading what={t('questions2')} />}
       {data && <Board board={data} />}
     </Page>
   );

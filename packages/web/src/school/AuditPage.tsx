@@ -1,3 +1,4 @@
+import { failureOf } from '../ui/failure';
 import { dayAndTime } from '../ui/format';
 import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
@@ -111,8 +112,9 @@ function Lines({
   readonly filter: AuditFilter;
   readonly onMore: ((next: number) => void) | undefined;
 }) {
-  const { data: page, error, refetch } = api.useAuditQuery(filter);
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const { data: page, ...asked } = api.useAuditQuery(filter);
+  const failed = failureOf(asked);
+  if (failed) return <Failed {...failed} />;
   if (!page) return <Loading what={t('log')} />;
   if (page.lines.length === 0) return <Empty>{t('nothingMatchesRemoveAFilterTo')}</Empty>;
   return (

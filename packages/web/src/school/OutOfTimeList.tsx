@@ -1,6 +1,7 @@
 import { t } from '@jasperwren/words/school';
 import { enqueueSnackbar } from 'notistack';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -8,10 +9,11 @@ import { AskFirst } from '../ui/AskFirst';
 
 /** Archived learners whom the rule of the school would erase, before it does. */
 export function OutOfTimeList({ keepMonths }: { readonly keepMonths: number | undefined }) {
-  const { data: learners, error, refetch } = api.useOutOfTimeQuery();
+  const { data: learners, ...asked } = api.useOutOfTimeQuery();
+  const failed = failureOf(asked);
   const [erase] = api.useEraseOutOfTimeMutation();
   if (keepMonths === undefined) return <p>{t('noRuleYetSetAboveHow')}</p>;
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (failed) return <Failed {...failed} />;
   if (!learners) return <Loading what={t('learners')} />;
   if (learners.length === 0)
     return <p>{t('noArchivedLearnerIsOlderThan', { counted: t('months', { count: keepMonths }) })}</p>;

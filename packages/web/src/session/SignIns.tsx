@@ -1,6 +1,7 @@
 import { t } from '@jasperwren/words/account';
 import Button from '@mui/material/Button';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { longDate } from '../ui/format';
 import { Rows } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -9,10 +10,11 @@ import styles from './account.module.css';
 
 /** Where whoever is signed in is signed in, with a way to end each. */
 export function SignIns() {
-  const { data: signIns, error, refetch } = api.useSignInsQuery();
+  const { data: signIns, ...asked } = api.useSignInsQuery();
+  const failed = failureOf(asked);
   const [end] = api.useEndSignInMutation();
   const [endOthers] = api.useEndOtherSignInsMutation();
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (failed) return <Failed {...failed} />;
   if (!signIns) return <Loading what={t('signIns')} />;
   return (
     <>

@@ -8,6 +8,7 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../base/api';
 import { clashesOf, Conflict, mergedOf, staleOf } from '../ui/Conflict';
+import { failureOf } from '../ui/failure';
 import { longDate } from '../ui/format';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -17,8 +18,9 @@ import { SheetForm } from './SheetForm';
 /** A sheet on record, to be read and corrected under the version of the standard it was entered under. */
 export default function SheetPage() {
   const { sheetId = '' } = useParams();
-  const { data: sheet, error, refetch } = api.useSheetQuery({ sheetId });
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const { data: sheet, ...asked } = api.useSheetQuery({ sheetId });
+  const failed = failureOf(asked);
+  if (failed) return <Failed {...failed} />;
   if (!sheet) return <Loading what={t('testResult2')} />;
   return <Sheet sheet={sheet} />;
 }
@@ -27,14 +29,15 @@ function Sheet({ sheet }: { readonly sheet: SheetView }) {
   const navigate = useNavigate();
   // What was read when the page was opened: what others save meanwhile does not slip in unseen.
   const [{ version, ...begun }] = useState({ ...inputOf(sheet), version: sheet.version });
-  const { data, error } = api.useStandardVersionQuery(sheet.standard);
+  const { data, ...asked } = api.useStandardVersionQuery(sheet.standard);
+  const unfetched = failureOf(asked);
   const standard = useMemo(() => data && effective(data), [data]);
   const learner = api.useLearnerQuery({ learnerId: sheet.learnerId });
   const [edit] = api.useEditSheetMutation();
   const [clash, setClash] = useState<{ readonly mine: SheetInput; readonly theirs: SheetView }>();
   const [drop] = api.useDropSheetMutation();
   const [add] = api.useAddSheetMutation();
-  if (error) return <Failed error={error} />;
+  if (unfetched) return <Failed {...unfetched} />;
   if (!standard) return <Loading what={t('standard')} />;
   const back = `/learners/${sheet.learnerId}`;
   const initial = inputOf(sheet);

@@ -1,8 +1,10 @@
+import { t as common } from '@jasperwren/words/common';
 import { t } from '@jasperwren/words/shell';
 import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
 import QuizOutlined from '@mui/icons-material/QuizOutlined';
 import RouteOutlined from '@mui/icons-material/RouteOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
+import Button from '@mui/material/Button';
 import { useEffect } from 'react';
 import { Navigate, NavLink, Outlet } from 'react-router';
 import type { MeView } from '@jasperwren/contract/me';
@@ -12,6 +14,7 @@ import frame from './frame.module.css';
 import rail from './rail.module.css';
 import type { Learning } from '../learn/learning';
 import { useDrillSource } from '../safety-questions/public';
+import { failureOf } from '../ui/failure';
 import { Failed, Loading } from '../ui/states';
 import { startSending } from './send';
 import { laneOfOwnReviews } from '../base/device/lanes';
@@ -40,7 +43,9 @@ export function LearnFrame() {
 }
 
 function LearnPages({ me }: { readonly me: MeView }) {
-  const { data: known } = api.useMyReviewsQuery();
+  const answers = api.useMyReviewsQuery();
+  const { currentData: known } = answers;
+  const unfetched = failureOf(answers);
   useEffect(() => startSending(me.learnerId), [me.learnerId]);
   const source = useDrillSource({
     name: me.firstName,
@@ -64,7 +69,19 @@ function LearnPages({ me }: { readonly me: MeView }) {
         ))}
       </nav>
       <div className={frame.body}>
-        {source ? <Outlet context={{ me, source } satisfies Learning} /> : <Loading what={t('practice2')} />}
+        {unfetched && (
+          <div role="alert" className={frame.newer}>
+            <span>{t('earlierAnswersMissing')}</span>
+            <Button variant="text" onClick={unfetched.onRetry}>
+              {common('tryAgain')}
+            </Button>
+          </div>
+        )}
+        {source && (known || unfetched) ? (
+          <Outlet context={{ me, source } satisfies Learning} />
+        ) : (
+          <Loading what={t('practice2')} />
+        )}
       </div>
     </div>
   );

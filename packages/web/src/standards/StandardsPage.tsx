@@ -9,6 +9,7 @@ import { Link, useNavigate } from 'react-router';
 import { api } from '../base/api';
 import { apiError, type ApiError } from '../base/client';
 import { useSignedIn } from '../base/signed-in';
+import { failureOf } from '../ui/failure';
 import { shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -21,8 +22,9 @@ export default function StandardsPage() {
   const { account } = useSignedIn();
   const [failure, setFailure] = useState<ImportFailure>();
   const [starting, setStarting] = useState(false);
-  const { data: library, error, refetch } = api.useLibraryQuery();
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const { data: library, ...asked } = api.useLibraryQuery();
+  const failed = failureOf(asked);
+  if (failed) return <Failed {...failed} />;
   if (!library) return <Loading what={t('standards')} />;
   const own = library.filter(({ template }) => !template);
   return (

@@ -3,6 +3,7 @@ import { t } from '@jasperwren/words/motion';
 import { lazy, Suspense, useEffect, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { Page } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
 import { Choices } from './Choices';
@@ -33,14 +34,15 @@ const none: readonly KeptView[] = [];
 
 /** Where the wheels of a vehicle go: the way with the fewest movements, driving it by hand, and setting it out. */
 export default function WheelsPage() {
-  const { data: all, error, refetch } = api.useKeptWheelsQuery();
+  const { data: all, ...asked } = api.useKeptWheelsQuery();
+  const failed = failureOf(asked);
   const [params] = useSearchParams();
   // What is kept is needed only where the address begins with it.
   const waits = params.has('kept') && !all;
   return (
     <Page over={<Link to="/yard">{t('yard')}</Link>} title={t('wheels')} sub={t('wheelsWhy')}>
-      {waits && !error && <Loading what={t('keptHere')} />}
-      {error && !all ? <Failed error={error} onRetry={() => void refetch()} /> : null}
+      {waits && !failed && <Loading what={t('keptHere')} />}
+      {failed && <Failed {...failed} />}
       {!waits && <Asked all={all ?? none} />}
     </Page>
   );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
 import { AskFirst } from '../ui/AskFirst';
+import { failureOf } from '../ui/failure';
 import { longDate } from '../ui/format';
 import { Rows, Section } from '../ui/Page';
 import { Failed, Loading } from '../ui/states';
@@ -13,7 +14,8 @@ import styles from './yard-pages.module.css';
 /** The cars whose sensors may send; a lead lets them. */
 export function Cars() {
   const { account } = useSignedIn();
-  const { data: cars, error, refetch } = api.useYardCarsQuery();
+  const { data: cars, ...asked } = api.useYardCarsQuery();
+  const failed = failureOf(asked);
   const [addCar, added] = api.useAddYardCarMutation();
   const [dropCar] = api.useDropYardCarMutation();
   const [name, setName] = useState('');
@@ -21,8 +23,8 @@ export function Cars() {
   return (
     <Section title={t('cars')}>
       <p className="muted">{t('carsWhy')}</p>
-      {error && !cars ? <Failed error={error} onRetry={() => void refetch()} /> : null}
-      {!cars && !error && <Loading what={t('cars')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !cars && <Loading what={t('cars')} />}
       {cars?.length === 0 && <p className="muted">{t('noCars')}</p>}
       {cars && (
         <Rows>

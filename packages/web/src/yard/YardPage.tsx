@@ -3,6 +3,7 @@ import { courseStandards } from './course-standards';
 import { t } from '@jasperwren/words/yard-pages';
 import { Link } from 'react-router';
 import { api } from '../base/api';
+import { failureOf } from '../ui/failure';
 import { longDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
@@ -25,6 +26,7 @@ export default function YardPage() {
     selectFromResult: ({ data }) => ({ any: data?.some((run) => run.sending) ?? false }),
   }).any;
   const runs = api.useYardRunsQuery(undefined, { pollingInterval: sending ? askMs : 0 });
+  const failed = failureOf(runs);
   const { data: standards } = api.useStandardsQuery();
   return (
     <Page title={t('yard')} sub={t('yardWhy')} actions={standards && <AddRun standards={courseStandards(standards)} />}>
@@ -35,8 +37,8 @@ export default function YardPage() {
           </li>
         ))}
       </Rows>
-      {runs.error && !runs.data ? <Failed error={runs.error} onRetry={() => void runs.refetch()} /> : null}
-      {!runs.data && !runs.error && <Loading what={t('runs')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !runs.data && <Loading what={t('runs')} />}
       {runs.data && (
         <Section title={t('runs')}>
           {runs.data.length === 0 && <Empty>{t('noRuns')}</Empty>}

@@ -9,6 +9,7 @@ import { verdictDetail, verdictSentence } from '@jasperwren/words/marking/verdic
 import { useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { longDate } from '../../ui/format';
 import { OutcomeWord, outcomeWord } from '../../ui/OutcomeWord';
 import { Page, Rows, Section } from '../../ui/Page';
@@ -23,9 +24,10 @@ import { Side } from './Side';
 export default function ComparePage() {
   const { driveId = '' } = useParams();
   const opening = useOpenDrive(driveId);
-  const { data: standards, error, refetch } = api.useStandardsQuery();
+  const { data: standards, ...asked } = api.useStandardsQuery();
+  const failed = failureOf(asked);
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (failed) return <Failed {...failed} />;
   if (opening.state === 'loading' || !standards) return <Loading what={t('theMockTestAndTheStandards')} />;
   return <Compare log={opening.log} standards={standards} />;
 }

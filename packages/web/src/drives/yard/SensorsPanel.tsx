@@ -7,6 +7,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { useEffect, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { Failed, Loading } from '../../ui/states';
 import { keepSimulated, learners, newLearner, watchRun, type LearnerKind } from '../../yard/public';
 import { Panel } from '../desk/panels/Panel';
@@ -23,7 +24,8 @@ const askMs = 2000;
 
 /** Which car's sensors are read: one that is sending, or the simulated one. */
 export default function SensorsPanel({ standard, actions }: Props) {
-  const { data: runs, error, refetch } = api.useYardRunsQuery(undefined, { pollingInterval: askMs });
+  const { data: runs, ...asked } = api.useYardRunsQuery(undefined, { pollingInterval: askMs });
+  const failed = failureOf(asked);
   const [addRun, { error: notAdded, isLoading }] = api.useAddYardRunMutation();
   const [joining, setJoining] = useState<YardRunView>();
   const [retest, setRetest] = useState(false);
@@ -67,8 +69,8 @@ export default function SensorsPanel({ standard, actions }: Props) {
           label={t('retest')}
         />
       )}
-      {error && !runs ? <Failed error={error} onRetry={() => void refetch()} /> : null}
-      {!runs && !error && <Loading what={t('carsSending')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !runs && <Loading what={t('carsSending')} />}
       {sending && (
         <section aria-label={t('carsSending')}>
           <h3>{t('carsSending')}</h3>

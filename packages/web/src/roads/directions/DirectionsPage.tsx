@@ -25,14 +25,14 @@ type Speaker = 'instructor' | 'device';
 /** The directions of a route as a sheet to speak from. */
 export default function DirectionsPage() {
   const { routeId = '' } = useParams();
-  const { route, stored, missing, error, retry } = useRoute(routeId);
+  const { route, stored, missing, unfetched } = useRoute(routeId);
   const [speaker, setSpeaker] = useState<Speaker>('instructor');
   const [timing, setTiming] = useState(false);
   const [chosen, setUnits] = useState<Units>();
   const { data: notes = [] } = api.useRoadNotesQuery();
   const style = useCallStyles()[speaker];
   const { reading, failed, again } = useReading(stored, route?.stops, style);
-  if (error) return <Failed error={error} onRetry={retry} />;
+  if (unfetched) return <Failed {...unfetched} />;
   if (missing) return <Empty>{t('routeNotFound')}</Empty>;
   if (!route || !stored) return <Loading what={t('directionsOf', { name: '' })} />;
   const units = chosen ?? unitsOf(stored);

@@ -13,6 +13,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { api } from '../../base/api';
 import { apiError } from '../../base/client';
+import { failureOf } from '../../ui/failure';
 import { Failed, Loading } from '../../ui/states';
 import { typedNumber } from '../../ui/typed-number';
 import styles from './directions.module.css';
@@ -25,12 +26,13 @@ interface Props {
 
 /** Sets when directions are spoken, for the whole school. */
 export function TimingDialog({ speaker, units, onClose }: Props) {
-  const { data, error, refetch } = api.useCallTimingQuery();
+  const { data, ...asked } = api.useCallTimingQuery();
+  const failed = failureOf(asked);
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
       <DialogTitle>{t(speaker === 'device' ? 'whenASatNavSpeaks' : 'whenAnInstructorSpeaks')}</DialogTitle>
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('whenToSpeak')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !data && <Loading what={t('whenToSpeak')} />}
       {data && <Fields key={data.version} {...{ data, speaker, units, onClose }} />}
     </Dialog>
   );

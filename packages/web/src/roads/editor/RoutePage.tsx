@@ -4,6 +4,7 @@ import { t } from '@jasperwren/words/routes';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { Empty, Failed, Loading } from '../../ui/states';
 import type { FromFile } from '../list/AddFromTrack';
 import { newestOf, useRoute } from '../use-route';
@@ -18,13 +19,13 @@ export default function RoutePage() {
 function NewRoute() {
   const [search] = useSearchParams();
   const given = useLocation().state as FromFile | null;
-  const { data: roads, error, refetch } = api.useRoadsQuery();
+  const { data: roads, ...asked } = api.useRoadsQuery();
   const chosen =
     roads && (roads.find(({ id, state }) => id === search.get('roads') && state === 'ready') ?? newestOf(roads));
   const ways = api.useRoadsOfQuery(chosen ? { roadsId: chosen.id } : skipToken);
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const failed = failureOf(asked, ways);
   if (roads && !chosen) return <Empty>{t('noRoadsYet')}</Empty>;
-  if (ways.error) return <Failed error={ways.error} onRetry={() => void ways.refetch()} />;
+  if (failed) return <Failed {...failed} />;
   if (!chosen || !ways.data) return <Loading what={t('roads2')} />;
   return (
     <Editor
@@ -38,8 +39,8 @@ function NewRoute() {
 }
 
 function SavedRoute({ routeId }: { readonly routeId: string }) {
-  const { route, stored, missing, error, retry } = useRoute(routeId);
-  if (error) return <Failed error={error} onRetry={retry} />;
+  const { route, stored, missing, unfetched } = useRoute(routeId);
+  if (unfetched) return <Failed {...unfetched} />;
   if (missing) return <Empty>{t('routeNotFound')}</Empty>;
   if (!route || !stored) return <Loading what={t('routeReading')} />;
   return <Opened key={`${route.id} ${route.version}`} route={route} stored={stored} />;

@@ -18,12 +18,14 @@ import { schoolWide, useFilter, type Filter } from './use-filter';
 /** Where on the roads faults are made, and how often. */
 export default function PlacesPage() {
   const { filter, compare, change } = useFilter();
-  const { currentData: view, error, refetch } = api.usePlacesQuery(filter);
+  const asked = api.usePlacesQuery(filter);
+  const { currentData: view } = asked;
+  const failed = failureOf(asked);
   const { data: all } = api.usePlacesQuery({});
   const other =
     compare === undefined ? undefined : { ...filter, learner: compare === schoolWide ? undefined : compare };
   const { currentData: compared } = api.usePlacesQuery(other ? withoutMissing(other) : skipToken);
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (failed) return <Failed {...failed} />;
   return (
     <Page title={t('places')} sub={view && view.drives > 0 && sumWords(view)}>
       {all?.drives === 0 ? (

@@ -21,14 +21,14 @@ import { RouteLinks } from './RouteLinks';
 /** A route rehearsed at a desk or as a passenger. */
 export default function RehearsalPage() {
   const { routeId = '' } = useParams();
-  const { route, stored, missing, error, retry } = useRoute(routeId);
+  const { route, stored, missing, unfetched } = useRoute(routeId);
   const { instructor } = useCallStyles();
   const { reading, failed, again } = useReading(stored, route?.stops, instructor);
   const { data: notes = [] } = api.useRoadNotesQuery();
   const [detour, setDetour] = useState<NewWay>();
   const [question, setQuestion] = useState<NewWayQuestion>();
   const side = useMemo(() => (stored ? trafficSide(openRoads(stored)) : 'left'), [stored]);
-  if (error) return <Failed error={error} onRetry={retry} />;
+  if (unfetched) return <Failed {...unfetched} />;
   if (missing) return <Empty>{routes('routeNotFound')}</Empty>;
   if (!route || !stored) return <Loading what={routes('routeReading')} />;
   const now: RouteReading | undefined = detour?.reading ?? (isRead(reading) ? reading : undefined);

@@ -36,9 +36,9 @@ interface Props {
 
 /** Without a trace: each fault is put at its place along the planned route, by a tap on it or by its length. */
 export function PlaceByHand({ routeId, ...others }: Props) {
-  const { route, stored, missing, error, retry } = useRoute(routeId);
+  const { route, stored, missing, unfetched } = useRoute(routeId);
   const { reading, failed, again } = useReading(stored, route?.stops);
-  if (error) return <Failed error={error} onRetry={retry} />;
+  if (unfetched) return <Failed {...unfetched} />;
   if (missing) return null;
   if (failed !== undefined) return <NotWorkedOut what={t('route')} why={failed} onAgain={again} />;
   if (!stored || !reading) return <Loading what={t('route')} />;

@@ -6,6 +6,7 @@ import { t } from '@jasperwren/words/traces';
 import { skipToken } from '@reduxjs/toolkit/query';
 import { useState } from 'react';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { Failed, Loading } from '../../ui/states';
 import { unitsOf } from '../format-route';
 import { AttachTrace } from './AttachTrace';
@@ -69,14 +70,15 @@ function Trace({
   trace,
 }: Omit<Props, 'onPlace' | 'nearby' | 'zeroMs'> & { readonly trace: TraceView }) {
   const [atMs, setAtMs] = useState(0);
-  const { data: stored, error, refetch } = api.useRoadsOfQuery(trace.roads ? { roadsId: trace.roads.id } : skipToken);
+  const { data: stored, ...asked } = api.useRoadsOfQuery(trace.roads ? { roadsId: trace.roads.id } : skipToken);
+  const failed = failureOf(asked);
   const units = unitsOf(stored);
   const parts = { trace, standard, drive, units };
   return (
     <>
       {trace.state !== 'ready' && <p role="status">{t(stateWords[trace.state])}</p>}
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {trace.reading && !stored && !error && <Loading what={t('trace')} />}
+      {failed && <Failed {...failed} />}
+      {trace.reading && !stored && !failed && <Loading what={t('trace')} />}
       {trace.reading && stored && (
         <>
           <DrivePicture {...parts} reading={trace.reading} stored={stored} atMs={atMs} onMoment={setAtMs} />

@@ -12,6 +12,7 @@ import {
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { Page } from '../../ui/Page';
 import { SaveBar } from '../../ui/SaveBar';
 import { Failed, Loading } from '../../ui/states';
@@ -32,8 +33,9 @@ const blank: SafetyQuestion = {
 
 export default function EditQuestionPage() {
   const { questionId } = useParams();
-  const { data, error, refetch } = api.useChecksQuery();
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const { data, ...asked } = api.useChecksQuery();
+  const failed = failureOf(asked);
+  if (failed) return <Failed {...failed} />;
   if (!data) return <Loading what={t('question2')} />;
   const own = data.questions.find((one) => one.question.id === questionId)?.question;
   const question = questionId === undefined ? blank : (own ?? bankOf([]).find(({ id }) => id === questionId));

@@ -1,3 +1,4 @@
+import { failureOf } from '../../ui/failure';
 import { dayAndTime } from '../../ui/format';
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
@@ -20,12 +21,13 @@ import { kindNames } from './QuestionsPage';
 /** One question to read: its key points, how it goes in each car, who asks it, and its versions. */
 export default function QuestionPage() {
   const { questionId = '' } = useParams();
-  const { data, error, refetch } = api.useChecksQuery();
+  const { data, ...asked } = api.useChecksQuery();
+  const failed = failureOf(asked);
   const { data: standards } = api.useStandardsQuery();
   const { data: versions } = api.useQuestionVersionsQuery({ questionId });
   const [retire] = api.useRetireQuestionMutation();
   const [takeBack] = api.useUnretireQuestionMutation();
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  if (failed) return <Failed {...failed} />;
   if (!data) return <Loading what={t('question2')} />;
   const own = data.questions.find((one) => one.question.id === questionId);
   const question = own?.question ?? bankOf([]).find(({ id }) => id === questionId);

@@ -8,6 +8,7 @@ import { questionKinds, type SafetyQuestion, type QuestionKind } from '@jasperwr
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { Page, Rows } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import styles from '../safety-questions.module.css';
@@ -23,7 +24,8 @@ export const kindNames: Readonly<Record<QuestionKind, string>> = {
 
 /** The whole bank: what ships, what the school changed, and its own. */
 export default function QuestionsPage() {
-  const { data, error, refetch } = api.useChecksQuery();
+  const { data, ...asked } = api.useChecksQuery();
+  const failed = failureOf(asked);
   const [kind, setKind] = useState<QuestionKind>('tell');
   const [search, setSearch] = useState('');
   const bank = data && bankOf(data.questions);
@@ -67,8 +69,8 @@ export default function QuestionsPage() {
           sx={{ minWidth: 220 }}
         />
       </div>
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !shown && <Loading what={t('theQuestions')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !shown && <Loading what={t('theQuestions')} />}
       {shown?.length === 0 && <Empty>{t('noQuestionContainsSearch', { search })}</Empty>}
       {shown && shown.length > 0 && (
         <Rows>

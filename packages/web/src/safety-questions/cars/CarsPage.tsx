@@ -10,6 +10,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { VehicleProfile } from '@jasperwren/core/safety-questions/vehicle';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { Page } from '../../ui/Page';
 import { Failed, Loading } from '../../ui/states';
 import styles from '../safety-questions.module.css';
@@ -18,7 +19,8 @@ import { vehiclesOf } from '../drill/source';
 
 /** The cars, and where everything is in each. */
 export default function CarsPage() {
-  const { data, error, refetch } = api.useChecksQuery();
+  const { data, ...asked } = api.useChecksQuery();
+  const failed = failureOf(asked);
   return (
     <Page
       title={t('cars')}
@@ -30,8 +32,8 @@ export default function CarsPage() {
         </Button>
       }
     >
-      {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !data && <Loading what={t('cars2')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !data && <Loading what={t('cars2')} />}
       {data && (
         <div className={styles.cars}>
           {vehiclesOf(data).map((vehicle) => (

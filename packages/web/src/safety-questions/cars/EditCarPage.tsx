@@ -18,6 +18,7 @@ import { shippedVehicles } from '@jasperwren/core/safety-questions/vehicles';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import form from '../../ui/form.module.css';
 import { Page, Rows, Section } from '../../ui/Page';
 import { SaveBar } from '../../ui/SaveBar';
@@ -30,8 +31,9 @@ import { vehiclesOf } from '../drill/source';
 
 export default function EditCarPage() {
   const { vehicleId } = useParams();
-  const { data, error, refetch } = api.useChecksQuery();
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const { data, ...asked } = api.useChecksQuery();
+  const failed = failureOf(asked);
+  if (failed) return <Failed {...failed} />;
   if (!data) return <Loading what={t('car2')} />;
   const vehicle =
     vehicleId === undefined

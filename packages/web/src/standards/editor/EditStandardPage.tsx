@@ -9,6 +9,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
 import { AskFirst } from '../../ui/AskFirst';
+import { failureOf } from '../../ui/failure';
 import { Page, Section } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
@@ -28,10 +29,13 @@ import { Trial } from './Trial';
 /** The draft of a standard of the school's own. */
 export default function EditStandardPage() {
   const { standardId = '' } = useParams();
-  const { data, error, refetch } = api.useDraftQuery({ id: standardId });
-  if (error?.code === 'template')
-    return <Empty action={<Link to={`/standards/${standardId}`}>{t('openStandard')}</Link>}>{error.message}</Empty>;
-  if (error) return <Failed error={error} onRetry={() => void refetch()} />;
+  const { data, ...asked } = api.useDraftQuery({ id: standardId });
+  const failed = failureOf(asked);
+  if (asked.error?.code === 'template')
+    return (
+      <Empty action={<Link to={`/standards/${standardId}`}>{t('openStandard')}</Link>}>{asked.error.message}</Empty>
+    );
+  if (failed) return <Failed {...failed} />;
   if (!data) return <Loading what={t('draft')} />;
   return <Editor key={standardId} id={standardId} opened={data} />;
 }

@@ -6,6 +6,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import type { DraftView } from '@jasperwren/contract/standards';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { Failed, Loading } from '../../ui/states';
 import { Differences } from '../Differences';
 
@@ -41,9 +42,10 @@ export function PublishDialog({ draft, open, busy, onClose, onPublish }: Props) 
 /** What the draft changes, against the version before or the standard it was made from. */
 function Changes({ draft }: { readonly draft: DraftView['standard'] }) {
   const from = draft.version > 1 ? { id: draft.id, version: draft.version - 1 } : draft.basedOn;
-  const { data, error } = api.useStandardVersionQuery(from ?? { id: '', version: 0 }, { skip: !from });
+  const { data, ...asked } = api.useStandardVersionQuery(from ?? { id: '', version: 0 }, { skip: !from });
+  const failed = failureOf(asked);
   if (!from) return null;
-  if (error) return <Failed error={error} />;
+  if (failed) return <Failed {...failed} />;
   if (!data) return <Loading what={t('previousVersion')} />;
   return (
     <>

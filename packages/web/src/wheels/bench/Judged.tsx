@@ -14,6 +14,7 @@ import { t } from '@jasperwren/words/motion';
 import Button from '@mui/material/Button';
 import { useMemo } from 'react';
 import { api } from '../../base/api';
+import { failureOf } from '../../ui/failure';
 import { offerFile } from '../../ui/offer-file';
 import { Failed, Loading } from '../../ui/states';
 import styles from '../wheels.module.css';
@@ -29,7 +30,8 @@ interface Props {
 
 /** The faults of a drive under each standard that has such an exercise, by the function that judges every run. */
 export function Judged({ vehicle, layout, spec, kept, stands }: Props) {
-  const { data: standards, error, refetch } = api.useStandardsQuery();
+  const { data: standards, ...asked } = api.useStandardsQuery();
+  const failed = failureOf(asked);
   const judging = standards?.flatMap((standard) => {
     const exercise = exerciseDriven(standard, spec);
     return exercise ? [{ standard, exercise }] : [];
@@ -37,8 +39,8 @@ export function Judged({ vehicle, layout, spec, kept, stands }: Props) {
   return (
     <>
       <h3>{t('judgedBy')}</h3>
-      {error && !standards ? <Failed error={error} onRetry={() => void refetch()} /> : null}
-      {!standards && !error && <Loading what={t('judgedBy')} />}
+      {failed && <Failed {...failed} />}
+      {!failed && !standards && <Loading what={t('judgedBy')} />}
       {judging?.length === 0 && <p className="muted">{t('judgeNone')}</p>}
       {judging?.[0] && stands && kept.length > 1 && (
         <Button
