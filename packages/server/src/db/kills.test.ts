@@ -8,7 +8,7 @@ import { createSchool } from '../accounts/store';
 import { createDatabase, openDatabase } from './database';
 
 /** Each takes a process of its own: `KILLS=150` for the long run, with the kills of the whole server in the end-to-end tests. */
-const kills = Number(process.env['KILLS'] ??? 20);
+const kills = Number(process.env['KILLS'] ?? 20);
 const perBatch = 8;
 
 /** Runs the appender until it is killed, some moment after its first acknowledgement. Returns what it acknowledged. */
