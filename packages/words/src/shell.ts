@@ -39,7 +39,7 @@ export const resource = {
   safeMoment: 'Safe moment',
   debriefs: 'Debriefs',
   practice2: 'practice',
-  earlierAnswersMissing: 'Your earlier answers could not be loaded. Questions you know may show as not seen.',
+  earlierAnswersMissing: 'Your earlier answers could not be loaded. Practice may ask what you already know.',
   page: 'page',
   pageNotFound: 'Page not found',
   nothingIsAtThisAddress: 'Nothing is at this address.',

@@ -10,7 +10,7 @@ import styles from './learn.module.css';
 
 /** Where a learner stands, and the ten minutes of today. */
 export default function LearnPage() {
-  const { me, source } = useLearning();
+  const { me, source, isWhole } = useLearning();
   const [doing, setDoing] = useState<'drill' | 'numbers'>();
   const back = () => setDoing(undefined);
   if (doing === 'drill')
@@ -36,7 +36,7 @@ export default function LearnPage() {
           : t('noDrivingTestBookedYet')
       }
     >
-      <Standing source={source} />
+      {isWhole && <Standing source={source} />}
       <div className={styles.start}>
         <Button variant="contained" size="large" onClick={() => setDoing('drill')}>
           {t('practiseFor10Minutes')}

@@ -6,6 +6,8 @@ import type { DrillSource } from '../safety-questions/public';
 export interface Learning {
   readonly me: MeView;
   readonly source: DrillSource;
+  /** Whether what was answered before is known: without it nothing is said of where the learner stands. */
+  readonly isWhole: boolean;
 }
 
 export const useLearning = () => useOutletContext<Learning>();

@@ -1,3 +1,4 @@
+import { t as common } from '@jasperwren/words/common';
 import { nextWords } from '@jasperwren/words/readiness-items';
 import { t } from '@jasperwren/words/readiness';
 import type { Expected } from '@jasperwren/core/readiness/plan';
@@ -46,7 +47,7 @@ export function Outlook({ worked, today, until, ahead, name }: Props) {
         <p className={styles.advice}>
           <b>{adviceWords(ready, ahead, until)}</b>{' '}
           {ready
-            ? t('onThisTrendReadyFromPart', { part: ready.date <= today ? 'today' : longDate(ready.date) })
+            ? t('onThisTrendReadyFromPart', { part: ready.date <= today ? common('today') : longDate(ready.date) })
             : t('onThisTrendNotReadyWithin')}
         </p>
       )}

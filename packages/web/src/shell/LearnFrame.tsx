@@ -70,15 +70,15 @@ function LearnPages({ me }: { readonly me: MeView }) {
       </nav>
       <div className={frame.body}>
         {unfetched && (
-          <div role="alert" className={frame.newer}>
+          <p role="alert" className={frame.newer}>
             <span>{t('earlierAnswersMissing')}</span>
             <Button variant="text" onClick={unfetched.onRetry}>
               {common('tryAgain')}
             </Button>
-          </div>
+          </p>
         )}
         {source && (known || unfetched) ? (
-          <Outlet context={{ me, source } satisfies Learning} />
+          <Outlet context={{ me, source, isWhole: known !== undefined } satisfies Learning} />
         ) : (
           <Loading what={t('practice2')} />
         )}

@@ -15,7 +15,7 @@ export function Standing({ source }: { readonly source: DrillSource }) {
   const ids = questions.map(({ id }) => id);
   const { due, unseen, seen, recall } = outlook(ids, memory, now, test);
   const chance = chanceOnTest(standard, bank, memory, ahead ? test : now);
-  const day = ahead ? t('onDate', { date: shortDate(testDate!) }) : 'today';
+  const day = ahead ? t('onDate', { date: shortDate(testDate!) }) : t('today');
   return (
     <dl className={styles.standing}>
       <div>
