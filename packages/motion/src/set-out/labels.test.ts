@@ -28,6 +28,17 @@ it('makes way for a point or a name that is there', () => {
   expect(beside[0]).not.toMatchObject({ x: beside[1]!.x, y: beside[1]!.y });
 });
 
+it('stands on no line where it can stand beside it, and in its usual place where it cannot', () => {
+  const line = (y: number) => [
+    { x: 0, y },
+    { x: 50, y },
+  ];
+  const [label] = labelsFor(names([[10, 20]]), [line(18)]);
+  expect(label!.y - textMm).toBeGreaterThan(18);
+  const [between] = labelsFor(names([[10, 20]]), [line(17), line(22.5)]);
+  expect(between).toMatchObject({ anchor: 'start', y: labelsFor(names([[10, 20]]))[0]!.y });
+});
+
 it('lets no name cover another as long as points are a name apart', () => {
   const apart = fc
     .uniqueArray(fc.tuple(fc.nat(8), fc.nat(12)), { selector: ([x, y]) => `${x} ${y}`, maxLength: 30 })

@@ -1,4 +1,4 @@
-import type { Point } from '../geometry';
+import { distanceBetween, type Point, type Polygon } from '../geometry';
 
 /** A name beside its point, in the units of the drawing. */
 export interface Label extends Point {
@@ -7,9 +7,9 @@ export interface Label extends Point {
   readonly anchor: 'start' | 'end';
 }
 
-/** How large the text is, how wide a letter is on the whole, and how far from its point it stands, in millimetres. */
+/** How large the text is, how wide a letter is on the whole and how deep its tail, and how far from its point it stands, in millimetres. */
 export const textMm = 3.2;
-const [letterMm, awayMm, markMm] = [0.62 * textMm, 1.4, 1] as const;
+const [letterMm, tailMm, awayMm, markMm] = [0.62 * textMm, 0.22 * textMm, 1.4, 1] as const;
 
 interface Box {
   readonly left: number;
@@ -21,6 +21,17 @@ interface Box {
 const overlap = (a: Box, b: Box): boolean =>
   a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
+const crosses = ({ left, right, top, bottom }: Box, line: Polygon): boolean =>
+  distanceBetween(
+    [
+      { x: left, y: top },
+      { x: right, y: top },
+      { x: right, y: bottom },
+      { x: left, y: bottom },
+    ],
+    line,
+  ) === 0;
+
 /** Where text above or below a point, to its right or left, stands. */
 const places = [
   ['start', -awayMm],
@@ -31,9 +42,12 @@ const places = [
 
 /**
  * A place for the name of each point, on paper with y downwards: where it covers no other name and no other point if there
- * is one such place.
+ * is one such place, and stands on no line if that can be had too.
  */
-export function labelsFor(points: readonly (Point & { readonly id: string })[]): readonly Label[] {
+export function labelsFor(
+  points: readonly (Point & { readonly id: string })[],
+  lines: readonly Polygon[] = [],
+): readonly Label[] {
   const marks = points.map(({ x, y }) => ({
     left: x - markMm,
     right: x + markMm,
@@ -46,10 +60,13 @@ export function labelsFor(points: readonly (Point & { readonly id: string })[]):
     const tried = places.map(([anchor, down]) => {
       const label: Label = { id, anchor, x: x + (anchor === 'start' ? awayMm : -awayMm), y: y + down };
       const left = anchor === 'start' ? label.x : label.x - wide;
-      const box = { left, right: left + wide, top: label.y - textMm * 0.75, bottom: label.y };
-      return { label, box, covers: [...taken, ...marks].filter((other) => overlap(box, other)).length };
+      const box = { left, right: left + wide, top: label.y - textMm * 0.75, bottom: label.y + tailMm };
+      const covers = [...taken, ...marks].filter((other) => overlap(box, other)).length;
+      return { label, box, covers, on: lines.filter((line) => crosses(box, line)).length };
     });
-    const best = tried.reduce((least, one) => (one.covers < least.covers ? one : least));
+    const best = tried.reduce((least, one) =>
+      one.covers < least.covers || (one.covers === least.covers && one.on < least.on) ? one : least,
+    );
     taken.push(best.box);
     return best.label;
   });

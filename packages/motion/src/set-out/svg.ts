@@ -1,3 +1,4 @@
+import type { Point } from '../geometry';
 import { lineWidthM, markerRadiusM, type Edge, type Layout } from '../layout/layout';
 import { labelsFor, textMm } from './labels';
 import { barFor, edgeMm, scaleFor } from './scale';
@@ -25,8 +26,10 @@ export function layoutToSvg(layout: Layout): string {
   // A kerb goes on beyond the page.
   const within = (metres: number) => Math.min(area.right, Math.max(area.left, metres));
   const points = pointsOf(layout);
+  const onPaper = ({ x: at, y: up }: Point) => ({ x: mm(at - area.left), y: mm(area.top - up) });
   const labels = labelsFor(
-    points.map((point) => ({ id: point.id, x: mm(point.x - area.left), y: mm(area.top - point.y) })),
+    points.map((point) => ({ id: point.id, ...onPaper(point) })),
+    edges.map(({ from, to }) => [onPaper(from), onPaper(to)]),
   );
   const bar = barFor(scale);
   const below = height + 10;
