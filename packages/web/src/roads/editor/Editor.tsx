@@ -67,6 +67,7 @@ export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
       <div className={styles.map}>
         <RoadPicture
           stored={stored}
+          fillsPage
           show={now.stops.length < 2 ? undefined : boundsOf(now.stops.map(({ lat, lon }) => [lat, lon]))}
         >
           <Taps onTap={use} onMap={(one) => (map.current = one)} />

@@ -3,8 +3,8 @@ import type { StoredRoads } from '@jasperwren/roads/source';
 import { openRoads } from '@jasperwren/roads/source';
 import { t } from '@jasperwren/words/routes';
 import type { LatLngBoundsExpression } from 'leaflet';
-import { useMemo, type ReactNode } from 'react';
-import { MapContainer, TileLayer, ZoomControl } from 'react-leaflet';
+import { useEffect, useMemo, type ReactNode } from 'react';
+import { MapContainer, TileLayer, useMap, ZoomControl } from 'react-leaflet';
 import { api } from '../../base/api';
 import { prepareRoads } from './prepare';
 import styles from './picture.module.css';
@@ -14,11 +14,13 @@ interface Props {
   readonly stored: StoredRoads;
   /** South-west and north-east of what is shown first; all roads where it is left out. */
   readonly show?: LatLngBoundsExpression | undefined;
+  /** Nothing lies below it that the wheel could bring up. */
+  readonly fillsPage?: boolean;
   readonly children?: ReactNode;
 }
 
 /** A picture of roads that can be pulled and zoomed, without any network. */
-export function RoadPicture({ stored, show, children }: Props) {
+export function RoadPicture({ stored, show, fillsPage = false, children }: Props) {
   const roads = useMemo(() => prepareRoads(openRoads(stored)), [stored]);
   const { data: welcome } = api.useWelcomeQuery();
   const tiles = welcome?.tiles;
@@ -34,6 +36,7 @@ export function RoadPicture({ stored, show, children }: Props) {
         }
         className={styles.map!}
         zoomSnap={0.5}
+        scrollWheelZoom={fillsPage}
         wheelPxPerZoomLevel={120}
         maxZoom={18}
         minZoom={9}
@@ -44,9 +47,27 @@ export function RoadPicture({ stored, show, children }: Props) {
         <ZoomControl zoomInTitle={t('zoomIn')} zoomOutTitle={t('zoomOut')} />
         {tiles && <TileLayer url={tiles.address} opacity={0.35} maxZoom={18} className={styles.tiles} />}
         <RoadLayer roads={roads} />
+        {!fillsPage && <WheelOnceChosen />}
         {children}
       </MapContainer>
       {tiles && <p className={styles.credit}>{tiles.credit}</p>}
     </div>
   );
+}
+
+/** In a page the wheel goes on down the page; it zooms while the picture is what was clicked or reached by key. */
+function WheelOnceChosen() {
+  const map = useMap();
+  useEffect(() => {
+    const box = map.getContainer();
+    const zoom = () => map.scrollWheelZoom.enable();
+    const goOn = () => map.scrollWheelZoom.disable();
+    box.addEventListener('focusin', zoom);
+    box.addEventListener('focusout', goOn);
+    return () => {
+      box.removeEventListener('focusin', zoom);
+      box.removeEventListener('focusout', goOn);
+    };
+  }, [map]);
+  return null;
 }
