@@ -3,12 +3,13 @@ import type { StoredRoads } from '@jasperwren/roads/source';
 import { openRoads } from '@jasperwren/roads/source';
 import { t } from '@jasperwren/words/routes';
 import type { LatLngBoundsExpression } from 'leaflet';
-import { useEffect, useMemo, type ReactNode } from 'react';
-import { MapContainer, TileLayer, useMap, ZoomControl } from 'react-leaflet';
+import { useMemo, type ReactNode } from 'react';
+import { MapContainer, TileLayer, ZoomControl } from 'react-leaflet';
 import { api } from '../../base/api';
 import { prepareRoads } from './prepare';
 import styles from './picture.module.css';
 import { RoadLayer } from './RoadLayer';
+import { WheelOnceChosen } from './WheelOnceChosen';
 
 interface Props {
   readonly stored: StoredRoads;
@@ -53,21 +54,4 @@ export function RoadPicture({ stored, show, fillsPage = false, children }: Props
       {tiles && <p className={styles.credit}>{tiles.credit}</p>}
     </div>
   );
-}
-
-/** In a page the wheel goes on down the page; it zooms while the picture is what was clicked or reached by key. */
-function WheelOnceChosen() {
-  const map = useMap();
-  useEffect(() => {
-    const box = map.getContainer();
-    const zoom = () => map.scrollWheelZoom.enable();
-    const goOn = () => map.scrollWheelZoom.disable();
-    box.addEventListener('focusin', zoom);
-    box.addEventListener('focusout', goOn);
-    return () => {
-      box.removeEventListener('focusin', zoom);
-      box.removeEventListener('focusout', goOn);
-    };
-  }, [map]);
-  return null;
 }
