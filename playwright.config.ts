@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
-const long = /(access|yard|traces|wheels|demo)\.spec\.ts$/;
+const long = /(access|kills|demo|yard|roads|traces|wheels)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: 'e2e',

@@ -5,7 +5,7 @@ import { expect, test } from './fixtures';
 import { password } from './server';
 
 /** Each start of a server takes a while: `KILLS=50` for the long run. */
-const kills = Number(process.env['KILLS'] ?? 15);
+const kills = Number(process.env['KILLS'] ?? 10);
 const perBatch = 8;
 /** Of the first fix. */
 const traceFrom = Date.UTC(2026, 4, 4, 9, 0);
