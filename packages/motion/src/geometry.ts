@@ -101,8 +101,8 @@ export function distanceBetween(a: Polygon, b: Polygon): number {
   return sqrt(least);
 }
 
-/** A rectangle along the axes that holds a figure. */
-export interface Bounds {
+/** A rectangle along the axes. */
+export interface Area {
   readonly left: number;
   readonly right: number;
   readonly bottom: number;
@@ -110,7 +110,7 @@ export interface Bounds {
 }
 
 /** The least rectangle along the axes around some corners. */
-export function boundsOf(corners: readonly Point[]): Bounds {
+export function areaAround(corners: readonly Point[]): Area {
   let [left, right, bottom, top] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const { x, y } of corners) {
     if (x < left) left = x;
@@ -122,7 +122,7 @@ export function boundsOf(corners: readonly Point[]): Bounds {
 }
 
 /** The least rectangle along the axes around others. */
-export const boundsAround = (all: readonly Bounds[]): Bounds => ({
+export const areaAroundAll = (all: readonly Area[]): Area => ({
   left: min(...all.map(({ left }) => left)),
   right: max(...all.map(({ right }) => right)),
   bottom: min(...all.map(({ bottom }) => bottom)),
@@ -130,7 +130,7 @@ export const boundsAround = (all: readonly Bounds[]): Bounds => ({
 });
 
 /** Metres that figures within two rectangles are apart at the least; 0 or less where the rectangles meet. */
-export const apartAtLeast = (a: Bounds, b: Bounds): number =>
+export const apartAtLeast = (a: Area, b: Area): number =>
   max(a.left - b.right, b.left - a.right, a.bottom - b.top, b.bottom - a.top);
 
 /** The corners of a rectangle between two points ahead and two to the left of a pose. */

@@ -1,4 +1,4 @@
-import { rectangle, type Point, type Polygon, type Pose } from '../geometry';
+import { areaAround, rectangle, type Area, type Point, type Polygon, type Pose } from '../geometry';
 
 /** What stands on the ground: a cone or pole, with the radius of its foot in metres. */
 export interface Marker extends Point {
@@ -27,13 +27,6 @@ export interface Layout {
   readonly goal: Goal;
   /** The space it takes up. */
   readonly area: Area;
-}
-
-export interface Area {
-  readonly left: number;
-  readonly right: number;
-  readonly bottom: number;
-  readonly top: number;
 }
 
 /** Where an exercise ends: at one of several poses, or pointing somewhere, wherever that is. */
@@ -73,19 +66,13 @@ const aroundM = 3;
 
 /** The space that a layout takes up: its things, its start and its goal, with some room around them. */
 export function areaOf({ markers, edges, start, goal }: Pick<Layout, 'markers' | 'edges' | 'start' | 'goal'>): Area {
-  const points = [
+  const { left, right, bottom, top } = areaAround([
     ...markers,
     ...edges.flatMap(({ from, to }) => [from, to]),
     start,
     ...(goal.kind === 'poses' ? goal.poses : []),
-  ];
-  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
-  return {
-    left: Math.min(...xs) - aroundM,
-    right: Math.max(...xs) + aroundM,
-    bottom: Math.min(...ys) - aroundM,
-    top: Math.max(...ys) + aroundM,
-  };
+  ]);
+  return { left: left - aroundM, right: right + aroundM, bottom: bottom - aroundM, top: top + aroundM };
 }
 
 const mirrorPoint = <P extends Point>(point: P): P => ({ ...point, y: 0 - point.y });

@@ -1,4 +1,4 @@
-import { apartAtLeast, boundsAround, boundsOf, distanceBetween, type Bounds, type Polygon } from '../geometry';
+import { apartAtLeast, areaAround, areaAroundAll, distanceBetween, type Area, type Polygon } from '../geometry';
 import type { Moment } from '../moves/steps';
 import type { Placed } from '../moves/roll';
 import { bodyOf, tyresOf, type Part, type PartName } from '../vehicle/parts';
@@ -23,7 +23,7 @@ interface Thing extends Pick<Near, 'thing' | 'kind'> {
   readonly outline: Polygon;
   /** Metres that it reaches beyond its outline: a marker's outline is its middle. */
   readonly reachM: number;
-  readonly around: Bounds;
+  readonly around: Area;
 }
 
 function thingsOf({ markers, edges }: Touchable): readonly Thing[] {
@@ -32,7 +32,7 @@ function thingsOf({ markers, edges }: Touchable): readonly Thing[] {
     kind,
     outline,
     reachM,
-    around: boundsOf(outline),
+    around: areaAround(outline),
   });
   return [
     ...markers.map(({ id, kind, x, y }) => thing(id, kind, [{ x, y }], markerRadiusM[kind])),
@@ -42,13 +42,13 @@ function thingsOf({ markers, edges }: Touchable): readonly Thing[] {
 
 /** Parts where they are, each with the rectangle around it, and that around all of them. */
 interface Placement {
-  readonly parts: readonly { readonly part: Part; readonly around: Bounds }[];
-  readonly around: Bounds;
+  readonly parts: readonly { readonly part: Part; readonly around: Area }[];
+  readonly around: Area;
 }
 
 function placementOf(all: readonly Part[]): Placement {
-  const parts = all.map((part) => ({ part, around: boundsOf(part.outline) }));
-  return { parts, around: boundsAround(parts.map(({ around }) => around)) };
+  const parts = all.map((part) => ({ part, around: areaAround(part.outline) }));
+  return { parts, around: areaAroundAll(parts.map(({ around }) => around)) };
 }
 
 /** Lines and kerbs may be overhung: only tyres touch them. */
@@ -70,7 +70,7 @@ function eachNear(
   const all = placementOf([...tyreParts, ...bodyOf(vehicle, placed)]);
   for (const thing of things) {
     const { parts, around: whole } = isForTyres(thing) ? tyres : all;
-    const isFar = (around: Bounds) => apartAtLeast(around, thing.around) - thing.reachM > within();
+    const isFar = (around: Area) => apartAtLeast(around, thing.around) - thing.reachM > within();
     if (isFar(whole)) continue;
     for (const { part, around } of parts) {
       if (isFar(around)) continue;

@@ -1,5 +1,5 @@
 import type { Pose } from '../geometry';
-import type { Area } from '../layout/layout';
+import type { Area } from '../geometry';
 
 const { PI, ceil, round } = Math;
 

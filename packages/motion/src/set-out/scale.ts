@@ -1,4 +1,4 @@
-import type { Area } from '../layout/layout';
+import type { Area } from '../geometry';
 
 /** Scales that a person can measure on, as metres on the ground for one on paper. */
 export const scales = [20, 50, 100, 200, 250, 500, 1000] as const;

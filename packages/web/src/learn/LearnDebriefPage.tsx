@@ -8,7 +8,8 @@ import { Failed, Loading } from '../ui/states';
 
 export default function LearnDebriefPage() {
   const { shareId = '' } = useParams();
-  const { data, ...asked } = api.useMyDebriefQuery({ shareId });
+  const asked = api.useMyDebriefQuery({ shareId });
+  const { currentData: data } = asked;
   const failed = failureOf(asked);
   const { data: road } = api.useMyDebriefRoadQuery(data ? { shareId } : skipToken);
   if (failed) return <Failed {...failed} />;

@@ -24,7 +24,8 @@ function fieldsOf(learner: LearnerView): LearnerInput {
 export default function EditLearnerPage() {
   const { learnerId = '' } = useParams();
   const navigate = useNavigate();
-  const { data: learner, ...asked } = api.useLearnerQuery({ learnerId });
+  const asked = api.useLearnerQuery({ learnerId });
+  const { currentData: learner } = asked;
   const failed = failureOf(asked);
   const onSaved = useCallback(() => {
     enqueueSnackbar(t('saved'));
@@ -32,7 +33,7 @@ export default function EditLearnerPage() {
   }, [navigate, learnerId]);
   if (failed) return <Failed {...failed} />;
   if (!learner) return <Loading what={t('learner2')} />;
-  return <Edit learner={learner} onSaved={onSaved} />;
+  return <Edit key={learnerId} learner={learner} onSaved={onSaved} />;
 }
 
 function Edit({ learner: first, onSaved }: { readonly learner: LearnerView; readonly onSaved: () => void }) {

@@ -18,11 +18,12 @@ import { SheetForm } from './SheetForm';
 /** A sheet on record, to be read and corrected under the version of the standard it was entered under. */
 export default function SheetPage() {
   const { sheetId = '' } = useParams();
-  const { data: sheet, ...asked } = api.useSheetQuery({ sheetId });
+  const asked = api.useSheetQuery({ sheetId });
+  const { currentData: sheet } = asked;
   const failed = failureOf(asked);
   if (failed) return <Failed {...failed} />;
   if (!sheet) return <Loading what={t('testResult2')} />;
-  return <Sheet sheet={sheet} />;
+  return <Sheet key={sheetId} sheet={sheet} />;
 }
 
 function Sheet({ sheet }: { readonly sheet: SheetView }) {

@@ -102,7 +102,7 @@ export function Frame() {
         )}
         <div className={styles.body} ref={body} tabIndex={-1}>
           {newer && (
-            <p className={styles.newer} role="status">
+            <p className={styles.notice} role="status">
               {t('aNewVersionOfJasperwrenIs')}
               <Button variant="text" onClick={newVersion.take}>
                 {t('reload')}
@@ -110,7 +110,7 @@ export function Frame() {
             </p>
           )}
           {refused > 0 && (
-            <p className={styles.newer} role="status">
+            <p className={styles.notice} role="status">
               {t('refusedByTheServer', { count: refused })}
               <Button variant="text" component={Link} to="/account">
                 {t('seeWhy')}

@@ -70,7 +70,7 @@ function LearnPages({ me }: { readonly me: MeView }) {
       </nav>
       <div className={frame.body}>
         {unfetched && (
-          <p role="alert" className={frame.newer}>
+          <p role="alert" className={frame.notice}>
             <span>{t('earlierAnswersMissing')}</span>
             <Button variant="text" onClick={unfetched.onRetry}>
               {common('tryAgain')}
