@@ -5,7 +5,7 @@ export interface AuditLine {
   readonly at: string;
   /** The route that was called, or what happened besides, see `auditExtras`. */
   readonly action: string;
-  /** The account that did it; missing for a learner, a link or the command line. */
+  /** The account that did it; missing for a learner, a link, a car or the command line. */
   readonly by?: { readonly id: string; readonly name: string };
   /** Whether a learner did it. */
   readonly byLearner: boolean;
@@ -22,7 +22,7 @@ export interface AuditLine {
 }
 
 /** What the trail holds besides the routes that write. */
-export const auditExtras = ['refusedSignIn', 'sawPrivateNotes', 'recoverAccount'] as const;
+export const auditExtras = ['refusedSignIn', 'sawPrivateNotes', 'recoverAccount', 'carBeganRun'] as const;
 export type AuditExtra = (typeof auditExtras)[number];
 
 export interface AuditPage {

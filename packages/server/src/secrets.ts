@@ -7,6 +7,9 @@ const tokenBytes = 24;
 /** What opens something and travels by a link or a cookie: as good as never guessed. */
 export const newToken = (): string => randomBytes(tokenBytes).toString('base64url');
 
+/** What such a token looks like, as a regular expression: four letters for three bytes (RFC 4648, 5). */
+export const tokenPattern = `[\\w-]{${(tokenBytes / 3) * 4}}`;
+
 /** As what a secret is kept: the secret itself stands in no database. */
 export const digestOfSecret = (secret: string): string => createHash('sha256').update(secret).digest('hex');
 

@@ -10,6 +10,7 @@ import { takeFolder } from './db/lock';
 import { digestsOf, refreshDigests } from './drives/digests';
 import { changesOf } from './http/answers';
 import { dropOldSessions } from './http/session';
+import { serveUpgrades } from './http/upgrades';
 import { runnerOf } from './jobs/runner';
 import { queueJob } from './jobs/queue';
 import { onThisThread, threads } from './jobs/threads';
@@ -27,6 +28,8 @@ export interface Running {
   readonly db: Db;
   /** Waits until what follows from earlier changes is worked out. */
   readonly settled: () => Promise<void>;
+  /** Shows that the database reads and commits. Rejects where it does not. */
+  readonly prove: () => Promise<void>;
   /** Lets requests under way finish, then closes the database. */
   readonly stop: () => Promise<void>;
 }
@@ -105,7 +108,8 @@ export async function serve(
     await release();
     throw error;
   });
-  const feed = serveFeed(server, keeper, config, log);
+  const feed = serveFeed(keeper, config, log);
+  serveUpgrades(server, feed.handlers, log);
   // A new day, or another release, may work out otherwise what stands.
   const schools = await keeper.db.selectFrom('schools').select('id').execute();
   await keeper.write(async (db) => {
@@ -129,6 +133,7 @@ export async function serve(
       await digests.settled();
       await jobs.settled();
     },
+    prove: keeper.prove,
     async stop() {
       stopBackups();
       clearInterval(tidy);

@@ -1,5 +1,6 @@
 import { t } from '@jasperwren/words/refusals';
 import type { PasswordLink, PasswordLinkView } from '@jasperwren/contract/accounts';
+import { linkTo } from '@jasperwren/contract/link-pages';
 import type { Anybody, InSchool } from '../call';
 import { missing } from '../refusal';
 import { digestOfSecret, newToken } from '../secrets';
@@ -21,7 +22,7 @@ export async function makePasswordLink(call: InSchool, accountId: string): Promi
     .insertInto('password_links')
     .values({ token_hash: digestOfSecret(token), school_id: schoolId, account_id: accountId, expires_at: expiresAt })
     .execute();
-  return { path: `/password/${token}`, expiresAt };
+  return { path: linkTo('password', token), expiresAt };
 }
 
 export async function dropPasswordLinks({ db }: Anybody, accountId: string): Promise<void> {

@@ -19,6 +19,8 @@ export interface Keeper {
   readonly write: Write;
   /** What is wrong with it now, in a sentence for the operator; undefined where nothing is. */
   readonly trouble: () => string | undefined;
+  /** Reads, and commits nothing: rejects where either fails. */
+  readonly prove: () => Promise<void>;
   /** Leaves nothing of what was deleted in the write-ahead log. */
   readonly forget: () => Promise<void>;
   /** Writes everything into the one file and lets go of it. */
@@ -67,6 +69,10 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
       }
     },
     trouble: () => gone() ?? failed ?? roomWords(dataDir),
+    prove: async () => {
+      await sql`select 1`.execute(db);
+      await write((trx) => sql`select 1`.execute(trx));
+    },
     forget: () => checkpoint(writing),
     close: async () => {
       await db.destroy();

@@ -1,9 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Middleware } from 'koa';
 import type { Logger } from 'pino';
-
-/** Addresses with a secret in them: the last part opens something. */
-const secret = /^(\/(?:api\/)?(?:shared|password|password-links)\/).+$/;
+import { withoutSecrets } from './without-secrets';
 
 /** One line a request: no bodies, no queries, no names, no addresses of people, and nothing that opens something. */
 export function logRequests(log: Logger): Middleware {
@@ -15,7 +13,7 @@ export function logRequests(log: Logger): Middleware {
     await next();
     const durationMs = Math.round((performance.now() - begun) * 10) / 10;
     log.info(
-      { requestId, method: ctx.method, path: ctx.path.replace(secret, '$1…'), status: ctx.status, durationMs },
+      { requestId, method: ctx.method, path: withoutSecrets(ctx.path), status: ctx.status, durationMs },
       'request',
     );
   };

@@ -131,7 +131,8 @@ export async function staffOfCookie(db: Db, config: Config, cookies: string | un
     ?.split(';')
     .map((one) => one.trim().split('='))
     .find(([own]) => own === name)?.[1];
-  const row = key === undefined ? undefined : await liveRow(db, signInId(decodeURIComponent(key)));
+  // A key needs no encoding; one that has some is none of ours.
+  const row = key === undefined ? undefined : await liveRow(db, signInId(key));
   if (!row?.account_id || row.role === null) return undefined;
   const { schoolId } = JSON.parse(row.data) as Kept;
   const factorMissing = row.require_factor === 1 && row.factor_secret === null;

@@ -1,4 +1,5 @@
 import { t } from '@jasperwren/words/refusals';
+import { linkTo } from '@jasperwren/contract/link-pages';
 import type { MyRoute } from '@jasperwren/contract/me';
 import type { NewShare, ShareView } from '@jasperwren/contract/shares';
 import type { Anybody, Call, InSchool } from '../call';
@@ -25,7 +26,7 @@ export async function addRouteShare(call: Call, routeId: string, days: number): 
     .insertInto('route_shares')
     .values({ ...row, route_id: routeId })
     .execute();
-  return { ...linkView(row), path: `/rehearse/${token}` };
+  return { ...linkView(row), path: linkTo('rehearsal', token) };
 }
 
 /** The links to a route, the newest first, those that have run out or were revoked included. */

@@ -1,4 +1,5 @@
 import { t } from '@jasperwren/words/refusals';
+import { linkTo } from '@jasperwren/contract/link-pages';
 import type { NewShare, SharedDebrief, ShareView } from '@jasperwren/contract/shares';
 import { forLearner, isFinal } from '@jasperwren/core/debrief/for-learner';
 import { foldDrive } from '@jasperwren/core/drive/fold';
@@ -26,7 +27,7 @@ export async function addShare(call: Call, driveId: string, days: number): Promi
     .insertInto('shares')
     .values({ ...row, drive_id: driveId })
     .execute();
-  return { ...linkView(row), path: `/shared/${token}` };
+  return { ...linkView(row), path: linkTo('debrief', token) };
 }
 
 /** The links to a debrief, the newest first, those that have run out or were revoked included. */

@@ -1,6 +1,5 @@
 import { t } from '@jasperwren/words/refusals';
-import type { IncomingMessage, Server } from 'node:http';
-import type { Duplex } from 'node:stream';
+import type { IncomingMessage } from 'node:http';
 import {
   closedForGood,
   feedPath,
@@ -17,7 +16,9 @@ import type { Logger } from 'pino';
 import { WebSocketServer, type WebSocket } from 'ws';
 import type { Config } from '../config';
 import type { Keeper } from '../db/keeper';
+import { addDeed } from '../audit/store';
 import { staffOfCookie } from '../http/session';
+import type { UpgradeHandler } from '../http/upgrades';
 import { Refusal } from '../refusal';
 import { addRows, beginRun, carOfToken, rowsFrom, runHead, type RunHead } from './store';
 
@@ -28,12 +29,18 @@ const signInOver = 4401;
 const aliveMs = 20_000;
 
 /** Who is at the other end. */
-type Sender =
-  | { readonly schoolId: string; readonly car?: undefined }
-  | { readonly schoolId: string; readonly car: { readonly id: string; readonly name: string } };
+interface Sender {
+  readonly schoolId: string;
+  /** Missing where somebody of the school sends. */
+  readonly car?: { readonly id: string; readonly name: string };
+  /** IP address. */
+  readonly address?: string;
+}
 
 /** Takes samples of cars and passes them on to whoever watches. */
 export interface Feed {
+  /** Who opens its sockets, by their paths. */
+  readonly handlers: ReadonlyMap<string, UpgradeHandler>;
   /** Ends every connection. */
   readonly close: () => void;
 }
@@ -42,7 +49,7 @@ export interface Feed {
  * Serves the two sockets of the yard beside the routes: cars, files and the stand-in send rows on one, consoles and strip
  * charts watch them on the other. Rows are acknowledged once they are kept; a sender that was cut off goes on from there.
  */
-export function serveFeed(server: Server, { db, write }: Keeper, config: Config, log: Logger): Feed {
+export function serveFeed({ db, write }: Keeper, config: Config, log: Logger): Feed {
   const sockets = new WebSocketServer({ noServer: true, maxPayload: mostRowsInAMessage * (mostRowLetters + 4) });
   const watchers = new Map<string, Set<(from: number, rows: readonly string[]) => void>>();
   const keyOf = ({ schoolId, id }: Pick<RunHead, 'schoolId' | 'id'>) => `${schoolId} ${id}`;
@@ -52,39 +59,39 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
     ('encrypted' in socket && socket.encrypted === true) ||
     (config.proxies > 0 && headers['x-forwarded-proto'] === 'https');
 
+  /** As the routes have it: of what proxies wrote, the last entries are theirs. */
+  function addressOf({ headers, socket }: IncomingMessage): string {
+    const told = [headers['x-forwarded-for'] ?? []].flat().join(',').split(',');
+    const believed = config.proxies > 0 ? told.slice(-config.proxies)[0]?.trim() : undefined;
+    return believed || (socket.remoteAddress ?? '');
+  }
+
   async function senderOf(request: IncomingMessage): Promise<Sender | undefined> {
     const token = /^Bearer (\S+)$/.exec(request.headers.authorization ?? '')?.[1];
     if (token !== undefined) {
       const car = await carOfToken(db, token);
-      return car && { schoolId: car.schoolId, car };
+      return car && { schoolId: car.schoolId, car, address: addressOf(request) };
     }
     // A browser names the page it comes from: only ours may use its sign-in.
     if (hostOf(request.headers.origin) !== request.headers.host) return undefined;
     return staffOfCookie(db, config, request.headers.cookie);
   }
 
-  server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
-    const { pathname, searchParams } = new URL(request.url ?? '/', 'http://host');
-    if (pathname !== feedPath && pathname !== watchPath) return refuse(socket, '404 Not Found');
-    if (config.secureCookies && !isSecure(request)) return refuse(socket, '421 Misdirected Request');
-    senderOf(request)
-      .then((sender) => {
-        if (!sender) return refuse(socket, '401 Unauthorized');
-        if (pathname === watchPath && sender.car) return refuse(socket, '403 Forbidden');
-        sockets.handleUpgrade(request, socket, head, (ws) => {
-          const mayStill = async () => (await senderOf(request)) !== undefined;
-          if (pathname === feedPath) take(ws, sender, mayStill);
-          else {
-            watch(ws, sender.schoolId, searchParams.get('run') ?? '', Number(searchParams.get('from') ?? 0));
-            keepAlive(ws, mayStill);
-          }
-        });
-      })
-      .catch((error: unknown) => {
-        log.error({ err: error }, 'a socket was not opened');
-        refuse(socket, '503 Service Unavailable');
+  const admit =
+    (serves: typeof feedPath | typeof watchPath): UpgradeHandler =>
+    async ({ request, socket, head, query }) => {
+      if (config.secureCookies && !isSecure(request)) return 421;
+      const sender = await senderOf(request);
+      if (!sender) return 401;
+      if (serves === watchPath && sender.car) return 403;
+      sockets.handleUpgrade(request, socket, head, (ws) => {
+        const mayStill = async () => (await senderOf(request)) !== undefined;
+        keepAlive(ws, mayStill);
+        if (serves === feedPath) take(ws, sender, mayStill);
+        else watch(ws, sender.schoolId, query.get('run') ?? '', Number(query.get('from') ?? 0));
       });
-  });
+      return undefined;
+    };
 
   /** Rows come one message after the other; each is kept before the next is looked at. A car that was removed is heard no more. */
   function take(ws: WebSocket, sender: Sender, mayStill: () => Promise<boolean>): void {
@@ -117,25 +124,21 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
           ws.close(closedForGood);
         });
     });
-    keepAlive(ws, mayStill);
   }
 
-  async function open({ schoolId, car }: Sender, { run: id, columns, name }: FeedHello): Promise<RunHead> {
+  async function open({ schoolId, car, address }: Sender, { run: id, columns, name }: FeedHello): Promise<RunHead> {
     const known = await runHead(db, schoolId, id);
     if (known && known.carId !== car?.id) throw new FeedError(t('runOfAnother'));
     if (known && known.columns === columns) return known;
     // Whoever is signed in begins a run by its route, which has a line in the trail.
     if (!car) throw new FeedError(known ? t('runHasOtherColumns') : t('noRun'));
-    await write((trx) =>
-      beginRun(trx, new Date(), {
-        school_id: schoolId,
-        id,
-        name: name ?? car.name,
-        source: 'car',
-        columns,
-        car_id: car.id,
-      }),
-    );
+    await write(async (trx) => {
+      const now = new Date();
+      const run = { school_id: schoolId, id, name: name ?? car.name, source: 'car', columns, car_id: car.id } as const;
+      await beginRun(trx, now, run);
+      const deed = { schoolId, at: now, subject: id, detail: car.name, address };
+      await addDeed(trx, { ...deed, action: 'carBeganRun' });
+    });
     return (await runHead(db, schoolId, id))!;
   }
 
@@ -185,6 +188,10 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
   }
 
   return {
+    handlers: new Map([
+      [feedPath, admit(feedPath)],
+      [watchPath, admit(watchPath)],
+    ]),
     close() {
       for (const ws of sockets.clients) ws.terminate();
       sockets.close();
@@ -193,10 +200,6 @@ export function serveFeed(server: Server, { db, write }: Keeper, config: Config,
 }
 
 class FeedError extends Error {}
-
-function refuse(socket: Duplex, status: string): void {
-  socket.end(`HTTP/1.1 ${status}\r\nconnection: close\r\ncontent-length: 0\r\n\r\n`);
-}
 
 /** Ends a connection whose other end is gone, or may be here no longer. */
 function keepAlive(ws: WebSocket, mayStill: () => Promise<boolean>): void {

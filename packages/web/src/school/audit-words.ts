@@ -47,6 +47,7 @@ export const deedWords: Readonly<Partial<Record<RouteName | AuditExtra, string>>
   dropTrace: t('deletedATrace'),
   traceFile: t('downloadedATrace'),
   addYardRun: t('addedAYardRun'),
+  carBeganRun: t('aCarBeganAYardRun'),
   yardRunFile: t('downloadedAYardRun'),
   dropYardRun: t('deletedAYardRun'),
   addYardCar: t('addedAYardCar'),
@@ -95,7 +96,8 @@ export const deedOf = ({ action }: Pick<AuditLine, 'action'>): string =>
   deedWords[action as RouteName | AuditExtra] ?? action;
 
 /** Who did it. */
-export function doerOf({ by, byLearner, learner }: AuditLine): string {
+export function doerOf({ action, by, byLearner, learner, detail }: AuditLine): string {
+  if (action === 'carBeganRun') return detail ?? t('aCar');
   if (by) return by.name || t('someone');
   if (byLearner) return learner?.name ?? t('aLearner');
   return t('someoneNotSignedIn');

@@ -1,4 +1,5 @@
 import { t } from '@jasperwren/words/shell';
+import { linkPages } from '@jasperwren/contract/link-pages';
 import { createBrowserRouter, Link, useRouteError } from 'react-router';
 import { Loading } from '../ui/states';
 import { Page } from '../ui/Page';
@@ -12,15 +13,15 @@ export const router = createBrowserRouter([
     HydrateFallback: () => <Loading what={t('page')} />,
     children: [
       {
-        path: '/shared/:token',
+        path: linkPages.debrief,
         lazy: async () => ({ Component: (await import('../drives/debrief/SharedPage')).default }),
       },
       {
-        path: '/rehearse/:token',
+        path: linkPages.rehearsal,
         lazy: async () => ({ Component: (await import('../roads/rehearsal/SharedRehearsalPage')).default }),
       },
       {
-        path: '/password/:token',
+        path: linkPages.password,
         lazy: async () => ({ Component: (await import('../session/PasswordPage')).default }),
       },
       { path: '/sign-in', lazy: async () => ({ Component: (await import('../session/SignInPage')).default }) },
