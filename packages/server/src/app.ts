@@ -62,7 +62,7 @@ export function createApp(parts: Parts): Koa {
   // Of the addresses that proxies wrote, the last ones are theirs; what stands before them anybody can write.
   const app = new Koa({ proxy: config.proxies > 0, maxIpsCount: config.proxies });
   app.on('error', (error: NodeJS.ErrnoException) => {
-    if (!clientWentAway.has(error.code ?? '')) log.error({ err: error }, 'answer not sent');
+    if (!isOfTheirs(error)) log.error({ err: error }, 'answer not sent');
   });
   app.use(logRequests(log));
   app.use(securityHeaders(config));
@@ -110,8 +110,9 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
   return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs });
 }
 
-/** Somebody closed the page while it was being answered. */
-const clientWentAway = new Set(['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE']);
+/** Somebody closed the page while it was being answered, or sent what is no request after one (`HPE_`, Node.js, errors of its parser). */
+const isOfTheirs = ({ code = '' }: NodeJS.ErrnoException): boolean =>
+  ['ERR_STREAM_PREMATURE_CLOSE', 'ECONNRESET', 'EPIPE'].includes(code) || code.startsWith('HPE_');
 
 /** Styles are made in the page by the interface library, hence 'unsafe-inline' for styles and for nothing else. */
 function securityHeaders(config: Config): Koa.Middleware {

@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { WelcomeView } from '@jasperwren/contract/accounts';
 import { readConfig } from './config';
-import { pino } from 'pino';
 import { holdTheLastLine } from './last-line';
+import { logOf } from './log';
 import { serve } from './serve';
 
 /** The folder above `packages`, wherever the built file lies. */
@@ -16,7 +16,7 @@ async function main(): Promise<void> {
   const config = readConfig(process.env);
   const welcome = config.demo ? (JSON.parse(readFileSync(join(root, 'demo/sign-in.json'), 'utf8')) as WelcomeView) : {};
   const worker = join(root, 'packages/server/dist/worker.js');
-  const log = pino({ level: config.logLevel });
+  const log = logOf(config.logLevel);
   const running = await serve(config, join(root, 'packages/web/dist'), { welcome, worker, log });
   holdTheLastLine(process, { log, prove: running.prove, end: () => process.exit(inDoubt) });
   console.log(`Jasperwren is at ${running.address}`);

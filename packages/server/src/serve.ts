@@ -1,6 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import type { WelcomeView } from '@jasperwren/contract/accounts';
-import { pino, type Logger } from 'pino';
+import type { Logger } from 'pino';
 import { createApp } from './app';
 import type { Config } from './config';
 import { keepBackingUp } from './db/backup-timer';
@@ -10,7 +10,9 @@ import { takeFolder } from './db/lock';
 import { digestsOf, refreshDigests } from './drives/digests';
 import { changesOf } from './http/answers';
 import { dropOldSessions } from './http/session';
+import { isReadable } from './http/address';
 import { serveUpgrades } from './http/upgrades';
+import { logOf } from './log';
 import { runnerOf } from './jobs/runner';
 import { queueJob } from './jobs/queue';
 import { onThisThread, threads } from './jobs/threads';
@@ -64,7 +66,7 @@ const dayMs = 24 * 60 * 60 * 1000;
 export async function serve(
   config: Config,
   webDist: string,
-  { welcome = {}, log = pino({ level: config.logLevel }), worker, workerArgv, estimates = true }: Outfit = {},
+  { welcome = {}, log = logOf(config.logLevel), worker, workerArgv, estimates = true }: Outfit = {},
 ): Promise<Running> {
   const giveBack = takeFolder(config.dataDir);
   const keeper = await openKeeper(config.dataDir).catch((error: unknown) => {
@@ -102,7 +104,10 @@ export async function serve(
   };
   const answer = app.callback();
   const server = await listen(
-    createServer(patience, (req, res) => void answer(req, res)),
+    createServer(patience, (req, res) => {
+      if (isReadable(req.url)) void answer(req, res);
+      else res.writeHead(400, { connection: 'close' }).end();
+    }),
     config,
   ).catch(async (error: unknown) => {
     await release();

@@ -1,6 +1,7 @@
 import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
 import type { Logger } from 'pino';
+import { addressOf } from './address';
 
 /** A request for another protocol (RFC 9110, 7.8), with its address taken apart. */
 export interface Upgrade {
@@ -48,15 +49,6 @@ export function serveUpgrades(server: Server, handlers: ReadonlyMap<string, Upgr
     if (!handler) return 404;
     return handler({ request, socket, head, path: address.pathname, query: address.searchParams });
   }
-}
-
-/** Undefined where it is no path: `//`, an authority, a whole address of elsewhere that cannot be read. */
-function addressOf(url: string | undefined): URL | undefined {
-  const base = 'http://host';
-  if (!url?.startsWith('/') || !URL.canParse(url, base)) return undefined;
-  const address = new URL(url, base);
-  // `//elsewhere/path` names another host (RFC 3986, 4.2).
-  return address.origin === base ? address : undefined;
 }
 
 function refuse(socket: Duplex, status: RefusedStatus): void {
