@@ -112,7 +112,7 @@ describe('patterns within a drive', () => {
 });
 
 describe('the reasons', () => {
-  it('come in order of time, with the circumstances, the advice, the help and one myth each', () => {
+  it('come in order of time, with the circumstances without what the adviser made of them, the help and one myth each', () => {
     const drive = driven(
       [26, mark('controls.stalled', 'serious'), 'stall'],
       [26.1, { type: 'prompt' }],
@@ -135,7 +135,7 @@ describe('the reasons', () => {
       tookControl: false,
       notes: ['On the hill'],
     });
-    expect(marks[1]?.advice?.because).toContain('others-waited');
+    expect(JSON.stringify(marks[1])).not.toContain('others-waited');
     expect(marks[1]?.myth).toBeUndefined();
   });
 });

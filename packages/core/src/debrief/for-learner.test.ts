@@ -37,6 +37,34 @@ describe('what a learner may see of a drive', () => {
     expect(seen).not.toContain(word);
   });
 
+  it('holds no word of a fault that was struck, nor of one that may have been seen twice', () => {
+    const log = logOf([
+      [0, start()],
+      [20, { type: 'mark', item: 'speed.limit', grade: 'serious' }, 'gone'],
+      [20.2, { type: 'note', text: 'Was this you?', target: 'gone' }],
+      [21, { type: 'strike', target: 'gone', reason: 'No' }],
+      [30, { type: 'mark', item: 'signs.lights', grade: 'driving' }, 'one'],
+    ]);
+    const twice = [
+      ...log,
+      ...logOf([[30.1, { type: 'mark', item: 'signs.lights', grade: 'driving' }, 'two']], 'second-device'),
+    ];
+    const drive = foldDrive(twice);
+    expect(drive.doubles).toHaveLength(1);
+    const text = JSON.stringify(forLearner(drive));
+    for (const word of ['Was this you?', 'second-device', 'instructor', 'tablet']) expect(text).not.toContain(word);
+  });
+
+  it('holds what was answered about a fault, and no grade that only the adviser proposed', () => {
+    const log = logOf([
+      [0, start()],
+      [20, { type: 'mark', item: 'signs.lights', grade: 'driving' }, 'kept'],
+      [20.2, { type: 'advice', target: 'kept', answers: { 'held-up': 'phase' }, proposed: 'serious' }],
+    ]);
+    const [mark] = forLearner(foldDrive(log)).marks;
+    expect(mark?.advice).toEqual({ answers: { 'held-up': 'phase' }, proposed: '' });
+  });
+
   it('judges the same as the whole log', () => {
     const drive = foldDrive(events);
     expect(judgeDrive(tally, forLearner(drive)).outcome).toBe(judgeDrive(tally, drive).outcome);
@@ -49,7 +77,28 @@ describe('what a learner may see of a drive', () => {
   });
 });
 
+/** The same with a field more in every object. */
+function withMore(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withMore);
+  if (typeof value !== 'object' || value === null) return value;
+  const more = Object.entries(value).map(([name, inner]) => [name, withMore(inner)] as const);
+  return { ...Object.fromEntries(more), addedLater: secretWord };
+}
+
 describe('of any drive', () => {
+  it('a field that is added to a drive, or to anything in it, is left out', () => {
+    fc.assert(
+      fc.property(anyLog, (log) => {
+        const drive = foldDrive(log);
+        // What was answered about a fault is told by the codes that are known.
+        const marks = drive.marks.map((mark) => ({ ...mark, advice: undefined }));
+        const later = withMore({ ...drive, marks }) as Drive;
+        expect(JSON.stringify(later)).toContain(secretWord);
+        expect(JSON.stringify(forLearner(later))).not.toContain(secretWord);
+      }),
+    );
+  });
+
   it('a learner sees nothing private, judged as the whole log is', () => {
     fc.assert(
       fc.property(anyLog, (log) => {

@@ -1,4 +1,3 @@
-import { propose, type Proposal } from '../adviser/advise';
 import { mythsFor, type Myth } from '../adviser/myths';
 import { questionsFor, type AdviserQuestion, type AnswerKey } from '../adviser/questions';
 import type { Drive, Mark } from '../drive/drive';
@@ -19,8 +18,6 @@ export interface MarkTold {
   readonly circumstances: readonly { readonly question: AdviserQuestion['code']; readonly answer: AnswerKey }[];
   readonly spoke: boolean;
   readonly tookControl: boolean;
-  /** What the adviser made of the answers. */
-  readonly advice?: Proposal;
   readonly notes: readonly string[];
   /** A belief that belongs to it; each is told once, at its first mark. */
   readonly myth?: Myth;
@@ -44,7 +41,6 @@ export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Ve
       circumstances: answersTold(behaviour, mark.advice?.answers ?? {}),
       spoke: near(drive.prompts, mark.atMs),
       tookControl: near(drive.interventions, mark.atMs),
-      ...(mark.advice && items.has(mark.item) && { advice: propose(standard, mark.item, mark.advice.answers) }),
       notes: [
         ...(mark.note ? [mark.note] : []),
         ...drive.notes.flatMap((note) => (note.target === mark.id && !note.private ? [note.text] : [])),

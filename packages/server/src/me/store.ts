@@ -25,7 +25,8 @@ export async function me(call: Call<LearnerWho>, csrfToken: string): Promise<MeV
     agreedWork(call),
   ]);
   return {
-    ...checks,
+    questions: checks.questions.map(({ question, retired }) => ({ question, retired })),
+    vehicles: checks.vehicles,
     learnerId,
     firstName: learner.name.split(/\s+/)[0] ?? '',
     school: school.name,

@@ -1,4 +1,6 @@
 import type { PlacedRoad, SharedRoad } from '@jasperwren/contract/traces';
+import { only } from '@jasperwren/core/debrief/only';
+import { standingMarks } from '@jasperwren/core/drive/drive';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { openGraph, readRoute } from '@jasperwren/core/routes/read-route';
 import { instructorStyle } from '@jasperwren/roads/directions/calls';
@@ -27,17 +29,25 @@ export async function sharedRoad(call: InSchool, { driveId, around }: RoadTask):
   const trace = await traceOf(call, driveId);
   if (!trace) return placedRoad(call, { driveId, around });
   if (!trace.reading || !trace.roads) return null;
-  const { reading, marks, zeroMs } = trace;
+  const { reading, zeroMs } = trace;
+  const { events } = await getDrive(call, driveId);
+  const standing = new Set(standingMarks(foldDrive(events)).map(({ id }) => id));
+  const marks = trace.marks
+    .filter(({ markId }) => standing.has(markId))
+    .map((mark) => only(mark, 'markId', 'atMs', 'lat', 'lon', 'piece', 'metres', 'within', 'place'));
   const line = reading.pieces.flatMap((piece) => piece.line.map(([lat, lon]) => [lat, lon] as const));
   const roads = near(openRoads(await waysOf(call, trace.roads.id)), line, around);
-  return { roads, reading, marks, zeroMs };
+  return { roads, reading: only(reading, ...partsOfReading), marks, zeroMs };
 }
+
+/** What is given away of a reading, by name. */
+const partsOfReading = ['pieces', 'beside', 'brakings', 'noise', 'fixes', 'leftOut', 'outOfOrder'] as const;
 
 /** The faults that were placed by hand, on the route that was planned; null where none was, or the route is gone. */
 async function placedRoad(call: InSchool, { driveId, around }: RoadTask): Promise<PlacedRoad | null> {
   const { summary, events } = await getDrive(call, driveId);
-  const marks = foldDrive(events).marks.flatMap(({ id, place, struck }) =>
-    place && !struck ? [{ markId: id, lat: place.lat, lon: place.lon }] : [],
+  const marks = standingMarks(foldDrive(events)).flatMap(({ id, place }) =>
+    place ? [{ markId: id, lat: place.lat, lon: place.lon }] : [],
   );
   const route = summary.route && marks.length > 0 ? await findRoute(call, summary.route.id) : undefined;
   if (!route) return null;

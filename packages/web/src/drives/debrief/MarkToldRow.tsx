@@ -1,4 +1,3 @@
-import { proposalSentence } from '@jasperwren/words/marking/proposal';
 import { t as answers } from '@jasperwren/words/adviser-told';
 import { t } from '@jasperwren/words/debrief';
 import { t as myths } from '@jasperwren/words/myths';
@@ -17,7 +16,7 @@ interface Props {
 
 /** One mark as it is told: what, how serious, why, and what is wrongly believed about it. */
 export function MarkToldRow({ told, grade, name, chosen }: Props) {
-  const { mark, decided, circumstances, spoke, tookControl, advice, notes, myth } = told;
+  const { mark, decided, circumstances, spoke, tookControl, notes, myth } = told;
   // Where it was answered it is told with the rest.
   const answered = circumstances.some(({ question }) => question === 'help');
   const help = answered ? '' : tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorPrompted') : '';
@@ -45,7 +44,6 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
             {circumstances.map(({ answer }) => answers(answer)).join(' ')} {help}
           </p>
         )}
-        {advice && <p className={`${styles.more} muted`}>{proposalSentence(advice)}</p>}
         {myth && (
           <p className={`${styles.more} muted`}>
             “{myths(`${myth.code}.belief`)}” {myths(`${myth.code}.instead`)}
