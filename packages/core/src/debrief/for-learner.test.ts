@@ -62,7 +62,7 @@ describe('what a learner may see of a drive', () => {
       [20.2, { type: 'advice', target: 'kept', answers: { 'held-up': 'phase' }, proposed: 'serious' }],
     ]);
     const [mark] = forLearner(foldDrive(log)).marks;
-    expect(mark?.advice).toEqual({ answers: { 'held-up': 'phase' }, proposed: '' });
+    expect(mark?.advice).toEqual({ answers: { 'held-up': 'phase' }, proposed: 'none' });
   });
 
   it('judges the same as the whole log', () => {

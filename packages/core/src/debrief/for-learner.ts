@@ -53,7 +53,7 @@ const whyForLearner = ({ why }: { readonly why?: Why | undefined }) =>
 const markForLearner = (mark: Mark): Mark => ({
   ...only(mark, 'id', 'item', 'grade', 'firstGrade', 'atMs', 'exercise', 'note', 'measured', 'look'),
   ...(mark.place && { place: only(mark.place, 'lat', 'lon') }),
-  ...(mark.advice && { advice: { answers: mark.advice.answers, proposed: '' } }),
+  ...(mark.advice && { advice: { answers: mark.advice.answers, proposed: 'none' } }),
   ...(mark.detected && { detected: { run: '', ...only(mark.detected, 'fromMs', 'toMs') } }),
   by: '',
   device: '',
