@@ -83,14 +83,14 @@ export function createApp(parts: Parts): Koa {
 }
 
 /** Every route of the table, with what it does. */
-function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: Parts): Router {
+function routerOf({ keeper, digests, jobs, workers, changes, config, welcome, log }: Parts): Router {
   const handlers: Handlers = {
     ...signInHandlers({ ...welcome, ...(config.tiles && { tiles: config.tiles }) }),
     ...schoolHandlers(keeper),
     ...peopleHandlers,
     ...auditHandlers,
     ...learnerHandlers,
-    ...personalHandlers(keeper, jobs, config.dataDir),
+    ...personalHandlers(jobs),
     ...standardHandlers,
     ...driveHandlers(digests),
     ...shareHandlers(workers),
@@ -107,7 +107,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome }: 
     ...wheelsHandlers,
     ...meHandlers(workers),
   };
-  return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs });
+  return serveRoutes(handlers, { keeper, changes, settled: digests.settled, jobs, dataDir: config.dataDir, log });
 }
 
 /** Somebody closed the page while it was being answered, or sent what is no request after one (`HPE_`, Node.js, errors of its parser). */

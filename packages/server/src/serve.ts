@@ -5,7 +5,8 @@ import { createApp } from './app';
 import type { Config } from './config';
 import { keepBackingUp } from './db/backup-timer';
 import type { Db } from './db/database';
-import { openKeeper } from './db/keeper';
+import { openKeeper, type Keeper } from './db/keeper';
+import { troubleInLog } from './db/trouble-in-log';
 import { takeFolder } from './db/lock';
 import { digestsOf, refreshDigests } from './drives/digests';
 import { changesOf } from './http/answers';
@@ -17,7 +18,7 @@ import { runnerOf } from './jobs/runner';
 import { queueJob } from './jobs/queue';
 import { onThisThread, threads } from './jobs/threads';
 import { estimatesWork } from './readiness/estimates-job';
-import { eraseAgain } from './personal/erase';
+import { withdrawAgain } from './personal/withdraw-again';
 import { callNow } from './call';
 import { dropBrokenUploads, roadsWork } from './roads/roads-job';
 import { queueOldReadings, tracesWork } from './traces/traces-job';
@@ -69,12 +70,14 @@ export async function serve(
   { welcome = {}, log = logOf(config.logLevel), worker, workerArgv, estimates = true }: Outfit = {},
 ): Promise<Running> {
   const giveBack = takeFolder(config.dataDir);
-  const keeper = await openKeeper(config.dataDir).catch((error: unknown) => {
+  const trouble = troubleInLog(() => keeper.trouble(), log);
+  const keeper: Keeper = await openKeeper(config.dataDir, trouble.look).catch((error: unknown) => {
     giveBack();
     throw error;
   });
-  const back = await eraseAgain(keeper, config.dataDir);
-  if (back > 0) log.warn({ learners: back }, 'learners who had been erased had come back with a restore; erased again');
+  const back = await withdrawAgain(keeper, config.dataDir);
+  if (back > 0)
+    log.warn({ back }, 'what had been erased, deleted or revoked had come back with a restore; taken back again');
   await keeper.write((db) => addTemplatesEverywhere(callNow(db)));
   await keeper.write((db) => dropOldSessions(db));
   await dropBrokenUploads(config.dataDir);
@@ -96,6 +99,7 @@ export async function serve(
   const digests = digestsOf(keeper, jobs.wake, failed('summary failed'));
   const app = createApp({ keeper, digests, jobs, workers, changes, config, log, webDist, welcome });
   const release = async () => {
+    trouble.stop();
     await jobs.close();
     await workers.close();
     await digests.settled();

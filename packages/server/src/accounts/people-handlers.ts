@@ -30,8 +30,8 @@ export const peopleHandlers: HandlersOf<Names> = {
     }),
   editAccount: ({ write }, { accountId }, body) =>
     write((trx) => editAccount(trx, accountId, body), { detail: body.role }),
-  disableAccount: ({ write }, { accountId }) => write((trx) => setDisabled(trx, accountId, true)),
-  enableAccount: ({ write }, { accountId }) => write((trx) => setDisabled(trx, accountId, false)),
+  disableAccount: ({ withdraw }, { accountId }) => withdraw((trx) => setDisabled(trx, accountId, true)),
+  enableAccount: ({ withdraw }, { accountId }) => withdraw((trx) => setDisabled(trx, accountId, false)),
   handOver: ({ write }, { accountId }, { toAccountId }) =>
     write(async (trx) => handOver(trx, accountId, toAccountId, await todayOf(trx)), {
       detail: toAccountId,

@@ -4,6 +4,7 @@ import { overlaps } from '@jasperwren/core/readiness/booking';
 import type { InSchool } from '../call';
 import { hourOf } from '../lessons/double-booking';
 import { conflict } from '../refusal';
+import { noteWithdrawal } from '../withdrawals/note';
 import { dropPasswordLinks } from './password-links';
 import { endSignIns, getAccount } from './store';
 
@@ -73,23 +74,26 @@ export async function editAccount(call: InSchool, id: string, input: AccountEdit
  * @throws missing where the school has none such; conflict where nobody would be its lead any more
  */
 export async function setDisabled(call: InSchool, id: string, disabled: boolean): Promise<void> {
-  const {
-    db,
-    who: { schoolId },
-    now,
-  } = call;
   await getAccount(call, id);
-  if (disabled) {
-    await refuseLastLead(call, id);
+  if (disabled) await refuseLastLead(call, id);
+  await setDisabledAt(call, id, disabled ? call.now.toISOString() : null);
+  await noteWithdrawal(call, disabled ? 'account' : 'account-back', id);
+}
+
+/** Lets an account sign in no more, or again. Returns whether that changed anything. */
+export async function setDisabledAt(call: InSchool, id: string, at: string | null): Promise<boolean> {
+  if (at !== null) {
     await endSignIns(call, id);
     await dropPasswordLinks(call, id);
   }
-  await db
+  const { numUpdatedRows } = await call.db
     .updateTable('accounts')
-    .set({ disabled_at: disabled ? now.toISOString() : null })
-    .where('school_id', '=', schoolId)
+    .set({ disabled_at: at })
+    .where('school_id', '=', call.who.schoolId)
     .where('id', '=', id)
-    .execute();
+    .where('disabled_at', at === null ? 'is not' : 'is', null)
+    .executeTakeFirst();
+  return numUpdatedRows > 0n;
 }
 
 /** @throws conflict where no other account that can sign in is a lead */

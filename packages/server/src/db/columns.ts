@@ -339,6 +339,13 @@ export interface Columns {
     account_id: string;
     created_at: string;
   };
+  withdrawals: {
+    id: string;
+    school_id: string;
+    kind: string;
+    subject: string;
+    at: string;
+  };
   yard_cars: {
     school_id: string;
     id: string;

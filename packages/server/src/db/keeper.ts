@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/refusals';
 import { statfsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { setTimeout } from 'node:timers/promises';
+import { setTimeout as wait } from 'node:timers/promises';
 import { sql } from 'kysely';
 import { diskFull, unavailable } from '../refusal';
 import { connect, databaseFile, openDatabase, type Db } from './database';
@@ -27,8 +27,11 @@ export interface Keeper {
   readonly close: () => Promise<void>;
 }
 
-/** @throws as `openDatabase` */
-export async function openKeeper(dataDir: string): Promise<Keeper> {
+/**
+ * @param onChange is told when the disk is found full, and when something could be kept again
+ * @throws as `openDatabase`
+ */
+export async function openKeeper(dataDir: string, onChange: () => void = () => undefined): Promise<Keeper> {
   const writing = await openDatabase(dataDir);
   const db = connect(dataDir);
   const file = join(dataDir, databaseFile);
@@ -36,6 +39,7 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
   await Promise.all([writing, db].map((one) => sql`select 1`.execute(one)));
   const opened = statSync(file);
   let failed: string | undefined;
+  let owed: NodeJS.Timeout | undefined;
 
   function gone(): string | undefined {
     try {
@@ -52,8 +56,17 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
         code: 'no-database',
       });
   };
+  async function forget(): Promise<void> {
+    if (await checkpoint(writing)) return;
+    // Somebody reads for long: what was deleted leaves the log once they are done.
+    clearTimeout(owed);
+    owed = setTimeout(() => void forget().catch(() => undefined), forgetAgainMs).unref();
+  }
+
   const write = writerOf(writing, assertThere, (error) => {
+    const before = failed;
     failed = error !== undefined && isDiskFull(error) ? t('diskFull') : undefined;
+    if (before !== failed) onChange();
   });
   return {
     db,
@@ -73,8 +86,9 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
       await sql`select 1`.execute(db);
       await write((trx) => sql`select 1`.execute(trx));
     },
-    forget: () => checkpoint(writing),
+    forget,
     close: async () => {
+      clearTimeout(owed);
       await db.destroy();
       if (!gone()) await checkpoint(writing);
       await writing.destroy();
@@ -82,16 +96,18 @@ export async function openKeeper(dataDir: string): Promise<Keeper> {
   };
 }
 
+const forgetAgainMs = 5000;
 const mostTries = 20;
 const tryAgainMs = 100;
 
-/** Brings the write-ahead log into the file and empties it, once nobody reads from it. */
-async function checkpoint(db: Db): Promise<void> {
+/** Brings the write-ahead log into the file and empties it, once nobody reads from it. Returns whether it could. */
+async function checkpoint(db: Db): Promise<boolean> {
   for (let i = 0; i < mostTries; i++) {
     const { rows } = await sql<{ busy: number }>`pragma wal_checkpoint(truncate)`.execute(db);
-    if (rows[0]?.busy !== 1) return;
-    await setTimeout(tryAgainMs);
+    if (rows[0]?.busy !== 1) return true;
+    await wait(tryAgainMs);
   }
+  return false;
 }
 
 const isDiskFull = (error: unknown): boolean =>

@@ -4,15 +4,18 @@ import { mkdtempSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createDatabase, databaseFile, openDatabase } from './database';
+import { logOf } from '../log';
 import { openKeeper, type Keeper } from './keeper';
+import { troubleInLog } from './trouble-in-log';
 
 let folder: string;
 let keeper: Keeper;
+let changed: () => void = () => undefined;
 
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'jasperwren-writer-'));
   await createDatabase(folder);
-  keeper = await openKeeper(folder);
+  keeper = await openKeeper(folder, () => changed());
 });
 afterEach(async () => {
   await keeper.close();
@@ -90,6 +93,12 @@ describe('a full disk', () => {
   it('is told as such, takes nothing half, and is over when there is room', async () => {
     await add('before');
     const raw = keeper.writing;
+    const lines: string[] = [];
+    const inLog = troubleInLog(
+      () => keeper.trouble(),
+      logOf('info', (line) => void lines.push(line)),
+    );
+    changed = inLog.look;
     const { sql } = await import('kysely');
     const pages = async (pragma: string) =>
       Number(
@@ -112,6 +121,9 @@ describe('a full disk', () => {
     await large('large');
     expect(keeper.trouble()).toBeUndefined();
     expect(await names()).toHaveLength(2);
+    inLog.stop();
+    expect(lines.map((line) => (JSON.parse(line) as { level: number }).level)).toEqual([40, 30]);
+    expect(lines[0]).toContain('The disk is full');
   });
 });
 

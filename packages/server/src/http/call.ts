@@ -35,6 +35,11 @@ export interface SignIn {
 export interface RouteCall<W = unknown> extends Call<W> {
   /** Changes something, in one transaction with its line of the audit trail: `work` gets the call within it. */
   readonly write: <T>(work: (trx: Call<W>) => Promise<T>, about?: About | ((made: T) => About)) => Promise<T>;
+  /**
+   * As `write`, for what takes something back for good: afterwards it is on the list that no restore brings it back from, and
+   * nothing of it is left in the database file and its log.
+   */
+  readonly withdraw: <T>(work: (trx: Call<W>) => Promise<T>, about?: About | ((made: T) => About)) => Promise<T>;
   /** IP address of whoever calls. */
   readonly address: string;
   readonly signIn: SignIn;

@@ -3,10 +3,12 @@ import { bodyClassOf } from '@jasperwren/contract/bodies';
 import { parseInput } from '@jasperwren/contract/parse-input';
 import type { FileAnswer, Route } from '@jasperwren/contract/route';
 import { routeNames, routeOf, writes, type RouteName } from '@jasperwren/contract/routes';
+import type { Logger } from 'pino';
 import Router, { type RouterContext } from '@koa/router';
 import { invalid, notAllowed, notSignedIn } from '../refusal';
 import { addDeed } from '../audit/store';
 import type { Keeper } from '../db/keeper';
+import { listWithdrawals } from '../withdrawals/list';
 import { queueJob } from '../jobs/queue';
 import type { Runner } from '../jobs/runner';
 import { newToken } from '../secrets';
@@ -26,6 +28,8 @@ interface Around {
   /** Waits for what still has to follow from earlier changes. */
   readonly settled: () => Promise<void>;
   readonly jobs: Runner;
+  readonly dataDir: string;
+  readonly log: Logger;
 }
 
 /**
@@ -112,11 +116,35 @@ function callOf(
   route: Route,
   who: Who | LearnerWho | undefined,
   input: Readonly<Record<string, string>>,
-  { keeper, changes, jobs }: Around,
+  { keeper, changes, jobs, dataDir, log }: Around,
 ): RouteCall {
   const now = new Date();
   // Estimates rest on it.
   const restsOn = writes(route) && route.changes.includes('readiness');
+  const write: RouteCall['write'] = async (work, about = {}) => {
+    let schoolId: string | undefined;
+    const made = await keeper.write(async (db) => {
+      const value = await work({ db, who, now });
+      const told = typeof about === 'function' ? about(value) : about;
+      schoolId = who?.schoolId ?? told.schoolId;
+      if (schoolId === undefined) return value;
+      if (restsOn) await queueJob(db, { schoolId, kind: 'estimates' }, now);
+      if (told.goesOn) return value;
+      await addDeed(db, {
+        schoolId,
+        at: now,
+        action: told.action ?? name,
+        address: ctx.ip,
+        ...deedOf(who, input, told, value),
+      });
+      return value;
+    });
+    if (writes(route) && schoolId !== undefined) {
+      changes.note(schoolId, route.changes);
+      if (restsOn) jobs.wake();
+    }
+    return made;
+  };
   return {
     db: keeper.db,
     who,
@@ -125,28 +153,14 @@ function callOf(
     signIn: signInOf(ctx),
     upload: ctx.state['upload'] as string | undefined,
     setHeader: (header, value) => ctx.set(header, value),
-    async write(work, about = {}) {
-      let schoolId: string | undefined;
-      const made = await keeper.write(async (db) => {
-        const value = await work({ db, who, now });
-        const told = typeof about === 'function' ? about(value) : about;
-        schoolId = who?.schoolId ?? told.schoolId;
-        if (schoolId === undefined) return value;
-        if (restsOn) await queueJob(db, { schoolId, kind: 'estimates' }, now);
-        if (told.goesOn) return value;
-        await addDeed(db, {
-          schoolId,
-          at: now,
-          action: told.action ?? name,
-          address: ctx.ip,
-          ...deedOf(who, input, told, value),
-        });
-        return value;
-      });
-      if (writes(route) && schoolId !== undefined) {
-        changes.note(schoolId, route.changes);
-        if (restsOn) jobs.wake();
-      }
+    write,
+    async withdraw(work, about) {
+      const made = await write(work, about);
+      // It is withdrawn, whatever comes now; what is not listed yet is listed with the next, and at the start.
+      await listWithdrawals(keeper.db, dataDir).catch((error: unknown) =>
+        log.error({ err: error }, 'a withdrawal was not listed'),
+      );
+      await keeper.forget();
       return made;
     },
   };

@@ -1,12 +1,10 @@
-import { appendFileSync, existsSync, fsyncSync, openSync, closeSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import type { ErasedIds, ErasureReceipt } from '@jasperwren/contract/school';
 import { sql } from 'kysely';
 import { v7 as newId } from 'uuid';
-import { callNow, type InSchool } from '../call';
-import type { Keeper } from '../db/keeper';
+import type { InSchool } from '../call';
 import { getLearner } from '../learners/store';
 import { refuseOtherName } from '../school/store';
+import { noteWithdrawal } from '../withdrawals/note';
 import { isAbout, learnerTables } from './rows';
 
 /**
@@ -17,7 +15,24 @@ import { isAbout, learnerTables } from './rows';
  */
 export async function eraseLearner(call: InSchool, learnerId: string, typed: string): Promise<ErasureReceipt> {
   refuseOtherName(typed, (await getLearner(call, learnerId)).name);
+  await noteWithdrawal(call, 'learner', learnerId);
   return takeOut(call, learnerId);
+}
+
+/** Erases a learner who has come back with a restore. Returns whether they had. */
+export async function takeOutLearner(call: InSchool, learnerId: string): Promise<boolean> {
+  const {
+    db,
+    who: { schoolId },
+  } = call;
+  const there = await db
+    .selectFrom('learners')
+    .select('id')
+    .where('school_id', '=', schoolId)
+    .where('id', '=', learnerId)
+    .executeTakeFirst();
+  if (there) await takeOut(call, learnerId);
+  return there !== undefined;
 }
 
 async function takeOut({ db, who: { schoolId }, now }: InSchool, learnerId: string): Promise<ErasureReceipt> {
@@ -67,44 +82,4 @@ export async function erasedIds({ db, who: { schoolId } }: InSchool): Promise<Er
     learners: rows.map(({ learner_id }) => learner_id),
     drives: rows.flatMap(({ drive_ids }) => JSON.parse(drive_ids) as string[]),
   };
-}
-
-const listFile = 'erased.jsonl';
-
-interface Listed {
-  readonly schoolId: string;
-  readonly learnerId: string;
-}
-
-/** Keeps a list beside the database, so that a backup from before brings nobody back. */
-export function listErased(dataDir: string, one: Listed): void {
-  const list = openSync(join(dataDir, listFile), 'a', 0o600);
-  try {
-    appendFileSync(list, `${JSON.stringify(one)}\n`);
-    fsyncSync(list);
-  } finally {
-    closeSync(list);
-  }
-}
-
-/** Erases again whoever is on the list and has come back with a restore. Returns how many. */
-export async function eraseAgain(keeper: Keeper, dataDir: string): Promise<number> {
-  const path = join(dataDir, listFile);
-  if (!existsSync(path)) return 0;
-  const listed = readFileSync(path, 'utf8').trim().split('\n').filter(Boolean);
-  let back = 0;
-  for (const line of listed) {
-    const { schoolId, learnerId } = JSON.parse(line) as Listed;
-    const there = await keeper.db
-      .selectFrom('learners')
-      .select('id')
-      .where('school_id', '=', schoolId)
-      .where('id', '=', learnerId)
-      .executeTakeFirst();
-    if (!there) continue;
-    await keeper.write((db) => takeOut({ ...callNow(db), who: { schoolId } }, learnerId));
-    back += 1;
-  }
-  if (back > 0) await keeper.forget();
-  return back;
 }

@@ -1,46 +1,39 @@
 import type { ErasureReceipt } from '@jasperwren/contract/school';
-import type { Keeper } from '../db/keeper';
 import { file, type HandlersOf } from '../http/call';
 import type { Runner } from '../jobs/runner';
-import { eraseLearner, erasedIds, listErased } from './erase';
+import { eraseLearner, erasedIds } from './erase';
 import { exportLearner } from './export';
 import { outOfTime } from './retention';
 
 type Names = 'exportLearner' | 'eraseLearner' | 'outOfTime' | 'eraseOutOfTime' | 'erased';
 
 /** What a learner may ask of a school: a copy of everything, and that it is erased. */
-export function personalHandlers(keeper: Keeper, jobs: Runner, dataDir: string): HandlersOf<Names> {
+export function personalHandlers(jobs: Runner): HandlersOf<Names> {
   return {
     async exportLearner(call, { learnerId }) {
       const zip = await exportLearner(call, learnerId);
       return file(`learner-${call.now.toISOString().slice(0, 10)}.zip`, 'application/zip', zip);
     },
 
-    async eraseLearner({ write, who }, { learnerId }, { name }) {
-      const receipt = await write(
-        async (trx) => {
-          const made = await eraseLearner(trx, learnerId, name);
-          listErased(dataDir, { schoolId: who.schoolId, learnerId });
-          return made;
-        },
+    async eraseLearner({ withdraw, who }, { learnerId }, { name }) {
+      const receipt = await withdraw(
+        (trx) => eraseLearner(trx, learnerId, name),
         ({ id }) => ({ learnerId: `erased-${id}`, subject: id }),
       );
       jobs.cancel(who.schoolId, learnerId);
-      await keeper.forget();
       return receipt;
     },
 
     outOfTime: (call) => outOfTime(call),
 
-    async eraseOutOfTime({ write, who }, _, { learnerIds }) {
+    async eraseOutOfTime({ withdraw, who }, _, { learnerIds }) {
       const erased: string[] = [];
-      const receipts = await write(
+      const receipts = await withdraw(
         async (trx) => {
           const made: ErasureReceipt[] = [];
           for (const { learnerId, name } of await outOfTime(trx)) {
             if (!learnerIds.includes(learnerId)) continue;
             made.push(await eraseLearner(trx, learnerId, name));
-            listErased(dataDir, { schoolId: who.schoolId, learnerId });
             erased.push(learnerId);
           }
           return made;
@@ -48,7 +41,6 @@ export function personalHandlers(keeper: Keeper, jobs: Runner, dataDir: string):
         (made) => ({ detail: String(made.length) }),
       );
       for (const learnerId of erased) jobs.cancel(who.schoolId, learnerId);
-      await keeper.forget();
       return receipts;
     },
 

@@ -73,6 +73,7 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     failures: 'nobody',
     error: 'nobody',
   },
+  withdrawals: { id: 'nobody', school_id: 'school', kind: 'nobody', subject: 'nobody', at: 'nobody' },
   erasures: {
     id: 'nobody',
     school_id: 'school',

@@ -8,7 +8,7 @@ type Names = 'routeShares' | 'shareRoute' | 'revokeRouteShare' | 'sharedRoute' |
 export const routeShareHandlers = (workers: Workers): HandlersOf<Names> => ({
   routeShares: (call, { routeId }) => routeSharesOf(call, routeId),
   shareRoute: ({ write }, { routeId }, { days }) => write((trx) => addRouteShare(trx, routeId, days)),
-  revokeRouteShare: ({ write }, { routeId, linkId }) => write((trx) => revokeRouteShare(trx, routeId, linkId)),
+  revokeRouteShare: ({ withdraw }, { routeId, linkId }) => withdraw((trx) => revokeRouteShare(trx, routeId, linkId)),
   async sharedRoute(call, { token }) {
     call.setHeader('x-robots-tag', 'noindex');
     return workers.run({ kind: 'rehearsal', ...(await openLink(call, token)) });

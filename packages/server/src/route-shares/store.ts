@@ -5,6 +5,7 @@ import type { NewShare, ShareView } from '@jasperwren/contract/shares';
 import type { Anybody, Call, InSchool } from '../call';
 import { getRoute } from '../driving-routes/store';
 import { missing } from '../refusal';
+import { noteWithdrawal } from '../withdrawals/note';
 import { digestOfSecret } from '../secrets';
 import { deadLink, linkView, newLink, noLink } from '../shares/links';
 
@@ -48,11 +49,12 @@ export async function routeSharesOf(
  * Takes a link back.
  * @throws missing where the route has none such
  */
-export async function revokeRouteShare(
-  { db, who: { schoolId }, now }: InSchool,
-  routeId: string,
-  id: string,
-): Promise<void> {
+export async function revokeRouteShare(call: InSchool, routeId: string, id: string): Promise<void> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
   const { numUpdatedRows } = await db
     .updateTable('route_shares')
     .set({ revoked_at: now.toISOString() })
@@ -62,6 +64,7 @@ export async function revokeRouteShare(
     .where('revoked_at', 'is', null)
     .executeTakeFirst();
   if (numUpdatedRows === 0n) throw noLink();
+  await noteWithdrawal(call, 'route-link', id);
 }
 
 /**

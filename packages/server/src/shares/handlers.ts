@@ -9,7 +9,7 @@ export const shareHandlers = (
 ): HandlersOf<'shares' | 'share' | 'revokeShare' | 'sharedDebrief' | 'sharedDebriefRoad'> => ({
   shares: (call, { driveId }) => sharesOf(call, driveId),
   share: ({ write }, { driveId }, { days }) => write((trx) => addShare(trx, driveId, days)),
-  revokeShare: ({ write }, { driveId, shareId }) => write((trx) => revokeShare(trx, driveId, shareId)),
+  revokeShare: ({ withdraw }, { driveId, shareId }) => withdraw((trx) => revokeShare(trx, driveId, shareId)),
   async sharedDebrief(call, { token }) {
     call.setHeader('x-robots-tag', 'noindex');
     return sharedDebrief(call, await openShare(call, token));

@@ -6,6 +6,7 @@ import { foldDrive } from '@jasperwren/core/drive/fold';
 import type { Anybody, Call, InSchool } from '../call';
 import { conflict } from '../refusal';
 import { drivesOfLearner, getDrive } from '../drives/store';
+import { noteWithdrawal } from '../withdrawals/note';
 import { digestOfSecret } from '../secrets';
 import { deadLink, linkView, newLink, noLink } from './links';
 
@@ -46,11 +47,12 @@ export async function sharesOf({ db, who: { schoolId } }: InSchool, driveId: str
  * Takes a link back.
  * @throws missing where the drive has none such
  */
-export async function revokeShare(
-  { db, who: { schoolId }, now }: InSchool,
-  driveId: string,
-  id: string,
-): Promise<void> {
+export async function revokeShare(call: InSchool, driveId: string, id: string): Promise<void> {
+  const {
+    db,
+    who: { schoolId },
+    now,
+  } = call;
   const { numUpdatedRows } = await db
     .updateTable('shares')
     .set({ revoked_at: now.toISOString() })
@@ -60,6 +62,7 @@ export async function revokeShare(
     .where('revoked_at', 'is', null)
     .executeTakeFirst();
   if (numUpdatedRows === 0n) throw noLink();
+  await noteWithdrawal(call, 'debrief-link', id);
 }
 
 /** A drive that a link leads to. */

@@ -32,8 +32,8 @@ export const traceHandlers = (jobs: Runner, workers: Workers): HandlersOf<Names>
     await write((trx) => editTrace(trx, driveId, body));
     jobs.wake();
   },
-  async dropTrace({ write, who }, { driveId }) {
-    await write(
+  async dropTrace({ withdraw, who }, { driveId }) {
+    await withdraw(
       (trx) => dropTrace(trx, driveId),
       ({ learnerId }) => ({ learnerId }),
     );

@@ -13,6 +13,7 @@ import { refuseMarker } from '../drives/may-mark';
 import { queueJob } from '../jobs/queue';
 import { conflict, missing } from '../refusal';
 import { refuseStale } from '../stale';
+import { noteWithdrawal } from '../withdrawals/note';
 import { familiarityIn } from './familiarity';
 
 /** How far a trace is. */
@@ -124,16 +125,26 @@ export async function dropTrace(call: Call, driveId: string): Promise<{ readonly
   const row = await traceRow(call, driveId);
   if (!row) throw noTrace();
   await refuseMarker(call, driveId, row.account_id);
-  const { schoolId } = call.who;
-  for (const table of ['marks_on_road', 'passes', 'trace_pieces', 'traces'] as const)
-    await sql`delete from ${sql.table(table)} where school_id = ${schoolId} and drive_id = ${driveId}`.execute(call.db);
-  await call.db
+  await takeOutTrace(call, driveId);
+  await noteWithdrawal(call, 'trace', driveId);
+  return { learnerId: row.learner_id };
+}
+
+/** The same for one that has come back with a restore. Returns whether there was anything of it. */
+export async function takeOutTrace({ db, who: { schoolId }, now }: InSchool, driveId: string): Promise<boolean> {
+  let rows = 0n;
+  for (const table of ['marks_on_road', 'passes', 'trace_pieces', 'traces'] as const) {
+    const { numAffectedRows = 0n } =
+      await sql`delete from ${sql.table(table)} where school_id = ${schoolId} and drive_id = ${driveId}`.execute(db);
+    rows += numAffectedRows;
+  }
+  await db
     .updateTable('drives')
-    .set({ trace_dropped_at: call.now.toISOString() })
+    .set({ trace_dropped_at: now.toISOString() })
     .where('school_id', '=', schoolId)
     .where('id', '=', driveId)
     .execute();
-  return { learnerId: row.learner_id };
+  return rows > 0n;
 }
 
 const noTrace = () => missing(t('noTrace'), { code: 'no-trace' });

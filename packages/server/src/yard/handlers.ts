@@ -18,15 +18,15 @@ export const yardHandlers: HandlersOf<Names> = {
     const rows = await rowsFrom(db, head, 0);
     return file('run.csv', 'text/csv', `${[head.columns, ...rows].join('\r\n')}\r\n`);
   },
-  async dropYardRun({ write }, { runId }) {
-    await write(
+  async dropYardRun({ withdraw }, { runId }) {
+    await withdraw(
       (trx) => dropRun(trx, runId),
       ({ learner }) => ({ ...(learner && { learnerId: learner.id }) }),
     );
   },
   yardCars: (call) => listCars(call),
   addYardCar: ({ write }, _, body) => write((trx) => addCar(trx, body)),
-  async dropYardCar({ write }, { carId }) {
-    await write((trx) => dropCar(trx, carId));
+  async dropYardCar({ withdraw }, { carId }) {
+    await withdraw((trx) => dropCar(trx, carId));
   },
 };

@@ -13,6 +13,7 @@ import type { Call, InSchool } from '../call';
 import type { Db } from '../db/database';
 import { conflict, invalid, missing } from '../refusal';
 import { digestOfSecret, newToken } from '../secrets';
+import { noteWithdrawal } from '../withdrawals/note';
 
 /** A run is being sent while its last rows came less than so many milliseconds ago. */
 const sendingMs = 5000;
@@ -188,10 +189,20 @@ export async function rowsFrom(
 /** Takes a run out with its rows. */
 export async function dropRun(call: Call, runId: string): Promise<YardRunView> {
   const run = await getRun(call, runId);
-  const { schoolId } = call.who;
-  await call.db.deleteFrom('yard_rows').where('school_id', '=', schoolId).where('run_id', '=', runId).execute();
-  await call.db.deleteFrom('yard_runs').where('school_id', '=', schoolId).where('id', '=', runId).execute();
+  await takeOutRun(call, runId);
+  await noteWithdrawal(call, 'run', runId);
   return run;
+}
+
+/** The same for one that has come back with a restore. Returns whether there was anything of it. */
+export async function takeOutRun({ db, who: { schoolId } }: InSchool, runId: string): Promise<boolean> {
+  await db.deleteFrom('yard_rows').where('school_id', '=', schoolId).where('run_id', '=', runId).execute();
+  const { numDeletedRows } = await db
+    .deleteFrom('yard_runs')
+    .where('school_id', '=', schoolId)
+    .where('id', '=', runId)
+    .executeTakeFirst();
+  return numDeletedRows > 0n;
 }
 
 /** Says of runs on which drive, and so by which learner, they were driven. */
@@ -228,13 +239,19 @@ export async function addCar({ db, who: { schoolId }, now }: Call, { name }: Yar
 }
 
 /** @throws missing where the school has no such car */
-export async function dropCar({ db, who: { schoolId } }: Call, carId: string): Promise<void> {
+export async function dropCar(call: Call, carId: string): Promise<void> {
+  if (!(await takeOutCar(call, carId))) throw missing(t('noSuchCar'), { code: 'no-car' });
+  await noteWithdrawal(call, 'car', carId);
+}
+
+/** Takes out a car with the code it signs in by. Returns whether there was one. */
+export async function takeOutCar({ db, who: { schoolId } }: InSchool, carId: string): Promise<boolean> {
   const { numDeletedRows } = await db
     .deleteFrom('yard_cars')
     .where('school_id', '=', schoolId)
     .where('id', '=', carId)
     .executeTakeFirst();
-  if (numDeletedRows === 0n) throw missing(t('noSuchCar'), { code: 'no-car' });
+  return numDeletedRows > 0n;
 }
 
 /** The car that a token belongs to; undefined where there is none. */

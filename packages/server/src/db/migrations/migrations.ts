@@ -1,4 +1,5 @@
 import type { Migration } from 'kysely';
+import { keeping } from './keeping';
 import { learning } from './learning';
 import { marking } from './marking';
 import { people } from './people';
@@ -12,4 +13,5 @@ export const migrations: Readonly<Record<string, Migration>> = {
   ...people,
   ...roads,
   ...yard,
+  ...keeping,
 };

@@ -1,0 +1,17 @@
+import type { Kysely, Migration } from 'kysely';
+
+/** What is kept, for how long, and what may not come back. */
+export const keeping: Readonly<Record<string, Migration>> = {
+  '0017-withdrawals': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('withdrawals')
+        .addColumn('id', 'text', (c) => c.notNull().primaryKey())
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('kind', 'text', (c) => c.notNull())
+        .addColumn('subject', 'text', (c) => c.notNull())
+        .addColumn('at', 'text', (c) => c.notNull())
+        .execute();
+    },
+  },
+};
