@@ -1,3 +1,4 @@
+import type { SessionView } from '@jasperwren/contract/accounts';
 import { t as account } from '@jasperwren/words/account';
 import { t as common } from '@jasperwren/words/common';
 import { t as debrief } from '@jasperwren/words/debrief';
@@ -160,7 +161,7 @@ test('a learner asks for everything, then to be erased: nothing is left, on othe
 
   await tablet.goto('/');
   await expect(tablet.getByText('No learners yet.')).toBeVisible();
-  await expect.poll(() => kept(tablet)).not.toContain('Quenby');
+  await expect.poll(() => everythingOn(tablet)).not.toContain('Quenby');
   await context.close();
 });
 
@@ -196,6 +197,36 @@ test('two people edit one learner: both are shown, and what each chose is kept',
 
 test.describe('with the application kept on the device', () => {
   test.use({ serviceWorkers: 'allow' });
+
+  test('signing out leaves nothing of the person on the device, ids and addresses included', async ({
+    page,
+    school,
+  }) => {
+    await signIn(page, school);
+    const { account: own } = (await (await page.request.get('/api/session')).json()) as SessionView;
+    await addLearner(page, 'Umber Learner');
+    const learnerId = page.url().split('/').at(-1)!;
+    await startDrive(page);
+    const driveId = /\/drive\/([^/]+)/.exec(page.url())![1]!;
+    await expect(page.getByText(desk('allSaved'))).toBeVisible();
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    // Asked for through the worker, which keeps the answers.
+    await page.reload();
+    await expect(page.getByText(desk('allSaved'))).toBeVisible();
+    await page.goto(`/learners/${learnerId}`);
+    await page.getByRole('heading', { level: 1, name: 'Umber Learner' }).waitFor();
+    const theirs = [own.id, school.email, learnerId, driveId, 'Umber'];
+    for (const one of [learnerId, driveId, 'Umber']) await expect.poll(() => everythingOn(page)).toContain(one);
+    await page.goto('/account');
+    await page
+      .getByRole('button', { name: account('signOut'), exact: true })
+      .first()
+      .click();
+    await expect(page.getByRole('button', { name: account('signIn') })).toBeVisible();
+    for (const one of theirs) await expect.poll(() => everythingOn(page)).not.toContain(one);
+  });
 
   test('a tablet changes hands: the next one sees nothing of the first, whose marks wait for them', async ({
     page,
@@ -282,27 +313,31 @@ test('a second factor is set up and asked for', async ({ page, school }) => {
   await page.getByRole('navigation', { name: shell('main') }).waitFor();
 });
 
-/** Everything of marks and answers that a page's device keeps, as text. */
-function kept(on: Parameters<typeof signIn>[0]): Promise<string> {
-  return on.evaluate(async () => {
-    const open = indexedDB.open('jasperwren');
-    const db = await new Promise<IDBDatabase>((resolve, reject) => {
-      open.onsuccess = () => resolve(open.result);
-      open.onerror = () => reject(new Error('no database'));
-    });
-    const rows = await Promise.all(
-      [...db.objectStoreNames].map((name) => {
-        const all = db.transaction(name).objectStore(name).getAll();
-        return new Promise((resolve) => {
-          all.onsuccess = () => resolve(all.result);
-        });
-      }),
-    );
-    db.close();
-    return JSON.stringify(rows);
+/** Everything that a page's device keeps, as text: every database, every kept answer with its address, and what else there is. */
+async function everythingOn(on: Parameters<typeof signIn>[0]): Promise<string> {
+  const kept = await on.evaluate(async () => {
+    const done = <T>(request: IDBRequest<T>) =>
+      new Promise<T>((resolve, reject) => {
+        request.onsuccess = () => resolve(request.result);
+        request.onerror = () => reject(new Error('not to be had'));
+      });
+    const found: unknown[] = [];
+    for (const { name } of await indexedDB.databases()) {
+      const db = await done(indexedDB.open(name!));
+      for (const store of db.objectStoreNames) {
+        const all = db.transaction(store).objectStore(store);
+        found.push(name, store, await done(all.getAllKeys()), await done(all.getAll()));
+      }
+      db.close();
+    }
+    for (const name of await caches.keys()) {
+      const cache = await caches.open(name);
+      for (const request of await cache.keys()) {
+        const isAnswer = request.url.includes('/api/');
+        found.push(request.url, isAnswer && (await (await cache.match(request))?.text()));
+      }
+    }
+    return JSON.stringify([found, { ...localStorage }, { ...sessionStorage }]);
   });
+  return kept + JSON.stringify(await on.context().storageState());
 }
-
-/** The same with what the browser keeps besides. */
-const everythingOn = async (on: Parameters<typeof signIn>[0]): Promise<string> =>
-  (await kept(on)) + JSON.stringify(await on.context().storageState());

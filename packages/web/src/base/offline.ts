@@ -33,4 +33,6 @@ export const newVersion = {
 /** Forgets what the server answered to whoever was signed in. */
 export async function forgetAnswers(): Promise<void> {
   if (typeof caches !== 'undefined') await caches.delete(answersCache).catch(() => false);
+  // Earlier releases noted the addresses of answers here, ids included.
+  indexedDB.deleteDatabase('workbox-expiration');
 }

@@ -113,10 +113,14 @@ it('clears the device for another person, not for the same one, and ends an open
   await page.arrive('ada');
   expect(forgot()).toBe(false);
   expect(page.lastPerson()).toBe('ada');
+  await page.arrive('ada');
+  expect(forgot()).toBe(false);
   await page.leave();
+  // Who it was stands nowhere: whoever comes begins anew, also where the clearing was broken off.
+  expect(page.lastPerson()).not.toBe('ada');
   dispatched.length = 0;
   await page.arrive('ada');
-  expect([forgot(), page.isLeaving()]).toEqual([false, false]);
+  expect([forgot(), page.isLeaving()]).toEqual([true, false]);
   await page.arrive('brisa');
   expect([forgot(), page.lastPerson()]).toEqual([true, 'brisa']);
 });

@@ -9,6 +9,8 @@ import { personLeft } from '../base/person';
 const leavingKey = 'jasperwren.leaving';
 /** Who was signed in last on this device. */
 const personKey = 'jasperwren.person';
+/** Stands in its place once they signed out: no id is left, and whoever comes next begins anew. */
+const nobody = '-';
 
 const read = (key: string): string | null => {
   try {
@@ -33,6 +35,7 @@ const write = (key: string, value: string | undefined): void => {
 export async function leave(dispatch: Dispatch): Promise<void> {
   write(leavingKey, csrfHeader()['x-csrf-token'] ?? '');
   await finishLeaving();
+  write(personKey, nobody);
   await forgetPerson(dispatch);
 }
 
@@ -79,7 +82,7 @@ async function clearDevice(dispatch: Dispatch): Promise<void> {
   );
 }
 
-/** Who was signed in last on this device: the only one who is taken back to the page they were on. */
+/** Who was signed in last on this device, or nobody where they signed out: the only one who is taken back to the page they were on. */
 export const lastPerson = (): string | undefined => read(personKey) ?? undefined;
 
 /** Makes way for somebody who has just signed in: nothing of another person is left to be seen. */
