@@ -16,7 +16,8 @@ import { serveUpgrades } from './http/upgrades';
 import { logOf } from './log';
 import { runnerOf } from './jobs/runner';
 import { queueJob } from './jobs/queue';
-import { onThisThread, threads } from './jobs/threads';
+import { jobThreads, onThisThread, threads } from './jobs/threads';
+import { everyNight } from './readiness/nightly';
 import { estimatesWork } from './readiness/estimates-job';
 import { withdrawAgain } from './personal/withdraw-again';
 import { callNow } from './call';
@@ -94,7 +95,10 @@ export async function serve(
       roads: roadsWork(keeper, workers, config.dataDir, (schoolId) => changes.note(schoolId, ['roads'])),
     },
     { changed: ({ schoolId }) => estimated(schoolId), failed: failed('a job failed') },
-    estimates ? ['estimates', 'roads', 'traces'] : ['roads'],
+    {
+      kinds: estimates ? ['estimates', 'roads', 'traces'] : ['roads'],
+      lanes: worker === undefined ? 1 : jobThreads,
+    },
   );
   const digests = digestsOf(keeper, jobs.wake, failed('summary failed'));
   const app = createApp({ keeper, digests, jobs, workers, changes, config, log, webDist, welcome });
@@ -119,13 +123,14 @@ export async function serve(
   });
   const feed = serveFeed(keeper, config, log);
   serveUpgrades(server, feed.handlers, log);
-  // A new day, or another release, may work out otherwise what stands.
+  // Another release may work out otherwise what stands, and nights may have passed.
   const schools = await keeper.db.selectFrom('schools').select('id').execute();
   await keeper.write(async (db) => {
     for (const { id } of schools) await queueJob(db, { schoolId: id, kind: 'estimates' }, new Date());
   });
   await keeper.write(queueOldReadings);
   jobs.wake();
+  const stopNights = everyNight(keeper, jobs.wake, log);
   const stopBackups = keepBackingUp(config, log);
   const tidy = setInterval(
     () => void keeper.write((db) => dropOldSessions(db)).catch(failed('old sign-ins not dropped')),
@@ -144,6 +149,7 @@ export async function serve(
     },
     prove: keeper.prove,
     async stop() {
+      stopNights();
       stopBackups();
       clearInterval(tidy);
       feed.close();

@@ -248,6 +248,7 @@ export interface Columns {
     basis: string;
     body: string;
     made_at: string;
+    summary: string | null;
   };
   schools: {
     id: string;

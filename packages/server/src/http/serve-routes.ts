@@ -128,15 +128,13 @@ function callOf(
       const told = typeof about === 'function' ? about(value) : about;
       schoolId = who?.schoolId ?? told.schoolId;
       if (schoolId === undefined) return value;
+      // What is about one learner is worked out for that learner; the school's figures follow where it moved them.
+      const deed = deedOf(who, input, told, value);
+      if (restsOn && deed.learnerId !== undefined)
+        await queueJob(db, { schoolId, kind: 'estimates', subject: deed.learnerId }, now);
       if (restsOn) await queueJob(db, { schoolId, kind: 'estimates' }, now);
       if (told.goesOn) return value;
-      await addDeed(db, {
-        schoolId,
-        at: now,
-        action: told.action ?? name,
-        address: ctx.ip,
-        ...deedOf(who, input, told, value),
-      });
+      await addDeed(db, { schoolId, at: now, action: told.action ?? name, address: ctx.ip, ...deed });
       return value;
     });
     if (writes(route) && schoolId !== undefined) {

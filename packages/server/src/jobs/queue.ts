@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { Db } from '../db/database';
 import type { JobName } from '../db/schema';
 
@@ -44,28 +45,73 @@ export async function queueJob(db: Db, { schoolId, kind, subject = wholeSchool }
 }
 
 /**
- * Takes the job that waits longest of those that are due; undefined where none is. Asked for only while none is under
- * way: one that says it is was left so by a stop or a full disk, and is taken again.
- * @param kinds of what is done here at all
+ * Brings jobs back that wait for a moment no job waits for: a clock that was wrong made it. None waits longer than from
+ * now on, whatever the wall clock says.
  */
-export async function takeJob(db: Db, now: Date, kinds: readonly JobName[]): Promise<Job | undefined> {
-  const row = await db
+export async function putRight(db: Db, now: Date): Promise<void> {
+  const mends = [
+    ['=', gatherMs, gatherMs],
+    ['>', longestRestMs, restMs],
+  ] as const;
+  for (const [failures, longest, instead] of mends)
+    await db
+      .updateTable('jobs')
+      .set({ due_at: at(now, instead) })
+      .where('failures', failures, 0)
+      .where('due_at', '>', at(now, longest))
+      .execute();
+}
+
+/** What waits of one school and of one kind of hurry: the job that waits longest. */
+export interface Waiting extends Job {
+  /** What somebody waits for now, such as the learner who has just driven, goes before what is done when there is time. */
+  readonly hurry: boolean;
+}
+
+/**
+ * What is due and not under way: of each school, kind and hurry the job that waits longest.
+ * @param kinds of what is done here at all
+ * @param underWay the ids of jobs that are being done; any other that says it is was left so by a stop or a full disk
+ */
+export async function dueJobs(
+  db: Db,
+  now: Date,
+  kinds: readonly JobName[],
+  underWay: readonly number[] = [],
+): Promise<readonly Waiting[]> {
+  const { rows } = await sql<{
+    id: number;
+    school_id: string;
+    kind: JobName;
+    subject: string;
+    failures: number;
+  }>`select id, school_id, kind, subject, failures from jobs where id in (
+      select min(id) from jobs
+      where due_at <= ${now.toISOString()}
+        and kind in (${sql.join(kinds)})
+        and id not in (select value from json_each(${JSON.stringify(underWay)}))
+      group by school_id, kind, subject = ${wholeSchool}
+    ) order by id`.execute(db);
+  return rows.map(({ id, school_id: schoolId, kind, subject, failures }) => ({
+    id,
+    schoolId,
+    kind,
+    failures,
+    hurry: subject !== wholeSchool,
+    ...(subject !== wholeSchool && { subject }),
+  }));
+}
+
+/**
+ * Notes that a job is under way.
+ * @param goesOn one that was laid down in the middle: what was asked for since is still asked for
+ */
+export async function startJob(db: Db, { id }: Job, now: Date, goesOn = false): Promise<void> {
+  await db
     .updateTable('jobs')
-    .set({ started_at: now.toISOString(), again: 0 })
-    .where('id', '=', (eb) =>
-      eb
-        .selectFrom('jobs as next')
-        .select('next.id')
-        .where('next.due_at', '<=', now.toISOString())
-        .where('next.kind', 'in', kinds)
-        .orderBy('next.id')
-        .limit(1),
-    )
-    .returning(['id', 'school_id', 'kind', 'subject', 'failures'])
-    .executeTakeFirst();
-  if (!row) return undefined;
-  const { id, school_id: schoolId, kind, subject, failures } = row;
-  return { id, schoolId, kind, failures, ...(subject !== wholeSchool && { subject }) };
+    .set({ started_at: now.toISOString(), ...(!goesOn && { again: 0 }) })
+    .where('id', '=', id)
+    .execute();
 }
 
 /** Takes a finished job out, or lets it wait once more where it was asked for meanwhile. */
@@ -88,15 +134,17 @@ export async function restJob(db: Db, { id, failures }: Job, error: string, now:
     .execute();
 }
 
-/** When the next job is due that has not failed, and the next of all, while none is under way; undefined where there is none. RFC 3339. */
+/** When the next job is due that has not failed, and the next of all, of those not under way; undefined where there is none. RFC 3339. */
 export async function nextDue(
   db: Db,
   kinds: readonly JobName[],
+  underWay: readonly number[] = [],
 ): Promise<{ readonly fresh?: string; readonly any?: string }> {
   const rows = await db
     .selectFrom('jobs')
     .select((eb) => ['failures', eb.fn.min('due_at').as('due')])
     .where('kind', 'in', kinds)
+    .where(sql<boolean>`id not in (select value from json_each(${JSON.stringify(underWay)}))`)
     .groupBy('failures')
     .execute();
   const first = (of: readonly { readonly due: string }[]) => of.map(({ due }) => due).sort()[0];

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import type { Db } from '../db/database';
 import { readsDatabase, work, type AnswerTo, type Task } from './work';
@@ -20,16 +21,24 @@ export interface Workers {
   readonly close: () => Promise<void>;
 }
 
+/** As many jobs at a time as there are processors: their threads step back behind the one that answers. */
+export const jobThreads = availableParallelism();
+/** What somebody waits for with a page open finds a thread while all jobs are under way. */
+const pageThreads = 1;
+/** A thread that has nothing to do for so long ends, in milliseconds. */
+const idleMs = 60_000;
+
 /** @param worker the file of `worker.ts`, as it can be run */
 export function threads(worker: string, dataDir: string, execArgv: string[] = []): Workers {
   let pool: Piscina<Ordered, unknown> | undefined;
   return {
     async run<T extends Task>(task: T, signal?: AbortSignal) {
-      // One thread: the other processor answers requests.
       pool ??= new Piscina({
         filename: worker,
         workerData: { dataDir },
-        maxThreads: 1,
+        minThreads: 1,
+        maxThreads: jobThreads + pageThreads,
+        idleTimeout: idleMs,
         execArgv,
         closeTimeout: 60_000,
       });

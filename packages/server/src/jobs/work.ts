@@ -50,9 +50,9 @@ export async function work(db: () => Db, task: Task, stopped: () => boolean): Pr
     await readRoadsFile(task, task.news);
     return undefined;
   }
-  const { news, schoolId, learnerId, now } = task;
+  const { news, schoolId, now } = task;
   const call = { db: db(), who: { schoolId }, now: new Date(now) };
-  for await (const bit of refresh(call, learnerId, stopped)) news.postMessage(bit satisfies News);
+  for await (const bit of refresh(call, task, stopped)) news.postMessage(bit satisfies News);
   if (!stopped()) news.postMessage({ kind: 'done' } satisfies News);
   return undefined;
 }

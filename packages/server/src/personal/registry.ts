@@ -116,7 +116,13 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     digest: 'learner',
     digest_version: 'nobody',
   },
-  school_figures: { school_id: 'school', basis: 'nobody', body: 'school', made_at: 'nobody' },
+  school_figures: {
+    summary: 'school',
+    school_id: 'school',
+    basis: 'nobody',
+    body: 'school',
+    made_at: 'nobody',
+  },
   events: {
     school_id: 'school',
     drive_id: 'learner',

@@ -7,25 +7,38 @@ import type { Refreshed } from './refresh';
 
 /**
  * The estimates that are out of date, of one learner or of the school with its figures: worked out in a thread that
- * tells them one by one, and kept here.
+ * tells them one by one, and kept here. Of a school a piece at a time.
  * @param kept is told of a school of which something was kept
  */
 export function estimatesWork(keeper: Keeper, workers: Workers, kept: (schoolId: string) => void): JobWork {
+  /** After whom the next piece of a school begins. */
+  const reached = new Map<string, string>();
   return async ({ schoolId, subject }, { signal, left }) => {
     const { port1, port2 } = new MessageChannel();
     let keeping: Promise<void> = Promise.resolve();
+    let more: string | undefined;
     const told = new Promise<void>((resolve) => {
       port1.on('message', (bit: News) => {
         if (bit.kind === 'done') resolve();
         else if (bit.kind === 'pending') left(bit.learners);
-        else
+        else if (bit.kind === 'more') {
+          left(bit.learners);
+          more = bit.after;
+        } else
           keeping = keeping.then(() =>
             signal.aborted ? undefined : keep(keeper, schoolId, bit).then(() => kept(schoolId)),
           );
         keeping.catch(() => undefined);
       });
     });
-    const asked = { schoolId, now: new Date().toISOString(), ...(subject !== undefined && { learnerId: subject }) };
+    const after = subject === undefined ? reached.get(schoolId) : undefined;
+    if (subject === undefined) reached.delete(schoolId);
+    const asked = {
+      schoolId,
+      now: new Date().toISOString(),
+      ...(subject !== undefined && { learnerId: subject }),
+      ...(after !== undefined && { after }),
+    };
     try {
       await workers.run({ kind: 'refresh', ...asked, news: port2 }, signal);
       await told;
@@ -33,13 +46,16 @@ export function estimatesWork(keeper: Keeper, workers: Workers, kept: (schoolId:
     } finally {
       port1.close();
     }
+    if (more === undefined) return undefined;
+    reached.set(schoolId, more);
+    return 'more';
   };
 }
 
 async function keep(
   { write }: Keeper,
   schoolId: string,
-  bit: Exclude<Refreshed, { readonly kind: 'pending' }>,
+  bit: Extract<Refreshed, { readonly kind: 'figures' | 'estimate' }>,
 ): Promise<void> {
   const { basis, body } = bit;
   const made_at = new Date().toISOString();
@@ -47,8 +63,10 @@ async function keep(
     if (bit.kind === 'figures') {
       await db
         .insertInto('school_figures')
-        .values({ school_id: schoolId, basis, body, made_at })
-        .onConflict((conflict) => conflict.column('school_id').doUpdateSet({ basis, body, made_at }))
+        .values({ school_id: schoolId, basis, body, made_at, summary: bit.summary })
+        .onConflict((conflict) =>
+          conflict.column('school_id').doUpdateSet({ basis, body, made_at, summary: bit.summary }),
+        )
         .execute();
       return;
     }

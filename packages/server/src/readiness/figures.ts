@@ -1,3 +1,4 @@
+import type { SchoolSummary } from '@jasperwren/core/readiness/moved';
 import { createHash } from 'node:crypto';
 import type { SchoolFigures } from '@jasperwren/contract/readiness';
 import { unknownSchool, type School } from '@jasperwren/core/readiness/assumptions';
@@ -14,17 +15,24 @@ export interface KeptFigures {
   /** What they were fitted to; empty where nothing was fitted yet. */
   readonly basis: string;
   readonly madeAt?: string;
+  /** What the drives came to that they were fitted to; missing in what an older release fitted. */
+  readonly summary?: SchoolSummary;
 }
 
 /** The kept figures of a school; where there are none yet, what is assumed of any school. */
 export async function figuresOf({ db, who: { schoolId } }: InSchool): Promise<KeptFigures> {
   const row = await db
     .selectFrom('school_figures')
-    .select(['basis', 'body', 'made_at'])
+    .select(['basis', 'body', 'made_at', 'summary'])
     .where('school_id', '=', schoolId)
     .executeTakeFirst();
   if (!row) return { school: unknownSchool, basis: '' };
-  return { school: fromView(JSON.parse(row.body) as SchoolFigures), basis: row.basis, madeAt: row.made_at };
+  return {
+    school: fromView(JSON.parse(row.body) as SchoolFigures),
+    basis: row.basis,
+    madeAt: row.made_at,
+    ...(row.summary !== null && { summary: JSON.parse(row.summary) as SchoolSummary }),
+  };
 }
 
 /** Fits a school to the drives of its learners. It takes seconds for a large one: never where others wait. */

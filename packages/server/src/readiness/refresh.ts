@@ -3,12 +3,15 @@ import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { asOf, estimate } from '@jasperwren/core/readiness/estimate';
+import { hasMoved, summaryOf } from '@jasperwren/core/readiness/moved';
 import type { InSchool } from '../call';
 import { listLearners } from '../learners/store';
+import { getSchool } from '../school/store';
 import { sheetsOfLearner } from '../sheets/store';
 import { newestStandards } from '../standards/store';
 import { evidenceOfLearner, evidenceOfSchool, evidenceOfSheets } from './evidence';
 import { basisOfFigures, sha256Hex, figuresOf, fitSchool, toView, type KeptFigures } from './figures';
+import { nightBetween } from './nights';
 import { chanceOfQuestions } from './questions';
 
 /** Changes with the way estimates are made: those of an older release are made again. */
@@ -20,6 +23,8 @@ export interface RefreshTask {
   readonly learnerId?: string;
   /** RFC 3339. */
   readonly now: string;
+  /** Goes on after this learner, by id: the figures and those before were looked at. */
+  readonly after?: string;
 }
 
 /** What an estimate about a learner is kept as. */
@@ -29,62 +34,87 @@ export type KeptEstimate = Pick<ReadinessRow, 'word' | 'next' | 'reasons' | 'mea
 
 /** What comes of it, bit by bit. */
 export type Refreshed =
-  | { readonly kind: 'figures'; readonly basis: string; readonly body: string }
+  | { readonly kind: 'figures'; readonly basis: string; readonly body: string; readonly summary: string }
   | { readonly kind: 'pending'; readonly learners: number }
+  /** Not all of it: the rest comes after this learner. */
+  | { readonly kind: 'more'; readonly after: string; readonly learners: number }
   | { readonly kind: 'estimate'; readonly learnerId: string; readonly basis: string; readonly body: string };
 
+/** How long a piece of the work about a whole school takes, in milliseconds: then it is the turn of another. */
+const pieceMs = 1500;
+
 /**
- * Works out what is out of date and nothing else: the figures of the school where its drives have changed, and the
- * estimate of every learner about whom anything has changed that it rests on. It only reads.
+ * Works out what is out of date and nothing else: the figures of the school where its drives have moved them or a night has
+ * passed, and the estimate of every learner about whom anything has changed that it rests on. It only reads. Of a whole school
+ * it does a piece, and says after whom the next begins.
  * @param stopped is asked between two learners: true, and the rest is left
  */
 export async function* refresh(
   call: InSchool,
-  learnerId: string | undefined,
+  { learnerId, after }: Pick<RefreshTask, 'learnerId' | 'after'>,
   stopped: () => boolean,
 ): AsyncGenerator<Refreshed> {
   const {
     db,
     who: { schoolId },
   } = call;
+  const begun = performance.now();
   let figures = await figuresOf(call);
-  if (learnerId === undefined) {
-    const learners = [...(await evidenceOfSchool(call)).values()];
-    const basis = basisOfFigures(learners);
-    if (figures.basis !== basis) {
-      figures = { school: fitSchool(learners), basis };
-      yield { kind: 'figures', basis, body: JSON.stringify(toView(figures.school)) };
+  if (learnerId === undefined && after === undefined) {
+    const fitted = await figuresAnew(call, figures);
+    if (fitted) {
+      figures = fitted;
+      const { school, basis, summary } = fitted;
+      yield { kind: 'figures', basis, body: JSON.stringify(toView(school)), summary: JSON.stringify(summary) };
     }
   }
   const standards = new Map((await newestStandards(call)).map((standard) => [standard.id, standard]));
   // Whoever was archived or erased meanwhile is not among them.
-  const learners = (await listLearners(call, false)).filter(({ id }) => learnerId === undefined || id === learnerId);
+  const learners = (await listLearners(call, false))
+    .filter(({ id }) => learnerId === undefined || id === learnerId)
+    .filter(({ id }) => after === undefined || id > after)
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
   const kept = new Map(
     (await db.selectFrom('estimates').select(['learner_id', 'basis']).where('school_id', '=', schoolId).execute()).map(
       (row) => [row.learner_id, row.basis],
     ),
   );
-  const stale: Question[] = [];
-  for (const learner of learners) {
+  for (const [i, learner] of learners.entries()) {
     if (stopped()) return;
-    const question = await questionOf(call, learner, standards.get(learner.standardId)!, figures);
-    if (kept.get(learner.id) !== question.basis) stale.push(question);
+    const { basis, ask } = await questionOf(call, learner, standards.get(learner.standardId)!, figures);
+    if (kept.get(learner.id) !== basis) {
+      yield { kind: 'pending', learners: learners.length - i };
+      const { judgement, chance, drives } = estimate(ask);
+      const { word, next, reasons } = judgement;
+      const { mean, from, to } = chance;
+      const body: KeptEstimate = { version: estimateVersion, word, next, reasons, mean, from, to, drives };
+      yield { kind: 'estimate', learnerId: learner.id, basis, body: JSON.stringify(body) };
+    }
     await setImmediate();
-  }
-  for (const [i, { learnerId: id, basis, ask }] of stale.entries()) {
-    if (stopped()) return;
-    yield { kind: 'pending', learners: stale.length - i };
-    const { judgement, chance, drives } = estimate(ask);
-    const { word, next, reasons } = judgement;
-    const { mean, from, to } = chance;
-    const body: KeptEstimate = { version: estimateVersion, word, next, reasons, mean, from, to, drives };
-    yield { kind: 'estimate', learnerId: id, basis, body: JSON.stringify(body) };
-    await setImmediate();
+    const left = learners.length - i - 1;
+    if (left > 0 && performance.now() - begun > pieceMs) {
+      yield { kind: 'more', after: learner.id, learners: left };
+      return;
+    }
   }
 }
 
+/** The figures of a school fitted again; undefined where they still hold. */
+async function figuresAnew(call: InSchool, kept: KeptFigures): Promise<Required<KeptFigures> | undefined> {
+  const learners = [...(await evidenceOfSchool(call)).values()];
+  const basis = basisOfFigures(learners);
+  if (kept.basis === basis) return undefined;
+  const summary = summaryOf(learners);
+  const madeAt = call.now.toISOString();
+  const holds =
+    kept.summary !== undefined &&
+    kept.madeAt !== undefined &&
+    !hasMoved(kept.summary, summary) &&
+    !nightBetween(kept.madeAt, call.now, (await getSchool(call)).timeZone);
+  return holds ? undefined : { school: fitSchool(learners), basis, summary, madeAt };
+}
+
 interface Question {
-  readonly learnerId: string;
   readonly basis: string;
   readonly ask: Parameters<typeof estimate>[0];
 }
@@ -104,7 +134,6 @@ async function questionOf(
   const evidence = [...drives, ...(await evidenceOfSheets(call, sheets))];
   const on = asOf(now);
   return {
-    learnerId: learner.id,
     basis: sha256Hex([estimateVersion, standard.id, standard.version, evidence, on, fitted, questions]),
     ask: { standard, evidence, on, assumptions: school.assumptions, school, questions, seed: 1 },
   };

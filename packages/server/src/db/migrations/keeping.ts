@@ -14,4 +14,9 @@ export const keeping: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0018-figures-summary': {
+    async up(db: Kysely<unknown>) {
+      await db.schema.alterTable('school_figures').addColumn('summary', 'text').execute();
+    },
+  },
 };
