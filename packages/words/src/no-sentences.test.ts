@@ -16,7 +16,9 @@ const data = [
 /** What people who write programs and files read: published schemas, and what is wrong with a file at which place. */
 const formats = [/-schema\.ts$/, /^core\/src\/formats\//, /^motion\/src\/(read-spec|layout\/read-layout)\.ts$/];
 /** What the person who runs the server reads: at the terminal, in the log, at an address without an application. */
-const operating = [/^server\/src\/(db\/|last-line\.ts|serve\.ts|main\.ts|app\.ts|config\.ts|http\/pages\.ts|accounts\/recover\.ts)/];
+const operating = [
+  /^server\/src\/(db\/|last-line\.ts|serve\.ts|main\.ts|app\.ts|config\.ts|http\/pages\.ts|accounts\/recover\.ts)/,
+];
 
 /** Texts of three words and more that are no error of a programmer, no log and no piece of a query. */
 function sentencesIn(file: string): readonly string[] {

@@ -11,6 +11,7 @@ import { capital, joinWords, percent } from './lists';
 import { wordsOf } from './words';
 
 export const resource = {
+  estimatedAt: 'Estimated {{day}} at {{time}}',
   book: 'Ready',
   nearly: 'Nearly ready',
   'not-yet': 'Not ready yet',
@@ -62,6 +63,9 @@ export const resource = {
 } as const;
 
 const t = wordsOf('readiness-items', resource);
+
+/** When an estimate was made; `day` and `time` as they are written. */
+export const estimatedAt = (day: string, time: string): string => t('estimatedAt', { day, time });
 
 /** The judgement in a word or two. */
 export const judgementWord = (word: JudgementWord): string => t(word);

@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/learners';
 import { nextWords, testDays } from '@jasperwren/words/readiness-items';
 import { Link } from 'react-router';
-import { JudgementWord, Perches, ReadinessUnavailable, useSchoolReadiness } from '../readiness/public';
+import { EstimatedAt, JudgementWord, Perches, ReadinessUnavailable, useSchoolReadiness } from '../readiness/public';
 import styles from './learner.module.css';
 
 /** How ready the learner is, what that rests on, and the next step. */
@@ -18,6 +18,7 @@ export function LearnerReadiness({ learnerId }: { readonly learnerId: string }) 
           <JudgementWord word={row.word} />
         </Link>
         <p className="muted">{t('fromMockTests', { count: row.drives })}</p>
+        <EstimatedAt rows={[row]} />
       </div>
       <div>
         {row.word !== 'cannot-say' && (

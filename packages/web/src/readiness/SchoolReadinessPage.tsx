@@ -11,6 +11,7 @@ import { failureOf } from '../ui/failure';
 import { fromToday, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
 import { Empty, Failed, Loading } from '../ui/states';
+import { EstimatedAt } from './EstimatedAt';
 import { JudgementWord } from './JudgementWord';
 import { Perches } from './Perches';
 import styles from './readiness.module.css';
@@ -147,6 +148,7 @@ function Row({ row }: { readonly row: ReadinessRow }) {
             <small>{t('fromCounted', { counted: t('mockTests', { count: row.drives }) })}</small>
           </>
         )}
+        <EstimatedAt rows={[row]} />
       </span>
       <span>{nextWords(row.next)}</span>
     </li>
