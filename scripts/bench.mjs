@@ -4,7 +4,7 @@ import { bundle } from './bundle.mjs';
 import { giveUp, run } from './setup.mjs';
 
 // What others share has no measuring of its own.
-const shared = ['frames', 'net'];
+const shared = ['frames', 'net', 'school-data'];
 const all = readdirSync('bench').map((file) => file.replace(/\.ts$/, ''));
 const benches = all.filter((name) => !shared.includes(name));
 const named = process.argv.slice(2);

@@ -16,6 +16,8 @@ import { auditHandlers } from './audit/handlers';
 import { checkHandlers } from './safety-questions/handlers';
 import type { Config } from './config';
 import type { Keeper } from './db/keeper';
+import { together } from './db/together';
+import { appendTogether } from './drives/append';
 import type { Digests } from './drives/digests';
 import { driveHandlers } from './drives/handlers';
 import { routeHandlers } from './driving-routes/handlers';
@@ -92,7 +94,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome, lo
     ...learnerHandlers,
     ...personalHandlers(jobs),
     ...standardHandlers,
-    ...driveHandlers(digests),
+    ...driveHandlers(digests, together(keeper.write, appendTogether)),
     ...shareHandlers(workers),
     ...routeShareHandlers(workers),
     ...sheetHandlers(workers),

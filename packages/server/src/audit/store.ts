@@ -18,19 +18,25 @@ export interface Deed {
 }
 
 /** Writes a line of the audit trail; in the transaction of what it tells of. */
-export async function addDeed(db: Db, deed: Deed): Promise<void> {
+export const addDeed = (db: Db, deed: Deed): Promise<void> => addDeeds(db, [deed]);
+
+/** Writes lines of what was done together. */
+export async function addDeeds(db: Db, deeds: readonly Deed[]): Promise<void> {
+  if (deeds.length === 0) return;
   await db
     .insertInto('audit')
-    .values({
-      school_id: deed.schoolId,
-      at: deed.at.toISOString(),
-      action: deed.action,
-      account_id: deed.accountId ?? null,
-      learner_id: deed.learnerId ?? null,
-      by_learner: deed.byLearner ? 1 : 0,
-      subject: deed.subject ?? null,
-      detail: deed.detail ?? null,
-      address: deed.address ?? null,
-    })
+    .values(
+      deeds.map((deed) => ({
+        school_id: deed.schoolId,
+        at: deed.at.toISOString(),
+        action: deed.action,
+        account_id: deed.accountId ?? null,
+        learner_id: deed.learnerId ?? null,
+        by_learner: deed.byLearner ? 1 : 0,
+        subject: deed.subject ?? null,
+        detail: deed.detail ?? null,
+        address: deed.address ?? null,
+      })),
+    )
     .execute();
 }

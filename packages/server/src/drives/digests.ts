@@ -8,10 +8,21 @@ import { eventsOf } from './store';
 
 /** Works out what follows from logs, after the events are on disk and acknowledged. */
 export interface Digests {
-  /** Has a drive summarised anew soon. */
-  readonly later: (schoolId: string, driveId: string) => void;
-  /** Waits until what was asked for so far is done. */
-  readonly settled: () => Promise<void>;
+  /**
+   * Has a drive summarised anew: at once where somebody waits for it, such as at its end; else once nobody has marked for a
+   * moment, or somebody reads.
+   */
+  readonly later: (schoolId: string, driveId: string, atOnce?: boolean) => void;
+  /** Works out what was asked for so far, of a school or of all, and waits until it is done. */
+  readonly settled: (schoolId?: string) => Promise<void>;
+}
+
+/** Marks that come one after the other are summarised together, in milliseconds (house default). */
+const gatherMs = 5000;
+
+interface Asked {
+  readonly schoolId: string;
+  readonly driveId: string;
 }
 
 /**
@@ -19,27 +30,42 @@ export interface Digests {
  * @param failed is told where a drive cannot be summarised; it keeps its former summary then
  */
 export function digestsOf(keeper: Keeper, ended: () => void, failed: (error: unknown) => void): Digests {
-  const underWay = new Map<string, Promise<void>>();
-  const waiting = new Set<string>();
-  return {
-    later(schoolId, driveId) {
-      const key = `${schoolId} ${driveId}`;
-      if (waiting.has(key)) return;
-      waiting.add(key);
-      const before = underWay.get(key) ?? Promise.resolve();
-      const own: Promise<void> = before
-        .then(() => {
-          waiting.delete(key);
-          return refreshDigest(keeper, schoolId, driveId);
-        })
-        .then((done) => done === 'ended' && ended())
+  const waiting = new Map<string, Asked & { readonly timer: NodeJS.Timeout }>();
+  const underWay = new Map<string, Asked & { readonly done: Promise<void> }>();
+
+  function begin(key: string, { schoolId, driveId }: Asked): void {
+    clearTimeout(waiting.get(key)?.timer);
+    waiting.delete(key);
+    const before = underWay.get(key)?.done ?? Promise.resolve();
+    const own = {
+      schoolId,
+      driveId,
+      done: before
+        .then(() => refreshDigest(keeper, schoolId, driveId))
+        .then((phase) => phase === 'ended' && ended())
         .then(() => undefined, failed)
         .finally(() => {
           if (underWay.get(key) === own) underWay.delete(key);
-        });
-      underWay.set(key, own);
+        }),
+    };
+    underWay.set(key, own);
+  }
+
+  return {
+    later(schoolId, driveId, atOnce = false) {
+      const key = `${schoolId} ${driveId}`;
+      const asked = { schoolId, driveId };
+      if (atOnce) return begin(key, asked);
+      if (waiting.has(key)) return undefined;
+      const timer = setTimeout(() => begin(key, asked), gatherMs).unref();
+      waiting.set(key, { ...asked, timer });
+      return undefined;
     },
-    settled: async () => void (await Promise.all(underWay.values())),
+    async settled(schoolId) {
+      const wanted = (one: Asked) => schoolId === undefined || one.schoolId === schoolId;
+      for (const [key, one] of waiting) if (wanted(one)) begin(key, one);
+      await Promise.all([...underWay.values()].filter(wanted).map(({ done }) => done));
+    },
   };
 }
 

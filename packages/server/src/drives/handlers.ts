@@ -4,7 +4,7 @@ import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { driveColumns, driveTable } from '@jasperwren/core/formats/drive-table';
 import { file, nothing, type HandlersOf } from '../http/call';
 import { toCsv } from '../csv';
-import { appendEvents } from './append';
+import { appendEvents, canGoTogether, type Appended, type Sent } from './append';
 import type { Digests } from './digests';
 import { getStandard } from '../standards/store';
 import { drivesOfLearner, getDrive, latestDrives, newsOf } from './store';
@@ -13,7 +13,7 @@ const mostListed = 60;
 
 type Names = 'drives' | 'learnerDrives' | 'drive' | 'driveNews' | 'sendEvents' | 'driveRecord' | 'driveTable';
 
-export const driveHandlers = (digests: Digests): HandlersOf<Names> => ({
+export const driveHandlers = (digests: Digests, append: (sent: Sent) => Promise<Appended>): HandlersOf<Names> => ({
   drives: (call) => latestDrives(call, mostListed),
   learnerDrives: (call, { learnerId }) => drivesOfLearner(call, learnerId),
 
@@ -28,12 +28,19 @@ export const driveHandlers = (digests: Digests): HandlersOf<Names> => ({
 
   driveNews: async (call, { driveId, known }) => (await newsOf(call, driveId, Number(known))) ?? null,
 
-  async sendEvents({ write, who }, { driveId }, body) {
-    const { receipt } = await write(
-      (trx) => appendEvents(trx, driveId, body),
-      ({ learnerId, afterEnd }) => ({ learnerId, detail: afterEnd ?? String(body.events.length) }),
-    );
-    digests.later(who.schoolId, driveId);
+  async sendEvents(call, { driveId }, body) {
+    const { who, now } = call;
+    const about = ({ learnerId, afterEnd }: Appended) => ({
+      learnerId,
+      detail: afterEnd ?? String(body.events.length),
+    });
+    const made = canGoTogether(body)
+      ? await append({ who, now, driveId, batch: body, deed: (done) => call.deed(about(done), done) })
+      : await call.write((trx) => appendEvents(trx, driveId, body), about);
+    call.changed();
+    const { receipt, afterEnd } = made;
+    // Who may add to a drive, and what is worked out of it, hangs on its end.
+    digests.later(who.schoolId, driveId, afterEnd !== undefined || body.events.some(({ type }) => type === 'ended'));
     return receipt;
   },
 

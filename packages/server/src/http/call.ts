@@ -1,3 +1,4 @@
+import type { Deed } from '../audit/store';
 import type { AuditExtra } from '@jasperwren/contract/audit';
 import type { Access, AccessOf, AnswerOf, BodyOf, FileAnswer, InputOf } from '@jasperwren/contract/route';
 import type { RouteName, Routes } from '@jasperwren/contract/routes';
@@ -35,6 +36,10 @@ export interface SignIn {
 export interface RouteCall<W = unknown> extends Call<W> {
   /** Changes something, in one transaction with its line of the audit trail: `work` gets the call within it. */
   readonly write: <T>(work: (trx: Call<W>) => Promise<T>, about?: About | ((made: T) => About)) => Promise<T>;
+  /** The line of the trail about a change that is not made by `write`, for the transaction that makes it. */
+  readonly deed: (about: About, made: unknown) => Deed;
+  /** Tells those who read of a change that was not made by `write`. */
+  readonly changed: () => void;
   /**
    * As `write`, for what takes something back for good: afterwards it is on the list that no restore brings it back from, and
    * nothing of it is left in the database file and its log.

@@ -25,8 +25,8 @@ type AnyHandler = (call: RouteCall, input: Readonly<Record<string, string>>, bod
 interface Around {
   readonly keeper: Keeper;
   readonly changes: Changes;
-  /** Waits for what still has to follow from earlier changes. */
-  readonly settled: () => Promise<void>;
+  /** Waits for what still has to follow from earlier changes, of a school or of all. */
+  readonly settled: (schoolId?: string) => Promise<void>;
   readonly jobs: Runner;
   readonly dataDir: string;
   readonly log: Logger;
@@ -46,7 +46,7 @@ export function serveRoutes(handlers: Handlers, around: Around): Router {
     router.register(route.path, [route.method], async (ctx) => {
       const who = admit(ctx, route);
       const body = bodyOf(ctx, name);
-      if (!route.ahead) await around.settled();
+      if (!route.ahead) await around.settled(who?.schoolId);
       const input = inputOf(ctx, route);
       const call = callOf(ctx, name, route, who, input, around);
       const work = () => handle(call, input, body);
@@ -121,6 +121,13 @@ function callOf(
   const now = new Date();
   // Estimates rest on it.
   const restsOn = writes(route) && route.changes.includes('readiness');
+  const deed: RouteCall['deed'] = (about, made) => ({
+    schoolId: who?.schoolId ?? about.schoolId ?? '',
+    at: now,
+    action: about.action ?? name,
+    address: ctx.ip,
+    ...deedOf(who, input, about, made),
+  });
   const write: RouteCall['write'] = async (work, about = {}) => {
     let schoolId: string | undefined;
     const made = await keeper.write(async (db) => {
@@ -129,12 +136,12 @@ function callOf(
       schoolId = who?.schoolId ?? told.schoolId;
       if (schoolId === undefined) return value;
       // What is about one learner is worked out for that learner; the school's figures follow where it moved them.
-      const deed = deedOf(who, input, told, value);
-      if (restsOn && deed.learnerId !== undefined)
-        await queueJob(db, { schoolId, kind: 'estimates', subject: deed.learnerId }, now);
+      const line = deed({ schoolId, ...told }, value);
+      if (restsOn && line.learnerId !== undefined)
+        await queueJob(db, { schoolId, kind: 'estimates', subject: line.learnerId }, now);
       if (restsOn) await queueJob(db, { schoolId, kind: 'estimates' }, now);
       if (told.goesOn) return value;
-      await addDeed(db, { schoolId, at: now, action: told.action ?? name, address: ctx.ip, ...deed });
+      await addDeed(db, line);
       return value;
     });
     if (writes(route) && schoolId !== undefined) {
@@ -152,6 +159,8 @@ function callOf(
     upload: ctx.state['upload'] as string | undefined,
     setHeader: (header, value) => ctx.set(header, value),
     write,
+    deed,
+    changed: () => who && changes.note(who.schoolId, route.changes),
     async withdraw(work, about) {
       const made = await write(work, about);
       // It is withdrawn, whatever comes now; what is not listed yet is listed with the next, and at the start.

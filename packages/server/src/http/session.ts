@@ -1,3 +1,4 @@
+import type { CompiledQuery } from 'kysely';
 import type { Role } from '@jasperwren/contract/accounts';
 import type Koa from 'koa';
 import { createSession } from 'koa-session';
@@ -153,8 +154,19 @@ interface StoreContext {
   readonly ctx?: Koa.Context;
 }
 
-function rowOf(db: Db, id: string) {
-  return db
+type Row = Awaited<ReturnType<ReturnType<typeof queryOf>['executeTakeFirstOrThrow']>>;
+
+/** Asked with every request: put together once. */
+let asked: CompiledQuery | undefined;
+
+async function rowOf(db: Db, id: string): Promise<Row | undefined> {
+  asked ??= queryOf(db, '').compile();
+  const { rows } = await db.executeQuery<Row>({ ...asked, parameters: [id] });
+  return rows[0];
+}
+
+const queryOf = (db: Db, id: string) =>
+  db
     .selectFrom('sessions')
     .leftJoin('accounts', 'accounts.id', 'sessions.account_id')
     .leftJoin('schools', 'schools.id', 'sessions.school_id')
@@ -173,9 +185,7 @@ function rowOf(db: Db, id: string) {
       'learners.id as learner',
       'learners.archived_at',
     ])
-    .where('sessions.id', '=', id)
-    .executeTakeFirst();
-}
+    .where('sessions.id', '=', id);
 
 /** Forgets sign-ins, codes and links that have run out. */
 export async function dropOldSessions(db: Db): Promise<void> {

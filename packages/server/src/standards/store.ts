@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { t } from '@jasperwren/words/refusals';
 import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard, Standard } from '@jasperwren/core/marking/standard';
@@ -50,24 +51,29 @@ export async function latestStandards(call: InSchool): Promise<readonly Effectiv
 }
 
 /** The latest version of each standard of a school as it is judged by, retired ones included: a learner may still be tested under one. */
-export async function newestStandards({ db, who: { schoolId } }: InSchool): Promise<readonly EffectiveStandard[]> {
-  const rows = await db
+export async function newestStandards(call: InSchool): Promise<readonly EffectiveStandard[]> {
+  const rows = await call.db
     .selectFrom('standards')
-    .select(['id', 'body'])
-    .where('school_id', '=', schoolId)
+    .select((eb) => ['id', eb.fn.max('version').as('version')])
+    .where('school_id', '=', call.who.schoolId)
+    .groupBy('id')
     .orderBy('id')
-    .orderBy('version')
     .execute();
-  return [...new Map(rows.map((row) => [row.id, row.body])).values()].map((body) =>
-    effective(JSON.parse(body) as Standard),
-  );
+  return Promise.all(rows.map(({ id, version }) => boundStandard(call, id, version)));
 }
 
-/**
- * One version of a standard.
- * @throws missing where the school has none such
- */
-export async function getStandard({ db, who: { schoolId } }: InSchool, id: string, version: number): Promise<Standard> {
+interface Version {
+  readonly standard: Standard;
+  readonly effective: EffectiveStandard;
+}
+
+/** A version never changes: one that was read is kept as it was read. */
+const kept = new LRUCache<string, Version>({ max: 300 });
+
+async function versionOf({ db, who: { schoolId } }: InSchool, id: string, version: number): Promise<Version> {
+  const key = JSON.stringify([schoolId, id, version]);
+  const known = kept.get(key);
+  if (known) return known;
   const row = await db
     .selectFrom('standards')
     .select('body')
@@ -76,15 +82,25 @@ export async function getStandard({ db, who: { schoolId } }: InSchool, id: strin
     .where('version', '=', version)
     .executeTakeFirst();
   if (!row) throw missing(t('noSuchVersion', { id, version }), { code: 'no-standard' });
-  return JSON.parse(row.body) as Standard;
+  const standard = JSON.parse(row.body) as Standard;
+  const read = { standard, effective: effective(standard) };
+  kept.set(key, read);
+  return read;
 }
+
+/**
+ * One version of a standard.
+ * @throws missing where the school has none such
+ */
+export const getStandard = async (call: InSchool, id: string, version: number): Promise<Standard> =>
+  (await versionOf(call, id, version)).standard;
 
 /**
  * The version that something is bound to, as it is judged by.
  * @throws missing where the school has none such
  */
 export const boundStandard = async (call: InSchool, id: string, version: number): Promise<EffectiveStandard> =>
-  effective(await getStandard(call, id, version));
+  (await versionOf(call, id, version)).effective;
 
 /**
  * Says no where the school has no such standard in any version.
