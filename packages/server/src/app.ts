@@ -88,7 +88,7 @@ export function createApp(parts: Parts): Koa {
 function routerOf({ keeper, digests, jobs, workers, changes, config, welcome, log }: Parts): Router {
   const handlers: Handlers = {
     ...signInHandlers({ ...welcome, ...(config.tiles && { tiles: config.tiles }) }),
-    ...schoolHandlers(keeper),
+    ...schoolHandlers(keeper, config.dataDir),
     ...peopleHandlers,
     ...auditHandlers,
     ...learnerHandlers,

@@ -4,12 +4,14 @@ import type { Keeper } from '../db/keeper';
 import { takeOutTrace } from '../traces/store';
 import { listedIn, listWithdrawals, type Withdrawal } from '../withdrawals/list';
 import type { WithdrawalKind } from '../withdrawals/note';
+import { takeOutSchool } from '../school/store';
 import { takeOutCar, takeOutRun } from '../yard/store';
 import { takeOutLearner } from './erase';
 
 /** How each kind is taken back; returns whether it had come back. */
 const takers: Readonly<Record<WithdrawalKind, (call: InSchool, subject: string) => Promise<boolean>>> = {
   learner: takeOutLearner,
+  school: takeOutSchool,
   trace: takeOutTrace,
   run: takeOutRun,
   car: takeOutCar,
@@ -55,9 +57,8 @@ export async function withdrawAgain(keeper: Keeper, dataDir: string): Promise<nu
 async function takeBack(call: InSchool, { id, kind, subject, at }: Withdrawal): Promise<boolean> {
   const { schoolId: school_id } = call.who;
   const school = await call.db.selectFrom('schools').select('id').where('id', '=', school_id).executeTakeFirst();
-  // The backup is of before the school began: nothing of it came back.
-  if (!school) return false;
-  const came = await takers[kind]?.(call, subject);
+  // The backup is of before the school began, or of after it was closed: nothing of it came back.
+  const came = school && (await takers[kind]?.(call, subject));
   await call.db.insertInto('withdrawals').values({ id, school_id, kind, subject, at }).execute();
   return came ?? false;
 }

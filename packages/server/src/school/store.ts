@@ -4,6 +4,7 @@ import { sql } from 'kysely';
 import type { InSchool } from '../call';
 import { invalid } from '../refusal';
 import { refuseStale } from '../stale';
+import { noteWithdrawal } from '../withdrawals/note';
 
 export async function getSchool({ db, who: { schoolId } }: InSchool): Promise<SchoolView> {
   const row = await db.selectFrom('schools').selectAll().where('id', '=', schoolId).executeTakeFirstOrThrow();
@@ -100,18 +101,20 @@ export const schoolTables = [
  * @throws invalid where the typed name is not the school's
  */
 export async function closeSchool(call: InSchool, typed: string): Promise<void> {
-  const {
-    db,
-    who: { schoolId },
-    now,
-  } = call;
   const { name } = await getSchool(call);
   refuseOtherName(typed, name);
+  await takeOutSchool(call);
+  await noteWithdrawal(call, 'school', call.who.schoolId);
+}
+
+/** The same for one that has come back with a restore. Returns whether it had. */
+export async function takeOutSchool({ db, who: { schoolId }, now }: InSchool): Promise<boolean> {
   // The trail lets go of its lines only for a school that is closed.
   await db.updateTable('schools').set({ closed_at: now.toISOString() }).where('id', '=', schoolId).execute();
   for (const table of schoolTables)
     await sql`delete from ${sql.table(table)} where school_id = ${schoolId}`.execute(db);
-  await db.deleteFrom('schools').where('id', '=', schoolId).execute();
+  const { numDeletedRows } = await db.deleteFrom('schools').where('id', '=', schoolId).executeTakeFirst();
+  return numDeletedRows > 0n;
 }
 
 /** @throws invalid where what was typed is not the name */

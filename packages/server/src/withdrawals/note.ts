@@ -4,7 +4,7 @@ import type { Withdrawal } from './list';
 
 /** What can be taken back for good, so that no restore may bring it back. */
 export type WithdrawalKind =
-  'learner' | 'trace' | 'run' | 'debrief-link' | 'route-link' | 'car' | 'account' | 'account-back';
+  'learner' | 'school' | 'trace' | 'run' | 'debrief-link' | 'route-link' | 'car' | 'account' | 'account-back';
 
 /** Notes, in the transaction of what takes it back, that something is not to come back with a restore. */
 export async function noteWithdrawal(

@@ -91,11 +91,14 @@ it('what was taken back stays so after a restore of a backup from before', async
   await take(`/api/routes/${route.id}/shares/${link.id}`);
   for (const { id } of [left!, back!]) await lead.send('PUT', `/api/accounts/${id}/disabled`);
   await lead.send('DELETE', `/api/accounts/${back!.id}/disabled`);
+  const second = testClient(server.address);
+  await second.signIn('lead@second.example');
+  expect((await second.send('POST', '/api/school/close', { name: 'second' })).status).toBe(204);
   await server.stop();
 
   // A dying disk cut the last line: the database has noted it, and what comes after is read.
   const list = join(server.dataDir, 'withdrawn.jsonl');
-  expect(readFileSync(list, 'utf8').trim().split('\n').filter(Boolean)).toHaveLength(8 + 1);
+  expect(readFileSync(list, 'utf8').trim().split('\n').filter(Boolean)).toHaveLength(9 + 1);
   writeFileSync(list, `${readFileSync(list, 'utf8')}{"id":"cut`);
   await restore(server.dataDir, before);
   for (let start = 0; start < 2; start++) {
@@ -116,6 +119,8 @@ it('what was taken back stays so after a restore of a backup from before', async
     const accounts = (await lead.send<readonly { id: string; disabledAt?: string }[]>('GET', '/api/people')).body;
     const disabled = accounts.filter(({ disabledAt }) => disabledAt !== undefined).map(({ id }) => id);
     expect(disabled).toEqual([left!.id]);
+    const schools = await server.db.selectFrom('schools').select('name').execute();
+    expect(schools.map(({ name }) => name)).toEqual(['first']);
     if (start === 0) await server.stop();
   }
 });
