@@ -95,7 +95,7 @@ async function schoolOf(learners: number): Promise<Keeper> {
   const school_id = await createSchool(callNow(keeper.writing), 'Bench', lead);
   const { id: account_id } = await keeper.db.selectFrom('accounts').select('id').executeTakeFirstOrThrow();
   const digest = JSON.stringify(summariseDrive(tally, fullTest([])));
-  const body = JSON.stringify({ word: 'nearly', next: '', reasons: [], mean: 0.6, from: 0.4, to: 0.8, drives: 10 });
+  const body = JSON.stringify({ word: 'nearly', next: '', mean: 0.6, from: 0.4, to: 0.8, drives: 10 });
   const now = new Date().toISOString();
   const learner = {
     school_id,

@@ -1,14 +1,13 @@
 /**
- * How a school of 200 learners with 2,000 drives is served: appending events as a ratio to the bare driver at the same
+ * How a school of 200 learners with 2,000 drives is served, alone and among 50 of them: appending events as a ratio to the bare driver at the same
  * inserts, pages as ratios to `/healthz`, and the longest that the event loop is held. The built server runs as a
  * process of its own. Run: npm run build && npm run bench server
  */
-import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
-import type { SessionView } from '@jasperwren/contract/accounts';
+import { setTimeout as wait } from 'node:timers/promises';
 import autocannon from 'autocannon';
 import Libsql from 'libsql';
 import { pino } from 'pino';
@@ -22,6 +21,7 @@ import { serve } from '../packages/server/src/serve';
 import { callNow } from '../packages/server/src/call';
 import { hashPassword } from '../packages/server/src/accounts/password';
 import { createSchool } from '../packages/server/src/accounts/store';
+import { fillSchools, startBuilt, type SignedIn } from './school-data';
 
 const learners = 200;
 const drivesEach = 10;
@@ -36,17 +36,27 @@ const pages = ['/api/readiness', '/api/learners', '/api/drives', '/api/standards
 
 const folder = mkdtempSync(join(tmpdir(), 'jasperwren-bench-'));
 const median = (of: readonly number[]) => [...of].sort((a, b) => a - b)[Math.floor(of.length / 2)]!;
-const load = (address: string, path: string, headers: Record<string, string>) =>
-  autocannon({
-    url: address + path,
-    connections: clients,
-    duration: seconds,
-    headers: { ...headers, 'accept-encoding': 'gzip' },
+function load(address: string, path: string, people: readonly SignedIn[]): Promise<autocannon.Result> {
+  let next = 0;
+  return new Promise((resolve, reject) => {
+    autocannon(
+      {
+        url: address + path,
+        connections: people.length,
+        duration: seconds,
+        setupClient: (client) =>
+          client.setHeaders({ ...people[next++ % people.length]!.headers, 'accept-encoding': 'gzip' }),
+      },
+      (error: unknown, done) => (error ? reject(error as Error) : resolve(done)),
+    );
   });
+}
 
 try {
   await measureAppending(join(folder, 'append'));
-  await measurePages(join(folder, 'pages'));
+  const [somebody] = await measurePages(join(folder, 'pages'), 1);
+  await measurePauses(join(folder, 'pages'), somebody!.headers);
+  await measurePages(join(folder, 'many'), 50);
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }
@@ -135,56 +145,48 @@ function portions(name: string, drives: readonly string[]) {
   }));
 }
 
-async function measurePages(dataDir: string): Promise<void> {
-  const env = { ...process.env, JASPERWREN_DATA: dataDir, JASPERWREN_PASSWORD: password, JASPERWREN_LOG: 'silent' };
-  const made = spawnSync(
-    process.execPath,
-    ['packages/cli/bin/jasperwren.mjs', 'school', 'Bench', '--lead', 'Lead', '--email', email],
-    { env, encoding: 'utf8' },
-  );
-  if (made.status !== 0) throw new Error(made.stderr);
-  const port = 4199;
-  const server = spawn(process.execPath, ['packages/server/dist/main.js'], {
-    env: { ...env, JASPERWREN_PORT: String(port) },
-    stdio: ['ignore', 'pipe', 'inherit'],
+async function measurePages(dataDir: string, schools: number): Promise<readonly SignedIn[]> {
+  // Each client is somebody of their own; in the database of many schools they are of all of them.
+  const people = await fillSchools(dataDir, {
+    schools,
+    learners,
+    drivesEach,
+    instructors: clients / Math.min(schools, 5),
   });
-  const address = `http://127.0.0.1:${port}`;
-  await new Promise<void>((resolve) => {
-    server.stdout.on('data', (chunk: Buffer) => chunk.toString().includes('Jasperwren is at') && resolve());
-  });
+  const server = await startBuilt(dataDir);
+  const step = Math.max(1, Math.floor(people.length / clients));
+  const asking = people.filter((_, i) => i % step === 0).slice(0, clients);
   try {
-    const headers = await signIn(address);
-    await fill(address, headers);
-    let pending = 1;
-    let waited = 0;
-    while (pending > 0) {
-      const answer = await fetch(`${address}/api/readiness`, { headers });
-      ({ pending } = (await answer.json()) as { pending: number });
-      await new Promise((resolve) => setTimeout(resolve, 1000));
-      waited += 1;
-    }
+    // One school is looked at with every estimate made, many while theirs are being made.
+    if (schools === 1) await estimated(server.address, asking[0]!.headers);
     console.log(
-      `\n${learners} learners, ${learners * drivesEach} drives; every estimate was made in ${waited} s beside the requests`,
+      `\n${schools} schools of ${learners} learners and ${learners * drivesEach} drives; ${clients} people for ${seconds} s each`,
     );
-    console.log(`${clients} clients for ${seconds} s each`);
-    const reference = await load(address, '/healthz', {});
+    const reference = await load(server.address, '/healthz', asking);
     print('reference: /healthz', reference, reference);
-    for (const path of pages) print(path, await load(address, path, headers), reference);
+    for (const path of pages) print(path, await load(server.address, path, asking), reference);
   } finally {
-    const gone = new Promise((resolve) => server.once('exit', resolve));
-    server.kill('SIGTERM');
-    await gone;
+    await server.stop();
   }
-  await measurePauses(dataDir);
+  return asking;
+}
+
+async function estimated(address: string, headers: SignedIn['headers']): Promise<void> {
+  const begun = performance.now();
+  for (;;) {
+    const { pending } = (await (await fetch(`${address}/api/readiness`, { headers })).json()) as { pending: number };
+    if (pending === 0) break;
+    await wait(1000);
+  }
+  console.log(`\nevery estimate was made in ${((performance.now() - begun) / 1000).toFixed(0)} s beside the requests`);
 }
 
 /** The longest that the event loop stands still while each page is asked for once, with nothing kept from before. */
-async function measurePauses(dataDir: string): Promise<void> {
+async function measurePauses(dataDir: string, headers: SignedIn['headers']): Promise<void> {
   const running = await serve({ ...readConfig({}), port: 0, dataDir }, folder, {
     log: pino({ level: 'silent' }),
     worker: resolve('packages/server/dist/worker.js'),
   });
-  const headers = await signIn(running.address);
   const delay = monitorEventLoopDelay({ resolution: 1 });
   console.log('\nThe longest pause of the event loop while a page is asked for once, cold');
   const [{ id }] = (await (await fetch(`${running.address}/api/learners`, { headers })).json()) as [{ id: string }];
@@ -204,50 +206,11 @@ async function measurePauses(dataDir: string): Promise<void> {
   await running.stop();
 }
 
-async function signIn(address: string): Promise<Record<string, string>> {
-  const answer = await fetch(`${address}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ email, password }),
-  });
-  const { csrfToken } = (await answer.json()) as SessionView;
-  const cookie = answer.headers.getSetCookie()[0]!.split(';')[0]!;
-  return { cookie, 'x-csrf-token': csrfToken, 'content-type': 'application/json' };
-}
-
-async function fill(address: string, headers: Record<string, string>): Promise<void> {
-  const post = async (path: string, body: object) => {
-    const answer = await fetch(address + path, { method: 'POST', headers, body: JSON.stringify(body) });
-    if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`);
-    return (await answer.json()) as { id: string };
-  };
-  for (let i = 0; i < learners; i++) {
-    const { id } = await post('/api/learners', { name: `Learner ${i}`, transmission: 'manual', standardId: 'tally' });
-    await Promise.all(
-      Array.from({ length: drivesEach }, (_, k) => {
-        const drive = `d-${i}-${k}`;
-        const marks = Array.from({ length: (i + k) % 12 }, () => ({
-          type: 'mark' as const,
-          item: 'junctions.observation',
-          grade: 'driving',
-        }));
-        const events = fullTest(marks).map((event) => ({
-          ...event,
-          id: `${drive}-${event.id}`,
-          wall: new Date(Date.now() - k * 86_400_000).toISOString(),
-          ...(event.type === 'started' && { learnerId: id }),
-        }));
-        return post(`/api/drives/${drive}/events`, { events });
-      }),
-    );
-  }
-}
-
 function print(name: string, { latency, requests, non2xx }: autocannon.Result, reference: autocannon.Result): void {
-  const ratio = reference.requests.average / requests.average;
+  const times = (of: 'p50' | 'p99') => `${(latency[of] / reference.latency[of]).toFixed(1)} x`;
   const failed = non2xx > 0 ? `   ${non2xx} FAILED` : '';
   console.log(
-    `  ${name.padEnd(22)} p50 ${String(latency.p50).padStart(4)} ms   p99 ${String(latency.p99).padStart(4)} ms   ${ratio.toFixed(1)} x the time of /healthz${failed}`,
+    `  ${name.padEnd(22)} p50 ${String(latency.p50).padStart(4)} ms ${times('p50')}   p99 ${String(latency.p99).padStart(4)} ms ${times('p99')}${failed}   ${requests.average.toFixed(0)} a second`,
   );
 }
 

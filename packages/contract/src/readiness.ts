@@ -46,7 +46,8 @@ export interface ReadinessRow {
   readonly instructorName?: string;
   readonly word: Judgement['word'];
   readonly next: Judgement['next'];
-  readonly reasons: Judgement['reasons'];
+  /** The first of its reasons; the page of the learner has them all. */
+  readonly reason?: Judgement['reasons'][number];
   /** Chance of a pass, 0 to 1, with its 90 % interval. */
   readonly mean: number;
   readonly from: number;

@@ -56,6 +56,8 @@ export interface Route<
   readonly reads: readonly Topic[];
   /** Whether the answer follows from more than that, so that none is kept for a second asking. */
   readonly live: boolean;
+  /** Whether everybody of the school in the same role gets the same answer: it is made once for all of them. */
+  readonly ofSchool: boolean;
   /** What of the school a call changes. */
   readonly changes: readonly Topic[];
   /** Whether it is open to somebody who has to set up a second factor first. */
@@ -105,6 +107,7 @@ interface More<Query extends string> {
   readonly query?: readonly Query[];
   readonly reads?: readonly Topic[];
   readonly live?: boolean;
+  readonly ofSchool?: boolean;
   readonly changes?: readonly Topic[];
   readonly beforeFactor?: boolean;
   readonly ahead?: boolean;
@@ -120,13 +123,14 @@ const way =
       query = [],
       reads = [],
       live = false,
+      ofSchool = false,
       changes = [],
       beforeFactor = false,
       ahead = false,
       upload = false,
     }: More<Query> = {},
   ) => {
-    const ways = { method, path, who, query, reads, live, changes, beforeFactor, ahead, upload };
+    const ways = { method, path, who, query, reads, live, ofSchool, changes, beforeFactor, ahead, upload };
     const ends = <Body>() => ({
       /** Says what is answered. */
       answers: <Answer>(status: 200 | 201 = 200): Route<Verb, Path, Who, Query, Body, Answer> => ({

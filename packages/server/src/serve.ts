@@ -12,6 +12,7 @@ import { digestsOf, refreshDigests } from './drives/digests';
 import { changesOf } from './http/answers';
 import { dropOldSessions } from './http/session';
 import { isReadable } from './http/address';
+import { nowAndThen } from './now-and-then';
 import { serveUpgrades } from './http/upgrades';
 import { logOf } from './log';
 import { runnerOf } from './jobs/runner';
@@ -86,7 +87,7 @@ export async function serve(
   const failed = (what: string) => (error: unknown) => log.error({ err: error }, what);
   const changes = changesOf();
   const workers = worker === undefined ? onThisThread(keeper.db) : threads(worker, config.dataDir, workerArgv);
-  const estimated = (schoolId: string) => changes.note(schoolId, ['readiness']);
+  const estimated = nowAndThen((schoolId) => changes.note(schoolId, ['readiness']));
   const jobs = runnerOf(
     keeper,
     {

@@ -5,7 +5,10 @@ import type { FixBatch, SharedRoad, TraceEdit, TraceView } from '../traces';
 
 /** Mock tests: their logs, traces and what is shown of them to a learner. */
 export const drivesRoutes = {
-  drives: get('/api/drives', 'staff', { reads: ['drives', 'learners', 'accounts'] }).answers<readonly DriveSummary[]>(),
+  drives: get('/api/drives', 'staff', {
+    reads: ['drives', 'learners', 'accounts'],
+    ofSchool: true,
+  }).answers<readonly DriveSummary[]>(),
   learnerDrives: get('/api/learners/:learnerId/drives', 'staff', {
     reads: ['drives', 'learners', 'accounts'],
   }).answers<readonly DriveSummary[]>(),

@@ -6,9 +6,11 @@ const erasing: readonly Topic[] = ['learners', 'drives', 'lessons', 'reviews', '
 
 /** Learners, and the end of their data. */
 export const learnersRoutes = {
-  learners: get('/api/learners', 'staff', { query: ['archived'], reads: ['learners', 'drives', 'accounts'] }).answers<
-    readonly LearnerView[]
-  >(),
+  learners: get('/api/learners', 'staff', {
+    query: ['archived'],
+    reads: ['learners', 'drives', 'accounts'],
+    ofSchool: true,
+  }).answers<readonly LearnerView[]>(),
   addLearner: post('/api/learners', 'staff', {
     changes: ['learners', 'readiness'],
   })

@@ -37,7 +37,9 @@ export const lessonsRoutes = {
     .answers<LessonsView>(),
   calendar: get('/api/learners/:learnerId/lessons.ics', 'staff').file(),
   schoolReadiness: get('/api/readiness', 'staff', {
-    reads: ['readiness', 'learners', 'drives', 'sheets', 'accounts'],
+    // A drive tells by the estimate that follows from it.
+    reads: ['readiness', 'learners', 'sheets', 'accounts'],
+    ofSchool: true,
   }).answers<SchoolReadiness>(),
   readiness: get('/api/learners/:learnerId/readiness', 'staff', {
     reads: ['readiness', 'learners', 'drives', 'sheets', 'reviews', 'checks', 'standards'],

@@ -14,6 +14,7 @@ export const safetyQuestionsRoutes = {
   checks: get('/api/checks', 'staff', { reads: ['checks'] }).answers<ChecksView>(),
   board: get('/api/checks/board', 'staff', {
     reads: ['checks', 'reviews', 'learners', 'standards'],
+    ofSchool: true,
   }).answers<BoardView>(),
   addQuestion: post('/api/checks/questions', 'staff', {
     changes: ['checks'],

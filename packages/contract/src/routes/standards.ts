@@ -4,7 +4,9 @@ import type { DraftInput, DraftView, ImportInput, NewStandard, StandardSummary, 
 
 /** Standards of marking. */
 export const standardsRoutes = {
-  standards: get('/api/standards', 'staff', { reads: ['standards'] }).answers<readonly EffectiveStandard[]>(),
+  standards: get('/api/standards', 'staff', { reads: ['standards'], ofSchool: true }).answers<
+    readonly EffectiveStandard[]
+  >(),
   library: get('/api/standards/library', 'staff', { reads: ['standards', 'drives'] }).answers<
     readonly StandardSummary[]
   >(),

@@ -4,6 +4,7 @@ import { gzip } from 'node:zlib';
 import type { Route, Topic } from '@jasperwren/contract/route';
 import type Koa from 'koa';
 import { LRUCache } from 'lru-cache';
+import type { Who } from '../call';
 
 const zip = promisify(gzip);
 /** What the answers that are kept may take together, in bytes. */
@@ -45,16 +46,27 @@ export function answersOf(changes: Changes) {
     sizeCalculation: ({ plain, zipped }) => plain.length + (zipped?.length ?? 0) + 1,
   });
   const begun = Date.now().toString(36);
+  const underWay = new Map<string, Promise<Answer>>();
 
-  return async function answer(
-    ctx: Koa.Context,
-    route: Route,
-    who: { readonly schoolId: string; readonly accountId: string },
-    work: () => Promise<unknown>,
-  ): Promise<void> {
+  /** Several who ask while it is being made wait for the same. */
+  function madeOnce(tag: string, work: () => Promise<unknown>): Promise<Answer> {
+    const own =
+      underWay.get(tag) ??
+      made(work)
+        .then((answer) => {
+          kept.set(tag, answer);
+          return answer;
+        })
+        .finally(() => underWay.delete(tag));
+    underWay.set(tag, own);
+    return own;
+  }
+
+  return async function answer(ctx: Koa.Context, route: Route, who: Who, work: () => Promise<unknown>): Promise<void> {
     // Some answers say what is due now: a minute is the longest they stand.
     const minute = Math.floor(Date.now() / minuteMs);
-    const facts = [begun, minute, who.schoolId, who.accountId, ctx.url, changes.mark(who.schoolId, route.reads)];
+    const whose = route.ofSchool ? who.role : who.accountId;
+    const facts = [begun, minute, who.schoolId, whose, ctx.url, changes.mark(who.schoolId, route.reads)];
     const tag = createHash('sha1').update(facts.join(' ')).digest('base64url');
     ctx.set('cache-control', 'private, no-cache');
     ctx.set('etag', `W/"${tag}"`);
@@ -63,8 +75,7 @@ export function answersOf(changes: Changes) {
       ctx.status = 304;
       return;
     }
-    let known = kept.get(tag);
-    if (!known) kept.set(tag, (known = await made(work)));
+    const known = kept.get(tag) ?? (await madeOnce(tag, work));
     ctx.status = 200;
     ctx.type = 'json';
     if (known.zipped && ctx.acceptsEncodings('gzip') === 'gzip') {

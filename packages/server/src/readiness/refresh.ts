@@ -15,7 +15,7 @@ import { nightBetween } from './nights';
 import { chanceOfQuestions } from './questions';
 
 /** Changes with the way estimates are made: those of an older release are made again. */
-export const estimateVersion = 3;
+export const estimateVersion = 4;
 
 /** What is to be worked out again: one learner at once, or a school with its figures. */
 export interface RefreshTask {
@@ -28,7 +28,7 @@ export interface RefreshTask {
 }
 
 /** What an estimate about a learner is kept as. */
-export type KeptEstimate = Pick<ReadinessRow, 'word' | 'next' | 'reasons' | 'mean' | 'from' | 'to' | 'drives'> & {
+export type KeptEstimate = Pick<ReadinessRow, 'word' | 'next' | 'reason' | 'mean' | 'from' | 'to' | 'drives'> & {
   readonly version: number;
 };
 
@@ -86,8 +86,12 @@ export async function* refresh(
       yield { kind: 'pending', learners: learners.length - i };
       const { judgement, chance, drives } = estimate(ask);
       const { word, next, reasons } = judgement;
+      const [reason] = reasons;
       const { mean, from, to } = chance;
-      const body: KeptEstimate = { version: estimateVersion, word, next, reasons, mean, from, to, drives };
+      const body: KeptEstimate = {
+        ...{ version: estimateVersion, word, next, mean, from, to, drives },
+        ...(reason && { reason }),
+      };
       yield { kind: 'estimate', learnerId: learner.id, basis, body: JSON.stringify(body) };
     }
     await setImmediate();

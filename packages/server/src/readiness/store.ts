@@ -90,7 +90,7 @@ function markersOf(
 
 function toRow(
   { id, name, testDate, instructorName }: LearnerView,
-  { word, next, reasons, mean, from, to, drives }: KeptEstimate,
+  { word, next, reason, mean, from, to, drives }: KeptEstimate,
   madeAt: string,
 ): ReadinessRow {
   return {
@@ -100,7 +100,7 @@ function toRow(
     ...(instructorName && { instructorName }),
     word,
     next,
-    reasons,
+    ...(reason && { reason }),
     mean,
     from,
     to,

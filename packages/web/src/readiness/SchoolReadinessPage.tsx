@@ -61,7 +61,7 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
             {toMove.map((row) => (
               <li key={row.learnerId} className={styles.line}>
                 <Link to={`/learners/${row.learnerId}/readiness`}>{row.name}</Link>, {fromToday(row.testDate!)}:{' '}
-                {row.reasons[0] && reasonWords(row.reasons[0])}
+                {row.reason && reasonWords(row.reason)}
               </li>
             ))}
           </Rows>
