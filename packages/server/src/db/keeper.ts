@@ -3,6 +3,7 @@ import { statfsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { sql } from 'kysely';
+import Libsql from 'libsql';
 import { diskFull, unavailable } from '../refusal';
 import { connect, databaseFile, openDatabase, type Db } from './database';
 import { writerOf, type Write } from './writer';
@@ -17,6 +18,8 @@ export interface Keeper {
   /** The connection of the writer, for what no request does: tests and tools. */
   readonly writing: Db;
   readonly write: Write;
+  /** Changes with every commit, of whatever process: what was read at the same mark is still so. */
+  readonly mark: () => number;
   /** What is wrong with it now, in a sentence for the operator; undefined where nothing is. */
   readonly trouble: () => string | undefined;
   /** Reads, and commits nothing: rejects where either fails. */
@@ -38,6 +41,9 @@ export async function openKeeper(dataDir: string, onChange: () => void = () => u
   // The file is opened by the first query; only then is it known which one it is.
   await Promise.all([writing, db].map((one) => sql`select 1`.execute(one)));
   const opened = statSync(file);
+  // A connection that neither reads nor writes sees when any other has committed (sqlite.org/pragma.html#pragma_data_version, from memory).
+  const watching = new Libsql(file, { readonly: true });
+  const marks = watching.prepare('pragma data_version');
   let failed: string | undefined;
   let owed: NodeJS.Timeout | undefined;
 
@@ -82,6 +88,7 @@ export async function openKeeper(dataDir: string, onChange: () => void = () => u
       }
     },
     trouble: () => gone() ?? failed ?? roomWords(dataDir),
+    mark: () => (marks.all([]) as { readonly data_version: number }[])[0]!.data_version,
     prove: async () => {
       await sql`select 1`.execute(db);
       await write((trx) => sql`select 1`.execute(trx));
@@ -89,6 +96,7 @@ export async function openKeeper(dataDir: string, onChange: () => void = () => u
     forget,
     close: async () => {
       clearTimeout(owed);
+      watching.close();
       await db.destroy();
       if (!gone()) await checkpoint(writing);
       await writing.destroy();

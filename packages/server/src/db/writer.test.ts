@@ -89,6 +89,23 @@ describe('a database that is lost while the server runs', () => {
   });
 });
 
+describe('the mark of a database', () => {
+  it('stays while nothing is committed, and changes with every commit, of another process as well', async () => {
+    const marks = [keeper.mark()];
+    await names();
+    marks.push(keeper.mark());
+    await add('own');
+    marks.push(keeper.mark());
+    await keeper.write(() => Promise.reject(new Error('no'))).catch(() => undefined);
+    const other = new Libsql(join(folder, databaseFile));
+    other.exec("insert into schools (id, name, created_at) values ('other', 'other', '')");
+    other.close();
+    marks.push(keeper.mark());
+    expect(marks[1]).toBe(marks[0]);
+    expect(new Set(marks).size).toBe(3);
+  });
+});
+
 describe('a full disk', () => {
   it('is told as such, takes nothing half, and is over when there is room', async () => {
     await add('before');

@@ -1,4 +1,5 @@
 import type { CompiledQuery } from 'kysely';
+import { LRUCache } from 'lru-cache';
 import type { Role } from '@jasperwren/contract/accounts';
 import type Koa from 'koa';
 import { createSession } from 'koa-session';
@@ -67,11 +68,12 @@ export const signInId = digestOfSecret;
  * Sign-ins kept in the database; the cookie holds nothing but a random key. Accounts that were disabled and learners
  * who were archived are signed out with the next request.
  */
-export function sessions(app: Koa, { db, write }: Keeper, config: Config): Koa.Middleware {
+export function sessions(app: Koa, { db, write, mark }: Keeper, config: Config): Koa.Middleware {
+  const rows = rememberedRows(mark);
   const store = {
     async get(key: string): Promise<(Kept & Live) | undefined> {
       const id = signInId(key);
-      const row = await liveRow(db, id);
+      const row = await liveRow(db, id, rows);
       if (!row) return undefined;
       const now = Date.now();
       if (now - row.seen_ms > hourMs)
@@ -141,8 +143,8 @@ export async function staffOfCookie(db: Db, config: Config, cookies: string | un
 }
 
 /** A sign-in that holds: not run out, its account or learner still let in. */
-async function liveRow(db: Db, id: string) {
-  const row = await rowOf(db, id);
+async function liveRow(db: Db, id: string, known = rowOf) {
+  const row = await known(db, id);
   const now = Date.now();
   if (!row || row.expires_ms <= now || row.created_ms + longestMs <= now) return undefined;
   if (row.account_id !== null && (row.role === null || row.disabled_at !== null)) return undefined;
@@ -158,6 +160,23 @@ type Row = Awaited<ReturnType<ReturnType<typeof queryOf>['executeTakeFirstOrThro
 
 /** Asked with every request: put together once. */
 let asked: CompiledQuery | undefined;
+
+/** Reads a row once as long as nothing at all has changed in the database: a sign-in that was ended has. */
+function rememberedRows(mark: () => number): typeof rowOf {
+  const known = new LRUCache<string, Row>({ max: 5000 });
+  let at = -1;
+  return async (db, id) => {
+    const now = mark();
+    if (now !== at) known.clear();
+    at = now;
+    const remembered = known.get(id);
+    if (remembered) return remembered;
+    const row = await rowOf(db, id);
+    // What was read before a change that came meanwhile is not remembered.
+    if (row && mark() === now) known.set(id, row);
+    return row;
+  };
+}
 
 async function rowOf(db: Db, id: string): Promise<Row | undefined> {
   asked ??= queryOf(db, '').compile();
