@@ -40,6 +40,16 @@ describe('backups by the clock', () => {
     expect(made().map((name) => join(config.backupDir, name))).toEqual([second, third]);
   });
 
+  it('go on after a clock that was wrong by two days either way, and what is of the future goes first', async () => {
+    const wrong = (await at(48))!;
+    const [first, second] = [await at(0), await at(6)];
+    expect(made().map((name) => join(config.backupDir, name))).toEqual([first, second]);
+    expect([wrong, first].map((file) => made().includes(file!.split('/').at(-1)!))).toEqual([false, true]);
+    await at(-48);
+    expect(await at(6.5)).toBeUndefined();
+    expect(await at(12.5)).toBeDefined();
+  });
+
   it('can be encrypted, and are restored with the key alone', async () => {
     config = { ...config, backupKey: 'correct horse battery staple' };
     const file = (await at(0))!;

@@ -40,12 +40,15 @@ export async function backUpWhenDue(
   const made = readdirSync(backupDir)
     .filter((name) => ours.test(name))
     .sort();
-  const last = made.at(-1);
+  // What a wrong clock made in the future says nothing of when the last was made, and goes first.
+  const isFuture = (name: string) => statSync(join(backupDir, name)).mtimeMs > nowMs + hourMs;
+  const [future, past] = [made.filter(isFuture), made.filter((name) => !isFuture(name))];
+  const last = past.at(-1);
   if (last && nowMs - statSync(join(backupDir, last)).mtimeMs < backupEveryH * hourMs) return undefined;
   const name = `jasperwren-${new Date(nowMs).toISOString().replace(/[:.]/g, '-')}.sqlite${backupKey ? '.pgp' : ''}`;
   const file = join(backupDir, name);
   await backUp(dataDir, file, backupKey);
   // The new one is there before an old one goes; the last one always stays.
-  for (const old of [...made, name].slice(0, -Math.max(1, backupKeep))) rmSync(join(backupDir, old));
+  for (const old of [...future, ...past, name].slice(0, -Math.max(1, backupKeep))) rmSync(join(backupDir, old));
   return file;
 }

@@ -63,14 +63,40 @@ describe('files of roads', () => {
   it.each([
     ['broken.osm', twoRoads.replace('</way>', ''), { code: 'badXml' }],
     ['short.osm', twoRoads.slice(0, -40), { code: 'cutShort' }],
-    ['empty.osm', ' ', { code: 'badXml' }],
     ['lines.geojson', '{"type":"Point"}', { code: 'notLines' }],
-    ['map.pbf', 'x', { code: 'unknownFormat' }],
+    ['map.pbf', '<osm/>', { code: 'unknownFormat' }],
   ])('that cannot be used say why: %s', async (file, text, problem) => {
     const { id } = await addRoads(server, lead, { file, text });
     expect((await roads()).find((one) => one.id === id)).toMatchObject({ state: 'failed', problem });
     expect((await lead.send<ErrorBody>('GET', `/api/roads/${id}/ways`)).status).toBe(404);
     expect(uploads()).toEqual([]);
+  });
+
+  it.each([
+    ['a program', '\u007fELF\u0002\u0001', 'no-roads-file'],
+    ['a long program', `MZ${'x'.repeat(3_000_000)}`, 'no-roads-file'],
+    ['nothing', ' ', 'no-roads-file'],
+  ])('that are none are refused by their first bytes, and leave nothing: %s', async (_, text, code) => {
+    const before = (await roads()).length;
+    const { status, body } = await lead.send<ErrorBody>('POST', '/api/roads?file=a.osm', text);
+    expect([status, body.error.code]).toEqual([422, code]);
+    expect((await roads()).length).toBe(before);
+    expect(uploads()).toEqual([]);
+  });
+
+  it('wait in a limited number of a school, and those of another are not kept waiting by it', async () => {
+    const send = (client: TestClient, n: number) =>
+      client.send<RoadsView & ErrorBody>('POST', `/api/roads?file=queue${n}.osm`, twoRoads);
+    const answers = await Promise.all(Array.from({ length: 8 }, (_, n) => send(lead, n)));
+    const refused = answers.filter(({ status }) => status !== 201);
+    expect(answers.length - refused.length).toBeGreaterThanOrEqual(1);
+    expect(refused.length).toBeGreaterThanOrEqual(3);
+    for (const { status, body } of refused) expect([status, body.error.code]).toEqual([409, 'roads-waiting']);
+    expect((await send(other, 0)).status).toBe(201);
+    await server.settled();
+    expect(uploads()).toEqual([]);
+    expect((await send(lead, 9)).status).toBe(201);
+    await server.settled();
   });
 
   it('that nobody reads any more are taken out while they wait', async () => {
