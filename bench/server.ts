@@ -47,7 +47,7 @@ function load(address: string, path: string, people: readonly SignedIn[]): Promi
         setupClient: (client) =>
           client.setHeaders({ ...people[next++ % people.length]!.headers, 'accept-encoding': 'gzip' }),
       },
-      (error: unknown, done) => (error ? reject(new Error(String(error))) : resolve(done)),
+      (error: Error | null, done) => (error ? reject(error) : resolve(done)),
     );
   });
 }

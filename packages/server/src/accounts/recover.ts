@@ -1,6 +1,7 @@
 import type { PasswordLink } from '@jasperwren/contract/accounts';
 import { addDeed } from '../audit/store';
 import type { Anybody } from '../call';
+import { noteWithdrawal } from '../withdrawals/note';
 import { makePasswordLink } from './password-links';
 import { turnOff } from './second-factor';
 import { endSignIns, findByEmail } from './store';
@@ -19,6 +20,7 @@ export async function recoverAccount(call: Anybody, email: string): Promise<Pass
   const own = { ...call, who: { schoolId } };
   await turnOff(call, id);
   await endSignIns(own, id);
+  await noteWithdrawal(own, 'account-back', id);
   await addDeed(db, { schoolId, at: now, action: 'recoverAccount', subject: id });
   return makePasswordLink(own, id);
 }

@@ -110,6 +110,28 @@ describe('a database of an older release', () => {
     }
   });
 
+  it('keeps sign-ins through every change but the one that gave them devices: nobody signs in again after an upgrade', async () => {
+    const counts: Record<string, number> = {};
+    for (const from of [names[6]!, ...names.slice(7)]) {
+      rmSync(join(folder, databaseFile), { force: true });
+      await olderDatabase(from);
+      const file = new Libsql(join(folder, databaseFile));
+      const own = (file.prepare("select name from pragma_table_info('sessions')").all([]) as { name: string }[]).map(
+        ({ name }) => name,
+      );
+      const row: Readonly<Record<string, string | number>> = { id: 'x', account_id: 'a', data: '{}', school_id: 's' };
+      const set = own.filter((name) => name in row || /_ms$|device|address/.test(name));
+      file
+        .prepare(`insert into sessions (${set.join(', ')}) values (${set.map(() => '?').join(', ')})`)
+        .run(set.map((name) => row[name] ?? (name.endsWith('_ms') ? 1 : '')));
+      file.close();
+      const db = await openDatabase(folder);
+      counts[from] = (await db.selectFrom('sessions').select('id').execute()).length;
+      await db.destroy();
+    }
+    expect(Object.values(counts)).toEqual([0, ...names.slice(7).map(() => 1)]);
+  });
+
   it('holds what belongs together: a learner of no school, or a drive of no learner, is refused', async () => {
     await olderDatabase(names.at(-1)!);
     const db = await openDatabase(folder);

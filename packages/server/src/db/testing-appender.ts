@@ -1,9 +1,10 @@
 import { fullTest } from '@jasperwren/core/drive/testing';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { callNow } from '../call';
-import { appendEvents } from '../drives/append';
+import { appendEvents, appendTogether, canGoTogether, type Sent } from '../drives/append';
 import { addPieces } from '../traces/store';
 import { openKeeper } from './keeper';
+import { together } from './together';
 
 /**
  * A process that does nothing but append to a drive, to be killed: says on its output which batch was acknowledged.
@@ -13,6 +14,8 @@ const [dataDir = '', schoolId = '', accountId = '', first = '0'] = process.argv.
 const who = { schoolId, accountId, role: 'lead' } as const;
 const perBatch = 8;
 const keeper = await openKeeper(dataDir);
+const append = together(keeper.write, appendTogether);
+const deed: Sent['deed'] = () => ({ schoolId, at: new Date(), action: 'sendEvents', accountId, subject: 'killed' });
 const [start] = fullTest([]);
 
 for (let batch = Number(first); ; batch++) {
@@ -23,7 +26,11 @@ for (let batch = Number(first); ; batch++) {
   );
   // Several at once share a commit, as several devices would.
   const again = keeper.write((db) => appendEvents({ ...callNow(db), who }, 'killed', { events: events.slice(0, 2) }));
-  await Promise.all([keeper.write((db) => appendEvents({ ...callNow(db), who }, 'killed', { events })), again]);
+  // By either way: the start by itself, what follows together with others.
+  const all = canGoTogether({ events })
+    ? append({ who, now: new Date(), driveId: 'killed', batch: { events }, deed })
+    : keeper.write((db) => appendEvents({ ...callNow(db), who }, 'killed', { events }));
+  await Promise.all([all, again]);
   // A piece of the trace comes twice as well, as over a network that loses answers.
   const fix = [1_780_000_000_000 + batch * 1000, 48, -30, 5, -1] as const;
   const piece = { pieces: [{ id: `piece-${batch}`, source: 'device' as const, fixes: [fix] }] };
