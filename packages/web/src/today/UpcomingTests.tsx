@@ -10,12 +10,12 @@ export default function UpcomingTests({ learners }: { readonly learners: readonl
   return (
     <>
       {error && <ReadinessUnavailable onRetry={refetch} />}
+      <EstimatedAt rows={shown.flatMap(({ ready }) => ready ?? [])} />
       <Rows>
         {shown.map(({ learner, ready }) => (
           <TestRow key={learner.id} learner={learner} ready={ready} />
         ))}
       </Rows>
-      <EstimatedAt rows={shown.flatMap(({ ready }) => ready ?? [])} />
     </>
   );
 }
