@@ -21,8 +21,9 @@ import {
   writeRunCsv,
   type CsvRun,
 } from '@jasperwren/core/yard/telemetry-csv';
+import { unseenWithout } from '@jasperwren/core/yard/unseen';
 import { reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
-import { csvProblem, foundSentence, leftOutSentence } from '@jasperwren/words/yard-runs';
+import { csvProblem, foundSentence, leftOutSentence, unseenSentence } from '@jasperwren/words/yard-runs';
 import { exitCodes, printJson, printLines, UsageError, type Io } from './io';
 import { exitCodeOf } from './outcome';
 import { shippedStandard } from './records';
@@ -51,7 +52,7 @@ export async function yardCommand([what = '', ...args]: readonly string[], io: I
   if (what === 'send' && file !== undefined && positionals.length === 1) return send(file, values, io);
   if (what !== 'judge' || file === undefined || positionals.length > 1) throw new UsageError(say('yardUsage'));
   const standard = yardStandard(values.standard);
-  const read = readRun(file);
+  const read = readRun(file, new Set(standard.exercises.map(({ code }) => code)));
   if (typeof read === 'string') {
     io.err(`${file}: ${read}`);
     return exitCodes.unusable;
@@ -78,7 +79,7 @@ function yardStandard(id: string): EffectiveStandard {
   return standard;
 }
 
-function readRun(file: string): CsvRun | string {
+function readRun(file: string, zones?: ReadonlySet<string>): CsvRun | string {
   let bytes: Uint8Array;
   try {
     bytes = readFileSync(file);
@@ -88,7 +89,7 @@ function readRun(file: string): CsvRun | string {
   if (bytes.length > mostCsvBytes) return csvProblem({ code: 'too-large', mostMb: mostCsvBytes / 1e6 });
   const text = fileText(bytes);
   if (!text.ok) return text.problems.map(problemWords).join('; ');
-  const read = readRunCsv(text.value);
+  const read = readRunCsv(text.value, zones && { zones });
   return 'run' in read ? read.run : csvProblem(read.problem);
 }
 
@@ -132,7 +133,7 @@ function sheetOf(standard: EffectiveStandard, { drive, verdict }: JudgedRun): re
   return courseSheet(standard, drive, verdict, drive.lastMs);
 }
 
-function print(standard: EffectiveStandard, judged: JudgedRun, { unknown }: CsvRun, io: Io): void {
+function print(standard: EffectiveStandard, judged: JudgedRun, { unknown, missing }: CsvRun, io: Io): void {
   io.out(`${standard.name} v${standard.version}: ${verdictSentence(standard, judged.verdict)}`);
   const sheets = sheetOf(standard, judged);
   for (const { exercise, state, attempts, marks, failedBy } of sheets) {
@@ -153,6 +154,8 @@ function print(standard: EffectiveStandard, judged: JudgedRun, { unknown }: CsvR
   }
   const leftOut = leftOutSentence(judged.leftOut);
   if (leftOut) io.out(`  ${leftOut}`);
+  const unseen = unseenSentence(unseenWithout(standard, missing));
+  if (unseen) io.out(`  ${unseen}`);
   if (unknown.length > 0) io.out(`  ${say('unknownColumns', { columns: unknown.join(', ') })}`);
 }
 
@@ -200,5 +203,6 @@ function toJson(standard: EffectiveStandard, judged: JudgedRun, { unknown, missi
     leftOut,
     unknownColumns: unknown,
     missingChannels: missing,
+    unseen: unseenWithout(standard, missing).map(({ code }) => code),
   };
 }

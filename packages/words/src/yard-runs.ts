@@ -9,7 +9,14 @@ export const resource = {
   noTimes: 'The file has no column “at_ms” with times, or none of them can be read.',
   noChannels: 'The file has times but no column with sensor values.',
   tooMany: 'The file has more than {{most, number}} samples. Split it.',
-  torn: 'Row {{row}} cannot be read: a quotation mark is missing.',
+  torn: 'Row {{row}} cannot be read: it has other fields than the first row, or a quotation mark is missing.',
+  twice: 'The column “{{column}}” stands in the file twice.',
+  unreadable: 'Nothing is judged, since what cannot be read may be a fault. {{columns}}',
+  unreadableColumn_one: '{{column}}: {{count}} value of {{of}} cannot be read, “{{value}}” in row {{row}}.',
+  unreadableColumn_other:
+    '{{column}}: {{count}} values of {{of}} cannot be read, the first “{{value}}” in row {{row}}.',
+  times: 'The times span {{seconds, number}} s. No run takes that long: “at_ms” is in milliseconds.',
+  unseen: 'Without sensor values, these faults were not looked for: {{faults}}.',
   tooLarge: 'The file is larger than {{most}} MB. Split it.',
   gap: 'No signal for {{seconds}} s from {{at}}: not judged.',
   reaction: 'Reaction time {{seconds}} s.',
@@ -38,6 +45,14 @@ export function csvProblem(problem: CsvProblem | { readonly code: 'too-large'; r
       return t('tooMany', { most: problem.most });
     case 'torn':
       return t('torn', { row: problem.row });
+    case 'twice':
+      return t('twice', { column: problem.column });
+    case 'unreadable':
+      return t('unreadable', {
+        columns: problem.columns.map((one) => t('unreadableColumn', one)).join(' '),
+      });
+    case 'times':
+      return t('times', { seconds: problem.seconds });
     case 'too-large':
       return t('tooLarge', { most: problem.mostMb });
   }
@@ -64,6 +79,10 @@ export function leftOutSentence(leftOut: LeftOut): string {
     .map((why) => t(why, { count: leftOut[why] }));
   return parts.length === 0 ? '' : t('leftOut', { list: joinWords(parts) });
 }
+
+/** Which faults a run could not show, in a sentence; empty where it could show all. */
+export const unseenSentence = (items: readonly { readonly name: string }[]): string =>
+  items.length === 0 ? '' : t('unseen', { faults: joinWords([...new Set(items.map(({ name }) => name))]) });
 
 /** Minutes and seconds: "1:04". */
 export const clockWords = (ms: number): string =>

@@ -52,7 +52,8 @@ export function AddRun({ standards }: { readonly standards: readonly EffectiveSt
       setFailed(csvProblem({ code: 'too-large', mostMb: mostCsvBytes / 1e6 }));
       return;
     }
-    const read = readRunCsv(await file.text());
+    const zones = new Set(standards.flatMap(({ exercises }) => exercises.map(({ code }) => code)));
+    const read = readRunCsv(await file.text(), { zones });
     if (!('run' in read)) {
       setFailed(csvProblem(read.problem));
       return;

@@ -1,6 +1,6 @@
 import { watchPath, type WatchRows } from '@jasperwren/contract/yard-feed';
 import type { SentSample } from '@jasperwren/core/yard/sample';
-import { readRunCsv } from '@jasperwren/core/yard/telemetry-csv';
+import { readFeedRows } from '@jasperwren/core/yard/telemetry-csv';
 import { openLine } from './socket';
 
 /** Whether a run is heard; `unknown` where the school has no such run, or has it no more. */
@@ -28,8 +28,7 @@ export function watchRun(run: string, { from: first = 0, samples, none, hearing 
       next = Math.max(next, from + rows.length);
       if (next === 0) none?.();
       if (fresh.length === 0) return;
-      const read = readRunCsv([columns, ...fresh].join('\n'));
-      if ('run' in read) samples(read.run.samples);
+      samples(readFeedRows(columns, fresh));
     },
     lost: () => hearing?.('lost'),
     ended: () => hearing?.('unknown'),
