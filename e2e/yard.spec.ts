@@ -52,11 +52,19 @@ test('a timed yard by hand: clocks, demerits, measured values, looks and the ord
   await startOrEnd(page);
   // 16 cm by keypad is a demerit by its band.
   await press(page, 'r');
-  await page.getByRole('textbox', { name: 'Distance rolled back, cm' }).fill('15');
+  // The field has the focus as it opens: what is typed goes there, and no key passes through it.
+  await press(page, '1', '5');
+  await expect(page.getByRole('textbox', { name: 'Distance rolled back, cm' })).toHaveValue('15');
   await expect(page.getByRole('button', { name: yard('within', { value: '15', unit: 'cm' }) })).toBeDisabled();
   await page.getByRole('button', { name: yard('clear') }).click();
-  for (const digit of ['1', '6']) await page.getByRole('button', { name: digit, exact: true }).click();
-  await page.getByRole('button', { name: yard('record', { value: '16', unit: 'cm', grade: 'demerit' }) }).click();
+  // Half by touch, half by key, with the focus on a button.
+  await page.getByRole('button', { name: '1', exact: true }).click();
+  await press(page, '6');
+  await expect(
+    page.getByRole('button', { name: yard('record', { value: '16', unit: 'cm', grade: 'demerit' }) }),
+  ).toBeEnabled();
+  await press(page, 'Enter');
+  await expect(page.getByRole('textbox', { name: 'Distance rolled back, cm' })).toHaveCount(0);
   await minutes(page, 76 / 60);
   await expect(page.getByText(/^\d+ seconds left$/)).toBeVisible();
   await startOrEnd(page);

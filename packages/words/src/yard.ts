@@ -58,6 +58,7 @@ export const resource = {
   record: 'Record {{value}} {{unit}}: {{grade}}',
   within: '{{value}} {{unit}} is within the limit',
   typeValue: 'Type what was measured',
+  notRecorded: 'Not recorded: {{value}} {{unit}}.',
   clear: 'Clear',
   bands: 'Limits: {{list}}',
   pin: 'Pin',

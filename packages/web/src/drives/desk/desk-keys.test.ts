@@ -135,3 +135,37 @@ describe('the commands', () => {
     expect(asked()).toEqual([]);
   });
 });
+
+describe('while a panel asks for something', () => {
+  const all = [
+    ...Object.values(commandKeys).map(({ key }) => key),
+    ...'abcdefghijklmnopqrstuvwxyz0123456789.,',
+    'Enter',
+    'ArrowUp',
+    'Tab',
+  ];
+  const through = ['Escape', ' ', ',', '.'];
+  it.each([
+    [{ kind: 'measure', item: 'slope.roll-back' }, ['Escape']],
+    [{ kind: 'note' }, through],
+    [{ kind: 'drop-pin', pinId: 'p' }, through],
+  ] as const)('no key passes through it but those it lets: %j', (panel, passed) => {
+    for (const standard of [tally, timedYard])
+      for (const key of all) {
+        const { store, press, asked } = desk(standard, true, standard === timedYard ? 'slope' : undefined);
+        store.dispatch(panelOpened(panel));
+        const [taken] = press([key]);
+        expect([key, taken]).toEqual([key, (passed as readonly string[]).includes(key)]);
+        if (!taken) expect([key, asked(), store.getState().desk.panel]).toEqual([key, [], panel]);
+      }
+  });
+
+  it('every key means the same in every other panel as on the desk', () => {
+    for (const panel of [{ kind: 'more' }, { kind: 'tray' }, { kind: 'keys' }] as const) {
+      const { store, press, asked } = desk();
+      store.dispatch(panelOpened(panel));
+      press([commandKeys.end.key, commandKeys.exercise.key]);
+      expect(asked()).toEqual([['askToEnd'], ['nextOrEndExercise']]);
+    }
+  });
+});

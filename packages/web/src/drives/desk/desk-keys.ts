@@ -6,7 +6,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { AppDispatch, RootState } from '../../base/store';
 import type { DeskActions } from './desk-actions';
 import { tileKeys } from '../yard/tile-keys';
-import { categoryChosen, itemChosen, panelOpened, said, stepBack } from './desk-slice';
+import { categoryChosen, itemChosen, panelOpened, said, stepBack, type DeskPanel } from './desk-slice';
 
 /** The commands that are not letters or digits of the standard. */
 export const commandKeys = {
@@ -38,6 +38,14 @@ const exerciseKeys: Readonly<Record<string, ExerciseStepKind>> = {
   ArrowDown: 'shunt',
   ArrowRight: 'correction',
   ArrowLeft: 'look',
+};
+
+/** What a panel that asks for something lets through: the way back, and what happens on the road meanwhile. */
+const throughAsking: Readonly<Partial<Record<DeskPanel['kind'], readonly string[]>>> = {
+  // Its digits, points and commas are a value.
+  measure: [commandKeys.back.key],
+  note: [commandKeys.back.key, commandKeys.pin.key, commandKeys.spoke.key, commandKeys.tookControl.key],
+  'drop-pin': [commandKeys.back.key, commandKeys.pin.key, commandKeys.spoke.key, commandKeys.tookControl.key],
 };
 
 const letterNames = (letter: string, where: string) => t('noLetterInWhere', { letter, where });
@@ -78,6 +86,8 @@ export function deskKeys(
   return takeKey;
 
   function takeKey(key: string, onControl: boolean): boolean {
+    const through = throughAsking[desk().panel?.kind ?? 'more'];
+    if (through && !through.includes(key)) return false;
     // In a panel the space bar presses the button that has the focus, as everywhere.
     if (key === commandKeys.pin.key && onControl && desk().panel) return false;
     const step = exerciseKeys[key];

@@ -16,6 +16,7 @@ function Desk() {
       <textarea aria-label="note" />
       <input aria-label="name" />
       <input aria-label="choice" type="radio" />
+      <input aria-label="again" type="checkbox" />
       <button>press</button>
     </>
   );
@@ -48,6 +49,13 @@ it('leaves a key to whoever types, and to the browser', () => {
   expect(category()).toBeUndefined();
   press('s', {}, getByLabelText('choice'));
   expect(category()).toBeDefined();
+});
+
+it('holds whatever has the focus but a text field: a box that is ticked stops nothing but the space bar', () => {
+  const { getByLabelText } = render(<Desk />, { wrapper: AdasPage });
+  expect(press('s', {}, getByLabelText('again'))).toBe(false);
+  expect(category()).toBeDefined();
+  expect(press(' ', {}, getByLabelText('again'))).toBe(true);
 });
 
 it('is off where the device is set so, and once the desk is left', () => {

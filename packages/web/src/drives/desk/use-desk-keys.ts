@@ -14,6 +14,7 @@ export function useDeskKeys(standard: EffectiveStandard, actions: DeskActions): 
     const takeKey = deskKeys(standard, actions, dispatch, () => store.getState().desk);
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || isTyping(event.target)) return;
+      if (event.key === ' ' && isBox(event.target)) return;
       if (takeKey(event.key, isControl(event.target))) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
@@ -24,9 +25,15 @@ export function useDeskKeys(standard: EffectiveStandard, actions: DeskActions): 
 function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    (target.matches('input:not([type=radio]), textarea, select') || target.isContentEditable)
+    (target.matches(`input:not(${chosenByKeys}), textarea, select`) || target.isContentEditable)
   );
 }
+
+/** Fields into which nothing is typed: a box that has the focus stops no shortcut but the space bar that ticks it. */
+const chosenByKeys = '[type=radio], [type=checkbox], [type=button], [type=submit], [type=file]';
+
+const isBox = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.matches('[type=checkbox]');
 
 function isControl(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.matches('button, a, input');

@@ -2,12 +2,15 @@ import { t } from '@jasperwren/words/yard';
 import { gradeOfValue } from '@jasperwren/core/marking/measured';
 import { bandBrings } from '@jasperwren/words/marking/bands';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { Band, EffectiveStandard, Grade, Measured } from '@jasperwren/core/marking/standard';
+import type { Band, EffectiveStandard, Grade, Item, Measured } from '@jasperwren/core/marking/standard';
 import { capital, joinWords } from '@jasperwren/words/lists';
 import { useState } from 'react';
 import { GradeSign } from '../../../ui/GradeSign';
 import { typedNumber } from '../../../ui/typed-number';
+import { useAppDispatch } from '../../../base/hooks';
 import type { DeskActions } from '../desk-actions';
+import { said } from '../desk-slice';
+import { useDropped, useKeypadKeys } from './keypad-keys';
 import styles from './measure.module.css';
 import { Panel } from './Panel';
 
@@ -23,10 +26,17 @@ const typable = /^\d{0,6}(\.\d{0,2})?$/;
 
 /** A measured value by keypad, with the bands of the standard drawn: the value says the grade. */
 export function MeasurePanel({ itemCode, standard, actions }: Props) {
-  const [typed, setTyped] = useState('');
   const item = rulesOf(standard).items.get(itemCode)?.item;
-  if (!item?.measured) return null;
-  const { measured } = item;
+  return item?.measured ? <Keypad item={item} measured={item.measured} standard={standard} actions={actions} /> : null;
+}
+
+interface KeypadProps extends Omit<Props, 'itemCode'> {
+  readonly item: Item;
+  readonly measured: Measured;
+}
+
+function Keypad({ item, measured, standard, actions }: KeypadProps) {
+  const [typed, setTyped] = useState('');
   const { unit, quantity, bands } = measured;
   const value = typedNumber(typed);
   const grade =
@@ -34,13 +44,21 @@ export function MeasurePanel({ itemCode, standard, actions }: Props) {
   const type = (text: string) => {
     if (typable.test(text)) setTyped(text);
   };
+  const dispatch = useAppDispatch();
+  const taken = useDropped(typed, (left) => void dispatch(said(t('notRecorded', { value: left, unit }))));
+  const record = () => {
+    if (!grade || value === undefined) return;
+    taken();
+    actions.mark(item.code, grade.code, { measured: value });
+  };
+  useKeypadKeys({ digit: (key) => type(typed + key), back: () => setTyped(typed.slice(0, -1)), enter: record });
   return (
     <Panel title={t('measure', { quantity: capital(quantity), unit })}>
       <form
         className={styles.measure}
         onSubmit={(event) => {
           event.preventDefault();
-          if (grade && value !== undefined) actions.mark(item.code, grade.code, { measured: value });
+          record();
         }}
       >
         <input

@@ -9,9 +9,13 @@ import { stepBack } from '../desk-slice';
 export function Panel({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   const dispatch = useAppDispatch();
   const heading = useRef<HTMLHeadingElement>(null);
-  useEffect(() => heading.current?.focus(), []);
+  const section = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // A panel that asks has the focus in its field.
+    if (!section.current?.contains(document.activeElement)) heading.current?.focus();
+  }, []);
   return (
-    <section className={styles.panel} aria-label={title}>
+    <section ref={section} className={styles.panel} aria-label={title}>
       <div className={styles.panelHead}>
         <h2 ref={heading} tabIndex={-1}>
           {title}

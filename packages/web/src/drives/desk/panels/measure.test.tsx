@@ -1,7 +1,9 @@
 import { timedYard } from '@jasperwren/core/marking/testing-standards';
 import { fireEvent, render, screen } from '@testing-library/react';
+import { store } from '../../../base/store';
 import { AdasPage } from '../../../base/testing-page';
 import type { DeskActions } from '../desk-actions';
+import { deskOpened } from '../desk-slice';
 import { MeasurePanel } from './MeasurePanel';
 
 const mark = jest.fn();
@@ -9,12 +11,14 @@ const rolledBack = timedYard.categories
   .flatMap(({ items }) => items)
   .find(({ code, measured }) => code.startsWith('slope') && measured?.unit === 'cm')!;
 
+let unmount: () => void;
+
 beforeEach(() => {
   mark.mockClear();
-  render(
+  ({ unmount } = render(
     <MeasurePanel itemCode={rolledBack.code} standard={timedYard} actions={{ mark } as unknown as DeskActions} />,
     { wrapper: AdasPage },
-  );
+  ));
 });
 
 const field = () => screen.getByRole<HTMLInputElement>('textbox');
@@ -57,4 +61,34 @@ it('records nothing before there is a number, and nothing that is within the lim
   expect(record().textContent).toBe('1 cm is within the limit');
   fireEvent.submit(record().closest('form')!);
   expect(mark).not.toHaveBeenCalled();
+});
+
+it('has the focus in its field, and takes digits wherever the focus is', () => {
+  expect(document.activeElement).toBe(field());
+  for (const target of [document.body, screen.getByRole('button', { name: '7' }), window])
+    fireEvent.keyDown(target, { key: '2' });
+  fireEvent.keyDown(document.body, { key: ',' });
+  fireEvent.keyDown(document.body, { key: '5' });
+  expect(field().value).toBe('222.5');
+  fireEvent.keyDown(document.body, { key: 'Backspace' });
+  fireEvent.keyDown(document.body, { key: 'h' });
+  expect(field().value).toBe('222.');
+  fireEvent.keyDown(screen.getByRole('button', { name: '7' }), { key: 'Enter' });
+  expect(mark).toHaveBeenCalledWith(rolledBack.code, expect.any(String), { measured: 222 });
+});
+
+it('says so where something typed is dropped, and nothing where it was recorded', () => {
+  const receipt = () => store.getState().desk.receipt;
+  store.dispatch(deskOpened());
+  type('16');
+  fireEvent.submit(field().closest('form')!);
+  unmount();
+  expect(receipt()).not.toContain('Not recorded');
+  const again = render(
+    <MeasurePanel itemCode={rolledBack.code} standard={timedYard} actions={{ mark } as unknown as DeskActions} />,
+    { wrapper: AdasPage },
+  );
+  type('20');
+  again.unmount();
+  expect(receipt()).toBe('Not recorded: 20 cm.');
 });
