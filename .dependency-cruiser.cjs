@@ -43,7 +43,7 @@ module.exports = {
       'server-below-web',
       'server imports contract, core and words',
       '^packages/server/src',
-      '^packages/(roads|motion|core|contract|words|server)/src|node_modules|^node:|^(crypto|fs|path|util|http|zlib|stream|worker_threads|(timers|fs|stream)/promises)$',
+      '^packages/(roads|motion|core|contract|words|server)/src|node_modules|^node:|^(crypto|fs|os|path|util|http|zlib|stream|worker_threads|(timers|fs|stream)/promises)$',
     ),
     only(
       'web-on-contract',

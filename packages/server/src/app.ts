@@ -30,7 +30,8 @@ import { plainBody, smallSignIn } from './http/plain-body';
 import { requireHttps } from './http/require-https';
 import { serveRoutes, type Handlers } from './http/serve-routes';
 import { sessions } from './http/session';
-import { uploads } from './roads/upload';
+import { uploads } from './http/upload';
+import { roadsGuard } from './roads/admit-upload';
 import type { Runner } from './jobs/runner';
 import type { Workers } from './jobs/threads';
 import { learnerHandlers } from './learners/handlers';
@@ -77,7 +78,7 @@ export function createApp(parts: Parts): Koa {
   app.use(sessions(app, keeper, config));
   app.use(refuseForgedRequests);
   app.use(smallSignIn);
-  app.use(uploads(keeper.db, config.dataDir));
+  app.use(uploads(config.dataDir, roadsGuard(keeper.db, config.dataDir)));
   app.use(bodyParser({ enableTypes: ['json'], jsonLimit: '1mb', onError: badBody }));
   app.use(plainBody);
   app.use(routerOf(parts).routes());

@@ -11,7 +11,7 @@ export const resource = {
   tooMany: 'The file has more than {{most, number}} samples. Split it.',
   torn: 'Row {{row}} cannot be read: it has other fields than the first row, or a quotation mark is missing.',
   twice: 'The column “{{column}}” stands in the file twice.',
-  unreadable: 'Nothing is judged, since what cannot be read may be a fault. {{columns}}',
+  unreadable: 'Not judged: a value that cannot be read could be a fault. {{columns}}',
   unreadableColumn_one: '{{column}}: {{count}} value of {{of}} cannot be read, “{{value}}” in row {{row}}.',
   unreadableColumn_other:
     '{{column}}: {{count}} values of {{of}} cannot be read, the first “{{value}}” in row {{row}}.',

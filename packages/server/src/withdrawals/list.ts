@@ -1,7 +1,10 @@
 import { appendFileSync, closeSync, existsSync, fsyncSync, openSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Db } from '../db/database';
-import type { WithdrawalKind } from './note';
+
+/** What can be taken back for good, so that no restore may bring it back. */
+export type WithdrawalKind =
+  'learner' | 'school' | 'trace' | 'run' | 'debrief-link' | 'route-link' | 'car' | 'account' | 'account-back';
 
 /** Something that was taken back: erased, deleted, revoked, removed. */
 export interface Withdrawal {

@@ -1,24 +1,34 @@
 import { t } from '@jasperwren/words/refusals';
 import { randomUUID } from 'node:crypto';
-import { createWriteStream, mkdirSync, statfsSync } from 'node:fs';
+import { createWriteStream, mkdirSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Transform } from 'node:stream';
+import { Transform, type TransformCallback } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { routeNames, routeOf } from '@jasperwren/contract/routes';
 import createError from 'http-errors';
 import type { Context, Middleware } from 'koa';
-import type { Db } from '../db/database';
-import { diskFull, invalid } from '../refusal';
-import { refuseWithoutRoom, reserve, roomFor } from './admit-upload';
-import { beginsLikeRoads, firstBytes } from './first-bytes';
 import { uploadsIn } from '../uploads-folder';
-import { staffOf } from '../http/session';
+import { staffOf } from './session';
 
 /** The largest file that may be sent, in bytes. */
 const mostBytes = 160e6;
 /** The room on the disk is looked at again after so many bytes. */
 const lookEveryBytes = 4e6;
+
+/** Says no to a file before it is taken, and while it is. Each throws what is to be said. */
+export interface FileGuard {
+  /**
+   * @param sending how many files of the school are being sent already
+   * @param bytes how long it says it is; 0 where it does not
+   */
+  readonly admit: (schoolId: string, sending: number, bytes: number) => Promise<void>;
+  /** So many bytes tell what a file is. */
+  readonly firstBytes: number;
+  /** Looks at them, or at all of a shorter file. */
+  readonly refuseOther: (start: Buffer) => void;
+  readonly refuseWithoutRoom: () => void;
+}
 
 const paths = new Set(
   routeNames.map(routeOf).flatMap(({ upload, path, method }) => (upload ? [`${method} ${path}`] : [])),
@@ -26,10 +36,9 @@ const paths = new Set(
 
 /**
  * Puts a file that is sent to a route which takes one onto the disk, piece by piece; the handler finds its path as
- * `call.upload`. What nobody takes over is deleted. A file for which there is no room, or that is none of roads by its first
- * bytes, is refused before the rest is taken.
+ * `call.upload`. What nobody takes over is deleted. What the guard refuses is refused before the rest is taken.
  */
-export function uploads(db: Db, dataDir: string): Middleware {
+export function uploads(dataDir: string, guard: FileGuard): Middleware {
   /** How many files of each school are being sent. */
   const sending = new Map<string, number>();
   return async (ctx, next) => {
@@ -48,9 +57,9 @@ export function uploads(db: Db, dataDir: string): Middleware {
     try {
       const length = ctx.request.length ?? 0;
       if (length > mostBytes) throw tooLarge();
-      refuseWithoutRoom(await roomFor(db, dataDir, who.schoolId), before, length);
+      await guard.admit(who.schoolId, before, length);
       mkdirSync(uploadsIn(dataDir), { recursive: true, mode: 0o700 });
-      await pipeline(ctx.req, checked(dataDir), createWriteStream(file, { mode: 0o600 }));
+      await pipeline(ctx.req, checked(guard), createWriteStream(file, { mode: 0o600 }));
       ctx.state['upload'] = file;
       await next();
     } catch (error) {
@@ -63,32 +72,42 @@ export function uploads(db: Db, dataDir: string): Middleware {
   };
 }
 
-/** Lets pass what may be a file of roads, as long as it is not too large and leaves room on the disk. */
-function checked(dataDir: string): Transform {
+/** Lets pass what the guard does, as long as it is not too large. */
+function checked(guard: FileGuard): Transform {
   let bytes = 0;
   let looked = 0;
   let start: Buffer | undefined = Buffer.alloc(0);
-  const problemAt = (): Error | undefined => {
-    if (bytes > mostBytes) return tooLarge();
-    if (bytes - looked < lookEveryBytes) return undefined;
-    looked = bytes;
-    const { bavail, bsize } = statfsSync(dataDir);
-    return bavail * bsize < reserve ? diskFull(t('noRoomForRoads'), { code: 'disk-full' }) : undefined;
+  /** Calls back with what a check throws, or else with what goes on. */
+  const pass = (done: TransformCallback, check: () => Buffer | undefined) => {
+    try {
+      done(null, check());
+    } catch (error) {
+      done(error as Error);
+    }
   };
   return new Transform({
     transform(chunk: Buffer, _, done) {
-      bytes += chunk.length;
-      const problem = problemAt();
-      if (problem || !start) return done(problem, chunk);
-      start = Buffer.concat([start, chunk]);
-      if (start.length < firstBytes) return done();
-      const head = start;
-      start = undefined;
-      return done(beginsLikeRoads(head.subarray(0, firstBytes)) ? undefined : noRoads(), head);
+      pass(done, () => {
+        bytes += chunk.length;
+        if (bytes > mostBytes) throw tooLarge();
+        if (bytes - looked >= lookEveryBytes) {
+          looked = bytes;
+          guard.refuseWithoutRoom();
+        }
+        if (!start) return chunk;
+        start = Buffer.concat([start, chunk]);
+        if (start.length < guard.firstBytes) return undefined;
+        const head = start;
+        start = undefined;
+        guard.refuseOther(head.subarray(0, guard.firstBytes));
+        return head;
+      });
     },
     flush(done) {
-      if (!start) return done();
-      return beginsLikeRoads(start) ? done(null, start) : done(noRoads());
+      pass(done, () => {
+        if (start) guard.refuseOther(start);
+        return start;
+      });
     },
   });
 }
@@ -100,4 +119,3 @@ function endAfterAnswer(ctx: Context): void {
 }
 
 const tooLarge = () => createError(413, t('fileTooLarge', { megabytes: mostBytes / 1e6 }), { code: 'too-large' });
-const noRoads = () => invalid(t('noFileOfRoads'), { code: 'no-roads-file' });
