@@ -4,7 +4,7 @@ import type { StoredRoads } from '@jasperwren/roads/source';
 import { placeWords, t } from '@jasperwren/words/routes';
 import { divIcon, type Map as LeafletMap } from 'leaflet';
 import { lazy, Suspense, useReducer, useRef, useState } from 'react';
-import { Marker, useMap, useMapEvents } from 'react-leaflet';
+import { Marker, useMap, useMapClick } from '../picture/on-map';
 import { api } from '../../base/api';
 import { told } from '../../ui/told';
 import type { FromFile } from '../list/AddFromTrack';
@@ -118,6 +118,6 @@ function hintFor(tool: Tool): string {
 function Taps({ onTap, onMap }: { readonly onTap: (at: Place) => void; readonly onMap: (map: LeafletMap) => void }) {
   const map = useMap();
   onMap(map);
-  useMapEvents({ click: ({ latlng: { lat, lng } }) => onTap({ lat, lon: lng }) });
+  useMapClick(onTap);
   return null;
 }

@@ -4,7 +4,7 @@ import { t } from '@jasperwren/words/routes';
 import dayjs from 'dayjs';
 import { divIcon } from 'leaflet';
 import { useMemo } from 'react';
-import { Marker, Polyline, Popup } from 'react-leaflet';
+import { Marker, Polyline, Popup } from '../picture/on-map';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
 import { longDate } from '../../ui/format';

@@ -4,7 +4,7 @@ import { placesAlong } from '@jasperwren/core/routes/along-line';
 import { metresBetween } from '@jasperwren/roads/geometry';
 import { DomEvent, divIcon, type LatLng, type LeafletMouseEvent } from 'leaflet';
 import { useMemo, useRef } from 'react';
-import { Marker, Polyline, useMap } from 'react-leaflet';
+import { Marker, Polyline, useMap } from '../picture/on-map';
 import { t } from '@jasperwren/words/routes';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';

@@ -4,7 +4,7 @@ import type { StoredRoads } from '@jasperwren/roads/source';
 import { restrictionProblem } from '@jasperwren/words/roads/problems';
 import { joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/routes';
-import { CircleMarker, Tooltip } from 'react-leaflet';
+import { CircleMarker, Tooltip } from '../picture/on-map';
 import { Link, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { Page, Rows, Section } from '../../ui/Page';
@@ -86,12 +86,22 @@ function HardToReach({ stored }: { readonly stored: StoredRoads }) {
       </div>
       <RoadPicture stored={stored}>
         {reach.deadEnds.map(({ lat, lon, name }) => (
-          <CircleMarker key={`${lat} ${lon}`} center={[lat, lon]} radius={4} color={colours.ink} weight={2}>
+          <CircleMarker
+            key={`${lat} ${lon}`}
+            center={[lat, lon]}
+            radius={4}
+            pathOptions={{ color: colours.ink, weight: 2 }}
+          >
             <Tooltip>{name ?? t('unnamedRoads')}</Tooltip>
           </CircleMarker>
         ))}
         {reach.apart.map(({ lat, lon, junctions, names }) => (
-          <CircleMarker key={`apart ${lat} ${lon}`} center={[lat, lon]} radius={9} color={colours.jasper} weight={3}>
+          <CircleMarker
+            key={`apart ${lat} ${lon}`}
+            center={[lat, lon]}
+            radius={9}
+            pathOptions={{ color: colours.jasper, weight: 3 }}
+          >
             <Tooltip>{t('partApart', { count: junctions, names: names[0] ?? t('unnamedRoads') })}</Tooltip>
           </CircleMarker>
         ))}

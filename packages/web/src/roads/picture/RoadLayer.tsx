@@ -1,6 +1,6 @@
 import { DomUtil, Layer, type LeafletEvent, type Map as LeafletMap, type ZoomAnimEvent } from 'leaflet';
 import { useEffect } from 'react';
-import { useMap } from 'react-leaflet';
+import { useMap } from './on-map';
 import { useThemeName } from '../../base/Theme';
 import { fonts, tokens, type ThemeName } from '../../base/tokens';
 import { drawRoads } from './draw-roads';

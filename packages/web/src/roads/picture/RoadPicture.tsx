@@ -4,7 +4,7 @@ import { openRoads } from '@jasperwren/roads/source';
 import { t } from '@jasperwren/words/routes';
 import type { LatLngBoundsExpression } from 'leaflet';
 import { useMemo, type ReactNode } from 'react';
-import { MapContainer, TileLayer, ZoomControl } from 'react-leaflet';
+import { MapPicture, TileLayer } from './on-map';
 import { api } from '../../base/api';
 import { prepareRoads } from './prepare';
 import styles from './picture.module.css';
@@ -28,29 +28,30 @@ export function RoadPicture({ stored, show, fillsPage = false, children }: Props
   const [south, west, north, east] = roads.bounds;
   return (
     <div className={styles.picture} role="region" aria-label={t('roadPicture')}>
-      <MapContainer
+      <MapPicture
+        className={styles.map!}
         bounds={
           show ?? [
             [south, west],
             [north, east],
           ]
         }
-        className={styles.map!}
-        zoomSnap={0.5}
-        scrollWheelZoom={fillsPage}
-        wheelPxPerZoomLevel={120}
-        maxZoom={18}
-        minZoom={9}
-        attributionControl={false}
-        zoomControl={false}
-        preferCanvas
+        options={{
+          zoomSnap: 0.5,
+          scrollWheelZoom: fillsPage,
+          wheelPxPerZoomLevel: 120,
+          maxZoom: 18,
+          minZoom: 9,
+          attributionControl: false,
+          preferCanvas: true,
+        }}
+        zoomTitles={{ zoomInTitle: t('zoomIn'), zoomOutTitle: t('zoomOut') }}
       >
-        <ZoomControl zoomInTitle={t('zoomIn')} zoomOutTitle={t('zoomOut')} />
-        {tiles && <TileLayer url={tiles.address} opacity={0.35} maxZoom={18} className={styles.tiles} />}
+        {tiles && <TileLayer url={tiles.address} opacity={0.35} maxZoom={18} className={styles.tiles!} />}
         <RoadLayer roads={roads} />
         {!fillsPage && <WheelOnceChosen />}
         {children}
-      </MapContainer>
+      </MapPicture>
       {tiles && <p className={styles.credit}>{tiles.credit}</p>}
     </div>
   );

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useMap } from 'react-leaflet';
+import { useMap } from './on-map';
 
 /** In a page the wheel goes on down the page; it zooms while the picture is what was clicked or reached by key. */
 export function WheelOnceChosen() {

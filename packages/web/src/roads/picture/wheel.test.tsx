@@ -5,7 +5,7 @@ const box = document.body.appendChild(document.createElement('div'));
 const stop = box.appendChild(document.createElement('button'));
 const elsewhere = document.body.appendChild(document.createElement('button'));
 const scrollWheelZoom = { enable: jest.fn(), disable: jest.fn() };
-jest.mock('react-leaflet', () => ({ useMap: () => ({ getContainer: () => box, scrollWheelZoom }) }));
+jest.mock('./on-map', () => ({ useMap: () => ({ getContainer: () => box, scrollWheelZoom }) }));
 
 it('lets the wheel zoom from when something of the picture is chosen until something else is', () => {
   const { unmount } = render(<WheelOnceChosen />);

@@ -2,7 +2,7 @@ import type { PlacesView } from '@jasperwren/contract/places';
 import type { StoredRoads } from '@jasperwren/roads/source';
 import { placeWords, t } from '@jasperwren/words/traces';
 import { useMemo } from 'react';
-import { CircleMarker, Tooltip } from 'react-leaflet';
+import { CircleMarker, Tooltip } from '../picture/on-map';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
 import { RoadPicture } from '../picture/RoadPicture';

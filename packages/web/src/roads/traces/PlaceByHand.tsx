@@ -10,7 +10,7 @@ import { t } from '@jasperwren/words/traces';
 import Button from '@mui/material/Button';
 import Slider from '@mui/material/Slider';
 import { useMemo, useState } from 'react';
-import { useMapEvents } from 'react-leaflet';
+import { useMapClick } from '../picture/on-map';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Failed, Loading, NotWorkedOut } from '../../ui/states';
@@ -136,6 +136,6 @@ function Placing({ standard, drive, onPlace, stored, reading }: PlacingProps) {
 }
 
 function Taps({ onTap }: { readonly onTap: (place: { readonly lat: number; readonly lon: number }) => void }) {
-  useMapEvents({ click: ({ latlng }) => onTap({ lat: latlng.lat, lon: latlng.lng }) });
+  useMapClick(onTap);
   return null;
 }

@@ -3,7 +3,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { t } from '@jasperwren/words/traces';
 import { useMemo, useState } from 'react';
-import { Polyline } from 'react-leaflet';
+import { Polyline } from '../picture/on-map';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
 import { Ribbon } from '../../ui/Ribbon';

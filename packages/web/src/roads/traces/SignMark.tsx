@@ -2,7 +2,7 @@ import type { GradeSign as Sign } from '@jasperwren/core/marking/standard';
 import { divIcon } from 'leaflet';
 import { useMemo } from 'react';
 import { createPortal } from 'react-dom';
-import { Marker } from 'react-leaflet';
+import { Marker } from '../picture/on-map';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './drive-road.module.css';
 

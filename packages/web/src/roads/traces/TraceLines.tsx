@@ -1,7 +1,7 @@
 import type { DrivenPiece, TraceReading } from '@jasperwren/core/traces/reading';
 import { placeOf } from '@jasperwren/roads/traces/along-piece';
 import { useMemo } from 'react';
-import { Polyline } from 'react-leaflet';
+import { Polyline } from '../picture/on-map';
 import { useThemeName } from '../../base/Theme';
 import { tokens } from '../../base/tokens';
 
