@@ -117,28 +117,37 @@ async function update(call: InSchool, id: string, changes: Updateable<Tables['le
   return getLearner(call, id);
 }
 
-/** Learners with the number of their drives and the latest one. */
+/** Learners with the number of their drives and the latest one: each looked up by index, nothing of the others is read. */
 function selectLearners({ db, who: { schoolId } }: InSchool) {
   return db
-    .with('driven', (cte) =>
-      cte
-        .selectFrom('drives')
-        // With max(), SQLite takes the other columns from the row that holds the maximum.
-        .select((eb) => [
-          'learner_id',
-          'id as last_id',
-          'digest',
-          eb.fn.max('started_at').as('last_at'),
-          eb.fn.countAll<number>().as('drives'),
-        ])
-        .where('school_id', '=', schoolId)
-        .groupBy('learner_id'),
-    )
     .selectFrom('learners')
-    .leftJoin('driven', 'driven.learner_id', 'learners.id')
+    .leftJoin('drives as last', (join) =>
+      join
+        .on('last.school_id', '=', schoolId)
+        .on('last.id', '=', (eb) =>
+          eb
+            .selectFrom('drives as own')
+            .select('own.id')
+            .where('own.school_id', '=', schoolId)
+            .whereRef('own.learner_id', '=', 'learners.id')
+            .orderBy('own.started_at', 'desc')
+            .limit(1),
+        ),
+    )
     .leftJoin('accounts', 'accounts.id', 'learners.instructor_id')
     .selectAll('learners')
-    .select(['driven.drives', 'driven.last_id', 'driven.last_at', 'driven.digest', 'accounts.name as instructor_name'])
+    .select((eb) => [
+      eb
+        .selectFrom('drives as each')
+        .select((each) => each.fn.countAll<number>().as('n'))
+        .where('each.school_id', '=', schoolId)
+        .whereRef('each.learner_id', '=', 'learners.id')
+        .as('drives'),
+      'last.id as last_id',
+      'last.started_at as last_at',
+      'last.digest',
+      'accounts.name as instructor_name',
+    ])
     .where('learners.school_id', '=', schoolId);
 }
 

@@ -1,3 +1,4 @@
+import type { AuditPage } from '@jasperwren/contract/audit';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { NewYardCar, YardRunView } from '@jasperwren/contract/yard';
 import { feedPath, watchPath, type WatchRows } from '@jasperwren/contract/yard-feed';
@@ -73,6 +74,17 @@ it('keeps the rows of a car, each once, and goes on where it was cut off', async
   expect(await watched('cut', 5, 85)).toEqual(rowsOf(85, 5));
   const runs = (await lead.send<readonly YardRunView[]>('GET', '/api/yard/runs')).body;
   expect(runs).toContainEqual(expect.objectContaining({ id: 'cut', car: 'Car 3', source: 'car', samples: 90 }));
+});
+
+it('leaves a line in the trail where a car begins a run, once', async () => {
+  for (let i = 0; i < 2; i++) {
+    const car = await socket(feedPath, asCar());
+    await car.ask({ run: 'told', columns });
+    car.ws.close();
+  }
+  const { lines } = (await lead.send<AuditPage>('GET', '/api/audit?action=carBeganRun')).body;
+  const own = lines.filter(({ subject }) => subject === 'told');
+  expect(own).toMatchObject([{ action: 'carBeganRun', detail: 'Car 3', address: '127.0.0.1', byLearner: false }]);
 });
 
 it('passes rows on as they come, in their order, to all who watch', async () => {
