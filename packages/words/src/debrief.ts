@@ -4,6 +4,8 @@ export const resource = {
   theInstructorTookControl: 'The instructor took control.',
   theInstructorPrompted: 'The instructor prompted.',
   thisFaultFailedTheTest: ', this fault failed the test',
+  thisFaultCrossedTheLimit: ', this fault crossed the limit',
+  countsTowardsTheLimit: ', counts towards the limit',
   faults: 'Faults',
   faultsInOrder: 'Faults in order',
   noFaults: 'No faults.',

@@ -124,9 +124,9 @@ describe('the reasons', () => {
     const { marks, verdict, otherwise } = debriefOf(tally, drive, []);
     expect(verdict.outcome).toBe('fail');
     expect(otherwiseSentence(tally, otherwise!)).toBe('Without that fault: pass, 1 of 15 driving faults.');
-    expect(marks.map(({ mark: { atMs }, decided }) => [atMs / minute, decided])).toEqual([
-      [8, false],
-      [26, true],
+    expect(marks.map(({ mark: { atMs }, part }) => [atMs / minute, part])).toEqual([
+      [8, undefined],
+      [26, 'failed'],
     ]);
     expect(marks[0]?.myth?.code).toBe('stall-fails');
     expect(marks[1]).toMatchObject({
@@ -137,6 +137,19 @@ describe('the reasons', () => {
     });
     expect(JSON.stringify(marks[1])).not.toContain('others-waited');
     expect(marks[1]?.myth).toBeUndefined();
+  });
+});
+
+describe('a limit that many faults share', () => {
+  it('is crossed by one of them; the others count towards it', () => {
+    // Sixteen driving faults where fifteen are allowed.
+    const items = ['signs.lights', 'controls.gears', 'controls.stalled', 'speed.limit'];
+    const many = Array.from({ length: 17 }, (_, i) => [i + 1, mark(items[i % items.length]!)] as const);
+    const { marks, verdict } = debriefOf(tally, driven(...many), []);
+    expect(verdict.outcome).toBe('fail');
+    expect(marks.filter(({ part }) => part === 'failed')).toEqual([]);
+    expect(marks.flatMap(({ part, mark: { atMs } }) => (part === 'crossed' ? [atMs / minute] : []))).toEqual([16]);
+    expect(marks.filter(({ part }) => part === 'counts').length).toBeGreaterThanOrEqual(15);
   });
 });
 

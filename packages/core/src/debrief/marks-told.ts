@@ -12,8 +12,8 @@ const helpWithinMs = 15_000;
 /** A mark as it is told to the learner. */
 export interface MarkTold {
   readonly mark: Mark;
-  /** It is among the reasons of a fail. */
-  readonly decided: boolean;
+  /** What it has to do with a fail: it failed the test by itself, it crossed a limit, or it counts towards one that was crossed. */
+  readonly part?: 'failed' | 'crossed' | 'counts';
   /** What was answered about it, as question and answer. */
   readonly circumstances: readonly { readonly question: AdviserQuestion['code']; readonly answer: AnswerKey }[];
   readonly spoke: boolean;
@@ -26,7 +26,6 @@ export interface MarkTold {
 /** Every mark that counts, in order of time, with what is known about it. */
 export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Verdict): readonly MarkTold[] {
   const { items } = rulesOf(standard);
-  const deciding = new Set(verdict.reasons.flatMap(({ marks }) => marks.map(({ id }) => id)));
   const myths = mythsFor(standard, drive);
   const told = new Set<string>();
   const near = (moments: Drive['prompts'], atMs: number) =>
@@ -37,7 +36,7 @@ export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Ve
     if (myth) told.add(myth.code);
     return {
       mark,
-      decided: deciding.has(mark.id),
+      ...partIn(verdict, mark.id),
       circumstances: answersTold(behaviour, mark.advice?.answers ?? {}),
       spoke: near(drive.prompts, mark.atMs),
       tookControl: near(drive.interventions, mark.atMs),
@@ -48,6 +47,15 @@ export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Ve
       ...(myth && { myth }),
     };
   });
+}
+
+/** The strongest part that a mark has in any of the reasons; the mark that crossed a limit is found by the judge. */
+function partIn({ reasons }: Verdict, id: string): Pick<MarkTold, 'part'> {
+  const own = reasons.filter(({ marks }) => marks.some((mark) => mark.id === id));
+  const crossed = own.filter(({ crossedBy }) => crossedBy?.id === id);
+  if (crossed.some(({ marks }) => marks.length === 1)) return { part: 'failed' };
+  if (crossed.length > 0) return { part: 'crossed' };
+  return own.length > 0 ? { part: 'counts' } : {};
 }
 
 function answersTold(behaviour: string, answers: Readonly<Record<string, string>>): MarkTold['circumstances'] {

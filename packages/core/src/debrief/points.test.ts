@@ -151,8 +151,9 @@ describe('every fault as it is told', () => {
     );
     const told = marksTold(tally, drive, judgeDrive(tally, drive));
     expect(told.map(({ mark: { id } }) => id)).toEqual(['small', 'grave']);
-    expect(told[0]).toMatchObject({ decided: false, spoke: false, tookControl: false });
-    expect(told[1]).toMatchObject({ decided: true, spoke: true, tookControl: false });
+    expect(told[0]).toMatchObject({ spoke: false, tookControl: false });
+    expect(told[0]!.part).toBeUndefined();
+    expect(told[1]).toMatchObject({ part: 'failed', spoke: true, tookControl: false });
   });
 
   it('counts nothing that does not count, whatever was driven, and names no item twice to work on', () => {

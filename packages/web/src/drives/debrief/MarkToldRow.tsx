@@ -14,9 +14,15 @@ interface Props {
   readonly chosen: boolean;
 }
 
+const partWords = {
+  failed: 'thisFaultFailedTheTest',
+  crossed: 'thisFaultCrossedTheLimit',
+  counts: 'countsTowardsTheLimit',
+} as const;
+
 /** One mark as it is told: what, how serious, why, and what is wrongly believed about it. */
 export function MarkToldRow({ told, grade, name, chosen }: Props) {
-  const { mark, decided, circumstances, spoke, tookControl, notes, myth } = told;
+  const { mark, part, circumstances, spoke, tookControl, notes, myth } = told;
   // Where it was answered it is told with the rest.
   const answered = circumstances.some(({ question }) => question === 'help');
   const help = answered ? '' : tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorPrompted') : '';
@@ -34,7 +40,7 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
         <span className="muted">
           {' '}
           {grade?.name ?? mark.grade}
-          {decided && t('thisFaultFailedTheTest')}
+          {part && t(partWords[part])}
         </span>
         {notes.map((note) => (
           <p key={note}>{note}</p>
