@@ -84,7 +84,7 @@ export function rawRequests(seed: number): () => RawRequest {
 }
 
 /** How long one connection may stay without an answer, in milliseconds: half of a request is waited for. */
-const mostMs = 60;
+const mostMs = 150;
 
 /**
  * Sends requests, several at a time, each over a connection of its own.
