@@ -8,17 +8,18 @@ const api = `http://127.0.0.1:${process.env['JASPERWREN_PORT'] ?? 4180}`;
 const charts = '**/assets/AreaChart*';
 
 /**
- * Keeps no more than so many answers, the oldest go first. The plugin of the library notes every address in a database of its
- * own, which outlives the cache: ids of drives would stay on the device of somebody who has signed out. The function is written
- * into the service worker as text, hence the number in it.
+ * Keeps no more than so many answers (300) and files of charts (30), the oldest go first. The plugin of the library notes every
+ * address in a database of its own, which outlives the cache: ids of drives would stay on the device of somebody who has signed
+ * out. The function is written into the service worker as it stands here, an arrow as others are: it can use nothing from around it.
  */
-const keepLatest = (most: number) => ({
-  cacheDidUpdate: new Function(
-    'update',
-    `return caches.open(update.cacheName).then((cache) => cache.keys().then((all) =>
-      Promise.all(all.slice(0, Math.max(0, all.length - ${most})).map((one) => cache.delete(one)))))`,
-  ) as () => Promise<void>,
-});
+const keepLatest = {
+  cacheDidUpdate: async ({ cacheName }: { readonly cacheName: string }) => {
+    const cache = await caches.open(cacheName);
+    const all = await cache.keys();
+    const most = cacheName === 'jasperwren-assets' ? 30 : 300;
+    await Promise.all(all.slice(0, Math.max(0, all.length - most)).map((one) => cache.delete(one)));
+  },
+};
 
 export default defineConfig({
   root: import.meta.dirname,
@@ -58,13 +59,13 @@ export default defineConfig({
               cacheName: 'jasperwren-answers',
               networkTimeoutSeconds: 6,
               cacheableResponse: { statuses: [200] },
-              plugins: [keepLatest(300)],
+              plugins: [keepLatest],
             },
           },
           {
             urlPattern: ({ url }) => url.pathname.startsWith('/assets/'),
             handler: 'CacheFirst',
-            options: { cacheName: 'jasperwren-assets', plugins: [keepLatest(30)] },
+            options: { cacheName: 'jasperwren-assets', plugins: [keepLatest] },
           },
         ],
       },
