@@ -79,11 +79,13 @@ function checked(guard: FileGuard): Transform {
   let start: Buffer | undefined = Buffer.alloc(0);
   /** Calls back with what a check throws, or else with what goes on. */
   const pass = (done: TransformCallback, check: () => Buffer | undefined) => {
+    let goesOn: Buffer | undefined;
     try {
-      done(null, check());
+      goesOn = check();
     } catch (error) {
-      done(error as Error);
+      return done(error as Error);
     }
+    return done(null, goesOn);
   };
   return new Transform({
     transform(chunk: Buffer, _, done) {
