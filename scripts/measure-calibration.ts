@@ -12,7 +12,7 @@ console.log(
 for (const law of laws.filter(({ name }) => name.includes(process.argv[4] ?? ''))) {
   const began = Date.now();
   const one = measureCalibration(tally, law, learners, seed);
-  const { counted, outright, levelSpread, power, ownShape, fall, form, knownRoads } = one.school.assumptions;
+  const { counted, outright, levelSpread, power, ownShape, fallLesson, fallsFor, fallWeek, form, knownRoads } = one.school.assumptions;
   console.log(
     [
       law.name.padEnd(34),
@@ -20,7 +20,7 @@ for (const law of laws.filter(({ name }) => name.includes(process.argv[4] ?? '')
       `share of mocks ${one.share.toFixed(3)}, last ${one.last.toFixed(3)}`,
       `coverage ${(100 * one.coverage).toFixed(1)} %, width ${(100 * one.width).toFixed(0)}`,
       `bias ${points(one.bias)} (${one.biasByDrives.map(points).join(', ')})`,
-      `fitted ${[counted, outright, levelSpread, power, ownShape, fall, form, knownRoads].map((n) => n.toFixed(2)).join(' ')} markers ${[...one.school.markers.values()].map(({ factor }) => factor.toFixed(2)).join(' ')}`,
+      `fitted ${[counted, outright, levelSpread, power, ownShape, fallLesson, fallsFor, fallWeek, form, knownRoads].map((n) => n.toFixed(3)).join(' ')} factors ${[...one.school.markers.values(), ...one.school.centres.values(), ...one.school.realTests.values()].map(({ factor }) => factor.toFixed(2)).join(' ')}`,
       `${((Date.now() - began) / 1000).toFixed(0)} s`,
     ].join('; '),
   );

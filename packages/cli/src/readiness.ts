@@ -6,17 +6,20 @@ import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
-import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
+import { assumptionsFor, unknownSchools, type Assumptions } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
+import { parseSchoolFigures } from '@jasperwren/core/formats/school-figures-file';
+import { sightOf } from '@jasperwren/core/readiness/shown';
+import { testKindOf } from '@jasperwren/core/readiness/test-kind';
 import { judgementWord, reasonWords, standingWords } from '@jasperwren/words/readiness-items';
 import { chanceSentence, howItCame } from '@jasperwren/words/readiness-estimate';
 import { exitCodes, printJson, UsageError, type Io } from './io';
-import { knownIds, ownStandard, readRecords, shippedStandard } from './records';
+import { knownIds, ownStandard, readFileAs, readRecords, shippedStandard } from './records';
 
 /**
- * `readiness FILE [--standard ID] [--on DATE] [--seed N] [--json]`: reads drive records of one learner and says how
- * ready they were on a day, from the drives before it. Exits 0 where it is "book", 3 at "not yet", 4 at "nearly" and
+ * `readiness FILE [--standard ID] [--school FILE] [--on DATE] [--seed N] [--json]`: reads drive records of one learner and says
+ * how ready they were on a day, from the drives before it, by the figures of a school or by the stated defaults. Exits 0 where it is "book", 3 at "not yet", 4 at "nearly" and
  * "cannot say yet", 2 where the file cannot be used.
  */
 export function readinessCommand(args: readonly string[], io: Io): number {
@@ -24,6 +27,7 @@ export function readinessCommand(args: readonly string[], io: Io): number {
     args: [...args],
     options: {
       standard: { type: 'string' },
+      school: { type: 'string' },
       on: { type: 'string' },
       seed: { type: 'string', default: '1' },
       json: { type: 'boolean', default: false },
@@ -37,6 +41,8 @@ export function readinessCommand(args: readonly string[], io: Io): number {
     throw new UsageError(say('readinessUsage'));
   const read = readRecords(file, io);
   if (!read) return exitCodes.unusable;
+  const schools = values.school === undefined ? unknownSchools : readFileAs(values.school, parseSchoolFigures, io);
+  if (!schools) return exitCodes.unusable;
   const records = eachOnce(read);
   if (typeof records === 'string') {
     io.err(`${file}: ${records}`);
@@ -54,11 +60,17 @@ export function readinessCommand(args: readonly string[], io: Io): number {
     const one = evidenceOfDrive(own, drive);
     if (!one)
       io.err(say('leftOutOfIt', { file, test: record.driveId, why: verdictSentence(own, judgeDrive(own, drive)) }));
-    return one ?? [];
+    return one ? { ...one, ...markerOf(record) } : [];
   });
-  const readiness = estimate({ standard, evidence, on, assumptions: defaultAssumptions, seed });
+  const school = schools[testKindOf(standard)];
+  const assumptions = assumptionsFor(school, standard.id);
+  const sights = new Map(records.map((record) => sightOf(ownStandard(record) ?? standard)).map((one) => [one.id, one]));
+  const readiness = estimate({ standard, evidence, on, assumptions, school, sights, seed });
   if (values.json) printJson(io, { standard: standard.id, on: on.toISOString().slice(0, 10), ...readiness });
-  else print(readiness, standard, io);
+  else {
+    print(readiness, standard, assumptions, io);
+    io.out(`  ${say(values.school === undefined ? 'byDefaults' : 'bySchool')}`);
+  }
   return {
     book: exitCodes.pass,
     'not-yet': exitCodes.fail,
@@ -71,6 +83,12 @@ export function readinessCommand(args: readonly string[], io: Io): number {
 function dayOf(text: string): Date | undefined {
   const day = new Date(`${text}T23:59:59Z`);
   return !Number.isNaN(day.getTime()) && day.toISOString().startsWith(text) && text.length === 10 ? day : undefined;
+}
+
+/** Who marked a drive: whoever started it. */
+function markerOf({ events }: DriveRecord): { readonly marker?: string } {
+  const by = events.find(({ type }) => type === 'started')?.by;
+  return by === undefined ? {} : { marker: by };
 }
 
 /** Each drive once; where one is there twice and differs, both places. */
@@ -101,7 +119,7 @@ function standardFor(records: readonly DriveRecord[], asked: string | undefined)
   return own ?? (asked === undefined ? undefined : shippedStandard(asked));
 }
 
-function print(readiness: Readiness, standard: EffectiveStandard, io: Io): void {
+function print(readiness: Readiness, standard: EffectiveStandard, assumptions: Assumptions, io: Io): void {
   const { judgement, checks, changes, chance } = readiness;
   io.out(say('wordUnder', { word: judgementWord(judgement.word), standard: standard.name, version: standard.version }));
   io.out(chanceSentence(readiness));
@@ -111,5 +129,5 @@ function print(readiness: Readiness, standard: EffectiveStandard, io: Io): void 
   io.out(`  ${say('daysGained')}`);
   for (const change of changes.slice(0, 5).filter((one) => one.chance > chance.mean))
     io.out(`    ${change.name}: +${(20 * (change.chance - chance.mean)).toFixed(1)}`);
-  for (const words of howItCame(readiness, defaultAssumptions)) io.out(`  ${words}`);
+  for (const words of howItCame(readiness, assumptions)) io.out(`  ${words}`);
 }

@@ -15,7 +15,11 @@ import { UsageError, type Io } from './io';
 const mostPrinted = 20;
 
 /** The drive records of a file; undefined where it cannot be used, with place and cause on the error output. */
-export function readRecords(file: string, io: Io): readonly DriveRecord[] | undefined {
+export const readRecords = (file: string, io: Io): readonly DriveRecord[] | undefined =>
+  readFileAs(file, parseDriveRecords, io);
+
+/** What a file holds as text of a format; undefined where it cannot be used, with place and cause on the error output. */
+export function readFileAs<T>(file: string, parse: (source: string) => Parsed<T>, io: Io): T | undefined {
   let bytes: Uint8Array;
   try {
     bytes = readFileSync(file);
@@ -23,18 +27,14 @@ export function readRecords(file: string, io: Io): readonly DriveRecord[] | unde
     io.err(say('cannotBeRead', { file, why: error instanceof Error ? error.message : String(error) }));
     return undefined;
   }
-  const parsed = parsedRecords(bytes);
+  const text = fileText(bytes);
+  const parsed = text.ok ? parse(text.value) : text;
   if (parsed.ok) return parsed.value;
   for (const problem of parsed.problems.slice(0, mostPrinted))
     io.err(`${file}: ${problem.path || 'the file'}: ${problemWords(problem)}`);
   const more = parsed.problems.length - mostPrinted;
   if (more > 0) io.err(say('andMore', { file, count: more }));
   return undefined;
-}
-
-function parsedRecords(bytes: Uint8Array): Parsed<readonly DriveRecord[]> {
-  const text = fileText(bytes);
-  return text.ok ? parseDriveRecords(text.value) : text;
 }
 
 /** The standard that the record holds or that ships in the version it names. */

@@ -4,7 +4,7 @@ import { t as say } from '@jasperwren/words/command';
 const calls = [
   ['judge FILE [--standard ID] [--json]', 'judgeDoes'],
   ['judge FILE --standard all', 'judgeAllDoes'],
-  ['readiness FILE [--standard ID] [--on DATE] [--seed N] [--json]', 'readinessDoes'],
+  ['readiness FILE [--standard ID] [--school FILE] [--on DATE] [--seed N] [--json]', 'readinessDoes'],
   ['roads summary FILE [--json]', 'roadsSummaryDoes'],
   [
     'roads route FILE --from LAT,LON --to LAT,LON [--by distance|time] [--style instructor|device] [--json]',

@@ -1,21 +1,14 @@
-import type { Assumptions, MarkerSeverity, School } from '@jasperwren/core/readiness/assumptions';
-import type { Calibration } from '@jasperwren/core/readiness/calibration';
+import type { Factor } from '@jasperwren/core/readiness/assumptions';
+import type { Calibration, TestsHere } from '@jasperwren/core/readiness/calibration';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import type { Judgement } from '@jasperwren/core/readiness/judgement';
-
-/** What the school's own learners say, see `School`; maps as pairs. */
-export interface SchoolFigures {
-  readonly assumptions: Assumptions;
-  readonly errors: School['errors'];
-  readonly counted: readonly (readonly [behaviour: string, share: number])[];
-  readonly outright: readonly (readonly [behaviour: string, share: number])[];
-  readonly markers: readonly (readonly [accountId: string, severity: MarkerSeverity])[];
-  readonly learners: number;
-  readonly drives: number;
-}
+import type { DateAdvice } from '@jasperwren/core/readiness/outlook';
+import type { Lesson } from '@jasperwren/core/readiness/practice';
+import type { StandardSight } from '@jasperwren/core/readiness/shown';
+import type { SchoolFigures } from '@jasperwren/core/readiness/school-figures';
 
 /** How strict a marker of the school is. */
-export interface MarkerView extends MarkerSeverity {
+export interface MarkerView extends Factor {
   readonly name: string;
 }
 
@@ -31,6 +24,13 @@ export interface ReadinessInput {
   readonly evidence: readonly Evidence[];
   readonly results: readonly RealResult[];
   readonly school: SchoolFigures;
+  /** The moment for which it is estimated, the same on every page of a day; RFC 3339. */
+  readonly on: string;
+  readonly lessons: readonly Lesson[];
+  readonly testDate?: string;
+  readonly centre?: string;
+  /** What the standards of the drives look at. */
+  readonly sights: readonly StandardSight[];
   /** When the figures of the school were fitted, RFC 3339; missing where its own say nothing yet. */
   readonly schoolMadeAt?: string;
   /** Chance that the safety questions are right on the day of the test, or today, 0 to 1. */
@@ -46,6 +46,8 @@ export interface ReadinessRow {
   readonly instructorName?: string;
   readonly word: Judgement['word'];
   readonly next: Judgement['next'];
+  /** What that means for the date of the test. */
+  readonly advice: DateAdvice;
   /** The first of its reasons; the page of the learner has them all. */
   readonly reason?: Judgement['reasons'][number];
   /** Chance of a pass, 0 to 1, with its 90 % interval. */
@@ -71,6 +73,10 @@ export interface SchoolReadiness {
   readonly pending: number;
   readonly load: readonly InstructorLoad[];
   readonly calibration: Calibration;
+  /** How driving tests went beside what was expected, by test centre. */
+  readonly centres: readonly TestsHere[];
+  /** The same by who marked most of the mock tests: for lead instructors alone, empty for others. */
+  readonly testsByMarker: readonly TestsHere[];
   /** For lead instructors alone; empty for others. */
   readonly markers: readonly MarkerView[];
 }

@@ -29,7 +29,8 @@ export const resource = {
   takesANumber: '--{{name}} takes a number from 0 to {{most}}.',
   takesAUnit: '--unit takes mph or km/h.',
   takesASurface: '--surface takes one of {{surfaces}}.',
-  readinessUsage: 'Name one file: jasperwren readiness FILE [--standard ID] [--on YYYY-MM-DD] [--seed N] [--json]',
+  readinessUsage:
+    'Name one file: jasperwren readiness FILE [--standard ID] [--school FILE] [--on YYYY-MM-DD] [--seed N] [--json]',
   noStandard: '{{file}}: no standard to judge by; choose one with --standard ({{known}})',
   leftOutOfIt: '{{file}}: mock test {{test}} is left out. {{why}}',
   wordUnder: '{{word}}, under {{standard}} v{{version}}',
@@ -70,6 +71,9 @@ export const resource = {
   unknownColumns: 'Columns that are not known: {{columns}}',
   judgeDoes: 'result, reasons and what is left, of records of mock tests',
   judgeAllDoes: 'the results under every standard, as a table',
+  byDefaults: 'By the stated defaults: no school’s figures were given (--school FILE).',
+  bySchool:
+    'By the figures of your school. Lessons, traces and safety questions are not in the files: where there are any, the page takes them in as well.',
   readinessDoes: 'how ready a learner was, from the mock tests in the file',
   roadsSummaryDoes: 'what a file of roads holds (.osm, .osm.gz, .geojson)',
   roadsRouteDoes: 'the way between two places, with its directions',

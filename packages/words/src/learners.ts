@@ -4,7 +4,6 @@ export const resource = {
   startMockTest: 'Start mock test',
   fromMockTests_one: 'from {{count}} mock test',
   fromMockTests_other: 'from {{count}} mock tests',
-  wouldPassOf20: 'Would pass {{days}} of 20 tests.',
   next: 'Next: {{next}}',
   nextSteps: 'Next steps',
   nextLesson: 'Next lesson',

@@ -1,8 +1,15 @@
 import type { Assumptions } from '@jasperwren/core/readiness/assumptions';
 import type { Readiness, WhatMovesIt } from '@jasperwren/core/readiness/estimate';
-import { testDayRange } from '@jasperwren/core/readiness/judgement';
+import {
+  isEnough,
+  nearlyFrom,
+  testDayRange,
+  testsOf20,
+  type JudgementReason,
+} from '@jasperwren/core/readiness/judgement';
 import { joinWords, percent } from './lists';
-import { toDoWords } from './readiness-items';
+import { judgementWord, reasonWords, testDays, toDoWords } from './readiness-items';
+import { dateForLearner } from './readiness-outlook';
 import { wordsOf } from './words';
 
 export const resource = {
@@ -16,6 +23,12 @@ export const resource = {
   about: 'Would pass about {{n}} of 20 tests. Based on {{tests}}.',
   aboutRange: 'Would pass about {{n}} of 20 tests (range {{low}} to {{high}}). Based on {{tests}}.',
   general: '{{minor}} minor and {{failing}} failing faults per test',
+  allTheSame: '{{sentence}} {{word}} all the same: {{reason}}',
+  wouldPass: 'Would pass {{days}} of 20 tests.',
+  wouldPassBut: 'Would pass {{days}} of 20 tests, but: {{reason}}',
+  onRoads: '{{tests}} on roads',
+  inTheYard: '{{tests}} in the yard',
+  underThis: '{{tests}}, {{own}} of them under this standard',
   fromSchool:
     'Learners in general start at {{general}}, from {{tests}} with {{learners}} of your school. With few learners the defaults weigh more.',
   fromDefaults:
@@ -24,10 +37,17 @@ export const resource = {
     'This learner: {{minor}} minor and {{failing}} failing faults expected in a test on new roads, marked by an average marker. Their mock tests weigh as much as {{exposure}} tests driven today. A mock test counts half after {{days}} days.',
   level:
     'All areas together say how good the learner is. Each area’s share says what to work on. Failing faults follow the level, with a part of their own.',
-  fall: 'In 4 weeks of lessons faults fall by about {{fall}}, for most learners {{low}} to {{high}}. Familiar roads bring {{known}} of the faults of new roads. One learner’s days differ by about {{form}}.',
+  fall: 'The first lesson takes about {{lesson}} of the faults, each later one a little less; learners differ in that. A mock test counts as a lesson. Familiar roads bring {{known}} of the faults of new roads. One learner’s days differ by about {{form}}.',
   prompt: 'A prompt without a fault counts {{weight}} of the fault it prevented.',
   moves:
     'From the school’s figures alone: {{alone}} of 20 tests. After one more mock test without a fault: {{clean}}. After one with a failing fault: {{failing}}.',
+  exact:
+    'Worked out exactly from the limits of the standard. For 9 of 10 learners like this one the chance lies within the range.',
+  fewer:
+    'The last {{n}} mock tests had clearly fewer faults than the ones before. The figure follows them, and the range is wider.',
+  more: 'The last {{n}} mock tests had clearly more faults than the ones before. The figure follows them, and the range is wider.',
+  others_one: '{{count}} drive of another kind of test says nothing of this one and is left out.',
+  others_other: '{{count}} drives of another kind of test say nothing of this one and are left out.',
   simulated:
     '{{tests, number}} tests were simulated and judged by the limits of the standard. For 9 of 10 learners like this one the chance lies within the range.',
   tooEarly: '{{name}}, we have not driven enough full mock tests to say. That is not a bad sign.',
@@ -41,23 +61,46 @@ export const resource = {
 
 const t = wordsOf('readiness-estimate', resource);
 
-const twentieths = (chance: number): number => Math.round(20 * chance);
-
 /** The estimate in a sentence, with its interval and the tests behind it. */
-export function chanceSentence({ chance, drives, sheets }: Readiness): string {
+export function chanceSentence(readiness: Readiness): string {
+  const { chance, drives, sheets, judgement } = readiness;
   const tests = joinWords([
     ...(drives > 0 ? [t('mockTests', { count: drives })] : []),
     ...(sheets > 0 ? [t('drivingTests', { count: sheets })] : []),
   ]);
   if (tests === '') return t('nothing');
-  const n = twentieths(chance.mean);
+  const n = testsOf20(chance.mean);
   const [low, high] = testDayRange(chance);
-  return low === high ? t('about', { n, tests }) : t('aboutRange', { n, low, high, tests });
+  const sentence = low === high ? t('about', { n, tests }) : t('aboutRange', { n, low, high, tests });
+  const [reason] = judgement.reasons;
+  return reason && isKeptBack(judgement.word, chance.mean)
+    ? t('allTheSame', { sentence, word: judgementWord(judgement.word), reason: reasonWords(reason) })
+    : sentence;
+}
+
+/** Whether the word says less than the chance alone would: then it says why in the same breath. */
+function isKeptBack(word: Readiness['judgement']['word'], mean: number): boolean {
+  if (word === 'nearly') return isEnough(mean);
+  return word === 'not-yet' && testsOf20(mean) >= nearlyFrom;
+}
+
+/** The chance in a line, with what keeps the learner back although it is high. */
+export function chanceLine(row: {
+  readonly word: Readiness['judgement']['word'];
+  readonly mean: number;
+  readonly from: number;
+  readonly to: number;
+  readonly reason?: JudgementReason;
+}): string {
+  const days = testDays(row);
+  return row.reason && isKeptBack(row.word, row.mean)
+    ? t('wouldPassBut', { days, reason: reasonWords(row.reason) })
+    : t('wouldPass', { days });
 }
 
 /** How the figure came about, step by step, for the instructor. */
 export function howItCame(
-  { chance, exposure, school, expected }: Readiness,
+  { chance, exposure, school, expected, test, others, change }: Readiness,
   a: Assumptions,
   moves?: WhatMovesIt,
 ): readonly string[] {
@@ -66,7 +109,7 @@ export function howItCame(
     school.drives > 0
       ? t('fromSchool', {
           general,
-          tests: t('mockTests', { count: school.drives }),
+          tests: drivesOfSchool(school, test),
           learners: t('learners', { count: school.learners }),
         })
       : t('fromDefaults', { general }),
@@ -78,9 +121,7 @@ export function howItCame(
     }),
     t('level'),
     t('fall', {
-      fall: percent(a.fall),
-      low: percent(a.fall - a.fallSpread),
-      high: percent(a.fall + a.fallSpread),
+      lesson: percent(a.fallLesson),
       known: percent(a.knownRoads),
       form: percent(a.form),
     }),
@@ -88,27 +129,40 @@ export function howItCame(
     ...(moves
       ? [
           t('moves', {
-            alone: twentieths(moves.schoolAlone),
-            clean: twentieths(moves.afterClean),
-            failing: twentieths(moves.afterFailing),
+            alone: testsOf20(moves.schoolAlone),
+            clean: testsOf20(moves.afterClean),
+            failing: testsOf20(moves.afterFailing),
           }),
         ]
       : []),
-    t('simulated', { tests: chance.tests }),
+    ...(change ? [t(change.to, { n: change.drives })] : []),
+    ...(others > 0 ? [t('others', { count: others })] : []),
+    chance.tests > 0 ? t('simulated', { tests: chance.tests }) : t('exact'),
   ];
 }
 
+/** How many drives of what kind stand behind the figures of a school. */
+function drivesOfSchool({ drives, underThis }: Readiness['school'], test: Readiness['test']): string {
+  const tests = t('mockTests', { count: drives });
+  const there = test === 'road' ? t('onRoads', { tests }) : t('inTheYard', { tests });
+  return underThis < drives ? t('underThis', { tests: there, own: underThis }) : there;
+}
+
 /** The same for a learner: without statistics. */
-export function forTheLearner({ chance, changes, checks, judgement }: Readiness, name: string): readonly string[] {
+export function forTheLearner(
+  { chance, changes, checks, judgement, outlook }: Readiness,
+  name: string,
+): readonly string[] {
   const [first, second] = changes.filter(({ chance: changed }) => changed > chance.mean + 0.01);
   const open = checks.filter(({ ok }) => !ok).map(toDoWords);
   const area = first?.name.toLowerCase() ?? '';
   return [
-    judgement.word === 'cannot-say' ? t('tooEarly', { name }) : t('forLearner', { name, n: twentieths(chance.mean) }),
+    judgement.word === 'cannot-say' ? t('tooEarly', { name }) : t('forLearner', { name, n: testsOf20(chance.mean) }),
     ...(first
       ? [second ? t('helpsMostTwo', { area, second: second.name.toLowerCase() }) : t('helpsMost', { area })]
       : []),
     open.length > 0 ? t('toDo', { items: open.join(' ') }) : t('allDone'),
+    ...[dateForLearner(outlook.advice) ?? []].flat(),
     t('noPromise'),
   ];
 }

@@ -2,6 +2,7 @@ import { wanted, type ReadinessItem } from '@jasperwren/core/readiness/checklist
 import {
   bookFrom,
   testDayRange,
+  testsOf20,
   type JudgementReason,
   type JudgementWord,
   type NextStep,
@@ -51,7 +52,7 @@ export const resource = {
   fewerPrompts: 'Prompt less than once in {{minutes}} minutes.',
   tooLittle: 'Too little driven under test conditions to say.',
   enough: 'Would pass {{days}} of 20 tests.',
-  notEnough: 'Would pass {{days}} of 20 tests. To book: {{needed}} or more.',
+  notEnough: 'Would pass about {{n}} of 20 tests ({{days}}). To book: {{needed}} or more.',
   allShown: 'Everything on the readiness list is done.',
   courseEnough: 'Would pass all exercises of the course in about {{n}} of 20 tests, by how they came out so far.',
   courseNotEnough:
@@ -148,14 +149,14 @@ export function reasonWords(reason: JudgementReason): string {
     case 'estimate':
       return reason.enough
         ? t('enough', { days: testDays(reason) })
-        : t('notEnough', { days: testDays(reason), needed: Math.round(20 * bookFrom) });
+        : t('notEnough', { n: testsOf20(reason.mean), days: testDays(reason), needed: bookFrom });
     case 'all-shown':
       return t('allShown');
     case 'course': {
-      const n = Math.round(20 * reason.chance);
+      const n = testsOf20(reason.chance);
       if (reason.enough) return t('courseEnough', { n });
-      const chance = Math.round(20 * reason.weakestChance);
-      return t('courseNotEnough', { n, exercise: reason.weakest, chance, needed: Math.round(20 * bookFrom) });
+      const chance = testsOf20(reason.weakestChance);
+      return t('courseNotEnough', { n, exercise: reason.weakest, chance, needed: bookFrom });
     }
     case 'to-do':
       return toDoWords(reason.item);

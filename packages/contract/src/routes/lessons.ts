@@ -41,6 +41,7 @@ export const lessonsRoutes = {
     reads: ['readiness', 'learners', 'sheets', 'accounts'],
     ofSchool: true,
   }).answers<SchoolReadiness>(),
+  schoolFigures: get('/api/readiness/figures.json', 'staff').file(),
   readiness: get('/api/learners/:learnerId/readiness', 'staff', {
     reads: ['readiness', 'learners', 'drives', 'sheets', 'reviews', 'checks', 'standards'],
   }).answers<ReadinessInput>(),

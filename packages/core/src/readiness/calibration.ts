@@ -1,3 +1,6 @@
+import betaQuantile from '@stdlib/stats-base-dists-beta-quantile';
+import type { Factor } from './assumptions';
+
 /** An estimate made before a real test, and how the test went. */
 export interface PastTest {
   /** 0 to 1. */
@@ -85,4 +88,35 @@ function tendencyOf(outcomes: readonly PastTest[]): Calibration['tendency'] {
   if (variance === 0) return undefined;
   const z = (passed - expected) / Math.sqrt(variance);
   return Math.abs(z) < tendencyFrom ? undefined : z < 0 ? 'too-hopeful' : 'too-gloomy';
+}
+
+/** How the driving tests of a group went beside what was expected of them. */
+export interface TestsHere {
+  readonly name: string;
+  readonly tests: number;
+  readonly passed: number;
+  /** The mean of what was estimated before, 0 to 1. */
+  readonly expected: number;
+  /** Where the share that passes lies in nine of ten cases, 0 to 1 (Jeffreys' interval). */
+  readonly from: number;
+  readonly to: number;
+  /** Faults of these tests beside what mock tests lead to expect, drawn to 1 until there are enough. */
+  readonly factor?: Factor;
+  /** Mock tests and driving tests part: what was expected lies outside the interval. */
+  readonly parts: boolean;
+}
+
+/** Below so many tests nothing is said of mock and driving tests parting (house default). */
+export const testsWanted = 8;
+
+/** How the tests of one group went; undefined where none has an estimate from before. */
+export function testsHere(name: string, outcomes: readonly PastTest[], factor?: Factor): TestsHere | undefined {
+  if (outcomes.length === 0) return undefined;
+  const tests = outcomes.length;
+  const passed = outcomes.filter((one) => one.passed).length;
+  const expected = outcomes.reduce((sum, { chance }) => sum + chance, 0) / tests;
+  const at = (share: number) => betaQuantile(share, passed + 0.5, tests - passed + 0.5);
+  const [from, to] = [at(0.05), at(0.95)];
+  const parts = tests >= testsWanted && (expected < from || expected > to);
+  return { name, tests, passed, expected, from, to, ...(factor && { factor }), parts };
 }

@@ -1,6 +1,6 @@
 import { familiarityWord } from '../places/familiarity';
 import type { EffectiveStandard } from '../marking/standard';
-import { onCourseAlone } from './course-alone';
+import { testKindOf } from './test-kind';
 import { totalOf, type Evidence } from './evidence';
 
 const dayMs = 86_400_000;
@@ -62,17 +62,19 @@ export function checklist(
   on: Date,
   questions: number | undefined,
 ): readonly ReadinessItem[] {
+  const kind = testKindOf(standard);
   const recent = evidence
-    .filter(({ kind, at }) => {
-      const age = (on.getTime() - Date.parse(at)) / dayMs;
-      return kind === 'drive' && age >= 0 && age <= wanted.weeks * 7;
+    .filter((one) => {
+      const age = (on.getTime() - Date.parse(one.at)) / dayMs;
+      // A drive of another kind of test is no mock test of this one.
+      return one.kind === 'drive' && one.test === kind && age >= 0 && age <= wanted.weeks * 7;
     })
     .sort((a, b) => (a.at < b.at ? -1 : 1));
   const tests = recent.filter(({ completed }) => completed);
   return [
-    enough(tests, onCourseAlone(standard) ? 0 : wanted.minutes),
+    enough(tests, testKindOf(standard) === 'yard' ? 0 : wanted.minutes),
     lastTwo(standard, recent),
-    ...(onCourseAlone(standard) ? [] : [unfamiliar(tests)]),
+    ...(testKindOf(standard) === 'yard' ? [] : [unfamiliar(tests)]),
     ...independent(standard, recent),
     ...exercises(standard, recent),
     ...(questions === undefined ? [] : [asked(questions)]),

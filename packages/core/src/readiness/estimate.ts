@@ -5,8 +5,14 @@ import { compileStandard } from './compiled';
 import { wholeTest, type Evidence, type FaultKind } from './evidence';
 import { courseStanding } from './course';
 import { judgeReadiness, type Judgement } from './judgement';
-import { expectedByCategory, expectedTotal, posteriorOn } from './posterior';
-import { simulate, usualEffort, type Chance, type Effort } from './simulate';
+import { chanceOf } from './chance';
+import type { Change } from './change';
+import { outlookOf, type Outlook } from './outlook';
+import { expectedByCategory, expectedTotal, posteriorOn, seenOf, type Posterior } from './posterior';
+import type { Lesson } from './practice';
+import type { StandardSight } from './shown';
+import { testKindOf, type TestKind } from './test-kind';
+import { usualEffort, type Chance, type Effort } from './simulate';
 
 /** Everything an estimate rests on. */
 export interface Question {
@@ -18,6 +24,13 @@ export interface Question {
   readonly school?: School;
   /** Chance that the safety questions are right on the day of the test, 0 to 1. */
   readonly questions?: number | undefined;
+  /** Lessons held and booked. */
+  readonly lessons?: readonly Lesson[];
+  /** When the driving test is, `YYYY-MM-DD`, and where. */
+  readonly testDate?: string;
+  readonly centre?: string;
+  /** What the standards of the drives look at besides the one asked about, by id. */
+  readonly sights?: ReadonlyMap<string, StandardSight>;
   readonly seed: number;
   readonly effort?: Effort;
 }
@@ -37,15 +50,23 @@ export interface Readiness {
   readonly chance: Pick<Chance, 'mean' | 'from' | 'to' | 'tests'>;
   readonly checks: readonly ReadinessItem[];
   readonly judgement: Judgement;
+  readonly outlook: Outlook;
+  /** That the last mock tests differ from the ones before; missing where nothing speaks for it. */
+  readonly change?: Change;
   /** Areas by what working on them would bring, the most first. */
   readonly changes: readonly AreaChange[];
-  /** Drives and sheets that stand behind it. */
+  /** Drives and sheets that stand behind it, and those that show nothing of this test. */
+  readonly others: number;
   readonly drives: number;
   readonly sheets: number;
   /** Weighted tests that stand behind it. */
   readonly exposure: number;
   /** Learners and drives of the school that stand behind what is assumed of learners in general. */
-  readonly school: Pick<School, 'learners' | 'drives'>;
+  readonly school: Pick<School, 'learners' | 'drives'> & {
+    /** Of those drives, those under this standard. */
+    readonly underThis: number;
+  };
+  readonly test: TestKind;
   /** Faults expected on a test. */
   readonly expected: Readonly<Record<FaultKind, number>>;
 }
@@ -53,27 +74,32 @@ export interface Readiness {
 /** The moment for which a day's estimate is made, the end of the day in UTC: it holds all day, wherever it is asked. */
 export const asOf = (now: Date): Date => new Date(`${now.toISOString().slice(0, 10)}T23:59:59Z`);
 
-/** Would this learner pass, how sure is that, and what would change it? */
-export function estimate({
-  standard,
-  evidence,
-  on,
-  assumptions,
-  school,
-  questions,
-  seed,
-  effort,
-}: Question): Readiness {
-  const posterior = posteriorOn(on, standard, evidence, assumptions, school);
-  const { halved, ...chance } = simulate(standard, posterior, seed, effort ?? usualEffort, compileStandard(standard));
+/** So likely a change has to be before it is said (house default). */
+const saidFrom = 0.8;
+
+/**
+ * Would this learner pass, how sure is that, what would change it, and what does that mean for the date? Every page, list and
+ * command says what this says.
+ */
+export function estimate(question: Question): Readiness {
+  const { standard, evidence, on, school, questions, seed, effort } = question;
+  const posterior = posteriorFor(question);
+  const { halved, ...chance } = chanceOf(standard, posterior, seed, effort ?? usualEffort, compileStandard(standard));
   const counted = expectedByCategory(posterior, 'counted');
   const outright = expectedByCategory(posterior, 'outright');
   const checks = checklist(standard, evidence, on, questions);
+  const judgement = judgeReadiness(chance, checks, courseStanding(standard, evidence, on));
   const past = evidence.filter(({ at }) => Date.parse(at) <= on.getTime());
+  const seen = seenOf(on, standard, evidence, school ?? unknownSchool, question);
+  const of = (kind: Evidence['kind']) => seen.filter((one) => one.evidence.kind === kind).length;
+  const { change } = posterior;
   return {
     chance,
     checks,
-    judgement: judgeReadiness(chance, checks, courseStanding(standard, evidence, on)),
+    judgement,
+    outlook: outlookOf({ ...question, evidence: past }, posterior, { chance, judgement }),
+    ...(change &&
+      change.chance >= saidFrom && { change: { drives: change.drives, chance: change.chance, to: change.to } }),
     changes: standard.categories
       .map(({ code, name }) => ({
         category: code,
@@ -83,13 +109,22 @@ export function estimate({
         chance: halved.get(code) ?? chance.mean,
       }))
       .sort((a, b) => b.chance - a.chance || (a.name < b.name ? -1 : 1)),
-    drives: past.filter(({ kind }) => kind === 'drive').length,
-    sheets: past.filter(({ kind }) => kind === 'sheet').length,
+    drives: of('drive'),
+    sheets: of('sheet'),
+    others: past.length - seen.length,
     exposure: posterior.exposure,
-    school: { learners: posterior.school.learners, drives: posterior.school.drives },
+    school: {
+      learners: posterior.school.learners,
+      drives: posterior.school.drives,
+      underThis: posterior.school.standards.get(standard.id)?.drives ?? 0,
+    },
+    test: testKindOf(standard),
     expected: { counted: expectedTotal(posterior, 'counted'), outright: expectedTotal(posterior, 'outright') },
   };
 }
+
+const posteriorFor = (question: Question): Posterior =>
+  posteriorOn(question.on, question.standard, question.evidence, question.assumptions, question.school, question);
 
 /** What stands behind a chance, as chances of a pass, 0 to 1. */
 export interface WhatMovesIt {
@@ -102,15 +137,12 @@ export interface WhatMovesIt {
 
 /** What the school contributes to a chance, and what one more mock test would change. */
 export function whatMovesIt(question: Question): WhatMovesIt {
-  const { standard, evidence, on, assumptions, school, seed, effort } = question;
+  const { standard, evidence, on, seed, effort } = question;
   const compiled = compileStandard(standard);
   const chanceWith = (known: readonly Evidence[]) =>
-    simulate(standard, posteriorOn(on, standard, known, assumptions, school), seed, effort ?? historyEffort, compiled)
-      .mean;
+    chanceOf(standard, posteriorFor({ ...question, evidence: known }), seed, effort ?? historyEffort, compiled).mean;
   const at = on.toISOString();
-  const failing = posteriorOn(on, standard, [], assumptions, school).cells.find(
-    ({ severity }) => severity === 'outright',
-  );
+  const failing = posteriorFor({ ...question, evidence: [] }).cells.find(({ severity }) => severity === 'outright');
   const fault = failing ? { [failing.behaviour]: { counted: 0, outright: 1 } } : {};
   return {
     schoolAlone: chanceWith([]),
@@ -132,25 +164,22 @@ const historyEffort: Effort = { draws: 160, testsEach: 80, asksFailed: false };
 
 /** The same estimate as of each drive and each test, from what was known then and never from later. */
 export function history(question: Omit<Question, 'on'>): readonly HistoryPoint[] {
-  const { standard, evidence, assumptions, school, seed, effort } = question;
+  const { standard, evidence, school, seed, effort } = question;
   const compiled = compileStandard(standard);
-  return [...evidence]
-    .sort((a, b) => (a.at < b.at ? -1 : 1))
-    .map(({ at }) => {
-      const posterior = posteriorOn(new Date(at), standard, evidence, assumptions, school);
-      const { mean, from, to } = simulate(standard, posterior, seed, effort ?? historyEffort, compiled);
-      return { at, mean, from, to };
-    });
+  const last = new Date(Math.max(0, ...evidence.map(({ at }) => Date.parse(at))));
+  return seenOf(last, standard, evidence, school ?? unknownSchool, question).map(({ evidence: { at } }) => {
+    const posterior = posteriorFor({ ...question, on: new Date(at) });
+    const { mean, from, to } = chanceOf(standard, posterior, seed, effort ?? historyEffort, compiled);
+    return { at, mean, from, to };
+  });
 }
 
 /** The estimate on the eve of a day, with what was known by then: what is kept when a test result is entered. */
 export function estimateBefore(
-  standard: EffectiveStandard,
-  evidence: readonly Evidence[],
+  question: Omit<Question, 'on' | 'seed'>,
   date: string,
-  school: School = unknownSchool,
 ): Pick<HistoryPoint, 'mean' | 'from' | 'to'> {
-  const posterior = posteriorOn(new Date(`${date}T00:00:00Z`), standard, evidence, school.assumptions, school);
-  const { mean, from, to } = simulate(standard, posterior, 1, historyEffort);
+  const posterior = posteriorFor({ ...question, seed: 1, on: new Date(`${date}T00:00:00Z`) });
+  const { mean, from, to } = chanceOf(question.standard, posterior, 1, historyEffort);
   return { mean, from, to };
 }

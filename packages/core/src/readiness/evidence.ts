@@ -1,5 +1,4 @@
 import { judgeDrive } from '../marking/judge';
-import { onCourseAlone } from './course-alone';
 import { exerciseResults } from '../yard/exercise-history';
 import { exercisesAsked } from '../marking/way-through';
 import { drivenMs, exerciseRuns, sectionMs } from '../drive/clock';
@@ -10,6 +9,7 @@ import { rulesOf } from '../marking/rules';
 import type { SheetEntry } from '../marking/sheet';
 import { strangeReferences } from '../marking/strange';
 import type { GradeSign, EffectiveStandard } from '../marking/standard';
+import { testKindOf, type TestKind } from './test-kind';
 
 /** What a mark of a behaviour counts as: faults that add up, and faults that fail at once, are separate processes. */
 export const severities = ['counted', 'outright'] as const;
@@ -24,6 +24,13 @@ export interface BehaviourCount {
 /** What one drive, or one sheet of a real test, says about a learner. */
 export interface Evidence {
   readonly kind: 'drive' | 'sheet';
+  /** The standard it was marked under, by its id, and the kind of test that is. */
+  readonly standard: string;
+  readonly test: TestKind;
+  /** Exercises that were driven, by code; missing where it was a whole test. */
+  readonly drove?: readonly string[];
+  /** The test centre of a driving test, see `centreKey`. */
+  readonly centre?: string;
   /** The account of whoever marked it; missing on the sheet of a driving test. */
   readonly marker?: string;
   /** RFC 3339. */
@@ -52,6 +59,9 @@ export interface Evidence {
   /** Driven to its end as a test. */
   readonly completed: boolean;
 }
+
+/** A test centre by its name, however it was typed: spaces and capitals make no other centre. */
+export const centreKey = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
 
 /** Help within this time of a mark belongs to it (house default). */
 const besideMs = 15_000;
@@ -84,11 +94,8 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
   const minutes = drivenMs(drive, drive.lastMs) / 60_000;
   const alone = (moments: Drive['prompts']) =>
     moments.filter(({ atMs }) => !marks.some((mark: Mark) => Math.abs(mark.atMs - atMs) <= besideMs)).length;
-  const runs = new Set(
-    exerciseRuns(drive, drive.lastMs)
-      .filter(({ failedAtMs }) => failedAtMs === undefined)
-      .map(({ exercise }) => exercise),
-  );
+  const all = exerciseRuns(drive, drive.lastMs);
+  const runs = new Set(all.filter(({ failedAtMs }) => failedAtMs === undefined).map(({ exercise }) => exercise));
   // Judged on a course alone: what was driven elsewhere needs no verdict here.
   const verdict = standard.course && judgeDrive(standard, drive);
   const results = verdict ? exerciseResults(standard, drive, verdict) : [];
@@ -97,15 +104,20 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
     results.map(({ exercise }) => exercise),
   );
   const completed = drive.ended?.ending === 'completed' && minutes > 0;
+  const test = testKindOf(standard);
   return {
     kind: 'drive',
+    standard: standard.id,
+    test,
+    ...(!completed && { drove: [...new Set(all.map(({ exercise }) => exercise))] }),
     at: drive.startedAt ?? '',
     counts,
-    exposure: !onCourseAlone(standard)
-      ? minutes / standard.length.totalMin.value
-      : completed && verdict?.outcome !== 'incomplete'
-        ? 1
-        : results.length / Math.max(1, asked),
+    exposure:
+      test === 'road'
+        ? minutes / standard.length.totalMin.value
+        : completed && verdict?.outcome !== 'incomplete'
+          ? 1
+          : results.length / Math.max(1, asked),
     minutes,
     independentMin: sectionMs(drive, 'independent', drive.lastMs) / 60_000,
     familiarity: drive.familiarity ?? 'partly',
@@ -122,9 +134,12 @@ export function evidenceOfDrive(standard: EffectiveStandard, drive: Drive): Evid
 }
 
 /** A whole test on new roads without help, with these faults; at a moment, RFC 3339. */
-export function wholeTest({ length }: EffectiveStandard, at: string, counts: Evidence['counts']): Evidence {
+export function wholeTest(standard: EffectiveStandard, at: string, counts: Evidence['counts']): Evidence {
+  const { length } = standard;
   return {
     kind: 'drive',
+    standard: standard.id,
+    test: testKindOf(standard),
     at,
     counts,
     exposure: 1,
@@ -143,13 +158,23 @@ export function wholeTest({ length }: EffectiveStandard, at: string, counts: Evi
 /**
  * What the sheet of a real test says: counts alone, of one test on roads that are not rehearsed.
  * @param date of the test, `YYYY-MM-DD`
+ * @param centre where it was driven
  */
-export function evidenceOfSheet(standard: EffectiveStandard, entries: readonly SheetEntry[], date: string): Evidence {
+export function evidenceOfSheet(
+  standard: EffectiveStandard,
+  entries: readonly SheetEntry[],
+  date: string,
+  centre?: string,
+): Evidence {
   const { items, grades } = rulesOf(standard);
   const counts: Counts = {};
   for (const { item, grade, count: n } of entries)
     count(counts, items.get(item)?.item.behaviour, severityOf(grades.get(grade)?.sign), n);
-  return { ...wholeTest(standard, `${date}T12:00:00.000Z`, counts), kind: 'sheet' };
+  return {
+    ...wholeTest(standard, `${date}T12:00:00.000Z`, counts),
+    kind: 'sheet',
+    ...(centre !== undefined && { centre: centreKey(centre) }),
+  };
 }
 
 /** All marks of a severity. */

@@ -2,10 +2,15 @@ import { gradeFor } from '../marking/compare/translate';
 import { cellAt, countsMarks, gradesOf, rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import type { FaultKind } from './evidence';
+import type { WeighedPoint } from './level';
 import type { Posterior } from './posterior';
 
 // Looked up once: they are asked for millions of times.
 const { exp } = Math;
+
+/** How many of the faults of an area are left, by its code; all where it is missing. */
+type Left = (category: string) => number;
+const all: Left = () => 1;
 
 /** What one limit adds up, as shares of the faults of each severity: free ones, and groups that a cap holds together. */
 interface Sums {
@@ -20,22 +25,54 @@ interface Sums {
  * day. Where faults fall is taken at its mean.
  * @returns 0 to 1; undefined where the standard has no such form
  */
-export function exactChance(standard: EffectiveStandard, posterior: Posterior): number | undefined {
-  const limits = sumsOf(standard, posterior);
-  if (!limits) return undefined;
-  const days = daysOf(posterior.form);
-  return posterior.points.reduce((sum, { weight, counted, outright }) => {
-    let passed = 0;
-    for (const { factor, chance } of days) {
-      let all = chance;
-      for (const limit of limits) all *= withinLimit(limit, counted * factor, outright * factor);
-      passed += all;
-    }
-    return sum + weight * passed;
-  }, 0);
+export function exactChance(standard: EffectiveStandard, posterior: Posterior, left: Left = all): number | undefined {
+  const chances = exactChances(standard, posterior, left);
+  return chances && posterior.points.reduce((sum, { weight }, i) => sum + weight * chances(posterior.points[i]!), 0);
 }
 
-function sumsOf(standard: EffectiveStandard, posterior: Posterior): readonly Sums[] | undefined {
+/** The same for each way a learner may be. */
+export function exactChances(
+  standard: EffectiveStandard,
+  posterior: Posterior,
+  left: Left = all,
+): ((point: Pick<WeighedPoint, 'counted' | 'outright'>) => number) | undefined {
+  const limits = sumsOf(standard, posterior, left);
+  if (!limits) return undefined;
+  const days = daysOf(posterior.form);
+  const byDay = limits.map((limit) => withinByDay(limit, days));
+  return ({ counted, outright }) => {
+    const each = byDay.map((of) => of(counted, outright));
+    let passed = 0;
+    for (let d = 0; d < days.length; d++) {
+      let within = days[d]!.chance;
+      for (const one of each) within *= one[d]!;
+      passed += within;
+    }
+    return passed;
+  };
+}
+
+/**
+ * The chances to stay within a limit on each day. Many ways a learner may be share their minor or their failing faults: where a
+ * limit looks at one kind alone it is worked out once for all of them.
+ */
+function withinByDay(limit: Sums, days: readonly Day[]): (counted: number, outright: number) => Float64Array {
+  const groups = [limit.free, ...limit.capped.values()];
+  const looksAt = (kind: FaultKind) => groups.some((group) => group[kind] > 0);
+  const known = new Map<number, Float64Array>();
+  const work = (counted: number, outright: number) =>
+    Float64Array.from(days, ({ factor }) => withinLimit(limit, counted * factor, outright * factor));
+  const both = looksAt('counted') && looksAt('outright');
+  return (counted, outright) => {
+    if (both) return work(counted, outright);
+    const key = looksAt('outright') ? outright : counted;
+    const found = known.get(key) ?? work(counted, outright);
+    known.set(key, found);
+    return found;
+  };
+}
+
+function sumsOf(standard: EffectiveStandard, posterior: Posterior, left: Left): readonly Sums[] | undefined {
   const rules = rulesOf(standard);
   const limits = standard.limits.filter(({ effect }) => effect.kind !== 'ask-upgrade');
   const simple = limits.every(
@@ -50,7 +87,7 @@ function sumsOf(standard: EffectiveStandard, posterior: Posterior): readonly Sum
       { allowed: allowed.value, free: { counted: 0, outright: 0 }, capped: new Map() },
     ]),
   );
-  for (const { item: code, severity, shape } of posterior.cells) {
+  for (const { item: code, category, severity, shape } of posterior.cells) {
     const item = rules.items.get(code)?.item;
     const grade = item && gradeFor(gradesOf(standard, item), severity);
     if (!grade) continue;
@@ -65,17 +102,22 @@ function sumsOf(standard: EffectiveStandard, posterior: Posterior): readonly Sum
     const group = cap
       ? (sum.capped.get(cap.code) ?? { atMost: cap.atMost?.value ?? Infinity, counted: 0, outright: 0 })
       : sum.free;
-    group[severity] += shape / wholes[severity];
+    group[severity] += (left(category) * shape) / wholes[severity];
     if (cap) sum.capped.set(cap.code, group as { atMost: number } & Record<FaultKind, number>);
   }
   return [...sums.values()];
 }
 
+interface Day {
+  readonly factor: number;
+  readonly chance: number;
+}
+
 /** Factors of a day with their chances: a gamma distribution of mean 1, in steps of its logarithm. */
-function daysOf(form: number): readonly { readonly factor: number; readonly chance: number }[] {
+function daysOf(form: number): readonly Day[] {
   if (form === 0) return [{ factor: 1, chance: 1 }];
   const shape = 1 / form ** 2;
-  const steps = Array.from({ length: 65 }, (_, i) => (i - 40) * 0.25 * form);
+  const steps = Array.from({ length: 33 }, (_, i) => (i - 20) * 0.5 * form);
   const densities = steps.map((x) => exp(shape * (x - exp(x) + 1)));
   const total = densities.reduce((sum, one) => sum + one, 0);
   return steps.map((x, i) => ({ factor: exp(x), chance: densities[i]! / total }));

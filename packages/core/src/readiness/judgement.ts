@@ -5,16 +5,28 @@ import type { Chance } from './simulate';
 export const judgements = ['book', 'nearly', 'not-yet', 'cannot-say'] as const;
 export type JudgementWord = (typeof judgements)[number];
 
-/** From these chances on (house defaults): a test costs more than a lesson. */
-export const bookFrom = 0.75;
-export const nearlyFrom = 0.55;
+/** From so many passes of twenty tests on (house defaults): a test costs more than a lesson. */
+export const bookFrom = 15;
+export const nearlyFrom = 11;
+
+/** A chance as whole tests of twenty: what is said and what is decided are one number. */
+export const testsOf20 = (chance: number): number => Math.round(20 * chance);
+
+/** Whether a chance of a pass is enough to book a test, 0 to 1. */
+export const isEnough = (chance: number): boolean => testsOf20(chance) >= bookFrom;
 
 /** Why a judgement is as it is. */
 export type JudgementReason =
   /** Too little was driven to say anything. */
   | { readonly kind: 'too-little' }
-  /** The interval of the chance, 0 to 1, and whether it is enough to book. */
-  | { readonly kind: 'estimate'; readonly from: number; readonly to: number; readonly enough: boolean }
+  /** The chance and its interval, 0 to 1, and whether it is enough to book. */
+  | {
+      readonly kind: 'estimate';
+      readonly mean: number;
+      readonly from: number;
+      readonly to: number;
+      readonly enough: boolean;
+    }
   | { readonly kind: 'all-shown' }
   /** How likely all exercises of the course are passed, 0 to 1, and the one with the least chance. */
   | ({ readonly kind: 'course'; readonly enough: boolean } & CourseStanding)
@@ -30,7 +42,7 @@ export type NextStep =
 
 export interface Judgement {
   readonly word: JudgementWord;
-  /** Every reason, the weightiest first. */
+  /** Every reason, the one that decides first. */
   readonly reasons: readonly JudgementReason[];
   readonly next: NextStep;
 }
@@ -49,19 +61,23 @@ export function judgeReadiness(
   const toDo = failed.map((item) => ({ kind: 'to-do', item }) as const);
   if (is('evidence')) return { word: 'cannot-say', reasons: [{ kind: 'too-little' }, ...toDo], next: toDo[0]! };
   const least = Math.min(mean, course?.chance ?? 1);
-  const estimate = { kind: 'estimate', from, to, enough: mean >= bookFrom } as const;
-  const exercises = course ? [{ kind: 'course', enough: course.chance >= bookFrom, ...course } as const] : [];
-  if (failed.length === 0 && least >= bookFrom)
+  const estimate = { kind: 'estimate', mean, from, to, enough: isEnough(mean) } as const;
+  const exercises = course ? [{ kind: 'course', enough: isEnough(course.chance), ...course } as const] : [];
+  if (failed.length === 0 && isEnough(least))
     return { word: 'book', reasons: [estimate, ...exercises, { kind: 'all-shown' }], next: { kind: 'book' } };
-  const practise = course && course.chance < Math.min(mean, bookFrom);
+  const stands = failed.map((item) => ({ kind: 'stands', item }) as const);
+  // Where the chance alone would say more, what keeps it back comes first.
+  const decides = is('last-two') ? stands.filter(({ item }) => item.code === 'last-two') : isEnough(mean) ? stands : [];
+  const rest = stands.filter((reason) => !decides.includes(reason));
+  const practise = course && course.chance < mean && !isEnough(course.chance);
   return {
-    word: least < nearlyFrom || is('last-two') ? 'not-yet' : 'nearly',
-    reasons: [estimate, ...exercises, ...failed.map((item) => ({ kind: 'stands', item }) as const)],
+    word: testsOf20(least) < nearlyFrom || is('last-two') ? 'not-yet' : 'nearly',
+    reasons: [...decides, estimate, ...exercises, ...rest],
     next: toDo[0] ?? (practise ? { kind: 'practise-exercise', exercise: course.weakest } : { kind: 'most-frequent' }),
   };
 }
 
 /** The interval of a chance as whole test days of 20. */
 export function testDayRange({ from, to }: Pick<Chance, 'from' | 'to'>): readonly [number, number] {
-  return [Math.round(20 * from), Math.round(20 * to)];
+  return [testsOf20(from), testsOf20(to)];
 }

@@ -1,8 +1,7 @@
 import { tally } from '../marking/testing-standards';
 import { defaultAssumptions } from './assumptions';
 import { estimate } from './estimate';
-import { bookFrom } from './judgement';
-import { expectedOn, freeSlots, planLessons, readyBy, spreadLessons } from './plan';
+import { freeSlots, planLessons, spreadLessons } from './plan';
 import { laws, populationOf } from './testing-populations';
 
 const learners = [...populationOf(tally, laws[0]!, 60, 2)].sort((a, b) => b.chance - a.chance);
@@ -61,38 +60,4 @@ describe('the plan', () => {
   });
 
   it('is empty without lessons', () => expect(planLessons(tally, [], 60, changes, checks, [])).toEqual([]));
-});
-
-describe('what is expected', () => {
-  it('does not fall with the days, is nothing more without improvement, and keeps its band', () => {
-    const date = (days: number) => new Date(on.getTime() + days * 86_400_000).toISOString().slice(0, 10);
-    const [today, later] = [expectedOn(question, date(0)), expectedOn(question, date(60))];
-    expect(later.chance.mean).toBeGreaterThan(today.chance.mean);
-    expect(later.chance.from).toBeLessThan(later.chance.to);
-    const still = { ...question, assumptions: { ...defaultAssumptions, fall: 0, fallSpread: 0 } };
-    expect(expectedOn(still, date(60)).chance).toEqual(expectedOn(still, date(0)).chance);
-  });
-
-  it('is for today what the estimate says', () => {
-    const { mean, from, to } = estimate(question).chance;
-    expect(expectedOn(question, on.toISOString().slice(0, 10)).chance).toEqual({ mean, from, to });
-  });
-
-  it('has a first week from which to book, or none within half a year', () => {
-    const { evidence: weak, on: then } = learners[30]!;
-    const notYet = { ...question, evidence: weak, on: then };
-    const ready = readyBy(notYet)!;
-    const weekBefore = new Date(Date.parse(ready.date) - 7 * 86_400_000).toISOString().slice(0, 10);
-    expect(ready.chance.mean).toBeGreaterThanOrEqual(bookFrom);
-    expect(expectedOn(notYet, ready.date)).toEqual(ready);
-    expect(expectedOn(notYet, weekBefore).chance.mean).toBeLessThan(bookFrom);
-    expect(readyBy(question)!.date).toBe(on.toISOString().slice(0, 10));
-    const hopeless = good.evidence.map((one) => ({
-      ...one,
-      counts: { 'signs.lights': { counted: 0, outright: 6 } },
-    }));
-    expect(
-      readyBy({ ...question, evidence: hopeless, assumptions: { ...defaultAssumptions, fall: 0, fallSpread: 0 } }),
-    ).toBeUndefined();
-  });
 });

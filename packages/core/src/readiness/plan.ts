@@ -4,11 +4,7 @@ import type { EffectiveStandard } from '../marking/standard';
 import { overlaps, type Booking } from './booking';
 import type { ReadinessItem } from './checklist';
 import type { AreaChange } from './estimate';
-import { bookFrom } from './judgement';
 import { seekCodes, type LessonGoal, type SeekCode } from './lesson-goal';
-import { posteriorOn, projected } from './posterior';
-import { simulate, type Chance } from './simulate';
-import type { Question } from './estimate';
 
 dayjs.extend(isoWeek);
 
@@ -133,46 +129,4 @@ export function planLessons(
 function seekOf({ categories }: EffectiveStandard, code: string): SeekCode {
   const behaviour = categories.find((category) => category.code === code)?.items[0]?.behaviour ?? '';
   return seekCodes.find((known) => known === behaviour.split('.')[0]) ?? 'any-road';
-}
-
-/** What is expected on a day to come. */
-export interface Expected {
-  /** `YYYY-MM-DD`. */
-  readonly date: string;
-  readonly chance: Pick<Chance, 'mean' | 'from' | 'to'>;
-}
-
-/** The chance on a day to come, if faults go on falling as they may have; the band widens with the days. */
-export function expectedOn(question: Question, date: string): Expected {
-  const posterior = posteriorOn(
-    question.on,
-    question.standard,
-    question.evidence,
-    question.assumptions,
-    question.school,
-  );
-  const today = question.on.toISOString().slice(0, 10);
-  const days = Math.max(0, (Date.parse(date) - Date.parse(today)) / dayMs);
-  const { mean, from, to } = simulate(question.standard, projected(posterior, days), question.seed, question.effort);
-  return { date, chance: { mean, from, to } };
-}
-
-const halfAYear = 26;
-
-/** The first day, week by week, on which the chance is expected to be enough to book; undefined within half a year. */
-export function readyBy(question: Question): Expected | undefined {
-  const inWeeks = (weeks: number) =>
-    expectedOn(question, new Date(question.on.getTime() + weeks * 7 * dayMs).toISOString().slice(0, 10));
-  const enough = ({ chance }: Expected) => chance.mean >= bookFrom;
-  let ready = inWeeks(halfAYear);
-  if (!enough(ready)) return undefined;
-  // The chance does not fall with the days, so the first such week is found by halving.
-  let [early, late] = [0, halfAYear];
-  while (early < late) {
-    const middle = (early + late) >> 1;
-    const expected = inWeeks(middle);
-    if (enough(expected)) [ready, late] = [expected, middle];
-    else early = middle + 1;
-  }
-  return ready;
 }

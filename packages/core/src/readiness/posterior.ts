@@ -1,8 +1,22 @@
 import { gradesOf, rulesOf } from '../marking/rules';
 import type { Grade, EffectiveStandard } from '../marking/standard';
 import { unknownSchool, type Assumptions, type School } from './assumptions';
+import { heldTogether, type Change } from './change';
 import { severities, severityOf, type Evidence, type FaultKind } from './evidence';
-import { ageWeight, sightsOf, weigh, type WeighedPoint } from './level';
+import {
+  ageWeight,
+  fallsOf,
+  logOfRealTest,
+  practisedUpTo,
+  sightsOf,
+  usualMarker,
+  weigh,
+  type Seen,
+  type Sight,
+  type WeighedPoint,
+} from './level';
+import { goneAfter, type Lesson, type Practice } from './practice';
+import { shownOf, sightOf, type StandardSight } from './shown';
 
 /** The faults of one item and severity: how large a share of all of that severity it has. */
 export interface Cell {
@@ -19,20 +33,34 @@ export interface Posterior {
   readonly cells: readonly Cell[];
   /** Ways the learner may be, with their chances, from the best to the worst. */
   readonly points: readonly WeighedPoint[];
+  /** That the last drives differ from the ones before, and the ways the learner may be by those alone. */
+  readonly change?: Change & { readonly points: readonly WeighedPoint[] };
   /** How far days differ, as the standard deviation of a factor on the day's faults. */
   readonly form: number;
   /** How failing faults follow the level, as a power of it. */
   readonly power: number;
-  /** Weighted tests driven that stand behind it. */
+  /** What was practised up to the day, and how long lessons go on to help, see `Assumptions`. */
+  readonly practised: Practice;
+  readonly fallsFor: number;
+  /** Weighted tests driven that stand behind it, of minor faults. */
   readonly exposure: number;
   readonly school: School;
+}
+
+/** What else is known of a learner besides the drives. */
+export interface Known {
+  /** What the standards of the drives look at, by id; a drive under one that is not among them shows nothing. */
+  readonly sights?: ReadonlyMap<string, StandardSight>;
+  readonly lessons?: readonly Lesson[];
+  /** Where the driving test is. */
+  readonly centre?: string;
 }
 
 /** Points this unlikely are left out: together they would not move a chance by a thousandth. */
 const leastWeight = 1e-6;
 
 /**
- * The posterior on a day. Evidence of later days is not looked at.
+ * The posterior on a day. Evidence of later days is not looked at, and drives of another kind of test say nothing.
  *
  * A learner has one level, which all areas inform, and a rate of failing faults that follows it; both are weighed on a
  * lattice by how likely the drives are. Where faults fall is a share of the whole, drawn toward where they fall in the
@@ -44,21 +72,62 @@ export function posteriorOn(
   evidence: readonly Evidence[],
   assumptions: Assumptions,
   school: School = unknownSchool,
+  known: Known = {},
 ): Posterior {
-  // In one order, so that a sum is the same to the last digit however the drives arrive.
-  const past = evidence.filter(({ at }) => Date.parse(at) <= on.getTime()).sort(inOrder);
-  const listed = new Set(rulesOf(standard).byBehaviour.keys());
-  const sights = sightsOf(past, on.getTime(), assumptions, listed);
-  return {
-    cells: cellsOf(standard, past, on.getTime(), assumptions, school),
-    points: weigh(sights, assumptions, school.markers)
+  const seen = seenOf(on, standard, evidence, school, known);
+  const drives = seen.map((one) => one.evidence);
+  const course = { on: on.getTime(), fadesFrom: on.getTime(), lessons: known.lessons ?? [] };
+  const all = sightsOf(seen, course, assumptions, school);
+  const whole = practisedUpTo(drives, course);
+  const [usual] = fallsOf({ ...assumptions, fallSpread: 0 })[0]!;
+  const { sights, change } = heldTogether(all, assumptions, usual);
+  const real = Math.exp(logOfRealTest(school, known.centre, usualMarker(drives)));
+  const pointsOf = (of: readonly Sight[]) =>
+    weigh(of, assumptions, whole)
       .filter(({ weight }) => weight > leastWeight)
-      .sort((a, b) => a.counted - b.counted || a.outright - b.outright),
+      // The test that is asked about is a real one.
+      .map((point) => ({ ...point, counted: real * point.counted, outright: real * point.outright }))
+      .sort((a, b) => a.counted - b.counted || a.outright - b.outright);
+  return {
+    cells: cellsOf(standard, seen, on.getTime(), assumptions, school, known.lessons ?? []),
+    points: pointsOf(sights),
+    ...(change && {
+      change: { drives: change.drives, chance: change.chance, to: change.to, points: pointsOf(change.last) },
+    }),
     form: assumptions.form,
     power: assumptions.power,
-    exposure: sights.reduce((sum, { weight, logExposure }) => sum + weight * Math.exp(logExposure), 0),
+    practised: whole,
+    fallsFor: assumptions.fallsFor,
+    exposure: sights.reduce((sum, { weight, logCounted }) => sum + weight * Math.exp(logCounted), 0),
     school,
   };
+}
+
+/** The drives up to a day with what each could have shown of a test, those that show nothing of it left out. */
+export function seenOf(
+  on: Date,
+  standard: EffectiveStandard,
+  evidence: readonly Evidence[],
+  school: School,
+  { sights }: Known,
+): readonly Seen[] {
+  const asked = sightOf(standard);
+  const factorOf = (id: string) => school.standards.get(id) ?? { counted: 1, outright: 1 };
+  const here = factorOf(standard.id);
+  return (
+    evidence
+      .filter(({ at }) => Date.parse(at) <= on.getTime())
+      // In one order, so that a sum is the same to the last digit however the drives arrive.
+      .sort(inOrder)
+      .flatMap((one): readonly Seen[] => {
+        const own = one.standard === standard.id ? asked : sights?.get(one.standard);
+        const shown = shownOf(asked, own, one.drove, school);
+        if (shown.share.counted + shown.share.outright === 0) return [];
+        const there = factorOf(one.standard);
+        const factor = { counted: there.counted / here.counted, outright: there.outright / here.outright };
+        return [{ evidence: one, shown, factor }];
+      })
+  );
 }
 
 function inOrder(a: Evidence, b: Evidence): number {
@@ -68,14 +137,23 @@ function inOrder(a: Evidence, b: Evidence): number {
 
 function cellsOf(
   standard: EffectiveStandard,
-  past: readonly Evidence[],
+  seen: readonly Seen[],
   on: number,
   assumptions: Assumptions,
   school: School,
+  lessons: readonly Lesson[],
 ): readonly Cell[] {
   const rules = rulesOf(standard);
   const { byBehaviour, items } = rules;
-  const weights = past.map(({ at }) => ageWeight(at, on, assumptions));
+  const weights = seen.map(({ evidence }) => ageWeight(evidence.at, on, assumptions));
+  const held = lessons.filter(({ start }) => Date.parse(`${start}Z`) <= on);
+  /** What is left of the faults of an area by the lessons that were for it since a drive. */
+  const practised = (category: string, { at }: Evidence) => {
+    const n = held.filter(
+      ({ start, areas }) => areas.includes(category) && start.slice(0, 10) > at.slice(0, 10),
+    ).length;
+    return (1 - assumptions.practised) ** n;
+  };
   const cells = [...items.values()].flatMap(({ item, category }) =>
     severities.map((severity) => ({
       item: item.code,
@@ -91,8 +169,11 @@ function cellsOf(
   const whole = { counted: 0, outright: 0 };
   for (const { severity, share, before } of cells) whole[severity] += share * before;
   return cells.flatMap(({ share, before, ...cell }) => {
-    const { behaviour, severity } = cell;
-    const marks = past.reduce((sum, { counts }, i) => sum + weights[i]! * (counts[behaviour]?.[severity] ?? 0), 0);
+    const { behaviour, severity, category } = cell;
+    const marks = seen.reduce((sum, { evidence, shown }, i) => {
+      const n = shown.behaviours.has(behaviour) ? (evidence.counts[behaviour]?.[severity] ?? 0) : 0;
+      return n === 0 ? sum : sum + n * weights[i]! * practised(category, evidence);
+    }, 0);
     const shape = share * ((before * assumptions.shareWeight) / (whole[severity] || 1) + marks);
     return shape > 0 ? [{ ...cell, shape }] : [];
   });
@@ -115,15 +196,19 @@ export function expectedByCategory(posterior: Posterior, severity: FaultKind): R
   return expected;
 }
 
-/** What will be believed after some days of lessons if faults go on falling as they may have: each point at its own speed. */
-export function projected(posterior: Posterior, days: number): Posterior {
-  const { power } = posterior;
+/** What will be believed after some practice if faults go on falling as they may: each point at its own speed. */
+export function projected(posterior: Posterior, ahead: Practice): Posterior {
+  const { power, change, practised, fallsFor } = posterior;
+  const later: Practice = { lessons: practised.lessons + ahead.lessons, weeks: practised.weeks + ahead.weeks };
+  const gone = (points: readonly WeighedPoint[]) =>
+    points.map((point) => {
+      const by = goneAfter(point.fall, later, fallsFor) - goneAfter(point.fall, practised, fallsFor);
+      return { ...point, counted: point.counted * Math.exp(-by), outright: point.outright * Math.exp(-power * by) };
+    });
   return {
     ...posterior,
-    points: posterior.points.map((point) => ({
-      ...point,
-      counted: point.counted * Math.exp(-point.fallADay * days),
-      outright: point.outright * Math.exp(-power * point.fallADay * days),
-    })),
+    practised: later,
+    points: gone(posterior.points),
+    ...(change && { change: { ...change, points: gone(change.points) } }),
   };
 }

@@ -23,10 +23,15 @@ export interface Chance {
   readonly to: number;
   /** What the chance would be with the faults of one category halved, by category, 0 to 1. */
   readonly halved: ReadonlyMap<string, number>;
+  /** Tests that were simulated; 0 where the chance was worked out exactly. */
   readonly tests: number;
 }
 
-const interval = [0.05, 0.95] as const;
+/** A chance as it is simulated, with the chances of the learners that were drawn, each as likely as the others. */
+export interface Simulated extends Omit<Chance, 'from' | 'to'> {
+  readonly chances: readonly number[];
+}
+
 /** Of the failed tests, every fourth is asked what would have saved it: enough for a tenth of a test day of twenty. */
 const askedOfFailed = 4;
 const { min } = Math;
@@ -42,7 +47,7 @@ export function simulate(
   seed: number,
   { draws, testsEach, asksFailed }: Effort = usualEffort,
   compiled: CompiledStandard = compileStandard(standard),
-): Chance {
+): Simulated {
   const random = randomFrom(seed);
   const cells = posterior.cells.flatMap((cell) => {
     const mark = compiled.cellFor(cell.item, cell.severity);
@@ -108,11 +113,9 @@ export function simulate(
   }
   const tests = draws * testsEach;
   const mean = chances.reduce((sum, one) => sum + one, 0) / draws;
-  const [low, high] = intervalOf(chances, mean, testsEach);
   return {
     mean,
-    from: low,
-    to: high,
+    chances: drawnTogether(chances, mean, testsEach),
     halved: new Map(categories.map((category, i) => [category, mean + rescued[i]! / tests])),
     tests,
   };
@@ -136,16 +139,10 @@ export function firstAbove(upTo: Float64Array, value: number): number {
   return low;
 }
 
-/**
- * The interval of the chance. Each draw drove a finite number of tests, which spreads its share more than its
- * chance: the shares are drawn together by as much.
- */
-function intervalOf(chances: Float64Array, mean: number, testsEach: number): readonly [number, number] {
+/** Each draw drove a finite number of tests, which spreads its share more than its chance: they are drawn together by as much. */
+function drawnTogether(chances: Float64Array, mean: number, testsEach: number): readonly number[] {
   const variance = chances.reduce((sum, one) => sum + (one - mean) ** 2, 0) / Math.max(1, chances.length - 1);
   const noise = chances.reduce((sum, one) => sum + one * (1 - one), 0) / chances.length / testsEach;
   const shrink = variance > 0 ? Math.sqrt(Math.max(0, variance - noise) / variance) : 0;
-  const sorted = Float64Array.from(chances, (one) => mean + (one - mean) * shrink).sort();
-  const at = (share: number) =>
-    sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!;
-  return [at(interval[0]), at(interval[1])];
+  return Array.from(chances, (one) => mean + (one - mean) * shrink);
 }

@@ -1,14 +1,16 @@
 import { graded, minorMajor, tally } from '../marking/testing-standards';
 import { rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
-import type { School } from './assumptions';
+import { assumptionsFor, type School } from './assumptions';
 import { compileStandard } from './compiled';
 import { severities, type Evidence } from './evidence';
 import { fitSchool } from './fit';
-import { posteriorOn } from './posterior';
-import { simulate } from './simulate';
+import { chanceOf } from './chance';
+import { posteriorOn, projected } from './posterior';
+import { practiceAhead } from './practice';
+import { testKindOf } from './test-kind';
 import { floorForecaster } from './testing-floor';
-import { populationOf, type Law } from './testing-populations';
+import { centre, populationOf, type Law } from './testing-populations';
 
 export const schoolsToMeasure: readonly EffectiveStandard[] = [tally, graded, minorMajor];
 
@@ -37,16 +39,20 @@ export function measureCalibration(
   size: number,
   seed: number,
 ): CalibrationResult {
-  const population = populationOf(standard, law, size, seed);
-  const school = fitSchool(population.map(({ evidence }) => evidence));
+  const everybody = populationOf(standard, law, size, seed);
+  const school = fitSchool(everybody, testKindOf(standard));
+  // Of those who had their test nothing is to be said any more.
+  const population = everybody.filter(({ tested }) => !tested);
+  const n = population.length;
   const floor = floorForecaster(standard, law, seed + 1);
   const compiled = compileStandard(standard);
   const sums = { shipped: 0, floor: 0, share: 0, last: 0, inside: 0, width: 0, bias: 0 };
   const groups = [0, 1, 2].map(() => ({ n: 0, bias: 0 }));
   for (const [i, learner] of population.entries()) {
-    const { evidence, on, chance: truth } = learner;
-    const posterior = posteriorOn(on, standard, evidence, school.assumptions, school);
-    const chance = simulate(standard, posterior, i, { draws: 240, testsEach: 100, asksFailed: false }, compiled);
+    const { evidence, lessons, on, testOn, chance: truth } = learner;
+    const now = posteriorOn(on, standard, evidence, assumptionsFor(school, standard.id), school, { lessons, centre });
+    const posterior = projected(now, practiceAhead(evidence, lessons, on, testOn));
+    const chance = chanceOf(standard, posterior, i, { draws: 240, testsEach: 100, asksFailed: false }, compiled);
     const passed = evidence.map((one) => passes(standard, one));
     sums.shipped += (chance.mean - truth) ** 2;
     sums.floor += (floor(learner) - truth) ** 2;
@@ -61,14 +67,14 @@ export function measureCalibration(
   }
   return {
     school,
-    shipped: sums.shipped / size,
-    floor: sums.floor / size,
-    share: sums.share / size,
-    last: sums.last / size,
-    coverage: sums.inside / size,
-    width: sums.width / size,
-    bias: sums.bias / size,
-    biasByDrives: groups.map(({ n, bias }) => bias / Math.max(1, n)),
+    shipped: sums.shipped / n,
+    floor: sums.floor / n,
+    share: sums.share / n,
+    last: sums.last / n,
+    coverage: sums.inside / n,
+    width: sums.width / n,
+    bias: sums.bias / n,
+    biasByDrives: groups.map((group) => group.bias / Math.max(1, group.n)),
   };
 }
 

@@ -2,7 +2,7 @@ import { randomFrom } from '../safety-questions/random';
 import type { EffectiveStandard } from '../marking/standard';
 import { totalOf } from './evidence';
 import { exactChance } from './exact';
-import { knownLearner, listedBy, type Law, type MadeUp } from './testing-populations';
+import { driftedTo, knownLearner, listedBy, type Law, type MadeUp } from './testing-populations';
 
 const { exp, log, max, min } = Math;
 const people = 6000;
@@ -16,22 +16,30 @@ export function floorForecaster(standard: EffectiveStandard, law: Law, seed: num
   const drawn = Array.from({ length: people }, () => law.draw(random));
   const chanceAt = chanceTable(standard, law.form);
   const shape = law.form > 0 ? 1 / law.form ** 2 : Infinity;
-  return ({ evidence }) => {
+  return ({ evidence, lessons }) => {
     const n = evidence.length;
     const drives = evidence.map((one) => ({
       counted: totalOf(one, 'counted'),
       outright: totalOf(one, 'outright'),
-      scale: one.exposure * law.roads[one.familiarity] * law.markers[Number(one.marker!.split(' ')[1])]!,
+      scale:
+        one.exposure *
+        law.roads[one.familiarity] *
+        law.markers[Number(one.marker!.split(' ')[1])]! *
+        driftedTo(law, one.at),
     }));
     let top = -Infinity;
     const logs = drawn.map((who) => {
       let sum = 0;
       drives.forEach(({ counted, outright, scale }, k) => {
         const left = who.left(k, n);
-        const a = who.counted * left.counted * scale;
-        const b = who.outright * left.outright * scale;
-        sum += counted * log(a) + outright * log(b);
-        sum -= shape === Infinity ? a + b : (shape + counted + outright) * log(1 + (a + b) / shape);
+        let likely = 0;
+        for (const { factor, chance } of law.weather) {
+          const a = who.counted * left.counted * scale * factor;
+          const b = who.outright * left.outright * scale * factor;
+          const both = shape === Infinity ? a + b : (shape + counted + outright) * log(1 + (a + b) / shape);
+          likely += chance * exp(counted * log(a) + outright * log(b) - both);
+        }
+        sum += log(max(likely, 1e-300));
       });
       top = max(top, sum);
       return sum;
@@ -40,9 +48,12 @@ export function floorForecaster(standard: EffectiveStandard, law: Law, seed: num
     drawn.forEach((who, i) => {
       const weight = exp(logs[i]! - top);
       if (weight < 1e-9) return;
-      const left = who.left(n, n);
+      const left = who.left(n + lessons.length, n);
       whole += weight;
-      passed += weight * chanceAt(who.counted * left.counted, who.outright * left.outright);
+      for (const { factor, chance } of law.weather) {
+        const times = law.realTest * factor;
+        passed += weight * chance * chanceAt(who.counted * left.counted * times, who.outright * left.outright * times);
+      }
     });
     return passed / whole;
   };

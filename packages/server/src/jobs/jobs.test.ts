@@ -47,7 +47,7 @@ describe('estimates', () => {
     ]);
     for (const { madeAt } of rows) expect(Math.abs(Date.now() - Date.parse(madeAt))).toBeLessThan(60_000);
     const { body } = await lead.send<ReadinessInput>('GET', `/api/learners/${ada}/readiness`);
-    expect([body.evidence.length, body.school.drives, body.schoolMadeAt !== undefined]).toEqual([3, 3, true]);
+    expect([body.evidence.length, body.school.road.drives, body.schoolMadeAt !== undefined]).toEqual([3, 3, true]);
 
     // What nothing has changed about is not worked out again.
     const kept = () =>

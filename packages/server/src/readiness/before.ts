@@ -1,11 +1,14 @@
 import type { SheetView } from '@jasperwren/contract/sheets';
+import { assumptionsFor } from '@jasperwren/core/readiness/assumptions';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
+import { fitSchool } from '@jasperwren/core/readiness/fit';
+import { testKindOf } from '@jasperwren/core/readiness/test-kind';
 import type { InSchool } from '../call';
 import { getLearner } from '../learners/store';
 import { newestStandards } from '../standards/store';
 import { evidenceOfSchool } from './evidence';
-import { fitSchool } from './figures';
+import { knownOf, lessonsBy, sightsFor } from './known';
 
 export interface BeforeTask {
   readonly schoolId: string;
@@ -16,14 +19,21 @@ export interface BeforeTask {
 
 /** The chance of a pass as it stood on the eve of a real test; undefined where nothing had been driven by then. */
 export async function chanceBefore(call: InSchool, { learnerId, date }: BeforeTask): Promise<SheetView['before']> {
-  const [learner, standards, drives] = await Promise.all([
+  const [learner, standards, drives, lessons] = await Promise.all([
     getLearner(call, learnerId),
     newestStandards(call),
     evidenceOfSchool(call),
+    lessonsBy(call),
   ]);
   const standard = standards.find(({ id }) => id === learner.standardId);
   const known = (of: readonly Evidence[]) => of.filter(({ at }) => at < date);
-  const before = known(drives.get(learnerId) ?? []);
-  if (!standard || before.length === 0) return undefined;
-  return estimateBefore(standard, before, date, fitSchool([...drives.values()].map(known)));
+  const evidence = known(drives.get(learnerId) ?? []);
+  if (!standard || evidence.length === 0) return undefined;
+  const learners = [...drives].map(([id, of]) => ({ evidence: known(of), lessons: lessons.get(id) ?? [] }));
+  const school = fitSchool(learners, testKindOf(standard));
+  const sights = new Map(sightsFor(evidence, standards).map((sight) => [sight.id, sight]));
+  const { lessons: own, centre } = await knownOf(call, learner);
+  const assumptions = assumptionsFor(school, standard.id);
+  const question = { standard, evidence, assumptions, school, sights, lessons: own, ...(centre && { centre }) };
+  return estimateBefore(question, date);
 }

@@ -1,8 +1,10 @@
 import type { SheetView } from '@jasperwren/contract/sheets';
+import { groupBy } from '@jasperwren/core/marking/grouping';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { evidenceOfSheet } from '@jasperwren/core/readiness/evidence';
 import type { InSchool } from '../call';
 import type { DriveDigest } from '../drives/digest';
+import { sheetsOfSchool } from '../sheets/store';
 import { knownShares } from '../traces/familiarity';
 import { boundStandard } from '../standards/store';
 
@@ -13,7 +15,7 @@ export async function evidenceOfLearner(call: InSchool, learnerId: string): Prom
   return rows.flatMap((row) => toEvidence(row, known));
 }
 
-/** What the ended drives of every learner of a school say, by learner, oldest first. */
+/** What the ended drives and the driving tests of every learner of a school say, by learner, drives first, oldest first. */
 export async function evidenceOfSchool(call: InSchool): Promise<ReadonlyMap<string, readonly Evidence[]>> {
   const byLearner = new Map<string, Evidence[]>();
   const known = await knownShares(call);
@@ -22,15 +24,24 @@ export async function evidenceOfSchool(call: InSchool): Promise<ReadonlyMap<stri
     if (others) others.push(...toEvidence(row, known));
     else byLearner.set(row.learner_id, toEvidence(row, known));
   }
+  for (const [learnerId, sheets] of groupBy(await sheetsOfSchool(call), (one) => one.learnerId)) {
+    const told = await evidenceOfSheets(call, sheets);
+    byLearner.set(learnerId, [...(byLearner.get(learnerId) ?? []), ...told]);
+  }
   return byLearner;
 }
 
-/** What sheets of real tests say, in their order. */
+/**
+ * What sheets of real tests say, in their order. Of one without counts, or whose counts come to another result than was said,
+ * the faults are not known: it says nothing.
+ */
 export const evidenceOfSheets = (call: InSchool, sheets: readonly SheetView[]): Promise<readonly Evidence[]> =>
   Promise.all(
-    sheets.map(async ({ standard, entries, date }) =>
-      evidenceOfSheet(await boundStandard(call, standard.id, standard.version), entries, date),
-    ),
+    sheets
+      .filter(({ entries, agrees }) => entries.length > 0 && agrees)
+      .map(async ({ standard, entries, date, centre }) =>
+        evidenceOfSheet(await boundStandard(call, standard.id, standard.version), entries, date, centre),
+      ),
   );
 
 function drivesOf({ db, who: { schoolId } }: InSchool) {

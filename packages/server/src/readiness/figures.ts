@@ -1,17 +1,16 @@
 import type { SchoolSummary } from '@jasperwren/core/readiness/moved';
 import { createHash } from 'node:crypto';
-import type { SchoolFigures } from '@jasperwren/contract/readiness';
-import { unknownSchool, type School } from '@jasperwren/core/readiness/assumptions';
-import type { Evidence } from '@jasperwren/core/readiness/evidence';
-import { fitSteps } from '@jasperwren/core/readiness/fit';
+import { unknownSchools, type SchoolByKind } from '@jasperwren/core/readiness/assumptions';
+import { fitSchool, type SchoolLearner } from '@jasperwren/core/readiness/fit';
+import { schoolFrom, type SchoolFigures } from '@jasperwren/core/readiness/school-figures';
 import type { InSchool } from '../call';
 
 /** Changes with the way figures are fitted: those of an older release are fitted again. */
-const fitVersion = 1;
+const fitVersion = 2;
 
 /** The figures of a school as they are kept: by them every page estimates, until they are fitted again. */
 export interface KeptFigures {
-  readonly school: School;
+  readonly school: SchoolByKind;
   /** What they were fitted to; empty where nothing was fitted yet. */
   readonly basis: string;
   readonly madeAt?: string;
@@ -26,9 +25,12 @@ export async function figuresOf({ db, who: { schoolId } }: InSchool): Promise<Ke
     .select(['basis', 'body', 'made_at', 'summary'])
     .where('school_id', '=', schoolId)
     .executeTakeFirst();
-  if (!row) return { school: unknownSchool, basis: '' };
+  if (!row) return { school: unknownSchools, basis: '' };
+  const body = JSON.parse(row.body) as Partial<SchoolFigures>;
+  // Those of an older release hold other things: they are fitted again soon.
+  if (!body.road || !body.yard) return { school: unknownSchools, basis: '' };
   return {
-    school: fromView(JSON.parse(row.body) as SchoolFigures),
+    school: { road: schoolFrom(body.road), yard: schoolFrom(body.yard) },
     basis: row.basis,
     madeAt: row.made_at,
     ...(row.summary !== null && { summary: JSON.parse(row.summary) as SchoolSummary }),
@@ -36,31 +38,14 @@ export async function figuresOf({ db, who: { schoolId } }: InSchool): Promise<Ke
 }
 
 /** Fits a school to the drives of its learners. It takes seconds for a large one: never where others wait. */
-export function fitSchool(learners: readonly (readonly Evidence[])[]): School {
-  const steps = fitSteps(learners);
-  for (;;) {
-    const { done, value } = steps.next();
-    if (done) return value;
-  }
-}
+export const fitKinds = (learners: readonly SchoolLearner[]): SchoolByKind => ({
+  road: fitSchool(learners, 'road'),
+  yard: fitSchool(learners, 'yard'),
+});
 
 /** What figures follow from, as a digest: it changes whenever anything in the drives does. */
-export const basisOfFigures = (learners: readonly (readonly Evidence[])[]): string => sha256Hex([fitVersion, learners]);
+export const basisOfFigures = (learners: readonly SchoolLearner[]): string => sha256Hex([fitVersion, learners]);
 
 /** A digest of anything that JSON can say. */
 export const sha256Hex = (value: unknown): string =>
   createHash('sha256').update(JSON.stringify(value)).digest('base64');
-
-export const toView = ({ counted, outright, markers, ...school }: School): SchoolFigures => ({
-  ...school,
-  counted: [...counted],
-  outright: [...outright],
-  markers: [...markers],
-});
-
-const fromView = ({ counted, outright, markers, ...school }: SchoolFigures): School => ({
-  ...school,
-  counted: new Map(counted),
-  outright: new Map(outright),
-  markers: new Map(markers),
-});

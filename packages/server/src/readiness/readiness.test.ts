@@ -4,6 +4,7 @@ import type { SheetView } from '@jasperwren/contract/sheets';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/testing-standards';
+import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import type { Db } from '../db/database';
 import type { Keeper } from '../db/keeper';
@@ -114,7 +115,8 @@ describe('readiness', () => {
     const body = await inputOf(gil);
     const drives = body.evidence.filter(({ kind }) => kind === 'drive');
     // Thirty clean drives of ten others say that learners here do better than the stated default.
-    expect(sheet.before!.mean).toBeGreaterThan(estimateBefore(tally, drives, date).mean + 0.01);
+    const alone = { standard: tally, evidence: drives, assumptions: defaultAssumptions };
+    expect(sheet.before!.mean).toBeGreaterThan(estimateBefore(alone, date).mean + 0.01);
   });
 
   it('keeps the figures of the school until its drives change, and shows markers to leads alone', async () => {
@@ -136,9 +138,9 @@ describe('readiness', () => {
     expect(anew.map(({ learner_id }) => learner_id)).toEqual([hana]);
     for (let n = 0; n < 12; n++) await addDrive(hana, 3, [grave, grave]);
     const after = await inputOf(hana);
-    expect(after.school.drives).toBeGreaterThan(before.school.drives + 5);
+    expect(after.school.road.drives).toBeGreaterThan(before.school.road.drives + 5);
     expect(made.length).toBeGreaterThan(3);
-    expect(after.school.assumptions.outright).toBeGreaterThan(before.school.assumptions.outright);
+    expect(after.school.road.assumptions.outright).toBeGreaterThan(before.school.road.assumptions.outright);
     expect((await school()).markers).toMatchObject([{ name: 'Lead of first', factor: 1 }]);
     const email = 'instructor@first.example';
     await addPerson(first, email);

@@ -2,20 +2,24 @@ import { setImmediate } from 'node:timers/promises';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { assumptionsFor } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate } from '@jasperwren/core/readiness/estimate';
+import { testKindOf } from '@jasperwren/core/readiness/test-kind';
 import { hasMoved, summaryOf } from '@jasperwren/core/readiness/moved';
+import { figuresOfKinds } from '@jasperwren/core/readiness/school-figures';
 import type { InSchool } from '../call';
 import { listLearners } from '../learners/store';
 import { getSchool } from '../school/store';
 import { sheetsOfLearner } from '../sheets/store';
 import { newestStandards } from '../standards/store';
 import { evidenceOfLearner, evidenceOfSchool, evidenceOfSheets } from './evidence';
-import { basisOfFigures, sha256Hex, figuresOf, fitSchool, toView, type KeptFigures } from './figures';
+import { basisOfFigures, sha256Hex, figuresOf, fitKinds, type KeptFigures } from './figures';
+import { knownOf, lessonsBy, sightsFor } from './known';
 import { nightBetween } from './nights';
 import { chanceOfQuestions } from './questions';
 
 /** Changes with the way estimates are made: those of an older release are made again. */
-export const estimateVersion = 4;
+export const estimateVersion = 5;
 
 /** What is to be worked out again: one learner at once, or a school with its figures. */
 export interface RefreshTask {
@@ -28,7 +32,10 @@ export interface RefreshTask {
 }
 
 /** What an estimate about a learner is kept as. */
-export type KeptEstimate = Pick<ReadinessRow, 'word' | 'next' | 'reason' | 'mean' | 'from' | 'to' | 'drives'> & {
+export type KeptEstimate = Pick<
+  ReadinessRow,
+  'word' | 'next' | 'advice' | 'reason' | 'mean' | 'from' | 'to' | 'drives'
+> & {
   readonly version: number;
 };
 
@@ -65,10 +72,10 @@ export async function* refresh(
     if (fitted) {
       figures = fitted;
       const { school, basis, summary } = fitted;
-      yield { kind: 'figures', basis, body: JSON.stringify(toView(school)), summary: JSON.stringify(summary) };
+      yield { kind: 'figures', basis, body: JSON.stringify(figuresOfKinds(school)), summary: JSON.stringify(summary) };
     }
   }
-  const standards = new Map((await newestStandards(call)).map((standard) => [standard.id, standard]));
+  const standards = await newestStandards(call);
   // Whoever was archived or erased meanwhile is not among them.
   const learners = (await listLearners(call, false))
     .filter(({ id }) => learnerId === undefined || id === learnerId)
@@ -81,15 +88,15 @@ export async function* refresh(
   );
   for (const [i, learner] of learners.entries()) {
     if (stopped()) return;
-    const { basis, ask } = await questionOf(call, learner, standards.get(learner.standardId)!, figures);
+    const { basis, ask } = await questionOf(call, learner, standards, figures);
     if (kept.get(learner.id) !== basis) {
       yield { kind: 'pending', learners: learners.length - i };
-      const { judgement, chance, drives } = estimate(ask);
+      const { judgement, chance, drives, outlook } = estimate(ask);
       const { word, next, reasons } = judgement;
       const [reason] = reasons;
       const { mean, from, to } = chance;
       const body: KeptEstimate = {
-        ...{ version: estimateVersion, word, next, mean, from, to, drives },
+        ...{ version: estimateVersion, word, next, advice: outlook.advice, mean, from, to, drives },
         ...(reason && { reason }),
       };
       yield { kind: 'estimate', learnerId: learner.id, basis, body: JSON.stringify(body) };
@@ -105,17 +112,19 @@ export async function* refresh(
 
 /** The figures of a school fitted again; undefined where they still hold. */
 async function figuresAnew(call: InSchool, kept: KeptFigures): Promise<Required<KeptFigures> | undefined> {
-  const learners = [...(await evidenceOfSchool(call)).values()];
+  const lessons = await lessonsBy(call);
+  const evidence = await evidenceOfSchool(call);
+  const learners = [...evidence].map(([id, of]) => ({ evidence: of, lessons: lessons.get(id) ?? [] }));
   const basis = basisOfFigures(learners);
   if (kept.basis === basis) return undefined;
-  const summary = summaryOf(learners);
+  const summary = summaryOf([...evidence.values()]);
   const madeAt = call.now.toISOString();
   const holds =
     kept.summary !== undefined &&
     kept.madeAt !== undefined &&
     !hasMoved(kept.summary, summary) &&
     !nightBetween(kept.madeAt, call.now, (await getSchool(call)).timeZone);
-  return holds ? undefined : { school: fitSchool(learners), basis, summary, madeAt };
+  return holds ? undefined : { school: fitKinds(learners), basis, summary, madeAt };
 }
 
 interface Question {
@@ -126,19 +135,28 @@ interface Question {
 async function questionOf(
   call: InSchool,
   learner: LearnerView,
-  standard: EffectiveStandard,
-  { school, basis: fitted }: KeptFigures,
+  standards: readonly EffectiveStandard[],
+  { school: figures, basis: fitted }: KeptFigures,
 ): Promise<Question> {
   const { now } = call;
-  const [drives, sheets, questions] = await Promise.all([
+  const standard = standards.find(({ id }) => id === learner.standardId)!;
+  const [drives, sheets, questions, known] = await Promise.all([
     evidenceOfLearner(call, learner.id),
     sheetsOfLearner(call, learner.id),
     chanceOfQuestions(call, learner, standard),
+    knownOf(call, learner),
   ]);
   const evidence = [...drives, ...(await evidenceOfSheets(call, sheets))];
   const on = asOf(now);
+  const school = figures[testKindOf(standard)];
   return {
-    basis: sha256Hex([estimateVersion, standard.id, standard.version, evidence, on, fitted, questions]),
-    ask: { standard, evidence, on, assumptions: school.assumptions, school, questions, seed: 1 },
+    basis: sha256Hex([estimateVersion, standard.id, standard.version, evidence, on, fitted, questions, known]),
+    ask: {
+      ...{ standard, evidence, on, questions, seed: 1 },
+      assumptions: assumptionsFor(school, standard.id),
+      school,
+      sights: new Map(sightsFor(evidence, standards).map((sight) => [sight.id, sight])),
+      ...known,
+    },
   };
 }

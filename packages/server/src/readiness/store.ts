@@ -7,15 +7,19 @@ import type {
 } from '@jasperwren/contract/readiness';
 import { t } from '@jasperwren/words/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
+import { asOf } from '@jasperwren/core/readiness/estimate';
 import { calibrationOf } from '@jasperwren/core/readiness/calibration';
 import type { School } from '@jasperwren/core/readiness/assumptions';
+import { figuresOfKinds } from '@jasperwren/core/readiness/school-figures';
 import type { Call, InSchool } from '../call';
 import { everybody } from '../accounts/store';
 import { getLearner, listLearners } from '../learners/store';
-import { sheetsOfLearner, testsOfSchool } from '../sheets/store';
+import { sheetsOfLearner, sheetsOfSchool } from '../sheets/store';
 import { newestStandards } from '../standards/store';
 import { evidenceOfLearner, evidenceOfSheets } from './evidence';
-import { figuresOf, toView } from './figures';
+import { figuresOf } from './figures';
+import { knownOf, sightsFor } from './known';
+import { testsAt, testsByMarker, usualMarkers } from './tests-here';
 import { chanceOfQuestions } from './questions';
 import { estimateVersion, type KeptEstimate } from './refresh';
 
@@ -35,10 +39,14 @@ export async function readinessInput(call: InSchool, learnerId: string): Promise
   ]);
   const standard = standards.find(({ id }) => id === learner.standardId);
   const questions = standard && (await chanceOfQuestions(call, learner, standard));
+  const evidence = [...drives, ...(await evidenceOfSheets(call, sheets))];
   return {
-    evidence: [...drives, ...(await evidenceOfSheets(call, sheets))],
+    evidence,
+    on: asOf(call.now).toISOString(),
+    ...(await knownOf(call, learner)),
+    sights: sightsFor(evidence, standards),
     results: sheets.map(({ date, official }) => ({ date, passed: official === 'pass' })),
-    school: toView(school),
+    school: figuresOfKinds(school),
     ...(madeAt !== undefined && { schoolMadeAt: madeAt }),
     ...(questions !== undefined && { questions }),
   };
@@ -54,15 +62,18 @@ type KnownReadiness = Omit<SchoolReadiness, 'pending'> & { readonly allOfToday: 
 export async function schoolReadiness(call: Call): Promise<KnownReadiness> {
   const { db, who, now } = call;
   const { schoolId } = who;
-  const [learners, kept, tests, people, { school }] = await Promise.all([
+  const [learners, kept, sheets, people, { school }] = await Promise.all([
     listLearners(call, false),
     db.selectFrom('estimates').select(['learner_id', 'body', 'made_at']).where('school_id', '=', schoolId).execute(),
-    testsOfSchool(call),
+    sheetsOfSchool(call),
     everybody(call),
     figuresOf(call),
   ]);
   const estimates = new Map(kept.map((row) => [row.learner_id, row]));
   const today = now.toISOString().slice(0, 10);
+  const tests = sheets.flatMap(({ before, official, ...sheet }) =>
+    before ? [{ ...sheet, chance: before.mean, passed: official === 'pass' }] : [],
+  );
   return {
     allOfToday: learners.every(({ id }) => estimates.get(id)?.made_at.startsWith(today)),
     rows: learners.flatMap((learner) => {
@@ -72,10 +83,14 @@ export async function schoolReadiness(call: Call): Promise<KnownReadiness> {
       return estimate?.version === estimateVersion ? [toRow(learner, estimate, row!.made_at)] : [];
     }),
     load: await loadOf(call, learners),
-    calibration: calibrationOf(
-      tests.flatMap(({ before, official }) => (before ? [{ chance: before.mean, passed: official === 'pass' }] : [])),
-    ),
-    markers: who.role === 'lead' ? markersOf(school, people) : [],
+    calibration: calibrationOf(tests),
+    centres: testsAt(tests, school.road),
+    ...(who.role === 'lead'
+      ? {
+          markers: markersOf(school.road, people),
+          testsByMarker: testsByMarker(tests, school.road, people, await usualMarkers(call)),
+        }
+      : { markers: [], testsByMarker: [] }),
   };
 }
 
@@ -90,7 +105,7 @@ function markersOf(
 
 function toRow(
   { id, name, testDate, instructorName }: LearnerView,
-  { word, next, reason, mean, from, to, drives }: KeptEstimate,
+  { word, next, advice, reason, mean, from, to, drives }: KeptEstimate,
   madeAt: string,
 ): ReadinessRow {
   return {
@@ -100,6 +115,7 @@ function toRow(
     ...(instructorName && { instructorName }),
     word,
     next,
+    advice,
     ...(reason && { reason }),
     mean,
     from,

@@ -19,13 +19,10 @@ export async function sheetsOfLearner(call: InSchool, learnerId: string): Promis
   return rows.map(toView);
 }
 
-/** How the real tests of a school ended, and what was expected. */
-export async function testsOfSchool({
-  db,
-  who: { schoolId },
-}: InSchool): Promise<readonly Pick<SheetView, 'official' | 'before'>[]> {
-  const rows = await db.selectFrom('sheets').select('body').where('school_id', '=', schoolId).orderBy('date').execute();
-  return rows.map(({ body }) => JSON.parse(body) as SheetBody);
+/** The sheets of all real tests of a school, oldest first. */
+export async function sheetsOfSchool(call: InSchool): Promise<readonly SheetView[]> {
+  const rows = await selectSheets(call).orderBy('date').execute();
+  return rows.map(toView);
 }
 
 /** @throws missing where the school has no such sheet, also when another has */

@@ -1,5 +1,6 @@
 import { t } from '@jasperwren/words/learners';
-import { nextWords, testDays } from '@jasperwren/words/readiness-items';
+import { chanceLine } from '@jasperwren/words/readiness-estimate';
+import { nextAndDate } from '@jasperwren/words/readiness-outlook';
 import { Link } from 'react-router';
 import { EstimatedAt, JudgementWord, Perches, ReadinessUnavailable, useSchoolReadiness } from '../readiness/public';
 import styles from './learner.module.css';
@@ -24,10 +25,10 @@ export function LearnerReadiness({ learnerId }: { readonly learnerId: string }) 
         {row.word !== 'cannot-say' && (
           <>
             <Perches {...row} size="medium" silent />
-            <p>{t('wouldPassOf20', { days: testDays(row) })}</p>
+            <p>{chanceLine(row)}</p>
           </>
         )}
-        <p>{t('next', { next: nextWords(row.next) })}</p>
+        <p>{t('next', { next: nextAndDate(row) })}</p>
       </div>
     </section>
   );

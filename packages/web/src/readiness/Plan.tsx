@@ -41,8 +41,8 @@ export function Plan({ learner, input, kept, standard }: Props) {
   const today = dayjs(now).format('YYYY-MM-DD');
   const ahead = learner.testDate !== undefined && learner.testDate > today;
   const until = ahead ? learner.testDate : dayjs(now).add(horizonDays, 'day').format('YYYY-MM-DD');
-  const question = useMemo(() => questionOf(input, standard, now), [input, standard, now]);
-  const worked = usePlanWork(question, until);
+  const question = useMemo(() => questionOf(input, standard), [input, standard]);
+  const worked = usePlanWork(question);
   const standing = useMemo(
     () =>
       kept.lessons.filter(({ start }) => start.slice(0, 10) >= today).map((lesson) => ({ ...lesson, key: lesson.id })),
@@ -157,7 +157,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
         </div>
         <div>
           <Section title={t('forecast')}>
-            <Outlook worked={worked} today={today} until={until} ahead={ahead} name={name} />
+            <Outlook worked={worked} today={today} ahead={ahead} name={name} />
           </Section>
           <Section title={t('yourTeachingHours')}>
             <FreeHoursFields key={kept.freeHours.version} kept={kept.freeHours} />

@@ -1,4 +1,4 @@
-import { onCourseAlone } from '@jasperwren/core/readiness/course-alone';
+import { testKindOf } from '@jasperwren/core/readiness/test-kind';
 import { reasonWords, standingWords, toDoWords } from '@jasperwren/words/readiness-items';
 import { t } from '@jasperwren/words/readiness';
 import CheckRounded from '@mui/icons-material/CheckRounded';
@@ -9,7 +9,9 @@ import TextField from '@mui/material/TextField';
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { Assumptions } from '@jasperwren/core/readiness/assumptions';
 import { chanceSentence, forTheLearner, howItCame } from '@jasperwren/words/readiness-estimate';
+import { adviceWords } from '@jasperwren/words/readiness-outlook';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { firstName, fromToday, longDate } from '../ui/format';
@@ -20,7 +22,7 @@ import { Changes } from './Changes';
 import { JudgementWord } from './JudgementWord';
 import { Perches } from './Perches';
 import styles from './readiness.module.css';
-import { questionOf } from './question';
+import { questionOf, usualAssumptions } from './question';
 import { useReadiness } from './use-readiness';
 import { Roads } from './Roads';
 
@@ -35,11 +37,12 @@ interface Props {
 /** The judgement about one learner, with everything it rests on. */
 export function ReadinessView({ learner, input, standards }: Props) {
   const [chosen, setChosen] = useState(learner.standardId);
-  const [assumptions, setAssumptions] = useState(input.school.assumptions);
+  const [tried, setTried] = useState<Assumptions>();
   const [forLearner, setForLearner] = useState(false);
   const standard = standards.find(({ id }) => id === chosen) ?? standards[0]!;
-  const [now] = useState(() => new Date());
-  const question = useMemo(() => questionOf(input, standard, now, assumptions), [standard, input, now, assumptions]);
+  const usual = useMemo(() => usualAssumptions(input, standard), [input, standard]);
+  const assumptions = tried ?? usual;
+  const question = useMemo(() => questionOf(input, standard, assumptions), [standard, input, assumptions]);
   const {
     parts: { readiness, history, moves },
     working,
@@ -75,7 +78,10 @@ export function ReadinessView({ learner, input, standards }: Props) {
             size="small"
             label={t('markingStandard')}
             value={standard.id}
-            onChange={(event) => setChosen(event.target.value)}
+            onChange={(event) => {
+              setChosen(event.target.value);
+              setTried(undefined);
+            }}
             sx={{ minWidth: 200 }}
           >
             {standards.map(({ id, name: standardName }) => (
@@ -104,7 +110,10 @@ export function ReadinessView({ learner, input, standards }: Props) {
           <div role="status" data-working={working} className={styles.answer}>
             <JudgementWord word={judgement.word} />
             <Perches {...readiness.chance} />
-            <p>{chanceSentence(readiness)}</p>
+            <div>
+              <p>{chanceSentence(readiness)}</p>
+              <p className={styles.advice}>{adviceWords(readiness.outlook.advice)}</p>
+            </div>
           </div>
           <div className={styles.columns}>
             <div>
@@ -155,15 +164,11 @@ export function ReadinessView({ learner, input, standards }: Props) {
                   ))}
                 </Rows>
               </Section>
-              {!onCourseAlone(standard) && (
+              {testKindOf(standard) === 'road' && (
                 <Roads readiness={readiness} input={input} learnerId={learner.id} name={name} />
               )}
               <Section title={t('assumptions')}>
-                <AssumptionFields
-                  assumptions={assumptions}
-                  usual={input.school.assumptions}
-                  onChange={setAssumptions}
-                />
+                <AssumptionFields assumptions={assumptions} usual={usual} onChange={setTried} />
               </Section>
             </div>
           </div>

@@ -1,12 +1,13 @@
-import { nextWords, reasonWords } from '@jasperwren/words/readiness-items';
+import { reasonWords } from '@jasperwren/words/readiness-items';
+import { nextAndDate } from '@jasperwren/words/readiness-outlook';
 import { t } from '@jasperwren/words/readiness';
 import type { MarkerView, ReadinessRow, SchoolReadiness } from '@jasperwren/contract/readiness';
 import type { Calibration } from '@jasperwren/core/readiness/calibration';
 import { percent } from '@jasperwren/words/lists';
 import { judgements } from '@jasperwren/core/readiness/judgement';
-import dayjs from 'dayjs';
 import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
+import { addressFor } from '../base/api';
 import { failureOf } from '../ui/failure';
 import { fromToday, shortDate } from '../ui/format';
 import { Page, Rows, Section } from '../ui/Page';
@@ -14,13 +15,11 @@ import { Empty, Failed, Loading } from '../ui/states';
 import { EstimatedAt } from './EstimatedAt';
 import { JudgementWord } from './JudgementWord';
 import { Perches } from './Perches';
+import { TestsHere } from './TestsHere';
 import styles from './readiness.module.css';
 import { useSchoolReadiness } from './use-school-readiness';
 
 const ReliabilityChart = lazy(() => import('./ReliabilityChart'));
-/** A test this near is worth moving where the learner is not ready (house default). */
-const soonDays = 28;
-
 /** All learners by judgement and date, whose test should move, who has how much to do, and how estimates have done. */
 export default function SchoolReadinessPage() {
   const { data, ...asked } = useSchoolReadiness();
@@ -38,21 +37,18 @@ export default function SchoolReadinessPage() {
   );
 }
 
-function School({ school: { rows, pending, load, calibration, markers } }: { readonly school: SchoolReadiness }) {
+function School({
+  school: { rows, pending, load, calibration, markers, centres, testsByMarker },
+}: {
+  readonly school: SchoolReadiness;
+}) {
   if (rows.length === 0 && pending > 0) return <Loading what={t('readiness2')} />;
   if (rows.length === 0) return <Empty>{t('noLearnersYet')}</Empty>;
   const sorted = [...rows].sort(
     (a, b) =>
       judgements.indexOf(a.word) - judgements.indexOf(b.word) || (a.testDate ?? '9').localeCompare(b.testDate ?? '9'),
   );
-  const toMove = rows.filter(
-    ({ testDate, word }) =>
-      testDate &&
-      word !== 'book' &&
-      word !== 'nearly' &&
-      dayjs(testDate).diff(dayjs(), 'day') <= soonDays &&
-      !dayjs(testDate).isBefore(dayjs(), 'day'),
-  );
+  const toMove = rows.filter(({ advice }) => advice.kind === 'move');
   return (
     <>
       {toMove.length > 0 && (
@@ -95,7 +91,14 @@ function School({ school: { rows, pending, load, calibration, markers } }: { rea
           </Rows>
         </Section>
       </div>
+      {centres.length > 0 && <TestsHere title={t('testsByCentre')} groups={centres} here="centre" />}
+      {testsByMarker.length > 0 && <TestsHere title={t('testsByMarker')} groups={testsByMarker} here="marker" />}
       {markers.length > 1 && <Markers markers={markers} />}
+      <p>
+        <a href={addressFor('schoolFigures', {})} download>
+          {t('figuresFile')}
+        </a>
+      </p>
     </>
   );
 }
@@ -150,7 +153,7 @@ function Row({ row }: { readonly row: ReadinessRow }) {
         )}
         <EstimatedAt rows={[row]} />
       </span>
-      <span>{nextWords(row.next)}</span>
+      <span>{nextAndDate(row)}</span>
     </li>
   );
 }

@@ -1,30 +1,38 @@
 import type { ReadinessInput } from '@jasperwren/contract/readiness';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import type { Assumptions } from '@jasperwren/core/readiness/assumptions';
-import { asOf, type Question } from '@jasperwren/core/readiness/estimate';
+import { assumptionsFor, type Assumptions } from '@jasperwren/core/readiness/assumptions';
+import type { Question } from '@jasperwren/core/readiness/estimate';
+import { schoolFrom, type KindFigures } from '@jasperwren/core/readiness/school-figures';
+import { testKindOf } from '@jasperwren/core/readiness/test-kind';
+
+/** What is assumed of the learners of a school under a standard. */
+export const usualAssumptions = ({ school }: ReadinessInput, standard: EffectiveStandard): Assumptions =>
+  assumptionsFor(schoolFrom(figuresFor(school, standard)), standard.id);
+
+const figuresFor = (school: ReadinessInput['school'], standard: EffectiveStandard): KindFigures =>
+  school[testKindOf(standard)];
 
 /**
- * The question of how ready a learner is, with everything that is known of them.
+ * The question of how ready a learner is, with everything that is known of them, on the moment that every page of the day has.
  * @param assumptions the school's own, or what somebody tries instead
  */
 export function questionOf(
-  { evidence, school, questions }: ReadinessInput,
+  input: ReadinessInput,
   standard: EffectiveStandard,
-  now: Date,
-  assumptions: Assumptions = school.assumptions,
+  assumptions: Assumptions = usualAssumptions(input, standard),
 ): Question {
+  const { evidence, school, questions, on, lessons, testDate, centre, sights } = input;
   return {
     standard,
     evidence,
-    on: asOf(now),
+    on: new Date(on),
     assumptions,
-    school: {
-      ...school,
-      counted: new Map(school.counted),
-      outright: new Map(school.outright),
-      markers: new Map(school.markers),
-    },
+    school: schoolFrom(figuresFor(school, standard)),
     questions,
+    lessons,
+    ...(testDate !== undefined && { testDate }),
+    ...(centre !== undefined && { centre }),
+    sights: new Map(sights.map((sight) => [sight.id, sight])),
     seed: 1,
   };
 }

@@ -1,4 +1,4 @@
-import { nextWords } from '@jasperwren/words/readiness-items';
+import { nextAndDate } from '@jasperwren/words/readiness-outlook';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import { Link } from 'react-router';
@@ -27,7 +27,7 @@ export function TestRow({
           <Link to={`/learners/${learner.id}/readiness`} className={styles.word}>
             <JudgementWord word={ready.word} />
           </Link>{' '}
-          <span className="muted">{nextWords(ready.next)}</span>
+          <span className="muted">{nextAndDate(ready)}</span>
         </span>
       )}
     </li>
