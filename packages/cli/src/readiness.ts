@@ -11,7 +11,7 @@ import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estim
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
 import { parseSchoolFigures } from '@jasperwren/core/formats/school-figures-file';
 import { sightOf } from '@jasperwren/core/readiness/shown';
-import { testKindOf } from '@jasperwren/core/readiness/test-kind';
+import { testKindOf } from '@jasperwren/core/marking/test-kind';
 import { judgementWord, reasonWords, standingWords } from '@jasperwren/words/readiness-items';
 import { chanceSentence, howItCame } from '@jasperwren/words/readiness-estimate';
 import { exitCodes, printJson, UsageError, type Io } from './io';

@@ -1,3 +1,4 @@
+import type { Unsaid } from '@jasperwren/core/marking/compare/translate';
 import { wordsOf } from './words';
 
 export const resource = {
@@ -13,6 +14,10 @@ export const resource = {
   standardVVersion: '{{standard}} v{{version}}',
   failedOnCrossingWords: 'Failed on: {{crossingWords}}',
   alsoMissingMissing: 'Also missing: {{missing}}.',
+  unsaidFaults_one: '{{count}} fault that alone fails the test under its own standard does not fail it here.',
+  unsaidFaults_other: '{{count}} faults of which each fails the test under its own standard do not fail it here.',
+  unsaidControls_one: 'You took control once: this standard does not ask about that.',
+  unsaidControls_other: 'You took control {{count}} times: this standard does not ask about that.',
   faults_one: '{{count}} fault',
   faults_other: '{{count}} faults',
   doNotCountHere: 'do not count here',
@@ -36,3 +41,9 @@ export const resource = {
 } as const;
 
 export const t = wordsOf('compare', resource);
+
+/** What the result under another standard leaves out that was grave under the drive's own: it is said before the result. */
+export const unsaidWords = ({ failing, controls }: Unsaid): readonly string[] => [
+  ...(failing > 0 ? [t('unsaidFaults', { count: failing })] : []),
+  ...(controls > 0 ? [t('unsaidControls', { count: controls })] : []),
+];

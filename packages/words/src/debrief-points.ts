@@ -1,3 +1,4 @@
+import { wholeMinutes } from '@jasperwren/core/drive/clock';
 import type { ComparedWithLast } from '@jasperwren/core/debrief/compared';
 import type { Pattern } from '@jasperwren/core/debrief/patterns';
 import type { GoodThing } from '@jasperwren/core/debrief/went-well';
@@ -45,16 +46,14 @@ export const resource = {
 
 const t = wordsOf('debrief-points', resource);
 
-const minutes = (ms: number) => Math.round(ms / 60_000);
-
 /** Something that went well, in a sentence. */
 export function goodThingWords(standard: EffectiveStandard, good: GoodThing): string {
   switch (good.kind) {
     case 'stretch':
       return t('stretch', {
-        minutes: minutes(good.toMs - good.fromMs),
-        from: minutes(good.fromMs),
-        to: minutes(good.toMs),
+        minutes: wholeMinutes(good.toMs - good.fromMs),
+        from: wholeMinutes(good.fromMs),
+        to: wholeMinutes(good.toMs),
       });
     case 'exercise': {
       const exercise = standard.exercises.find(({ code }) => code === good.exercise)?.name ?? good.exercise;
@@ -65,9 +64,9 @@ export function goodThingWords(standard: EffectiveStandard, good: GoodThing): st
     case 'move-offs':
       return t('moveOffs', { n: good.count });
     case 'independent':
-      return t('independent', { minutes: minutes(good.ms) });
+      return t('independent', { minutes: wholeMinutes(good.ms) });
     case 'no-help':
-      return t('noHelp', { minutes: minutes(good.ms) });
+      return t('noHelp', { minutes: wholeMinutes(good.ms) });
     case 'mended':
       return t('mended', { fault: itemName(standard, good.item), n: good.drives, of: good.of });
   }
@@ -88,7 +87,7 @@ export function patternWords(standard: EffectiveStandard, pattern: Pattern): str
       return t('late', {
         n: pattern.count,
         of: pattern.of,
-        minute: minutes(pattern.fromMs),
+        minute: wholeMinutes(pattern.fromMs),
         chance: Math.max(1, Math.round(pattern.chance * 100)),
       });
   }

@@ -20,6 +20,9 @@ export function drivenMs(drive: Drive, nowMs: number): number {
   return drivenBefore(drive, drive.ended?.atMs ?? nowMs);
 }
 
+/** Minutes as they are said: whole ones that were driven, in every place. */
+export const wholeMinutes = (ms: number): number => Math.floor(ms / 60_000);
+
 /** Time driven before a moment of the drive's clock, pauses left out; both in milliseconds. */
 export function drivenBefore(drive: Drive, atMs: number): number {
   const { movedOffMs } = drive;

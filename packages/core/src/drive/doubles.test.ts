@@ -25,6 +25,17 @@ describe('marks made on two devices', () => {
     expect(pairs(drive)).toEqual([['front-1', 'back-0']]);
   });
 
+  it('pairs the nearest first, as sensors and persons are paired', () => {
+    const drive = twoDevices(
+      [
+        [0, mark('signs.lights')],
+        [15, mark('signs.lights')],
+      ],
+      [[16, mark('signs.lights')]],
+    );
+    expect(pairs(drive)).toEqual([['front-2', 'back-0']]);
+  });
+
   it.each([
     ['another item', [[66, mark('signs.signs')]]],
     ['too late', [[60 + doubleWithinMs / 1000 + 1, mark('signs.lights')]]],

@@ -12,22 +12,34 @@ export const doubleWithinMs = 20_000;
  */
 export function doublesAmong(marks: readonly Mark[], standing: readonly DriveEvent[]): readonly Double[] {
   const apart = saidApart(standing);
-  const taken = new Set<string>();
-  const doubles: Double[] = [];
-  marks.forEach((first, i) => {
-    if (first.struck || taken.has(first.id)) return;
-    for (let j = i + 1; j < marks.length; j++) {
-      const second = marks[j]!;
+  const open = marks.filter(({ struck }) => !struck);
+  const near = open.flatMap((first, i) => {
+    const pairs: Double[] = [];
+    for (const second of open.slice(i + 1)) {
       if (second.atMs - first.atMs > doubleWithinMs) break;
-      if (second.struck || taken.has(second.id) || second.item !== first.item || second.device === first.device)
-        continue;
-      if (apart.has(pairKey(first.id, second.id))) continue;
-      taken.add(first.id).add(second.id);
-      doubles.push({ first, second });
-      break;
+      const may = second.item === first.item && second.device !== first.device;
+      if (may && !apart.has(pairKey(first.id, second.id))) pairs.push({ first, second });
     }
+    return pairs;
   });
-  return doubles;
+  return eachOnce(near, ({ first, second }) => [first, second]).toSorted((a, b) => a.first.atMs - b.first.atMs);
+}
+
+/** Pairs of which each mark is in one at most, the nearest in time first; the sort is stable. */
+function eachOnce<T>(pairs: readonly T[], marksOf: (pair: T) => readonly [Mark, Mark]): readonly T[] {
+  const taken = new Set<string>();
+  const away = (pair: T) => {
+    const [one, other] = marksOf(pair);
+    return Math.abs(other.atMs - one.atMs);
+  };
+  return [...pairs]
+    .sort((a, b) => away(a) - away(b))
+    .filter((pair) => {
+      const ids = marksOf(pair).map(({ id }) => id);
+      if (ids.some((id) => taken.has(id))) return false;
+      for (const id of ids) taken.add(id);
+      return true;
+    });
 }
 
 /**
@@ -41,21 +53,15 @@ export function withoutRepeats(marks: readonly Mark[], standing: readonly DriveE
   if (seen.length === 0) return marks;
   const apart = saidApart(standing);
   const persons = marks.filter(({ struck, detected }) => !struck && !detected);
-  const near = seen
-    .flatMap((own) =>
-      persons
-        .filter(({ item, atMs }) => item === own.item && Math.abs(atMs - own.atMs) <= doubleWithinMs)
-        .filter(({ id }) => !apart.has(pairKey(own.id, id)))
-        .map((other) => ({ own, other, away: Math.abs(other.atMs - own.atMs) })),
-    )
-    .sort((a, b) => a.away - b.away);
-  const repeated = new Set<string>();
-  const seenIn = new Map<string, Mark>();
-  for (const { own, other } of near)
-    if (!repeated.has(own.id) && !seenIn.has(other.id)) {
-      repeated.add(own.id);
-      seenIn.set(other.id, own);
-    }
+  const near = seen.flatMap((own) =>
+    persons
+      .filter(({ item, atMs }) => item === own.item && Math.abs(atMs - own.atMs) <= doubleWithinMs)
+      .filter(({ id }) => !apart.has(pairKey(own.id, id)))
+      .map((other) => ({ own, other })),
+  );
+  const pairs = eachOnce(near, ({ own, other }) => [own, other]);
+  const repeated = new Set(pairs.map(({ own }) => own.id));
+  const seenIn = new Map(pairs.map(({ own, other }) => [other.id, own]));
   return marks
     .filter(({ id }) => !repeated.has(id))
     .map((mark) => {

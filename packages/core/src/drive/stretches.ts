@@ -14,7 +14,7 @@ export function phaseOf(started: boolean, waiting: boolean, ended: boolean, paus
 /** Driving begins with the moving off; without a briefing nobody says so, and it begins with the start. */
 export function movedOff(standing: readonly DriveEvent[], started: StartedEvent | undefined): number | undefined {
   const event = standing.find(({ type }) => type === 'moved-off');
-  return event?.atMs ?? (started && !started.briefing ? 0 : undefined);
+  return event?.atMs ?? (started && !started.briefing ? started.atMs : undefined);
 }
 
 /** A section opened before the car moved begins as it moves. */

@@ -1,6 +1,6 @@
 import { assumptionBounds, type SchoolByKind } from '../readiness/assumptions';
 import { schoolFrom, type SchoolFigures } from '../readiness/school-figures';
-import { testKinds } from '../readiness/test-kind';
+import { testKinds } from '../marking/test-kind';
 import type { Parsed } from './parsed';
 import { parseJson, schemaCheck } from './problems';
 

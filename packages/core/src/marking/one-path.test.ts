@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { DriveEvent, EventBody } from '../drive/event';
+import { testKindOf } from './test-kind';
 import { foldDrive } from '../drive/fold';
 import { fullTest, logOf, start } from '../drive/testing';
 import { anyLog } from '../drive/testing-arbitraries';
@@ -115,14 +116,19 @@ describe('a standard that has no place for a drive', () => {
     expect(verdict).toMatchObject({
       outcome: 'incomplete',
       reasons: [],
-      missing: [{ kind: 'does-not-fit', placed: 0, marks: 2 }],
+      missing: [{ kind: 'another-kind', driven: 'road' }],
     });
     expect(verdictSentence(timedYard, verdict)).toBe(
-      'Not judged: this standard does not fit this test (0 of 2 faults exist in it).',
+      'Not judged: this was a test on roads, and this standard is for a test in a yard.',
     );
-    expect(verdictSentence(timedYard, judgeUnder(tally, timedYard, foldDrive(fullTest([]))).verdict)).toContain(
-      'none of its exercises was driven',
-    );
+    // Nor the other way round, however clean a yard was driven; and between two yards only where an exercise is shared.
+    const clean = foldDrive(fullTest([], 'attempts-yard'));
+    for (const { outcome, missing } of templates
+      .filter((one) => testKindOf(one) === 'road')
+      .map((one) => judgeUnder(attemptsYard, one, clean).verdict))
+      expect([outcome, missing[0]!.kind]).toEqual(['incomplete', 'another-kind']);
+    const bare = judgeUnder(attemptsYard, timedYard, clean).verdict;
+    expect(verdictSentence(timedYard, bare)).toContain('none of its exercises was driven');
   });
 
   it('says of a mark how many items it fits', () => {

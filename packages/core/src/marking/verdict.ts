@@ -9,6 +9,7 @@ import { coversExercise, type Slot } from './rules';
 import { marksOf, type Score, type Use } from './score';
 import type { Limit, EffectiveStandard } from './standard';
 import { strangeMark, type StrangeReference } from './strange';
+import type { TestKind } from './test-kind';
 import { passedBy } from './way-through';
 
 export type Outcome = 'pass' | 'fail' | 'incomplete';
@@ -35,7 +36,9 @@ export type Missing =
   /** The log names what the standard does not have: nothing is judged. */
   | { readonly kind: 'not-judged'; readonly references: readonly StrangeReference[] }
   /** The standard has a place for too little of a drive marked under another: nothing is judged. */
-  | { readonly kind: 'does-not-fit'; readonly placed: number; readonly marks: number };
+  | { readonly kind: 'does-not-fit'; readonly placed: number; readonly marks: number }
+  /** The standard is of another kind of test than the drive: nothing is judged. */
+  | { readonly kind: 'another-kind'; readonly driven: TestKind };
 
 /** What fails a drive apart from its marks. */
 export type Stop =
@@ -70,7 +73,7 @@ export interface Verdict {
 
 /** Whether the standard cannot judge the drive at all, as against one that is not complete yet. */
 export function isNotJudged({ missing }: Verdict): boolean {
-  return missing.some(({ kind }) => kind === 'not-judged' || kind === 'does-not-fit');
+  return missing.some(({ kind }) => kind === 'not-judged' || kind === 'does-not-fit' || kind === 'another-kind');
 }
 
 /** The limits over the whole test that fail it. */

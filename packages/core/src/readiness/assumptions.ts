@@ -1,6 +1,6 @@
 import { behaviours } from '../catalogue/catalogue';
 import { severities, type FaultKind } from './evidence';
-import type { TestKind } from './test-kind';
+import type { TestKind } from '../marking/test-kind';
 
 /** Everything an estimate rests on besides the drives. Each is shown, can be changed, and changes the figure. */
 export interface Assumptions {

@@ -1,6 +1,6 @@
 import { familiarityWord } from '../places/familiarity';
 import type { EffectiveStandard } from '../marking/standard';
-import { testKindOf } from './test-kind';
+import { testKindOf } from '../marking/test-kind';
 import { totalOf, type Evidence } from './evidence';
 
 const dayMs = 86_400_000;
@@ -82,8 +82,11 @@ export function checklist(
   ];
 }
 
+/** Whole minutes that were driven; what sums of parts are out by does not take one away. */
+const wholly = (minutes: number): number => Math.floor(minutes + 1e-9);
+
 function enough(tests: readonly Evidence[], wantedMinutes: number): ReadinessItem {
-  const minutes = Math.round(tests.reduce((sum, one) => sum + one.minutes, 0));
+  const minutes = wholly(tests.reduce((sum, one) => sum + one.minutes, 0));
   const ok = tests.length >= wanted.drives && minutes >= wantedMinutes;
   return { code: 'evidence', ok, tests: tests.length, minutes, wantedMinutes };
 }
@@ -112,7 +115,7 @@ function unfamiliar(tests: readonly Evidence[]): ReadinessItem {
 function independent({ length }: EffectiveStandard, drives: readonly Evidence[]): readonly ReadinessItem[] {
   if (!length.independentMin) return [];
   const enoughMin = Math.round(wanted.independentShare * length.independentMin.value);
-  const bestMin = Math.round(Math.max(0, ...drives.map(({ independentMin }) => independentMin)));
+  const bestMin = wholly(Math.max(0, ...drives.map(({ independentMin }) => independentMin)));
   return [{ code: 'independent', ok: bestMin >= enoughMin, bestMin, enoughMin }];
 }
 

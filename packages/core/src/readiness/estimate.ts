@@ -11,7 +11,7 @@ import { outlookOf, type Outlook } from './outlook';
 import { expectedByCategory, expectedTotal, posteriorOn, seenOf, type Posterior } from './posterior';
 import type { Lesson } from './practice';
 import type { StandardSight } from './shown';
-import { testKindOf, type TestKind } from './test-kind';
+import { testKindOf, type TestKind } from '../marking/test-kind';
 import { usualEffort, type Chance, type Effort } from './simulate';
 
 /** Everything an estimate rests on. */

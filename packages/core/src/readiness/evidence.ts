@@ -9,7 +9,7 @@ import { rulesOf } from '../marking/rules';
 import type { SheetEntry } from '../marking/sheet';
 import { strangeReferences } from '../marking/strange';
 import type { GradeSign, EffectiveStandard } from '../marking/standard';
-import { testKindOf, type TestKind } from './test-kind';
+import { testKindOf, type TestKind } from '../marking/test-kind';
 
 /** What a mark of a behaviour counts as: faults that add up, and faults that fail at once, are separate processes. */
 export const severities = ['counted', 'outright'] as const;

@@ -3,7 +3,7 @@ import { defaultAssumptions, sharesOf, unknownSchool, type Assumptions, type Fac
 import type { Evidence } from './evidence';
 import { coarse, logEvidence, priorLattice, sightsOf, usualMarker, wholly, type Sight } from './level';
 import type { Lesson } from './practice';
-import type { TestKind } from './test-kind';
+import type { TestKind } from '../marking/test-kind';
 
 const { abs, exp, log, max, min } = Math;
 

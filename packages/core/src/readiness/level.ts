@@ -1,5 +1,5 @@
 import type { Assumptions, School } from './assumptions';
-import { type Evidence, type FaultKind } from './evidence';
+import type { Evidence, FaultKind } from './evidence';
 import { goneAfter, practiceOf, type Lesson, type Practice } from './practice';
 import type { Shown } from './shown';
 

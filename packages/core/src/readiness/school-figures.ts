@@ -1,5 +1,5 @@
 import type { Assumptions, Factor, School, SchoolByKind, StandardFactor } from './assumptions';
-import type { TestKind } from './test-kind';
+import type { TestKind } from '../marking/test-kind';
 
 type Pairs<T> = readonly (readonly [string, T])[];
 

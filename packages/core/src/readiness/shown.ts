@@ -1,7 +1,7 @@
 import { gradesOf, rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import { severities, severityOf, type Evidence, type FaultKind } from './evidence';
-import { testKindOf, type TestKind } from './test-kind';
+import { testKindOf, type TestKind } from '../marking/test-kind';
 
 /** What a standard looks at: each behaviour, the exercise it belongs to, and the faults it has grades for. */
 export interface StandardSight {

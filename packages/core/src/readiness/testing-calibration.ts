@@ -8,7 +8,7 @@ import { fitSchool } from './fit';
 import { chanceOf } from './chance';
 import { posteriorOn, projected } from './posterior';
 import { practiceAhead } from './practice';
-import { testKindOf } from './test-kind';
+import { testKindOf } from '../marking/test-kind';
 import { floorForecaster } from './testing-floor';
 import { centre, populationOf, type Law } from './testing-populations';
 

@@ -66,6 +66,10 @@ describe('who may mark a drive', () => {
   it('is still a helper for what came before the end, sent late, and for nothing after it', async () => {
     const { id } = await driveWith(true);
     expect(await send(helper, id, [pin(`${id}-before`, 1000)])).toBe(200);
+    const { events } = (await lead.send<DriveView>('GET', `/api/drives/${id}`)).body;
+    const end = events.find(({ type }) => type === 'ended')!.atMs;
+    expect(await send(helper, id, [pin(`${id}-at-end`, end)])).toBe(200);
+    expect(await send(helper, id, [pin(`${id}-just-after`, end + 1)])).toBe(403);
     expect(await send(helper, id, [pin(`${id}-after`, 9_000_000)])).toBe(403);
     expect(await send(marker, id, [pin(`${id}-own`, 9_000_000, 'mine')])).toBe(200);
     expect(await send(lead, id, [pin(`${id}-lead`, 9_000_000, 'desk')])).toBe(200);

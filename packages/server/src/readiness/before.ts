@@ -3,7 +3,7 @@ import { assumptionsFor } from '@jasperwren/core/readiness/assumptions';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { fitSchool } from '@jasperwren/core/readiness/fit';
-import { testKindOf } from '@jasperwren/core/readiness/test-kind';
+import { testKindOf } from '@jasperwren/core/marking/test-kind';
 import type { InSchool } from '../call';
 import { getLearner } from '../learners/store';
 import { newestStandards } from '../standards/store';

@@ -4,7 +4,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { assumptionsFor } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate } from '@jasperwren/core/readiness/estimate';
-import { testKindOf } from '@jasperwren/core/readiness/test-kind';
+import { testKindOf } from '@jasperwren/core/marking/test-kind';
 import { hasMoved, summaryOf } from '@jasperwren/core/readiness/moved';
 import { figuresOfKinds } from '@jasperwren/core/readiness/school-figures';
 import type { InSchool } from '../call';

@@ -1,4 +1,4 @@
-import { testKindOf } from '@jasperwren/core/readiness/test-kind';
+import { testKindOf } from '@jasperwren/core/marking/test-kind';
 import { reasonWords, standingWords, toDoWords } from '@jasperwren/words/readiness-items';
 import { t } from '@jasperwren/words/readiness';
 import CheckRounded from '@mui/icons-material/CheckRounded';

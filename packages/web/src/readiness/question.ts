@@ -3,7 +3,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { assumptionsFor, type Assumptions } from '@jasperwren/core/readiness/assumptions';
 import type { Question } from '@jasperwren/core/readiness/estimate';
 import { schoolFrom, type KindFigures } from '@jasperwren/core/readiness/school-figures';
-import { testKindOf } from '@jasperwren/core/readiness/test-kind';
+import { testKindOf } from '@jasperwren/core/marking/test-kind';
 
 /** What is assumed of the learners of a school under a standard. */
 export const usualAssumptions = ({ school }: ReadinessInput, standard: EffectiveStandard): Assumptions =>

@@ -1,3 +1,4 @@
+import { wholeMinutes as fullMinutes } from '@jasperwren/core/drive/clock';
 import { t } from '@jasperwren/words/common';
 import dayjs from 'dayjs';
 
@@ -9,7 +10,7 @@ export function clockTime(ms: number): string {
 
 /** Whole minutes with their unit. */
 export function wholeMinutes(ms: number): string {
-  return t('msMin', { ms: Math.round(ms / 60_000) });
+  return t('msMin', { ms: fullMinutes(ms) });
 }
 
 /** A date written out, such as 9 December 2026. */

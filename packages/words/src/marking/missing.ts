@@ -1,3 +1,4 @@
+import { wholeMinutes } from '@jasperwren/core/drive/clock';
 import type { EndingCause } from '@jasperwren/core/drive/event';
 import type { StrangeReference } from '@jasperwren/core/marking/strange';
 import type { Missing, Stop } from '@jasperwren/core/marking/verdict';
@@ -10,6 +11,8 @@ export const resource = {
   notMovedOff: 'the car did not move off',
   notJudged: 'not judged: {{why}}',
   doesNotFit: 'not judged: this standard does not fit this test ({{placed}} of {{faults}} faults exist in it)',
+  'another-road': 'not judged: this was a test on roads, and this standard is for a test in a yard',
+  'another-yard': 'not judged: this was a test in a yard, and this standard is for a test on roads',
   noExercise: 'not judged: this standard does not fit this test (none of its exercises was driven)',
   pins_one: '{{count}} pin to name',
   pins_other: '{{count}} pins to name',
@@ -62,18 +65,20 @@ export function describeMissing(missing: Missing): string {
       return missing.placed < missing.marks
         ? t('doesNotFit', { placed: missing.placed, faults: missing.marks })
         : t('noExercise');
+    case 'another-kind':
+      return t(`another-${missing.driven}`);
     case 'unsettled-pins':
       return t('pins', { count: missing.count });
     case 'unsettled-doubles':
       return t('duplicates', { count: missing.count });
     case 'driving-time':
-      return t('minutes', { have: minutes(missing.haveMs), need: missing.needMin });
+      return t('minutes', { have: wholeMinutes(missing.haveMs), need: missing.needMin });
     case 'exercise': {
       const exercise = missing.name.toLowerCase();
       return missing.attempted ? t('noSuccess', { exercise }) : t('notDriven', { exercise });
     }
     case 'section-time': {
-      const amounts = { have: minutes(missing.haveMs), need: missing.needMin };
+      const amounts = { have: wholeMinutes(missing.haveMs), need: missing.needMin };
       return missing.section === 'independent' ? t('independentMinutes', amounts) : t('guidedMinutes', amounts);
     }
   }
@@ -108,7 +113,3 @@ export function describeStop(stop: Stop): string {
 }
 
 const causeWords = (cause: EndingCause): string => t(cause);
-
-function minutes(ms: number): number {
-  return Math.floor(ms / 60_000);
-}

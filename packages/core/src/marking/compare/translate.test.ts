@@ -1,3 +1,4 @@
+import { unsaidWords } from '@jasperwren/words/compare';
 import type { EventBody } from '../../drive/event';
 import { foldDrive } from '../../drive/fold';
 import { fullTest } from '../../drive/testing';
@@ -7,6 +8,16 @@ import type { EffectiveStandard } from '../standard';
 import { attemptsYard, graded, minorMajor, pointsOff, tally, templates, timedYard } from '../testing-standards';
 import { judgeUnder } from './translate';
 
+/** A standard that only adds up. */
+const pointsOnly: EffectiveStandard = {
+  ...pointsOff,
+  grades: pointsOff.grades.filter(({ sign }) => sign === 'counted'),
+  limits: pointsOff.limits.filter(({ effect, measure }) => effect.kind === 'fail-test' && measure.kind !== 'count'),
+  categories: pointsOff.categories.map((category) => ({
+    ...category,
+    items: category.items.map(({ grades: _, ...item }) => item),
+  })),
+};
 const mark = (item: string, grade = 'driving', measured?: number): EventBody => ({
   type: 'mark',
   item,
@@ -53,6 +64,8 @@ describe('the same drive under another standard', () => {
     const noted = foldDrive(fullTest([mark('signs.lights', 'g1')], 'graded'));
     const { translations, grades } = judgeUnder(graded, tally, noted);
     expect(translations).toMatchObject([{ why: 'too-mild' }]);
+    // It has its place: as nothing.
+    expect(judgeUnder(graded, tally, noted).verdict.missing).toEqual([]);
     expect(grades).toMatchObject([{ to: 'none', marks: 1 }]);
   });
 
@@ -79,6 +92,19 @@ describe('the same drive under another standard', () => {
       judgeUnder(timedYard, strict, foldDrive(fullTest([mark('slope.roll-back', 'demerit', cm)], 'timed-yard')));
     expect(rolled(20).translations).toMatchObject([{ how: 'measured', grade: { code: 'ends' } }]);
     expect(rolled(9).translations).toMatchObject([{ why: 'within-bands' }]);
+  });
+
+  it('says first what was grave at home and has no word here', () => {
+    const grave = drive(mark('signs.amber', 'dangerous'), { type: 'intervention' });
+    const { unsaid, verdict } = judgeUnder(tally, pointsOnly, grave);
+    expect(unsaid).toEqual({ failing: 1, controls: 1 });
+    expect(verdict.outcome).toBe('pass');
+    expect(unsaidWords(unsaid!)).toEqual([
+      '1 fault that alone fails the test under its own standard does not fail it here.',
+      'You took control once: this standard does not ask about that.',
+    ]);
+    expect(judgeUnder(tally, tally, grave).unsaid).toBeUndefined();
+    expect(judgeUnder(tally, graded, drive(mark('signs.lights'))).unsaid).toBeUndefined();
   });
 
   it('is the same drive under its own standard', () => {

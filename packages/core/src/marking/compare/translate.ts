@@ -6,6 +6,7 @@ import { judgeDrive } from '../judge';
 import { gradesOf, rulesOf, type Placed } from '../rules';
 import type { Category, Grade, GradeSign, Item, EffectiveStandard } from '../standard';
 import { strangeReferences } from '../strange';
+import { testKindOf } from '../test-kind';
 import { noVerdict, type Verdict } from '../verdict';
 
 /** How a mark reads under another standard. */
@@ -35,6 +36,16 @@ export interface Compared {
   readonly translations: readonly Translation[];
   /** Which grades were read as which, `none` where they count for nothing there. */
   readonly grades: readonly { readonly from: Grade; readonly to: Grade | 'none'; readonly marks: number }[];
+  /** What no grade of this standard says as gravely; missing where it is the drive's own, or nothing was as grave. */
+  readonly unsaid?: Unsaid;
+}
+
+/** What had consequences under the drive's own standard that the other has no words for. */
+export interface Unsaid {
+  /** Marks of which one fails at home and that only add up here, or count for nothing. */
+  readonly failing: number;
+  /** How often the instructor took control. */
+  readonly controls: number;
 }
 
 /** Below this share of marks with a place, a standard does not fit a drive (house default). */
@@ -43,8 +54,9 @@ const fittingShare = 0.5;
 /**
  * Judges a drive under any standard. Under its own this is `judgeDrive`. Under another each mark is taken to the item
  * with the same behaviour, and to the grade of the same severity or, where the item has none such, the nearest one; two
- * marks that may be one fault seen twice stay such a pair. What has no place there is listed, and where that is more
- * than half of the marks, or the standard rests on exercises and none of its own was driven, there is no verdict.
+ * marks that may be one fault seen twice stay such a pair. What has no place there is listed. There is no verdict where that is
+ * more than half of the marks, where one of the two is of roads and the other of a yard, or where the standard rests on exercises
+ * and none of its own was driven.
  */
 export function judgeUnder(from: EffectiveStandard, to: EffectiveStandard, drive: Drive): Compared {
   const itself = from.id === to.id && from.version === to.version;
@@ -52,13 +64,27 @@ export function judgeUnder(from: EffectiveStandard, to: EffectiveStandard, drive
   const translations = standingMarks(drive).map((mark) =>
     itself ? asItself(from, mark) : convertMark(from, to, mark),
   );
+  const unsaid = own ? undefined : unsaidOf(from, drive, translations);
   return {
     standard: own ? from : to,
     verdict: own ?? verdictElsewhere(from, to, drive, translations),
     translations,
     grades: gradesRead(from, translations),
+    ...(unsaid && { unsaid }),
   };
 }
+
+function unsaidOf(from: EffectiveStandard, drive: Drive, translations: readonly Translation[]): Unsaid | undefined {
+  const { grades } = rulesOf(from);
+  const failing = translations.filter((entry) => {
+    if (!failsAtOnce(grades.get(entry.mark.grade)?.sign)) return false;
+    return 'grade' in entry ? !failsAtOnce(entry.grade.sign) : entry.why !== 'no-fault-at-home';
+  }).length;
+  const controls = drive.interventions.length;
+  return failing + controls > 0 ? { failing, controls } : undefined;
+}
+
+const failsAtOnce = (sign: GradeSign | undefined): boolean => sign === 'outright' || sign === 'highest';
 
 function verdictElsewhere(
   from: EffectiveStandard,
@@ -68,12 +94,16 @@ function verdictElsewhere(
 ): Verdict {
   const home = strangeReferences(rulesOf(from), drive);
   if (home.length > 0) return noVerdict({ kind: 'not-judged', references: home });
+  const driven = testKindOf(from);
+  if (driven !== testKindOf(to)) return noVerdict({ kind: 'another-kind', driven });
   const placed = new Map(
     translations.flatMap((entry) => ('grade' in entry ? [[entry.mark.id, converted(entry)] as const] : [])),
   );
   const faults = translations.filter((entry) => 'grade' in entry || entry.why !== 'no-fault-at-home');
-  if (!fits(to, drive, placed.size, faults.length))
-    return noVerdict({ kind: 'does-not-fit', placed: placed.size, marks: faults.length });
+  // What counts for nothing there has its place as well: nothing.
+  const read = faults.filter((entry) => 'grade' in entry || entry.why === 'too-mild' || entry.why === 'within-bands');
+  if (!fits(to, drive, read.length, faults.length))
+    return noVerdict({ kind: 'does-not-fit', placed: read.length, marks: faults.length });
   const { exercises, steps } = rulesOf(to);
   return judgeDrive(to, {
     ...drive,

@@ -1,4 +1,4 @@
-import { t } from '@jasperwren/words/compare';
+import { t, unsaidWords } from '@jasperwren/words/compare';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -117,13 +117,14 @@ const outcomes: readonly Outcome[] = ['pass', 'fail', 'incomplete'];
 function Everywhere({ all }: { readonly all: readonly Compared[] }) {
   return (
     <Rows>
-      {all.map(({ standard, verdict, translations }, i) => (
+      {all.map(({ standard, verdict, translations, unsaid }, i) => (
         <li key={`${standard.id} ${standard.version}`} className={styles.everywhere}>
           {i === 0 ? <b>{standard.name}</b> : <Link to={`?with=${standard.id}`}>{standard.name}</Link>}
           {isNotJudged(verdict) ? (
             <span className="muted">{verdictSentence(standard, verdict)}</span>
           ) : (
             <span>
+              {unsaid && <b>{unsaidWords(unsaid).join(' ')} </b>}
               <OutcomeWord outcome={verdict.outcome} />: {verdictDetail(standard, verdict)}.
             </span>
           )}

@@ -1,15 +1,25 @@
-import { t } from '@jasperwren/words/compare';
+import { t, unsaidWords } from '@jasperwren/words/compare';
 import type { Compared } from '@jasperwren/core/marking/compare/translate';
+import { isNotJudged } from '@jasperwren/core/marking/verdict';
 import { crossingWords, reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { missingWords } from '@jasperwren/words/marking/missing';
 import styles from './compare.module.css';
 
-export function Side({ compared: { standard, verdict, grades, translations } }: { readonly compared: Compared }) {
+export function Side({
+  compared: { standard, verdict, grades, translations, unsaid },
+}: {
+  readonly compared: Compared;
+}) {
   const without = translations.filter((entry) => 'why' in entry).length;
   const read = grades.filter(({ from, to }) => to === 'none' || from.name !== to.name);
   return (
     <section aria-label={standard.name} className={styles.side}>
       <p className="muted">{t('standardVVersion', { standard: standard.name, version: standard.version })}</p>
+      {unsaid && !isNotJudged(verdict) && (
+        <p role="note" className={styles.unsaid}>
+          {unsaidWords(unsaid).join(' ')}
+        </p>
+      )}
       <h2>{verdictSentence(standard, verdict)}</h2>
       <ul>
         {verdict.reasons.map((reason) => (

@@ -1,4 +1,4 @@
-import type { Standard } from '../marking/standard';
+import type { Standard } from './standard';
 
 /** Where a test is driven: on roads, or on a course in a yard alone. What one shows says nothing of the other. */
 export const testKinds = ['road', 'yard'] as const;
