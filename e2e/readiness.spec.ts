@@ -29,10 +29,11 @@ test.describe('with the demo school', () => {
   test('the eight learners get the judgement their story deserves, each with its reason', async ({ page }) => {
     await open(page, '/learners/ready');
     for (const [name, word, reason] of [
-      ['Ottilia Fenwarrow', 'Ready', 'Book the test or keep the date.'],
-      ['Tavi Ormsund', 'Nearly ready', 'Practise the due safety questions'],
-      ['Lenka Brathmoor', 'Nearly ready', 'Drive these without a fault'],
-      ['Pim Odderstane', 'Nearly ready', 'Drive these without a fault'],
+      ['Ottilia Fenwarrow', 'Ready', 'Keep the date.'],
+      // Four passes in a row: believed, once new roads are shown.
+      ['Tavi Ormsund', 'Nearly ready', 'Keep the date if this works out first: Drive a mock test on new roads.'],
+      ['Lenka Brathmoor', 'Nearly ready', 'Keep the date if this works out first'],
+      ['Pim Odderstane', 'Nearly ready', 'Move the test to a later date. Drive these without a fault'],
       ['Corvin Ashdellow', 'Not ready yet', 'Drive 2 mock tests in a row'],
       ['Yselle Quarrick', 'Not ready yet', 'Drive 2 mock tests in a row'],
       ['Harkin Lowmayne', 'Too early to say', 'more'],
@@ -74,7 +75,12 @@ test.describe('with the demo school', () => {
     await fromMore(page, learners('readiness'));
     const figure = page.getByRole('img', { name: /^Would pass \d+ to \d+ of 20 tests$/ });
     await expect(figure).toBeVisible();
-    await expect(page.getByText(/^Would pass about \d+ of 20 tests .* Based on 7 mock tests\.$/)).toBeVisible();
+    // A high chance that is kept back says why in the same breath.
+    await expect(
+      page.getByText(
+        /^Would pass about \d+ of 20 tests .* Based on 7 mock tests\. Not ready yet all the same: Serious fault/,
+      ),
+    ).toBeVisible();
     const before = await figure.getAttribute('aria-label');
     await expect(
       page.getByText('Serious fault or dangerous fault in 1 of the last 2 mock tests.').first(),
@@ -102,7 +108,7 @@ test.describe('with the demo school', () => {
     const lessons = page.getByRole('listitem', { name: /^\w+day \d+ \w+, \d\d:\d\d$/ });
     const proposed = await lessons.count();
     expect(proposed).toBeGreaterThan(3);
-    await expect(page.getByText(/^(Keep the date|Move the test)\.$/)).toBeVisible();
+    await expect(page.getByText(/^(Keep the date|Move the test)/).first()).toBeVisible();
     // What the first lesson does goes to the second place, by keyboard.
     const first = await lessons.nth(0).locator('ul').innerText();
     await carry(page, page.getByRole('button', { name: /^Move the aim/ }).first(), 'ArrowDown', [1, 2]);

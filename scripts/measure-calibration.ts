@@ -1,4 +1,4 @@
-// npm run calibration [LEARNERS] [SEED] [LAW]: how the estimate does on populations of learners whose true chance is known.
+// npm run calibration [LEARNERS] [SEED] [PART OF A LAW,ANOTHER]: how the estimate does on populations of learners whose true chance is known.
 import { tally } from '../packages/core/src/marking/testing-standards';
 import { measureCalibration } from '../packages/core/src/readiness/testing-calibration';
 import { laws } from '../packages/core/src/readiness/testing-populations';
@@ -9,10 +9,12 @@ const points = (share: number) => `${share < 0 ? '' : '+'}${(100 * share).toFixe
 console.log(
   `${tally.name}, ${learners} learners each, seed ${seed}. Expected Brier scores above that of knowing the truth; bias in points.`,
 );
-for (const law of laws.filter(({ name }) => name.includes(process.argv[4] ?? ''))) {
+const asked = (process.argv[4] ?? '').split(',');
+for (const law of laws.filter(({ name }) => asked.some((part) => name.includes(part)))) {
   const began = Date.now();
   const one = measureCalibration(tally, law, learners, seed);
-  const { counted, outright, levelSpread, power, ownShape, fallLesson, fallsFor, fallWeek, form, knownRoads } = one.school.assumptions;
+  const { counted, outright, levelSpread, power, ownShape, fallLesson, fallsFor, fallWeek, form, knownRoads } =
+    one.school.assumptions;
   console.log(
     [
       law.name.padEnd(34),

@@ -147,6 +147,7 @@ export const resource = {
   changedTheirTeachingHours: 'changed their teaching hours',
   savedLessons: 'saved lessons',
   downloadedACalendarFile: 'downloaded a calendar file',
+  downloadedTheSchoolsFigures: 'Downloaded the school’s figures',
   addedASafetyQuestion: 'added a safety question',
   changedASafetyQuestion: 'changed a safety question',
   retiredASafetyQuestion: 'retired a safety question',

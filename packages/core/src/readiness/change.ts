@@ -15,71 +15,79 @@ export interface Change {
 }
 
 /** House defaults: how often something changes, by how much on a log scale, and how many last drives tell. */
-const changesBeforehand = 0.5;
+const changesBeforehand = 0.65;
 const changeSpread = 0.8;
 const lastDrives = 2;
 /** The last of many drives tell in threes. */
 const manyDrives = 6;
 /** Earlier drives count no further than so many standard errors from what the last ones explain (house default). */
-const heldWithin = 2;
+const heldWithin = 1.25;
 
+/** Drives of a learner as one: faults and tests by their weights, and so many drives that do not differ from each other. */
 interface Together {
   readonly count: number;
   readonly tests: number;
   readonly drives: number;
 }
 
-/** Drives in the order of their moments, with earlier ones held to what the last ones explain. */
+/** Drives in the order of their moments, earlier ones as one, held to what the last ones explain. */
 export interface HeldTogether {
   readonly sights: readonly Sight[];
-  /** The last ones alone, where something seems to have changed. */
+  /** The last ones alone, where there are earlier ones. */
   readonly change?: Change & { readonly last: readonly Sight[] };
 }
 
 /**
  * Holds the faults of earlier drives to a band about what the last drives lead to expect of them, so that after a jump an
- * estimate follows. The band moves with the faults of the last drives alone, and only ever up with them: a fault more never helps.
+ * estimate follows. The band moves with the faults of the last drives alone, and only ever up with them, and earlier drives tell
+ * by their sum: a fault more never helps.
  * @param sights in order of their moments
  * @param fall the usual fall of the school
  */
-export function heldTogether(
-  sights: readonly Sight[],
-  a: Pick<Assumptions, 'counted' | 'outright' | 'form' | 'knownRoads' | 'power' | 'fallsFor'>,
-  fall: Practice,
-): HeldTogether {
-  const n = sights.length >= manyDrives ? lastDrives + 1 : lastDrives;
-  if (sights.length < n + 1) return { sights };
-  const [early, last] = [sights.slice(0, -n), sights.slice(-n)];
-  const together = (of: readonly Sight[], kind: FaultKind): Together => ({
-    count: of.reduce((sum, sight) => sum + sight[kind], 0),
-    tests: of.reduce((sum, { logCounted, logOutright, known, practised }) => {
+export function heldTogether(sights: readonly Sight[], a: Assumptions, fall: Practice): HeldTogether {
+  const wanted = sights.length >= manyDrives ? lastDrives + 1 : lastDrives;
+  // Drives of one moment are on one side, whatever order they come in.
+  const lastFrom = sights.at(-wanted)?.atMs ?? -Infinity;
+  const [early, last] = [sights.filter(({ atMs }) => atMs < lastFrom), sights.filter(({ atMs }) => atMs >= lastFrom)];
+  if (early.length === 0) return { sights };
+  const together = (of: readonly Sight[], kind: FaultKind): Together => {
+    const sum = { count: 0, tests: 0, drives: 0 };
+    for (const sight of of) {
+      const { weight, known, practised } = sight;
       const gone = goneAfter(fall, practised, a.fallsFor);
-      return kind === 'counted'
-        ? sum + exp(logCounted + known * log(a.knownRoads) - gone)
-        : sum + exp(logOutright + known * log(a.knownRoads) - a.power * gone);
-    }, 0),
-    drives: of.length,
-  });
-  const scale = { counted: 1, outright: 1 };
-  const add = { counted: 0, outright: 0 };
-  for (const kind of ['counted', 'outright'] as const) {
-    const [before, now] = [together(early, kind), together(last, kind)];
-    if (before.tests <= 0 || now.tests <= 0) continue;
+      const logTests = kind === 'counted' ? sight.logCounted - gone : sight.logOutright - a.power * gone;
+      sum.count += weight * sight[kind];
+      sum.tests += weight * exp(logTests + known * log(a.knownRoads));
+      sum.drives += weight;
+    }
+    return sum;
+  };
+  const of = (kind: FaultKind) => [together(early, kind), together(last, kind)] as const;
+  const held = (kind: FaultKind): number => {
+    const [before, now] = of(kind);
+    if (before.tests <= 0 || now.tests <= 0) return before.count;
     const expected = (before.tests * (now.count + 1)) / (now.tests + 1 / a[kind]);
     const spread = sqrt(1 / (now.count + 1) + a.form ** 2 * (1 / before.drives + 1 / now.drives));
-    const most = expected * exp(heldWithin * spread);
-    const least = expected * exp(-heldWithin * spread);
-    if (before.count > most) scale[kind] = most / before.count;
-    else if (before.count < least && before.count > 0) scale[kind] = least / before.count;
-    else if (before.count < least) add[kind] = least / before.drives;
-  }
-  const held = early.map((sight) => ({
-    ...sight,
-    counted: sight.counted * scale.counted + add.counted,
-    outright: sight.outright * scale.outright + add.outright,
-  }));
-  const change = changeBetween(together(early, 'counted'), together(last, 'counted'), a.form);
-  return { sights: [...held, ...last], ...(change && { change: { drives: n, ...change, last } }) };
+    return max(expected * exp(-heldWithin * spread), min(expected * exp(heldWithin * spread), before.count));
+  };
+  const drives = together(early, 'counted').drives;
+  const mean = (key: keyof Practice) =>
+    early.reduce((sum, { practised, weight }) => sum + weight * practised[key], 0) / drives;
+  const practised: Practice = { lessons: mean('lessons'), weeks: mean('weeks') };
+  const gone = goneAfter(fall, practised, a.fallsFor);
+  const asOne: Sight = {
+    atMs: early.at(-1)!.atMs,
+    counted: held('counted'),
+    outright: held('outright'),
+    logCounted: log(together(early, 'counted').tests) + gone,
+    logOutright: log(together(early, 'outright').tests) + a.power * gone,
+    known: 0,
+    practised,
+    weight: 1,
+    drives,
+  };
+  const change = changeBetween(...of('counted'), a.form);
+  return { sights: [asOne, ...last], ...(change && { change: { drives: last.length, ...change, last } }) };
 }
 
 /** How likely two groups of drives have different rates: Bayes' factor of normal log rates. */

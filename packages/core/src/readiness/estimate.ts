@@ -97,7 +97,8 @@ export function estimate(question: Question): Readiness {
     chance,
     checks,
     judgement,
-    outlook: outlookOf({ ...question, evidence: past }, posterior, { chance, judgement }),
+    // A drive of another kind is no lesson for this one: what its standard shows of it counts, and nothing else.
+    outlook: outlookOf({ ...question, evidence: seen.map((one) => one.evidence) }, posterior, { chance, judgement }),
     ...(change &&
       change.chance >= saidFrom && { change: { drives: change.drives, chance: change.chance, to: change.to } }),
     changes: standard.categories

@@ -21,6 +21,7 @@ const mean = (sights: readonly Sight[], a = usual) => {
   return points.reduce((sum, { weight, counted }) => sum + weight * counted, 0);
 };
 const sight = (more: Partial<Sight> = {}): Sight => ({
+  atMs: on,
   counted: 4,
   outright: 0,
   logCounted: 0,

@@ -25,6 +25,8 @@ const fallWeights = [1 / 6, 2 / 3, 1 / 6] as const;
 
 /** One drive as the level sees it. */
 export interface Sight {
+  /** When it was driven, in milliseconds. */
+  readonly atMs: number;
   readonly counted: number;
   readonly outright: number;
   /** Logarithms of the tests that it could have shown of either kind, times what was driven there and how it was marked. */
@@ -35,6 +37,8 @@ export interface Sight {
   /** What was practised before it, since the learner began. */
   readonly practised: Practice;
   readonly weight: number;
+  /** Stands for so many drives whose days differ; one where it is missing. */
+  readonly drives?: number;
 }
 
 /** One way a learner may be. */
@@ -121,6 +125,7 @@ export function sightsOf(
           : log(factors.markers.get(one.marker ?? '')?.factor ?? 1);
       const still = between(Date.parse(one.at), course.on);
       return {
+        atMs: Date.parse(one.at),
         counted: total('counted') + assumptions.promptWeight * one.promptsAlone * shown.share.counted,
         outright: total('outright') + assumptions.promptWeight * one.interventionsAlone * shown.share.outright,
         logCounted: log(one.exposure * shown.share.counted * factor.counted) + marked,
@@ -168,13 +173,13 @@ function likelihoods(sights: readonly Sight[], a: Assumptions, fall: Practice, {
   const byLevel = new Float64Array(levels.length);
   const byOwn = new Float64Array(own.length);
   const isSteady = a.form <= 0;
-  const shape = 1 / a.form ** 2;
   const [logKnown, logCounted, logOutright] = [log(a.knownRoads), log(a.counted), log(a.outright)];
   // From one point of the lattice to the next the mean changes by the same factor: few exponentials are needed.
   const levelFactor = exp(a.levelSpread * (levels[1]! - levels[0]!));
   const ownFactor = exp(own[1]! - own[0]!);
   for (const sight of sights) {
-    const { counted, outright, known, practised, weight } = sight;
+    const { counted, outright, known, practised, weight, drives = 1 } = sight;
+    const shape = drives / a.form ** 2;
     const gone = goneAfter(fall, practised, a.fallsFor);
     const worthCounted = sight.logCounted + known * logKnown;
     if (worthCounted > -Infinity) {

@@ -57,7 +57,7 @@ export interface Known {
 }
 
 /** Points this unlikely are left out: together they would not move a chance by a thousandth. */
-const leastWeight = 1e-6;
+const leastWeight = 1e-12;
 
 /**
  * The posterior on a day. Evidence of later days is not looked at, and drives of another kind of test say nothing.
@@ -98,7 +98,7 @@ export function posteriorOn(
     power: assumptions.power,
     practised: whole,
     fallsFor: assumptions.fallsFor,
-    exposure: sights.reduce((sum, { weight, logCounted }) => sum + weight * Math.exp(logCounted), 0),
+    exposure: all.reduce((sum, { weight, logCounted }) => sum + weight * Math.exp(logCounted), 0),
     school,
   };
 }

@@ -67,6 +67,7 @@ export const deedWords: Readonly<Partial<Record<RouteName | AuditExtra, string>>
   setFreeHours: t('changedTheirTeachingHours'),
   keepLessons: t('savedLessons'),
   calendar: t('downloadedACalendarFile'),
+  schoolFigures: t('downloadedTheSchoolsFigures'),
   addQuestion: t('addedASafetyQuestion'),
   editQuestion: t('changedASafetyQuestion'),
   retireQuestion: t('retiredASafetyQuestion'),
