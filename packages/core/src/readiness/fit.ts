@@ -36,7 +36,7 @@ const figures: readonly Figure[] = [
   { key: 'knownRoads', scale: 'log', spread: 0.12, from: 0.4, to: 1.2 },
 ];
 /** How far markers, standards, test centres and real tests differ: standard deviations of the logarithm (house defaults). */
-const spreads = { marker: 0.15, standard: 0.5, centre: 0.2, 'real-test': 0.2 } as const;
+const spreads = { marker: 0.15, standard: 0.5, centre: 0.14, 'real-test': 0.14 } as const;
 type FactorKind = keyof typeof spreads;
 const rounds = 8;
 const farthest = 4;

@@ -8,6 +8,8 @@ export type JudgementWord = (typeof judgements)[number];
 /** From so many passes of twenty tests on (house defaults): a test costs more than a lesson. */
 export const bookFrom = 15;
 export const nearlyFrom = 11;
+/** A date that stands is kept from so many on: to move a test costs as well (house default). */
+export const keepFrom = 14;
 
 /** A chance as whole tests of twenty: what is said and what is decided are one number. */
 export const testsOf20 = (chance: number): number => Math.round(20 * chance);

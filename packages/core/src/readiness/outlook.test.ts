@@ -5,7 +5,7 @@ import { graded, tally } from '../marking/testing-standards';
 import { defaultAssumptions } from './assumptions';
 import { estimate, type Readiness } from './estimate';
 import { wholeTest } from './evidence';
-import { isEnough, nearlyFrom, testsOf20 } from './judgement';
+import { isEnough, keepFrom, nearlyFrom, testsOf20 } from './judgement';
 import { practiceAhead } from './practice';
 import { laws, populationOf } from './testing-populations';
 
@@ -55,7 +55,7 @@ describe('what is said of one learner', () => {
       expect(onDay.chance.mean).toBeGreaterThanOrEqual(chance.mean - 1e-9);
       if (judgement.word === 'book') expect(isEnough(chance.mean)).toBe(true);
       expect(enoughFrom === dateIn(on, 0)).toBe(isEnough(chance.mean));
-      if (advice.kind === 'keep-if') expect(isEnough(onDay.chance.mean)).toBe(true);
+      if (advice.kind === 'keep-if') expect(testsOf20(onDay.chance.mean)).toBeGreaterThanOrEqual(keepFrom);
       // A high chance that is kept back says why in the same breath.
       const said = pages(readiness);
       if (judgement.word === 'not-yet' && testsOf20(chance.mean) >= nearlyFrom) {

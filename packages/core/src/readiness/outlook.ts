@@ -1,7 +1,7 @@
 import type { EffectiveStandard } from '../marking/standard';
 import { chanceOf } from './chance';
 import type { Evidence } from './evidence';
-import { isEnough, type Judgement, type NextStep } from './judgement';
+import { isEnough, keepFrom, testsOf20, type Judgement, type NextStep } from './judgement';
 import { projected, type Posterior } from './posterior';
 import { practiceAhead, type Lesson, type Pace } from './practice';
 import type { Chance, Effort } from './simulate';
@@ -26,7 +26,7 @@ export type DateAdvice =
   | { readonly kind: 'too-early' }
   | { readonly kind: 'book' }
   | { readonly kind: 'keep' }
-  /** The chance is expected to be enough by the day; this has to be shown before. */
+  /** The chance is expected to be enough by the day to keep a date that stands; this has to be shown before. */
   | { readonly kind: 'keep-if'; readonly next: NextStep }
   /** Not expected to be enough by the day, or too late to show what is missing. */
   | { readonly kind: 'move' }
@@ -116,5 +116,5 @@ function adviceFor(
   const course = reasons.some((reason) => reason.kind === 'course' && !reason.enough);
   const missing = reasons.some(({ kind }) => kind === 'stands');
   const inTime = !missing || test.days >= daysToShow;
-  return isEnough(test.onDay.chance.mean) && inTime && !course ? { kind: 'keep-if', next } : { kind: 'move' };
+  return testsOf20(test.onDay.chance.mean) >= keepFrom && inTime && !course ? { kind: 'keep-if', next } : { kind: 'move' };
 }
