@@ -1,4 +1,5 @@
 import type { SafetyQuestion, KeyPoint } from './question';
+import { synonyms } from './synonyms';
 import { inDigits, nearlySame, wordsOf, type Word } from './words';
 
 /** Words farther apart than this belong to different thoughts. */
@@ -17,7 +18,7 @@ export interface Heard {
  * Which key points a typed answer holds, whatever its wording.
  *
  * A way of saying a point is a row of terms, all of which must stand near each other in any order. A term is a
- * word or several with `|` between them, any of which will do. A word counts only where it is not denied; one with
+ * word or several with `|` between them, any of which will do; `@name` stands for all synonyms of that name. A word counts only where it is not denied; one with
  * `!` before it only where it is, and the words beside it may be denied with it. A term with `-` before it must not
  * stand there. Small slips of spelling are passed over; numbers must be exact.
  */
@@ -34,7 +35,7 @@ export function heardIn(question: SafetyQuestion, answer: string): Heard {
 
 function saidIn(words: readonly Word[], way: string): boolean {
   const terms = way.split(' ');
-  const wanted = terms.filter((term) => !term.startsWith('-')).map((term) => term.split('|'));
+  const wanted = terms.filter((term) => !term.startsWith('-')).map((term) => term.split('|').flatMap(meant));
   const denies = way.includes('!');
   const barred = terms.filter((term) => term.startsWith('-')).map((term) => term.slice(1));
   for (let from = 0; from < words.length; from++) {
@@ -45,6 +46,12 @@ function saidIn(words: readonly Word[], way: string): boolean {
   }
   return false;
 }
+
+/** The words that a term stands for. */
+const meant = (term: string): readonly string[] => {
+  const name = term.slice(1);
+  return term.startsWith('@') && Object.hasOwn(synonyms, name) ? synonyms[name]! : [term];
+};
 
 function assign(
   words: readonly Word[],

@@ -121,13 +121,13 @@ export const shapingAnswers: readonly SpokenAnswer[] = [
   [
     'tell.oil',
     'pull the dipstick out, wipe it, put it back and take it out again, between min and max',
-    'dipstick between',
+    'dipstick wipe between',
   ],
-  ['tell.oil', 'dip stick, clean it, dip again, level between the two marks', 'dipstick between'],
+  ['tell.oil', 'dip stick, clean it, dip again, level between the two marks', 'dipstick wipe between'],
   ['tell.oil', 'look if it is between the lines', 'between'],
   ['tell.oil', 'open the cap and look in', ''],
-  ['tell.oil', 'take the dipstick out and look', ''],
-  ['tell.oil', 'engine off and on flat ground, wipe the dipstick and dip it again', 'level dipstick'],
+  ['tell.oil', 'take the dipstick out and look', 'dipstick'],
+  ['tell.oil', 'engine off and on flat ground, wipe the dipstick and dip it again', 'level dipstick wipe'],
   ['tell.oil', 'over the maximum mark', ''],
   [
     'tell.coolant',
@@ -227,7 +227,7 @@ export const freshAnswers: readonly SpokenAnswer[] = [
   [
     'tell.oil',
     'take it out, wipe the dipstick with a cloth and put it in again, should be in between the marks',
-    'dipstick between',
+    'dipstick wipe between',
   ],
   ['tell.oil', 'below the minimum line', ''],
   ['tell.coolant', 'fluid must sit between min and max, only open when it has cooled down', 'tank hot'],

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { shippedQuestions } from './bank/bank';
 import { heardIn } from './match';
+import { synonyms } from './synonyms';
 import { nearlySame, stem, wordsOf } from './words';
 
 const ones = 'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen'
@@ -99,6 +100,7 @@ describe('every way of saying a key point of the bank', () => {
       .split(' ')
       .filter((term) => !term.startsWith('-'))
       .map((term) => term.split('|')[0]!)
+      .map((term) => (term.startsWith('@') ? synonyms[term.slice(1)]![0]! : term))
       .map((term) => (term.startsWith('!') ? `not ${term.slice(1)}` : term))
       .map((term) => term.replaceAll('_', ' '))
       .join(' ');

@@ -10,6 +10,8 @@ export interface Word {
 const joined: readonly (readonly [RegExp, string])[] = [
   [/\bdip[ -]stick\b/g, 'dipstick'],
   [/\bhand[ -]book\b/g, 'handbook'],
+  [/\bhand[ -]brake\b/g, 'handbrake'],
+  [/\bfoot[ -]brake\b/g, 'footbrake'],
   [/\bwind[ -]screen\b/g, 'windscreen'],
   [/\bhead[ -]?(lamp|light)/g, 'headlight'],
   [/\bfour[ -]way\b/g, 'four_way'],

@@ -30,7 +30,7 @@ export const oralQuestions: readonly SafetyQuestion[] = [
       keyPoint(
         '!release',
         'Release it in the cabin: {control:bonnet}.',
-        'pull|press|release|lever|hold|open inside|cabin|lever|release|car|under|dash|button|bonnet',
+        'pull|press|release|lever|hold|open|operate inside|cabin|lever|release|car|under|dash|button|bonnet',
       ),
       keyPoint('!catch', 'Find the safety catch under the edge and lift.', 'catch|latch|clip|hook'),
       keyPoint('!stay', 'Set the stay in its slot.', 'stay|rod|prop|strut|bar|arm'),

@@ -9,12 +9,8 @@ const around = (code: ControlCode, backWords: string) => [
     'ahead|front|forward|road look|check|clear|far|safe|up',
   ),
   keyPoint('mirrors', 'Check the mirrors: nobody overtaking, no cyclist.', 'mirror|mirrors|behind'),
-  keyPoint(
-    '!work',
-    `Work it: {control:${code}}.`,
-    'press|push|pull|turn|twist|switch|flick|move|hold|put|button|stalk|dial',
-  ),
-  keyPoint('back', backWords, 'off|back|again|close|release|stop|let'),
+  keyPoint('!work', `Work it: {control:${code}}.`, '@work|@control'),
+  keyPoint('back', backWords, '@off'),
 ];
 
 /** A control to work on the move, and what is to be done with it: "sound the horn". */

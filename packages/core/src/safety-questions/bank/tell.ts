@@ -17,7 +17,7 @@ export const tellQuestions: readonly SafetyQuestion[] = [
       '!pedal',
       'The pedal feels firm, neither spongy nor slack.',
       '!spongy|!slack|!soft|!squashy|!loose',
-      'firm|solid|hard pedal|feel|brake',
+      'firm|solid|hard pedal|feel|brake|footbrake',
     ),
     keyPoint(
       'try',
@@ -39,8 +39,8 @@ export const tellQuestions: readonly SafetyQuestion[] = [
       keyPoint(
         '!where',
         'The figure stands in the handbook or on a plate in a door frame.',
-        'handbook|manual|booklet',
-        'plate|sticker|label door|frame|pillar|sill',
+        '@book',
+        '@plate @opening',
       ),
       keyPoint('!gauge', 'Use a gauge that can be relied on.', 'gauge|pressure_gauge|gage'),
       keyPoint('!cold', 'Check them cold, before a drive.', 'cold|cool', 'before drive|driving|journey|trip'),
@@ -99,7 +99,10 @@ export const tellQuestions: readonly SafetyQuestion[] = [
       keyPoint(
         'on',
         'Switch them on: {control:headlights}.',
-        'switch|turn|put light|headlight|lamp|dial|stalk|them|headlamp on|to|end',
+        'switch|turn|put @lamps|dial|stalk|them on|to|end',
+        'switch|turn on',
+        '@lamps on',
+        'operate|use|press @control',
       ),
       keyPoint('!walk', 'Walk round the car and look.', 'walk|go|get round|around|out', 'reflection'),
     ],
@@ -109,8 +112,8 @@ export const tellQuestions: readonly SafetyQuestion[] = [
     keyPoint(
       '!lamp',
       'The warning lamp stays on or comes on.',
-      'light|lamp|warning|symbol !out|!off|!disappear',
-      'light|lamp|warning|symbol stay|remain|keep|on|lit|illuminate|come|show|up',
+      '@telltale !out|!off|!disappear',
+      '@telltale stay|remain|keep|on|lit|illuminate|come|show|up|appear',
     ),
   ]),
   tell(
@@ -139,7 +142,7 @@ export const tellQuestions: readonly SafetyQuestion[] = [
     'Brake lamps',
     'How do you check that the brake lamps work?',
     [
-      keyPoint('!press', 'Press the brake pedal.', 'press|push|hold|foot|step|put brake|footbrake|pedal'),
+      keyPoint('!press', 'Press the brake pedal.', '@press brake|footbrake|pedal -handbrake'),
       keyPoint('ignition', 'Switch the ignition on if it is needed.', 'ignition|key|electrics'),
       keyPoint(
         'see',
@@ -169,7 +172,7 @@ export const tellQuestions: readonly SafetyQuestion[] = [
       keyPoint(
         '!switch',
         'Switch them on ({control:rear-fog}); the warning lamp lights.',
-        'switch|turn|press|pull|twist|push|button|dial|stalk light|warning|lamp|symbol|dashboard|amber|orange',
+        '@work|@control @telltale|dashboard|amber|orange',
       ),
       keyPoint('!when', `Only when the visibility is ${figure('rear-fog')} or less.`, '100 -over -above -more'),
     ],
@@ -183,9 +186,9 @@ export const tellQuestions: readonly SafetyQuestion[] = [
       keyPoint(
         '!switch',
         'Work the switch: {control:main-beam}.',
-        'push|pull|flick|switch|move|click|press stalk|lever|switch|away|toward|towards|forward|it|beam',
+        '@work @control|away|toward|towards|forward|it|beam',
       ),
-      keyPoint('!blue', 'The blue lamp on the dashboard tells.', 'blue'),
+      keyPoint('!blue', 'The blue lamp on the dashboard tells.', 'blue', 'main|high|full beam @telltale'),
     ],
     { controls: ['main-beam'], steps: ['switch', 'blue'] },
   ),
@@ -196,17 +199,17 @@ export const tellQuestions: readonly SafetyQuestion[] = [
     [
       keyPoint(
         '!dipstick',
-        'Take the dipstick out, wipe it, put it back, take it out again.',
-        'dipstick wipe|clean|cloth',
-        'wipe|clean it|dipstick|stick|rag again|back|dip|second',
+        'Find the dipstick.',
+        'dipstick @find|between',
+        'wipe|clean it|stick|rag again|back|dip|second',
       ),
       keyPoint(
-        '!between',
-        'The level lies between the two marks.',
-        'between|above minimum|min|mark|marks|line|lines|maximum|max|notches|two',
-        'min max',
-        'minimum maximum',
+        'wipe',
+        'Take it out, wipe it, put it back, take it out again.',
+        'dipstick wipe|clean|cloth',
+        'wipe|clean it|stick|rag again|back|dip|second',
       ),
+      keyPoint('!between', 'The level lies between the two marks.', 'between|above @low|@high|@marks', '@low @high'),
       keyPoint(
         'level',
         'The car stands level and the engine is cold.',
@@ -214,7 +217,7 @@ export const tellQuestions: readonly SafetyQuestion[] = [
         'engine cold|off',
       ),
     ],
-    { steps: ['level', 'dipstick', 'between'] },
+    { steps: ['level', 'dipstick', 'wipe', 'between'] },
   ),
   tell(
     'tell.coolant',
@@ -224,9 +227,8 @@ export const tellQuestions: readonly SafetyQuestion[] = [
       keyPoint(
         '!tank',
         'The level in the tank lies between the marks.',
-        'between|above minimum|min|mark|marks|line|lines|maximum|max|two',
-        'min max',
-        'minimum maximum',
+        'between|above @low|@high|@marks',
+        '@low @high',
       ),
       keyPoint(
         'hot',
@@ -242,14 +244,9 @@ export const tellQuestions: readonly SafetyQuestion[] = [
     keyPoint(
       '!between',
       'The level in the reservoir lies between the marks.',
-      'between|above minimum|min|mark|marks|line|lines|maximum|max|two',
-      'min max',
-      'minimum maximum',
+      'between|above @low|@high|@marks',
+      '@low @high',
     ),
-    keyPoint(
-      'reservoir',
-      'The reservoir sits by the bulkhead; it is seen from outside.',
-      'reservoir|tank|container|bottle',
-    ),
+    keyPoint('reservoir', 'The reservoir sits by the bulkhead; it is seen from outside.', '@tank'),
   ]),
 ];
