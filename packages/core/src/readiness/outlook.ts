@@ -116,5 +116,7 @@ function adviceFor(
   const course = reasons.some((reason) => reason.kind === 'course' && !reason.enough);
   const missing = reasons.some(({ kind }) => kind === 'stands');
   const inTime = !missing || test.days >= daysToShow;
-  return testsOf20(test.onDay.chance.mean) >= keepFrom && inTime && !course ? { kind: 'keep-if', next } : { kind: 'move' };
+  return testsOf20(test.onDay.chance.mean) >= keepFrom && inTime && !course
+    ? { kind: 'keep-if', next }
+    : { kind: 'move' };
 }

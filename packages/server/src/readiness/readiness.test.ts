@@ -4,8 +4,10 @@ import type { SheetView } from '@jasperwren/contract/sheets';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/testing-standards';
-import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
-import { estimateBefore } from '@jasperwren/core/readiness/estimate';
+import { parseSchoolFigures, type SchoolFiguresFile } from '@jasperwren/core/formats/school-figures-file';
+import { assumptionsFor, defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
+import { estimate, estimateBefore } from '@jasperwren/core/readiness/estimate';
+import { figuresOfKinds, schoolFrom } from '@jasperwren/core/readiness/school-figures';
 import type { Db } from '../db/database';
 import type { Keeper } from '../db/keeper';
 import { refreshDigests } from '../drives/digests';
@@ -147,6 +149,32 @@ describe('readiness', () => {
     const instructor = testClient(server.address);
     await instructor.signIn(email);
     expect((await school(instructor)).markers).toEqual([]);
+  });
+
+  it('says in the list what the page works out from what it is given, of every learner', async () => {
+    const { rows } = await school();
+    expect(rows.length).toBeGreaterThan(10);
+    for (const row of rows) {
+      const { school: figures, sights, on, ...known } = await inputOf(row.learnerId);
+      const own = schoolFrom(figures.road);
+      const { chance, judgement, outlook, drives } = estimate({
+        ...{ ...known, standard: tally, on: new Date(on), seed: 1 },
+        assumptions: assumptionsFor(own, tally.id),
+        school: own,
+        sights: new Map(sights.map((sight) => [sight.id, sight])),
+      });
+      expect({ word: row.word, next: row.next, advice: row.advice, reason: row.reason }).toEqual({
+        ...{ word: judgement.word, next: judgement.next, advice: outlook.advice, reason: judgement.reasons[0] },
+      });
+      expect([row.mean, row.from, row.to, row.drives]).toEqual([chance.mean, chance.from, chance.to, drives]);
+    }
+  });
+
+  it('hands the figures of the school out as a file that can be read again', async () => {
+    const { body } = await first.send<SchoolFiguresFile>('GET', '/api/readiness/figures.json');
+    const read = parseSchoolFigures(JSON.stringify(body));
+    expect(read.ok && figuresOfKinds(read.value)).toEqual(body.figures);
+    expect(body.figures.road.drives).toBeGreaterThan(0);
   });
 
   it('fills in drives that an older release kept', async () => {

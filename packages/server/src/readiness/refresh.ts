@@ -4,6 +4,7 @@ import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { assumptionsFor } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate } from '@jasperwren/core/readiness/estimate';
+import { usualEffort } from '@jasperwren/core/readiness/simulate';
 import { testKindOf } from '@jasperwren/core/marking/test-kind';
 import { hasMoved, summaryOf } from '@jasperwren/core/readiness/moved';
 import { figuresOfKinds } from '@jasperwren/core/readiness/school-figures';
@@ -153,6 +154,8 @@ async function questionOf(
     basis: sha256Hex([estimateVersion, standard.id, standard.version, evidence, on, fitted, questions, known]),
     ask: {
       ...{ standard, evidence, on, questions, seed: 1 },
+      // Lists say nothing of what an area would bring; the figure is the same without asking.
+      effort: { ...usualEffort, asksFailed: false },
       assumptions: assumptionsFor(school, standard.id),
       school,
       sights: new Map(sightsFor(evidence, standards).map((sight) => [sight.id, sight])),
