@@ -97,7 +97,7 @@ export async function serve(
     },
     { changed: ({ schoolId }) => estimated(schoolId), failed: failed('a job failed') },
     {
-      kinds: estimates ? ['estimates', 'roads', 'traces'] : ['roads'],
+      kinds: estimates ? ['estimates', 'roads', 'traces'] : ['roads', 'traces'],
       lanes: worker === undefined ? 1 : jobThreads,
     },
   );

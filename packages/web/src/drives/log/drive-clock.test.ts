@@ -1,5 +1,6 @@
 import { logOf, minute, start } from '@jasperwren/core/drive/testing';
-import { adoptClock, driveNowMs, makeClock, resumeClock, startClock } from './drive-clock';
+import fc from 'fast-check';
+import { adoptClock, driveNowMs, isGuessed, makeClock, resumeClock, startClock } from './drive-clock';
 
 describe('the clock of a drive', () => {
   beforeEach(() => jest.useFakeTimers({ now: Date.UTC(2026, 4, 4, 9, 0) }));
@@ -62,7 +63,27 @@ describe('the clock of a drive', () => {
     expect(driveNowMs('g')).toBe(4 * minute);
     jest.setSystemTime(Date.UTC(2031, 0, 1));
     resumeClock('h', logOf([[0, start()]]));
+    expect(isGuessed('h')).toBe(true);
     adoptClock('h', 7 * minute);
     expect(driveNowMs('h')).toBe(7 * minute);
+    expect(isGuessed('h')).toBe(false);
+  });
+
+  it('comes nearer to the other device with everything that was less long under way, and never steps back', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 9000 }), { minLength: 1 }), (underWay) => {
+        const id = `told ${underWay.join(' ')}`;
+        jest.setSystemTime(Date.UTC(2031, 0, 1));
+        resumeClock(id, logOf([[0, start()]]));
+        const began = performance.now();
+        const theirs = () => 10 * minute + performance.now() - began;
+        for (const ms of underWay) {
+          const told = theirs();
+          jest.advanceTimersByTime(ms);
+          adoptClock(id, told);
+        }
+        expect(theirs() - driveNowMs(id)).toBeCloseTo(Math.min(...underWay), 0);
+      }),
+    );
   });
 });

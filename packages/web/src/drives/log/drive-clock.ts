@@ -7,14 +7,14 @@ interface DriveClock {
   readonly readAtMs: number;
   /** Stands still until the car moves. */
   readonly waiting: boolean;
-  /** Read off the wall clock of this device after a reload, which somebody may have changed. */
-  readonly guessed: boolean;
+  /** Whether it ran here all the time, was guessed off the wall clock after a reload, which may be wrong, or others told it. */
+  readonly by: 'itself' | 'guess' | 'others';
 }
 
 const clocks = new Map<string, DriveClock>();
 
 function set(driveId: string, clock: Pick<DriveClock, 'atMs'> & Partial<DriveClock>): void {
-  clocks.set(driveId, { waiting: false, guessed: false, ...clock, readAtMs: performance.now() });
+  clocks.set(driveId, { waiting: false, by: 'itself', ...clock, readAtMs: performance.now() });
 }
 
 /** Makes the clock of a new drive, which waits at 0 through the briefing where there is one. */
@@ -22,9 +22,9 @@ export function makeClock(driveId: string, waiting: boolean): void {
   set(driveId, { atMs: 0, waiting });
 }
 
-/** Starts the clock of a drive: the car moves. */
-export function startClock(driveId: string): void {
-  set(driveId, { atMs: 0 });
+/** Starts the clock of a drive: the car moves, or has moved for so many milliseconds. */
+export function startClock(driveId: string, atMs = 0): void {
+  set(driveId, { atMs });
 }
 
 /**
@@ -40,7 +40,7 @@ export function resumeClock(driveId: string, events: readonly DriveEvent[]): voi
   }
   const last = ordered.at(-1);
   const awayMs = last ? Math.max(0, Date.now() - Date.parse(last.wall)) : 0;
-  set(driveId, { atMs: (last?.atMs ?? 0) + awayMs, guessed: true });
+  set(driveId, { atMs: (last?.atMs ?? 0) + awayMs, by: 'guess' });
 }
 
 function isWaiting(events: readonly DriveEvent[]): boolean {
@@ -52,13 +52,18 @@ function isWaiting(events: readonly DriveEvent[]): boolean {
 
 /**
  * Takes the clock of another device, as it was told or as the server reckons it, where this one waits or had to
- * guess. A clock that was running here all the time is not touched, and none runs backwards.
+ * guess. What is told is late by the time it was under way, so of what others tell the latest is nearest. A clock that
+ * was running here all the time is not touched, and none runs backwards.
  */
 export function adoptClock(driveId: string, atMs: number): void {
   const clock = clocks.get(driveId);
-  if (!clock?.waiting && !clock?.guessed) return;
-  set(driveId, { atMs: Math.max(0, atMs) });
+  if (!clock || (clock.by === 'itself' && !clock.waiting)) return;
+  if (clock.waiting) startClock(driveId, Math.max(0, atMs));
+  else set(driveId, { atMs: Math.max(clock.by === 'others' ? driveNowMs(driveId) : 0, atMs), by: 'others' });
 }
+
+/** Whether the clock has to be asked for: here it could only be guessed. */
+export const isGuessed = (driveId: string): boolean => clocks.get(driveId)?.by === 'guess';
 
 /** Milliseconds since the drive started, a whole number. */
 export function driveNowMs(driveId: string): number {

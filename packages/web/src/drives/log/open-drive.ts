@@ -13,12 +13,15 @@ export const pastDrives = 6;
 const fetchDrive = (driveId: string) =>
   api.endpoints.drive.initiate({ driveId }, { forceRefetch: true, subscribe: false });
 
-/** Learns what other devices, or this one before, have sent of a drive that is open on this page. */
-export function learnFromServer(driveId: string) {
+/**
+ * Learns what other devices, or this one before, have sent of a drive that is open on this page.
+ * @param asksClock where its clock was but guessed: the server says it with the events, new or not
+ */
+export function learnFromServer(driveId: string, asksClock = false) {
   return async (dispatch: AppDispatch, getState: () => RootState): Promise<void> => {
     const drive = getState().driveLogs.open[driveId];
     if (!drive) return;
-    const known = drive.events.length - drive.unsent.length;
+    const known = asksClock ? 0 : drive.events.length - drive.unsent.length;
     const news = api.endpoints.driveNews.initiate(
       { driveId, known: String(known) },
       { forceRefetch: true, subscribe: false },
@@ -52,7 +55,7 @@ export function openDrive(driveId: string, schoolId: string, owner: string) {
     if (kept) {
       resumeClock(driveId, kept.events);
       dispatch(driveOpened(kept));
-      void dispatch(learnFromServer(driveId));
+      void dispatch(learnFromServer(driveId, true));
       return undefined;
     }
     const { data, error } = await dispatch(fetchDrive(driveId));
