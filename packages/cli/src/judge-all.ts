@@ -3,7 +3,6 @@ import { effective } from '@jasperwren/core/marking/options';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { templates } from '@jasperwren/core/marking/templates';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/compare/translate';
-import { isNotJudged } from '@jasperwren/core/marking/verdict';
 import { unsaidWords } from '@jasperwren/words/compare';
 import { verdictDetail } from '@jasperwren/words/marking/verdict';
 
@@ -36,10 +35,10 @@ export function comparisonTable(compared: readonly Compared[]): readonly string[
 }
 
 /** What an outcome under another standard rests on besides its limits: how grades were read and what was left out. */
-export function translationNotes({ standard, verdict, grades, translations, unsaid }: Compared): readonly string[] {
+export function translationNotes({ standard, grades, translations, unsaid }: Compared): readonly string[] {
   const without = translations.filter((entry) => 'why' in entry).length;
   return [
-    ...(unsaid && !isNotJudged(verdict) ? unsaidWords(unsaid).map((words) => words.replace(/\.$/, '')) : []),
+    ...(unsaid ? unsaidWords(unsaid).map((words) => words.replace(/\.$/, '')) : []),
     ...grades
       .filter(({ from, to }) => to === 'none' || from.name !== to.name)
       .map(({ from, to, marks }) =>

@@ -11,17 +11,10 @@ import { evidenceOfDrive, type Evidence } from '@jasperwren/core/readiness/evide
 import { fitSchool } from '@jasperwren/core/readiness/fit';
 import { figuresOfKinds } from '@jasperwren/core/readiness/school-figures';
 import { eventsOfDemoDrive, type DemoDrive } from './demo-drive';
-import { run } from './run';
+import { cli } from './testing-cli';
 
 const folder = mkdtempSync(join(tmpdir(), 'jasperwren-readiness-'));
 afterAll(() => rmSync(folder, { recursive: true }));
-
-async function cli(...argv: string[]) {
-  const out: string[] = [];
-  const err: string[] = [];
-  const code = await run(argv, { out: (line) => out.push(line), err: (line) => err.push(line) });
-  return { code, out: out.join('\n'), err: err.join('\n') };
-}
 
 const file = (name: string, content: unknown): string => {
   const path = join(folder, name);

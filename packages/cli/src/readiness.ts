@@ -6,12 +6,12 @@ import type { DriveRecord } from '@jasperwren/core/formats/drive-record';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
-import { assumptionsFor, unknownSchools, type Assumptions } from '@jasperwren/core/readiness/assumptions';
+import { unknownSchools, type Assumptions } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate, type Readiness } from '@jasperwren/core/readiness/estimate';
 import { evidenceOfDrive } from '@jasperwren/core/readiness/evidence';
 import { parseSchoolFigures } from '@jasperwren/core/formats/school-figures-file';
+import { questionUnder } from '@jasperwren/core/readiness/question';
 import { sightOf } from '@jasperwren/core/readiness/shown';
-import { testKindOf } from '@jasperwren/core/marking/test-kind';
 import { judgementWord, reasonWords, standingWords } from '@jasperwren/words/readiness-items';
 import { chanceSentence, howItCame } from '@jasperwren/words/readiness-estimate';
 import { exitCodes, printJson, UsageError, type Io } from './io';
@@ -62,13 +62,12 @@ export function readinessCommand(args: readonly string[], io: Io): number {
       io.err(say('leftOutOfIt', { file, test: record.driveId, why: verdictSentence(own, judgeDrive(own, drive)) }));
     return one ? { ...one, ...markerOf(record) } : [];
   });
-  const school = schools[testKindOf(standard)];
-  const assumptions = assumptionsFor(school, standard.id);
-  const sights = new Map(records.map((record) => sightOf(ownStandard(record) ?? standard)).map((one) => [one.id, one]));
-  const readiness = estimate({ standard, evidence, on, assumptions, school, sights, seed });
+  const sights = records.map((record) => sightOf(ownStandard(record) ?? standard));
+  const question = questionUnder(standard, schools, { evidence, on, sights });
+  const readiness = estimate({ ...question, seed });
   if (values.json) printJson(io, { standard: standard.id, on: on.toISOString().slice(0, 10), ...readiness });
   else {
-    print(readiness, standard, assumptions, io);
+    print(readiness, standard, question.assumptions, io);
     io.out(`  ${say(values.school === undefined ? 'byDefaults' : 'bySchool')}`);
   }
   return {

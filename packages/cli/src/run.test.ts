@@ -11,17 +11,10 @@ import { anyLogUnder } from '@jasperwren/core/marking/testing-arbitraries';
 import { startTestServer } from '@jasperwren/server/testing';
 import fc from 'fast-check';
 import { signedIn } from './client';
-import { run } from './run';
+import { cli } from './testing-cli';
 
 const folder = mkdtempSync(join(tmpdir(), 'jasperwren-cli-'));
 afterAll(() => rmSync(folder, { recursive: true }));
-
-async function cli(...argv: string[]) {
-  const out: string[] = [];
-  const err: string[] = [];
-  const code = await run(argv, { out: (line) => out.push(line), err: (line) => err.push(line) });
-  return { code, out: out.join('\n'), err: err.join('\n') };
-}
 
 const record = (bodies: readonly EventBody[], more: object = {}) => ({
   format: 'jasperwren-drive',

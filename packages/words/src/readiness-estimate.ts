@@ -73,13 +73,14 @@ export function chanceSentence(readiness: Readiness): string {
   const [low, high] = testDayRange(chance);
   const sentence = low === high ? t('about', { n, tests }) : t('aboutRange', { n, low, high, tests });
   const [reason] = judgement.reasons;
-  return reason && isKeptBack(judgement.word, chance.mean)
+  return reason && isKeptBack(judgement.word, chance.mean, reason)
     ? t('allTheSame', { sentence, word: judgementWord(judgement.word), reason: reasonWords(reason) })
     : sentence;
 }
 
-/** Whether the word says less than the chance alone would: then it says why in the same breath. */
-function isKeptBack(word: Readiness['judgement']['word'], mean: number): boolean {
+/** Whether something keeps the word below what the chance alone would say: then it is said in the same breath. */
+function isKeptBack(word: Readiness['judgement']['word'], mean: number, reason: JudgementReason): boolean {
+  if (reason.kind === 'estimate') return false;
   if (word === 'nearly') return isEnough(mean);
   return word === 'not-yet' && testsOf20(mean) >= nearlyFrom;
 }
@@ -93,7 +94,7 @@ export function chanceLine(row: {
   readonly reason?: JudgementReason;
 }): string {
   const days = testDays(row);
-  return row.reason && isKeptBack(row.word, row.mean)
+  return row.reason && isKeptBack(row.word, row.mean, row.reason)
     ? t('wouldPassBut', { days, reason: reasonWords(row.reason) })
     : t('wouldPass', { days });
 }

@@ -31,7 +31,8 @@ export const lessonsRoutes = {
     reads: ['lessons', 'learners', 'accounts'],
   }).answers<LessonsView>(),
   keepLessons: put('/api/learners/:learnerId/lessons', 'staff', {
-    changes: ['lessons'],
+    // The forecast goes by the lessons that are booked.
+    changes: ['lessons', 'readiness'],
   })
     .takes<LessonPlan>()
     .answers<LessonsView>(),
@@ -43,6 +44,6 @@ export const lessonsRoutes = {
   }).answers<SchoolReadiness>(),
   schoolFigures: get('/api/readiness/figures.json', 'staff').file(),
   readiness: get('/api/learners/:learnerId/readiness', 'staff', {
-    reads: ['readiness', 'learners', 'drives', 'sheets', 'reviews', 'checks', 'standards'],
+    reads: ['readiness', 'learners', 'lessons', 'drives', 'sheets', 'reviews', 'checks', 'standards'],
   }).answers<ReadinessInput>(),
 } as const;

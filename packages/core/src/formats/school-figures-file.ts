@@ -1,5 +1,5 @@
 import { assumptionBounds, type SchoolByKind } from '../readiness/assumptions';
-import { schoolFrom, type SchoolFigures } from '../readiness/school-figures';
+import { schoolsFrom, type SchoolFigures } from '../readiness/school-figures';
 import { testKinds } from '../marking/test-kind';
 import type { Parsed } from './parsed';
 import { parseJson, schemaCheck } from './problems';
@@ -66,6 +66,5 @@ export function parseSchoolFigures(source: string): Parsed<SchoolByKind> {
   if (!read.ok) return read;
   const problems = shapeProblems(read.value);
   if (problems.length > 0) return { ok: false, problems };
-  const { road, yard } = (read.value as SchoolFiguresFile).figures;
-  return { ok: true, value: { road: schoolFrom(road), yard: schoolFrom(yard) } };
+  return { ok: true, value: schoolsFrom((read.value as SchoolFiguresFile).figures) };
 }

@@ -62,15 +62,9 @@ export function heldTogether(sights: readonly Sight[], a: Assumptions, fall: Pra
     }
     return sum;
   };
-  const of = (kind: FaultKind) => [together(early, kind), together(last, kind)] as const;
-  const held = (kind: FaultKind): number => {
-    const [before, now] = of(kind);
-    if (before.tests <= 0 || now.tests <= 0) return before.count;
-    const expected = (before.tests * (now.count + 1)) / (now.tests + 1 / a[kind]);
-    const spread = sqrt(1 / (now.count + 1) + a.form ** 2 * (1 / before.drives + 1 / now.drives));
-    return max(expected * exp(-heldWithin * spread), min(expected * exp(heldWithin * spread), before.count));
-  };
-  const drives = together(early, 'counted').drives;
+  const before = { counted: together(early, 'counted'), outright: together(early, 'outright') };
+  const held = (kind: FaultKind): number => heldTo(before[kind], together(last, kind), a[kind], a.form);
+  const { drives } = before.counted;
   const mean = (key: keyof Practice) =>
     early.reduce((sum, { practised, weight }) => sum + weight * practised[key], 0) / drives;
   const practised: Practice = { lessons: mean('lessons'), weeks: mean('weeks') };
@@ -79,15 +73,23 @@ export function heldTogether(sights: readonly Sight[], a: Assumptions, fall: Pra
     atMs: early.at(-1)!.atMs,
     counted: held('counted'),
     outright: held('outright'),
-    logCounted: log(together(early, 'counted').tests) + gone,
-    logOutright: log(together(early, 'outright').tests) + a.power * gone,
+    logCounted: log(before.counted.tests) + gone,
+    logOutright: log(before.outright.tests) + a.power * gone,
     known: 0,
     practised,
     weight: 1,
     drives,
   };
-  const change = changeBetween(...of('counted'), a.form);
+  const change = changeBetween(before.counted, together(last, 'counted'), a.form);
   return { sights: [asOne, ...last], ...(change && { change: { drives: last.length, ...change, last } }) };
+}
+
+/** The faults of earlier drives, held to a band about what the last ones lead to expect; `usual` are those of a test in the school. */
+function heldTo(before: Together, now: Together, usual: number, form: number): number {
+  if (before.tests <= 0 || now.tests <= 0) return before.count;
+  const expected = (before.tests * (now.count + 1)) / (now.tests + 1 / usual);
+  const spread = sqrt(1 / (now.count + 1) + form ** 2 * (1 / before.drives + 1 / now.drives));
+  return max(expected * exp(-heldWithin * spread), min(expected * exp(heldWithin * spread), before.count));
 }
 
 /** How likely two groups of drives have different rates: Bayes' factor of normal log rates. */

@@ -1,6 +1,7 @@
 import { foldDrive } from '../drive/fold';
 import { logOf, start } from '../drive/testing';
 import { tally, timedYard } from '../marking/testing-standards';
+import { chanceLine } from '@jasperwren/words/readiness-estimate';
 import { reasonWords } from '@jasperwren/words/readiness-items';
 import { chanceOf } from '../yard/exercise-history';
 import { checklist } from './checklist';
@@ -46,10 +47,17 @@ describe('how a learner stands with a course', () => {
     const course = { chance: 0.4, weakest: 'Slope', weakestChance: 0.5 };
     const judgement = judgeReadiness(chance, [], course);
     expect(judgement).toMatchObject({ word: 'not-yet', next: { kind: 'practise-exercise', exercise: 'Slope' } });
-    expect(judgement.reasons.map(reasonWords)[1]).toBe(
+    // What keeps the learner back comes first.
+    expect(judgement.reasons.map(reasonWords)[0]).toBe(
       'Would pass all exercises of the course in about 8 of 20 tests. The least sure: Slope, 10 of 20. To book: 15 or more.',
     );
+    const [reason] = judgement.reasons;
+    expect(chanceLine({ ...chance, word: judgement.word, reason: reason! })).toMatch(/, but: Would pass all exercises/);
     expect(judgeReadiness(chance, [], { ...course, chance: 0.6 }).word).toBe('nearly');
+    // Where the faults alone are too many already, nothing is said twice.
+    const weak = { mean: 0.6, from: 0.5, to: 0.7 };
+    const both = judgeReadiness(weak, []);
+    expect(chanceLine({ ...weak, word: both.word, reason: both.reasons[0]! })).toBe('Would pass 10 to 14 of 20 tests.');
     expect(judgeReadiness(chance, [], { ...course, chance: 0.8 }).word).toBe('book');
   });
 

@@ -69,12 +69,18 @@ export function judgeReadiness(
     return { word: 'book', reasons: [estimate, ...exercises, { kind: 'all-shown' }], next: { kind: 'book' } };
   const stands = failed.map((item) => ({ kind: 'stands', item }) as const);
   // Where the chance alone would say more, what keeps it back comes first.
-  const decides = is('last-two') ? stands.filter(({ item }) => item.code === 'last-two') : isEnough(mean) ? stands : [];
-  const rest = stands.filter((reason) => !decides.includes(reason));
   const practise = course && course.chance < mean && !isEnough(course.chance);
+  const decides: readonly JudgementReason[] = is('last-two')
+    ? stands.filter(({ item }) => item.code === 'last-two')
+    : practise
+      ? exercises
+      : isEnough(mean)
+        ? stands
+        : [];
+  const others = [estimate, ...exercises, ...stands].filter((reason) => !decides.includes(reason));
   return {
     word: testsOf20(least) < nearlyFrom || is('last-two') ? 'not-yet' : 'nearly',
-    reasons: [...decides, estimate, ...exercises, ...rest],
+    reasons: [...decides, ...others],
     next: toDo[0] ?? (practise ? { kind: 'practise-exercise', exercise: course.weakest } : { kind: 'most-frequent' }),
   };
 }

@@ -56,7 +56,7 @@ export const ageWeight = (at: string, on: number, { halfLifeDays }: Pick<Assumpt
   2 ** (-max(0, on - Date.parse(at)) / dayMs / halfLifeDays);
 
 /** The marker of most of the mock tests among drives: whose marking the forecast rests on. */
-export function usualMarker(evidence: readonly Evidence[]): string | undefined {
+export function usualMarker(evidence: readonly Pick<Evidence, 'marker'>[]): string | undefined {
   const drives = new Map<string, number>();
   for (const { marker } of evidence) if (marker !== undefined) drives.set(marker, (drives.get(marker) ?? 0) + 1);
   return [...drives].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0];

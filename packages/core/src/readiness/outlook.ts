@@ -4,7 +4,7 @@ import type { Evidence } from './evidence';
 import { isEnough, keepFrom, testsOf20, type Judgement, type NextStep } from './judgement';
 import { projected, type Posterior } from './posterior';
 import { practiceAhead, type Lesson, type Pace } from './practice';
-import type { Chance, Effort } from './simulate';
+import { withoutAreas, type Chance } from './simulate';
 
 const dayMs = 86_400_000;
 /** Without a test date it is looked so far ahead; a first day to book is looked for within half a year (house defaults). */
@@ -52,9 +52,6 @@ interface Asked {
   readonly seed: number;
 }
 
-/** The chances of days to come, if faults go on falling as they may have; the band widens with the days. */
-const effort: Effort = { draws: 240, testsEach: 100, asksFailed: false };
-
 /**
  * What is expected, and what is advised about the date.
  * @param now the posterior on the moment that is asked for
@@ -70,7 +67,7 @@ export function outlookOf(
   const ahead = (date: string) => practiceAhead(evidence, lessons, on, new Date(`${date}T23:59:59Z`));
   const expectedOn = (date: string): Expected => {
     if (date <= todayDate) return { date, chance: today.chance };
-    const { mean, from, to } = chanceOf(standard, projected(now, ahead(date)), seed, effort);
+    const { mean, from, to } = chanceOf(standard, projected(now, ahead(date)), seed, withoutAreas);
     return { date, chance: { mean, from, to } };
   };
   const inDays = (days: number) => new Date(on.getTime() + days * dayMs).toISOString().slice(0, 10);

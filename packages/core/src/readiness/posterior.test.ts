@@ -78,6 +78,20 @@ describe('the level of a learner', () => {
     expect(prompted).toBeCloseTo(marked, 10);
   });
 
+  it('lets what was practised fall against the rest, once it was', () => {
+    const evidence = [drive(9, { [looking]: { counted: 6, outright: 0 }, [lights]: { counted: 6, outright: 0 } })];
+    const share = (lessons: readonly { readonly start: string; readonly areas: readonly string[] }[]) => {
+      const posterior = posteriorOn(on, tally, evidence, plain, undefined, { lessons });
+      const by = expectedByCategory(posterior, 'counted');
+      return by.get('signs')! / by.get('junctions')!;
+    };
+    const lesson = (days: number) => ({ start: daysBefore(days).slice(0, 16), areas: ['signs'] });
+    expect(share([lesson(5), lesson(3)])).toBeLessThan(share([lesson(5)]));
+    expect(share([lesson(5)])).toBeLessThan(share([]));
+    // Before the drive it is in what was seen; after today it was not given yet.
+    expect(share([lesson(20), lesson(-3)])).toBeCloseTo(share([]), 12);
+  });
+
   it('never looks at later days', () => {
     const past = [drive(20, { [looking]: { counted: 2, outright: 0 } })];
     const later = drive(-3, { [lights]: { counted: 0, outright: 4 } });

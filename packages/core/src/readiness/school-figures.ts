@@ -21,15 +21,7 @@ export interface KindFigures {
 export type SchoolFigures = Readonly<Record<TestKind, KindFigures>>;
 
 /** The figures of a school in tests of one kind, from how they are sent and kept. */
-export const schoolFrom = ({
-  counted,
-  outright,
-  markers,
-  standards,
-  centres,
-  realTests,
-  ...own
-}: KindFigures): School => ({
+const schoolFrom = ({ counted, outright, markers, standards, centres, realTests, ...own }: KindFigures): School => ({
   ...own,
   counted: new Map(counted),
   outright: new Map(outright),
@@ -37,6 +29,12 @@ export const schoolFrom = ({
   standards: new Map(standards),
   centres: new Map(centres),
   realTests: new Map(realTests),
+});
+
+/** The figures of a school by kind of test, from how they are sent and kept. */
+export const schoolsFrom = ({ road, yard }: SchoolFigures): SchoolByKind => ({
+  road: schoolFrom(road),
+  yard: schoolFrom(yard),
 });
 
 /** The figures of a school by kind of test, as they are sent and kept. */

@@ -13,6 +13,8 @@ export interface Effort {
 }
 
 export const usualEffort: Effort = { draws: 240, testsEach: 100, asksFailed: true };
+/** The same without what halving an area would bring; it changes nothing of the chance. */
+export const withoutAreas: Effort = { ...usualEffort, asksFailed: false };
 
 /** The chance of a pass, and what it rests on. */
 export interface Chance {

@@ -1,8 +1,9 @@
 import type { SheetView } from '@jasperwren/contract/sheets';
-import { assumptionsFor } from '@jasperwren/core/readiness/assumptions';
+import { unknownSchools } from '@jasperwren/core/readiness/assumptions';
 import { estimateBefore } from '@jasperwren/core/readiness/estimate';
 import type { Evidence } from '@jasperwren/core/readiness/evidence';
 import { fitSchool } from '@jasperwren/core/readiness/fit';
+import { questionUnder } from '@jasperwren/core/readiness/question';
 import { testKindOf } from '@jasperwren/core/marking/test-kind';
 import type { InSchool } from '../call';
 import { getLearner } from '../learners/store';
@@ -30,10 +31,8 @@ export async function chanceBefore(call: InSchool, { learnerId, date }: BeforeTa
   const evidence = known(drives.get(learnerId) ?? []);
   if (!standard || evidence.length === 0) return undefined;
   const learners = [...drives].map(([id, of]) => ({ evidence: known(of), lessons: lessons.get(id) ?? [] }));
-  const school = fitSchool(learners, testKindOf(standard));
-  const sights = new Map(sightsFor(evidence, standards).map((sight) => [sight.id, sight]));
-  const { lessons: own, centre } = await knownOf(call, learner);
-  const assumptions = assumptionsFor(school, standard.id);
-  const question = { standard, evidence, assumptions, school, sights, lessons: own, ...(centre && { centre }) };
-  return estimateBefore(question, date);
+  const test = testKindOf(standard);
+  const schools = { ...unknownSchools, [test]: fitSchool(learners, test) };
+  const asked = { ...(await knownOf(call, learner)), evidence, sights: sightsFor(evidence, standards) };
+  return estimateBefore(questionUnder(standard, schools, { ...asked, on: call.now }), date);
 }

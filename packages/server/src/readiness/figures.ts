@@ -2,7 +2,7 @@ import type { SchoolSummary } from '@jasperwren/core/readiness/moved';
 import { createHash } from 'node:crypto';
 import { unknownSchools, type SchoolByKind } from '@jasperwren/core/readiness/assumptions';
 import { fitSchool, type SchoolLearner } from '@jasperwren/core/readiness/fit';
-import { schoolFrom, type SchoolFigures } from '@jasperwren/core/readiness/school-figures';
+import { schoolsFrom, type SchoolFigures } from '@jasperwren/core/readiness/school-figures';
 import type { InSchool } from '../call';
 
 /** Changes with the way figures are fitted: those of an older release are fitted again. */
@@ -30,7 +30,7 @@ export async function figuresOf({ db, who: { schoolId } }: InSchool): Promise<Ke
   // Those of an older release hold other things: they are fitted again soon.
   if (!body.road || !body.yard) return { school: unknownSchools, basis: '' };
   return {
-    school: { road: schoolFrom(body.road), yard: schoolFrom(body.yard) },
+    school: schoolsFrom({ road: body.road, yard: body.yard }),
     basis: row.basis,
     madeAt: row.made_at,
     ...(row.summary !== null && { summary: JSON.parse(row.summary) as SchoolSummary }),

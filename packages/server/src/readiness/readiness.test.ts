@@ -5,9 +5,10 @@ import type { EventBody } from '@jasperwren/core/drive/event';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { tally } from '@jasperwren/core/marking/testing-standards';
 import { parseSchoolFigures, type SchoolFiguresFile } from '@jasperwren/core/formats/school-figures-file';
-import { assumptionsFor, defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
+import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import { estimate, estimateBefore } from '@jasperwren/core/readiness/estimate';
-import { figuresOfKinds, schoolFrom } from '@jasperwren/core/readiness/school-figures';
+import { questionUnder } from '@jasperwren/core/readiness/question';
+import { figuresOfKinds, schoolsFrom } from '@jasperwren/core/readiness/school-figures';
 import type { Db } from '../db/database';
 import type { Keeper } from '../db/keeper';
 import { refreshDigests } from '../drives/digests';
@@ -86,6 +87,8 @@ describe('readiness', () => {
     };
     const { body: kept } = await first.send<SheetView>('POST', `/api/learners/${cleo}/sheets`, sheet);
     expect(kept.before!.mean).toBeGreaterThan(0.2);
+    // Of a test without its faults nothing is learnt about them.
+    expect((await inputOf(cleo)).evidence.map(({ kind }) => kind)).toEqual(['drive']);
     await addDrive(cleo, 2, [grave, grave]);
     const { body: edited } = await first.send<SheetView>('PUT', `/api/sheets/${kept.id}`, {
       ...sheet,
@@ -155,19 +158,29 @@ describe('readiness', () => {
     const { rows } = await school();
     expect(rows.length).toBeGreaterThan(10);
     for (const row of rows) {
-      const { school: figures, sights, on, ...known } = await inputOf(row.learnerId);
-      const own = schoolFrom(figures.road);
-      const { chance, judgement, outlook, drives } = estimate({
-        ...{ ...known, standard: tally, on: new Date(on), seed: 1 },
-        assumptions: assumptionsFor(own, tally.id),
-        school: own,
-        sights: new Map(sights.map((sight) => [sight.id, sight])),
-      });
+      const { school: figures, on, ...known } = await inputOf(row.learnerId);
+      const question = questionUnder(tally, schoolsFrom(figures), { ...known, on: new Date(on) });
+      const { chance, judgement, outlook, drives } = estimate(question);
       expect({ word: row.word, next: row.next, advice: row.advice, reason: row.reason }).toEqual({
         ...{ word: judgement.word, next: judgement.next, advice: outlook.advice, reason: judgement.reasons[0] },
       });
       expect([row.mean, row.from, row.to, row.drives]).toEqual([chance.mean, chance.from, chance.to, drives]);
     }
+  });
+
+  it('goes by the lessons that are booked, in the list as on the page, as soon as they are', async () => {
+    const iva = await addLearner('Iva');
+    for (const days of [20, 12, 4]) await addDrive(iva, days, []);
+    const before = await school();
+    const on = (days: number) => `${new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)}T10:00`;
+    const lessons = [2, 5, 9].map((days) => ({ start: on(days), minutes: 60, goals: [] }));
+    const kept = await first.send('PUT', `/api/learners/${iva}/lessons`, { lessons, version: 0 });
+    expect(kept.status).toBe(200);
+    const { lessons: known, ...input } = await inputOf(iva);
+    expect(known.map(({ start }) => start)).toEqual(lessons.map(({ start }) => start));
+    const madeAt = (of: SchoolReadiness) => of.rows.find(({ learnerId }) => learnerId === iva)!.madeAt;
+    expect(madeAt(await school()) > madeAt(before)).toBe(true);
+    expect(input.testDate).toBeUndefined();
   });
 
   it('hands the figures of the school out as a file that can be read again', async () => {

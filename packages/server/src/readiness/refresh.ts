@@ -2,10 +2,9 @@ import { setImmediate } from 'node:timers/promises';
 import type { ReadinessRow } from '@jasperwren/contract/readiness';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { assumptionsFor } from '@jasperwren/core/readiness/assumptions';
 import { asOf, estimate } from '@jasperwren/core/readiness/estimate';
-import { usualEffort } from '@jasperwren/core/readiness/simulate';
-import { testKindOf } from '@jasperwren/core/marking/test-kind';
+import { questionUnder } from '@jasperwren/core/readiness/question';
+import { withoutAreas } from '@jasperwren/core/readiness/simulate';
 import { hasMoved, summaryOf } from '@jasperwren/core/readiness/moved';
 import { figuresOfKinds } from '@jasperwren/core/readiness/school-figures';
 import type { InSchool } from '../call';
@@ -148,18 +147,10 @@ async function questionOf(
     knownOf(call, learner),
   ]);
   const evidence = [...drives, ...(await evidenceOfSheets(call, sheets))];
-  const on = asOf(now);
-  const school = figures[testKindOf(standard)];
+  const asked = { ...known, evidence, on: asOf(now), questions, sights: sightsFor(evidence, standards) };
   return {
-    basis: sha256Hex([estimateVersion, standard.id, standard.version, evidence, on, fitted, questions, known]),
-    ask: {
-      ...{ standard, evidence, on, questions, seed: 1 },
-      // Lists say nothing of what an area would bring; the figure is the same without asking.
-      effort: { ...usualEffort, asksFailed: false },
-      assumptions: assumptionsFor(school, standard.id),
-      school,
-      sights: new Map(sightsFor(evidence, standards).map((sight) => [sight.id, sight])),
-      ...known,
-    },
+    basis: sha256Hex([estimateVersion, standard.id, standard.version, fitted, asked]),
+    // Lists say nothing of what an area would bring; the figure is the same without asking.
+    ask: { ...questionUnder(standard, figures, asked), effort: withoutAreas },
   };
 }

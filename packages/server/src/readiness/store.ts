@@ -14,7 +14,7 @@ import { figuresOfKinds } from '@jasperwren/core/readiness/school-figures';
 import type { Call, InSchool } from '../call';
 import { everybody } from '../accounts/store';
 import { getLearner, listLearners } from '../learners/store';
-import { sheetsOfLearner, sheetsOfSchool } from '../sheets/store';
+import { sheetsOfLearner, testsOfSchool } from '../sheets/store';
 import { newestStandards } from '../standards/store';
 import { evidenceOfLearner, evidenceOfSheets } from './evidence';
 import { figuresOf } from './figures';
@@ -62,17 +62,17 @@ type KnownReadiness = Omit<SchoolReadiness, 'pending'> & { readonly allOfToday: 
 export async function schoolReadiness(call: Call): Promise<KnownReadiness> {
   const { db, who, now } = call;
   const { schoolId } = who;
-  const [learners, kept, sheets, people, { school }] = await Promise.all([
+  const [learners, kept, told, people, { school }] = await Promise.all([
     listLearners(call, false),
     db.selectFrom('estimates').select(['learner_id', 'body', 'made_at']).where('school_id', '=', schoolId).execute(),
-    sheetsOfSchool(call),
+    testsOfSchool(call),
     everybody(call),
     figuresOf(call),
   ]);
   const estimates = new Map(kept.map((row) => [row.learner_id, row]));
   const today = now.toISOString().slice(0, 10);
-  const tests = sheets.flatMap(({ before, official, ...sheet }) =>
-    before ? [{ ...sheet, chance: before.mean, passed: official === 'pass' }] : [],
+  const tests = told.flatMap(({ before, official, ...test }) =>
+    before ? [{ ...test, chance: before.mean, passed: official === 'pass' }] : [],
   );
   return {
     allOfToday: learners.every(({ id }) => estimates.get(id)?.made_at.startsWith(today)),
@@ -88,7 +88,12 @@ export async function schoolReadiness(call: Call): Promise<KnownReadiness> {
     ...(who.role === 'lead'
       ? {
           markers: markersOf(school.road, people),
-          testsByMarker: testsByMarker(tests, school.road, people, await usualMarkers(call)),
+          testsByMarker: testsByMarker(
+            tests,
+            school.road,
+            people,
+            tests.length > 0 ? await usualMarkers(call) : new Map(),
+          ),
         }
       : { markers: [], testsByMarker: [] }),
   };

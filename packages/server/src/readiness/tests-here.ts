@@ -5,7 +5,6 @@ import { testsHere, type PastTest, type TestsHere } from '@jasperwren/core/readi
 import { centreKey } from '@jasperwren/core/readiness/evidence';
 import { usualMarker } from '@jasperwren/core/readiness/level';
 import type { InSchool } from '../call';
-import { evidenceOfSchool } from './evidence';
 
 /** A driving test with what was expected of it. */
 interface Told extends PastTest {
@@ -38,10 +37,16 @@ export function testsByMarker(
 }
 
 /** Who marked most of the mock tests of each learner. */
-export async function usualMarkers(call: InSchool): Promise<ReadonlyMap<string, string>> {
+export async function usualMarkers({ db, who: { schoolId } }: InSchool): Promise<ReadonlyMap<string, string>> {
+  const rows = await db
+    .selectFrom('drives')
+    .select(['learner_id', 'account_id as marker'])
+    .where('school_id', '=', schoolId)
+    .where((eb) => eb(eb.fn('json_extract', ['digest', eb.val('$.phase')]), '=', 'ended'))
+    .execute();
   return new Map(
-    [...(await evidenceOfSchool(call))].flatMap(([id, evidence]) => {
-      const marker = usualMarker(evidence);
+    [...groupBy(rows, ({ learner_id }) => learner_id)].flatMap(([id, drives]) => {
+      const marker = usualMarker(drives);
       return marker === undefined ? [] : [[id, marker] as const];
     }),
   );

@@ -19,7 +19,24 @@ export async function sheetsOfLearner(call: InSchool, learnerId: string): Promis
   return rows.map(toView);
 }
 
-/** The sheets of all real tests of a school, oldest first. */
+/** How the driving tests of a school ended, where, and what was expected, oldest first; nothing is judged for it. */
+export async function testsOfSchool({
+  db,
+  who: { schoolId },
+}: InSchool): Promise<readonly Pick<SheetView, 'learnerId' | 'centre' | 'official' | 'before'>[]> {
+  const rows = await db
+    .selectFrom('sheets')
+    .select(['learner_id', 'body'])
+    .where('school_id', '=', schoolId)
+    .orderBy('date')
+    .execute();
+  return rows.map(({ learner_id, body }) => {
+    const { centre, official, before } = JSON.parse(body) as SheetBody;
+    return { learnerId: learner_id, official, ...(centre !== undefined && { centre }), ...(before && { before }) };
+  });
+}
+
+/** The sheets of all driving tests of a school, oldest first. */
 export async function sheetsOfSchool(call: InSchool): Promise<readonly SheetView[]> {
   const rows = await selectSheets(call).orderBy('date').execute();
   return rows.map(toView);

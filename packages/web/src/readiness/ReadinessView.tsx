@@ -22,7 +22,7 @@ import { Changes } from './Changes';
 import { JudgementWord } from './JudgementWord';
 import { Perches } from './Perches';
 import styles from './readiness.module.css';
-import { questionOf, usualAssumptions } from './question';
+import { questionOf } from './question';
 import { useReadiness } from './use-readiness';
 import { Roads } from './Roads';
 
@@ -40,9 +40,9 @@ export function ReadinessView({ learner, input, standards }: Props) {
   const [tried, setTried] = useState<Assumptions>();
   const [forLearner, setForLearner] = useState(false);
   const standard = standards.find(({ id }) => id === chosen) ?? standards[0]!;
-  const usual = useMemo(() => usualAssumptions(input, standard), [input, standard]);
-  const assumptions = tried ?? usual;
-  const question = useMemo(() => questionOf(input, standard, assumptions), [standard, input, assumptions]);
+  const asked = useMemo(() => questionOf(input, standard), [input, standard]);
+  const question = useMemo(() => (tried ? { ...asked, assumptions: tried } : asked), [asked, tried]);
+  const { assumptions } = question;
   const {
     parts: { readiness, history, moves },
     working,
@@ -168,7 +168,7 @@ export function ReadinessView({ learner, input, standards }: Props) {
                 <Roads readiness={readiness} input={input} learnerId={learner.id} name={name} />
               )}
               <Section title={t('assumptions')}>
-                <AssumptionFields assumptions={assumptions} usual={usual} onChange={setTried} />
+                <AssumptionFields assumptions={assumptions} usual={asked.assumptions} onChange={setTried} />
               </Section>
             </div>
           </div>

@@ -3,7 +3,7 @@ import { tally, timedYard } from '@jasperwren/core/marking/testing-standards';
 import { defaultAssumptions } from '@jasperwren/core/readiness/assumptions';
 import type { KindFigures } from '@jasperwren/core/readiness/school-figures';
 import { estimate } from '@jasperwren/core/readiness/estimate';
-import { questionOf, usualAssumptions } from './question';
+import { questionOf } from './question';
 
 const figures: KindFigures = {
   assumptions: { ...defaultAssumptions, outright: 12 },
@@ -37,7 +37,8 @@ describe('the question about a learner', () => {
   });
 
   it('starts from what somebody tries instead', () => {
-    const tried = estimate(questionOf(input, tally, { ...usualAssumptions(input, tally), outright: 0.1 }));
+    const asked = questionOf(input, tally);
+    const tried = estimate({ ...asked, assumptions: { ...asked.assumptions, outright: 0.1 } });
     expect(tried.chance.mean).toBeGreaterThan(0.6);
   });
 

@@ -7,7 +7,7 @@ import { gradesOf, rulesOf, type Placed } from '../rules';
 import type { Category, Grade, GradeSign, Item, EffectiveStandard } from '../standard';
 import { strangeReferences } from '../strange';
 import { testKindOf } from '../test-kind';
-import { noVerdict, type Verdict } from '../verdict';
+import { isNotJudged, noVerdict, type Verdict } from '../verdict';
 
 /** How a mark reads under another standard. */
 export type Translation =
@@ -36,7 +36,7 @@ export interface Compared {
   readonly translations: readonly Translation[];
   /** Which grades were read as which, `none` where they count for nothing there. */
   readonly grades: readonly { readonly from: Grade; readonly to: Grade | 'none'; readonly marks: number }[];
-  /** What no grade of this standard says as gravely; missing where it is the drive's own, or nothing was as grave. */
+  /** What no grade of this standard says as gravely; missing where it is the drive's own, gives no result, or nothing was as grave. */
   readonly unsaid?: Unsaid;
 }
 
@@ -64,10 +64,11 @@ export function judgeUnder(from: EffectiveStandard, to: EffectiveStandard, drive
   const translations = standingMarks(drive).map((mark) =>
     itself ? asItself(from, mark) : convertMark(from, to, mark),
   );
-  const unsaid = own ? undefined : unsaidOf(from, drive, translations);
+  const verdict = own ?? verdictElsewhere(from, to, drive, translations);
+  const unsaid = own || isNotJudged(verdict) ? undefined : unsaidOf(from, drive, translations);
   return {
     standard: own ? from : to,
-    verdict: own ?? verdictElsewhere(from, to, drive, translations),
+    verdict,
     translations,
     grades: gradesRead(from, translations),
     ...(unsaid && { unsaid }),

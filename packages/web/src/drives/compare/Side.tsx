@@ -1,6 +1,5 @@
 import { t, unsaidWords } from '@jasperwren/words/compare';
 import type { Compared } from '@jasperwren/core/marking/compare/translate';
-import { isNotJudged } from '@jasperwren/core/marking/verdict';
 import { crossingWords, reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
 import { missingWords } from '@jasperwren/words/marking/missing';
 import styles from './compare.module.css';
@@ -15,7 +14,7 @@ export function Side({
   return (
     <section aria-label={standard.name} className={styles.side}>
       <p className="muted">{t('standardVVersion', { standard: standard.name, version: standard.version })}</p>
-      {unsaid && !isNotJudged(verdict) && (
+      {unsaid && (
         <p role="note" className={styles.unsaid}>
           {unsaidWords(unsaid).join(' ')}
         </p>
