@@ -45,7 +45,9 @@ export interface HeldTogether {
  * @param fall the usual fall of the school
  */
 export function heldTogether(sights: readonly Sight[], a: Assumptions, fall: Practice): HeldTogether {
-  const wanted = sights.length >= manyDrives ? lastDrives + 1 : lastDrives;
+  // Clean drives at the end widen what is last and move nothing out of it, so that one more never makes early of late.
+  const clean = sights.length - 1 - sights.findLastIndex(({ counted, outright }) => counted + outright > 0);
+  const wanted = clean + (sights.length - clean >= manyDrives ? lastDrives + 1 : lastDrives);
   // Drives of one moment are on one side, whatever order they come in.
   const lastFrom = sights.at(-wanted)?.atMs ?? -Infinity;
   const [early, last] = [sights.filter(({ atMs }) => atMs < lastFrom), sights.filter(({ atMs }) => atMs >= lastFrom)];

@@ -19,7 +19,7 @@ import { nightBetween } from './nights';
 import { chanceOfQuestions } from './questions';
 
 /** Changes with the way estimates are made: those of an older release are made again. */
-export const estimateVersion = 5;
+export const estimateVersion = 6;
 
 /** What is to be worked out again: one learner at once, or a school with its figures. */
 export interface RefreshTask {
