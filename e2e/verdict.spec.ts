@@ -1,8 +1,9 @@
 import { whyWords } from '@jasperwren/words/why';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as result } from '@jasperwren/words/result';
+import { t as short } from '@jasperwren/words/short-test';
 import { readFileSync } from 'node:fs';
-import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test } from './fixtures';
+import { addLearner, endDrive, expect, minutes, press, signIn, startDrive, test, testUnder } from './fixtures';
 import { runCli } from './server';
 
 test('striking a mark turns a fail into a pass, here and in the history', async ({ page, school, server }) => {
@@ -80,4 +81,42 @@ test('a short drive has no verdict, and says what is missing', async ({ page, sc
   await page.getByRole('link', { name: desk('theMockTestHasEndedSee') }).click();
   await expect(page.getByRole('heading', { name: result('faultsInOrder') })).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'Speed: over the limit' })).toContainText(/12:0\d/);
+});
+
+test('the limit of a part of the test is said as it is used up and crossed, and a short test gets a result', async ({
+  page,
+  school,
+}) => {
+  await page.clock.install();
+  await signIn(page, school);
+  await testUnder(page, 'Mads Learner', 'Strikes');
+  const learner = page.url();
+  await startDrive(page);
+  const limits = page.getByRole('complementary', { name: desk('limitsAndQuickButtons') });
+  const receipt = page.getByRole('status').filter({ hasText: /Strike:/ });
+  await press(page, 'm', 'b', '1');
+  await expect(receipt).toContainText('Missed observation checks: 1 of 2 left.');
+  await press(page, 'i', 'b', '1', 'j', 'o', '1');
+  await expect(receipt).toContainText('Missed observation checks: 3, 2 allowed. Fails the test.');
+  await expect(limits).toContainText('Fail: 3 strikes (2 allowed).');
+  await page.keyboard.press('Backspace');
+  await expect(limits).toContainText('So far: would pass');
+  await expect(limits).toContainText('0 of 2 left');
+  await minutes(page, 11);
+  await press(page, 'End');
+  await expect(page.getByText(/No result yet: 11 of 30 minutes driven\./)).toContainText(
+    'So far: would pass, 2 strikes (nearest limit: missed observation checks, 2 of 2).',
+  );
+  await page.getByRole('button', { name: desk('endAndSeeResult') }).click();
+
+  const heading = page.getByRole('heading', { level: 1 });
+  await expect(heading).toContainText('No result yet: 11 of 30 minutes driven. So far: would pass, 2 strikes');
+  await page.getByRole('button', { name: short('meantShort') }).click();
+  await page.getByRole('button', { name: whyWords({ because: 'short-lesson' }) }).click();
+  await expect(heading).toHaveText(
+    'Pass: 2 strikes (nearest limit: missed observation checks, 2 of 2) (short mock test).',
+  );
+  await expect(page.getByText('Short mock test: short lesson.')).toBeVisible();
+  await page.goto(learner);
+  await expect(page.getByRole('listitem').filter({ hasText: 'strikes' })).toContainText('(short mock test)');
 });

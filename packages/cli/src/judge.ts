@@ -7,7 +7,13 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Reason } from '@jasperwren/core/marking/reason';
 import { judgeUnder, type Compared } from '@jasperwren/core/marking/compare/translate';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
-import { conflictSentence, crossingWords, reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
+import {
+  conflictSentence,
+  crossingWords,
+  failedAttemptWords,
+  reasonSentence,
+  verdictSentence,
+} from '@jasperwren/words/marking/verdict';
 import { describeMissing } from '@jasperwren/words/marking/missing';
 import { clockWords } from '@jasperwren/words/yard-runs';
 import { limitName } from '@jasperwren/words/marking/names';
@@ -129,10 +135,8 @@ function print({ record, standard, verdict, notes }: Judged, apart: boolean, io:
   for (const question of verdict.questions)
     io.out(`  ${say('forYouToDecide', { limit: limitName(standard, question), used: question.used })}`);
   for (const conflict of verdict.conflicts) io.out(`  ${conflictSentence(standard, conflict)}`);
-  for (const failed of verdict.failedAttempts)
-    io.out(
-      `  ${say('attemptFailedAt', { time: clockWords(failed.crossedAtMs), reason: reasonSentence(standard, failed) })}`,
-    );
+  for (const { atMs, words } of failedAttemptWords(standard, verdict))
+    io.out(`  ${say('attemptFailedAt', { time: clockWords(atMs), reason: words })}`);
   for (const note of notes) io.out(`  ${note}.`);
   if (verdict.headroom.length > 0) io.out(`  ${say('leftUnderEachLimit')}`);
   for (const room of verdict.headroom) {
@@ -160,6 +164,7 @@ function toJson({ record, standard, verdict, notes }: Judged) {
     missing: verdict.missing,
     failedExercises: verdict.failedExercises.map(toCrossing),
     failedAttempts: verdict.failedAttempts.map(toCrossing),
+    saidFailed: verdict.saidFailed,
     conflicts: verdict.conflicts.map(({ mark, byValue, counts }) => ({
       mark: mark.id,
       grade: mark.grade,

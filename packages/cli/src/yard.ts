@@ -159,7 +159,13 @@ function print(standard: EffectiveStandard, judged: JudgedRun, { unknown, missin
   if (unknown.length > 0) io.out(`  ${say('unknownColumns', { columns: unknown.join(', ') })}`);
 }
 
-const states = { 'to-come': 'not driven', now: 'not finished', done: 'passed', failed: 'failed' } as const;
+const states = {
+  'to-come': 'not driven',
+  now: 'not finished',
+  done: 'passed',
+  again: 'last attempt failed',
+  failed: 'failed',
+} as const;
 
 function markWords(standard: EffectiveStandard, { item, grade, measured, atMs }: Mark): string {
   const { items, grades } = rulesOf(standard);

@@ -32,6 +32,7 @@ export const resource = {
   counterNamesSecondsSOfTargetSS: '{{counterNames}}: {{seconds}} s of {{targetS}} s{{part}}.',
   nameStartedAtAt: '{{name}} started at {{at}}',
   nameAttemptFailedAtAt: '{{name}}: attempt failed at {{at}}',
+  exerciseIsOver: '{{exercise}} has ended.',
   nameEndedAtAt: '{{name}} ended at {{at}}',
   resumed: 'Resumed',
   pausedTheTimerHasStopped: 'Paused. The timer has stopped.',

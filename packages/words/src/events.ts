@@ -10,6 +10,7 @@ export const resource = {
   note: 'note',
   distinct: 'keep both',
   debriefed: 'debriefed',
+  short: 'short mock test',
   roads: 'familiarity of the roads',
   mark: 'fault',
   pin: 'pin',

@@ -33,6 +33,8 @@ export const resource = {
   puncture: 'Puncture',
   'warning-light': 'Warning light',
   'accident-ahead': 'Accident ahead',
+  'short-lesson': 'Short lesson',
+  'one-part': 'One part of the test practised',
   eyesight: 'Eyesight not passed',
   removedFor: 'Removed: {{why}}',
   noneGiven: 'no reason given',

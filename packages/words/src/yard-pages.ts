@@ -57,6 +57,7 @@ export const resource = {
   'to-come': 'not driven',
   now: 'not finished',
   done: 'passed',
+  again: 'last attempt failed',
   failed: 'failed',
   timeOf: '{{time}} of {{allowed}}',
   seconds: '{{value}} s',

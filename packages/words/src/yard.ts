@@ -9,6 +9,7 @@ export const resource = {
   nowTime: 'now, {{time}}',
   doneTime: 'done, {{time}}',
   failedTime: 'failed, {{time}}',
+  againTime: 'attempt failed, {{time}}',
   ofAllowed: '{{time}} of {{allowed}}',
   toCome: 'still to come',
   toComeTime: 'still to come, {{time}}',

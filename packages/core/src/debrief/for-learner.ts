@@ -40,6 +40,7 @@ export function forLearner(drive: Drive): Drive {
     // While two people may have seen one fault there is nothing to show yet.
     doubles: [],
     ...(drive.debriefed && { debriefed: only(drive.debriefed, 'id', 'wall', 'workOn') }),
+    ...(drive.short && { short: { id: drive.short.id, ...whyForLearner(drive.short) } }),
     ...(drive.ended && {
       ended: { ...only(drive.ended, 'atMs', 'ending', 'cause'), ...whyForLearner(drive.ended) },
     }),

@@ -176,6 +176,8 @@ export interface Drive {
   readonly debriefed?: Debriefed;
   /** How well the learner knew the roads; missing where nobody said. */
   readonly familiarity?: Familiarity;
+  /** Meant to be shorter than a whole test, by the event that says so, and why. */
+  readonly short?: { readonly id: string; readonly why?: Why | undefined };
   readonly ended?: {
     readonly atMs: number;
     readonly ending: Ending;

@@ -49,5 +49,7 @@ export const usualReasons = [
   'puncture',
   'warning-light',
   'accident-ahead',
+  'short-lesson',
+  'one-part',
   'eyesight',
 ] as const;

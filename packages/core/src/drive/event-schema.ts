@@ -197,6 +197,11 @@ export const eventBodies = {
   roads: event('How well the learner knew the roads of this drive; the last word holds.', ['familiarity'], {
     familiarity: { enum: familiarities },
   }),
+  short: event(
+    'It is meant to be a short mock test: the times that the standard asks of a whole one are not asked of it. The last word on why holds.',
+    [],
+    { because, reason: freeText },
+  ),
   debriefed: event('The drive was talked through with the learner.', ['workOn'], {
     workOn: { type: 'array', maxItems: 10, items: text, description: 'Codes of the items to work on next.' },
   }),

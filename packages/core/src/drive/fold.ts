@@ -110,6 +110,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
   const debriefed = standing.findLast((event) => event.type === 'debriefed');
   const roads = standing.findLast((event) => event.type === 'roads');
   const run = standing.findLast((event) => event.type === 'run');
+  const short = standing.findLast((event) => event.type === 'short');
 
   return {
     phase: phaseOf(started !== undefined, movedOffMs === undefined, ended !== undefined, pauses),
@@ -143,6 +144,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     doubles: doublesAmong(marks, standing),
     ...(debriefed && { debriefed: { id: debriefed.id, wall: debriefed.wall, workOn: debriefed.workOn } }),
     ...(roads && { familiarity: roads.familiarity }),
+    ...(short && { short: { id: short.id, why: whyOf(short) } }),
     ...(ended && {
       ended: {
         atMs: ended.atMs,

@@ -10,6 +10,8 @@ export interface Circumstances {
   readonly endedMs: number;
   /** Whether the car ever moved off. */
   readonly movedOff: boolean;
+  /** Whether somebody said that it was meant to be shorter than a whole test. */
+  readonly short: boolean;
   /** What the log names and the standard does not have. */
   readonly strange: readonly StrangeReference[];
   readonly unsettledPins: number;

@@ -15,11 +15,19 @@ interface TimedUse extends PlainUse {
   readonly crossedAtMs: number | undefined;
 }
 
+/** An attempt that a person said had failed, and when, in milliseconds of the drive's clock. */
+export interface SaidFailed {
+  readonly exercise: string;
+  readonly atMs: number;
+}
+
 /** What no mark draws on: how far it is used, and which attempts at exercises failed. */
 export interface NonMarkUses {
   readonly uses: readonly TimedUse[];
   /** Limits that failed an attempt, the first of each attempt, in order of their moments. */
   readonly failedAttempts: readonly Reason[];
+  /** Those that a person said had failed, where no limit had failed them before. */
+  readonly saidFailed: readonly SaidFailed[];
   /** Exercises with an attempt that did not fail. */
   readonly managed: ReadonlySet<string>;
 }
@@ -27,6 +35,7 @@ export interface NonMarkUses {
 /** How far time, attempts and steps are used: seconds, attempts, movements or looks. */
 export function nonMarkUses(standard: EffectiveStandard, is: Circumstances): NonMarkUses {
   const failing: Reason[] = [];
+  const saidFailed: SaidFailed[] = [];
   /** When each attempt failed, by the instructor's word or by a limit; those that did not are missing. */
   const failedAt = new Map<ExerciseRun, number>();
   const fail = (run: ExerciseRun, atMs: number) => failedAt.set(run, Math.min(failedAt.get(run) ?? Infinity, atMs));
@@ -40,7 +49,7 @@ export function nonMarkUses(standard: EffectiveStandard, is: Circumstances): Non
     if (crossed[0]) {
       failing.push(crossed[0]);
       fail(run, crossed[0].crossedAtMs);
-    }
+    } else if (run.failedAtMs !== undefined) saidFailed.push({ exercise: run.exercise, atMs: run.failedAtMs });
     if (run.failedAtMs !== undefined) fail(run, run.failedAtMs);
   }
   const uses = standard.limits.flatMap((limit): readonly TimedUse[] => {
@@ -70,7 +79,7 @@ export function nonMarkUses(standard: EffectiveStandard, is: Circumstances): Non
     }
   });
   const managed = new Set(is.runs.filter((run) => !failedAt.has(run)).map(({ exercise }) => exercise));
-  return { uses, failedAttempts: failing.sort((a, b) => a.crossedAtMs - b.crossedAtMs), managed };
+  return { uses, failedAttempts: failing.sort((a, b) => a.crossedAtMs - b.crossedAtMs), saidFailed, managed };
 }
 
 /** A limit over what happened at these moments. */

@@ -193,7 +193,7 @@ describe('the words of a verdict', () => {
       [...marks(1, 'signs.lights', 'serious'), ...marks(1, 'signs.lights', 'dangerous')],
       'Fail: 1 dangerous fault and 1 serious fault.',
     ],
-    [[{ type: 'pin' } as const], 'No result yet: 1 pin to name.'],
+    [[{ type: 'pin' } as const], 'No result yet: 1 pin to name. So far: would pass, no faults.'],
   ])('says what happened (%#)', (bodies, sentence) => {
     expect(verdictSentence(tally, judge(bodies))).toBe(sentence);
   });

@@ -26,6 +26,7 @@ export function circumstancesOf(standard: EffectiveStandard, drive: Drive, nowMs
     cause: drive.ended?.cause,
     endedMs: drive.ended?.atMs ?? nowMs,
     movedOff: drivenMs(drive, nowMs) > 0,
+    short: drive.short !== undefined,
     strange: strangeReferences(rulesOf(standard), drive),
     unsettledPins: unsettledPins(drive).length,
     unsettledDoubles: drive.doubles.length,

@@ -1,8 +1,9 @@
 import type { Mark } from '../drive/drive';
 import type { Reason } from './reason';
 import { countsMarks, rulesOf } from './rules';
-import type { EffectiveStandard, LimitMeasure } from './standard';
-import { testHeadroom, type Headroom, type Missing, type Stop, type Verdict } from './verdict';
+import { nearestNarrow } from './room';
+import type { EffectiveStandard, Limit, LimitMeasure } from './standard';
+import { isNotJudged, testHeadroom, type Headroom, type Missing, type Stop, type Verdict } from './verdict';
 
 /** So much of what a limit counts: by the names of the grades where it counts those, else `n` of its measure. */
 export type Amount =
@@ -21,17 +22,34 @@ export type Crossed =
   | { readonly kind: 'score'; readonly left: number; readonly needed: number }
   | { readonly kind: 'amount'; readonly amount: Amount; readonly allowed: number; readonly where?: ScopeName };
 
-/** How much of the tightest limit was used on the way to a pass. */
+/** How much was used on the way to a pass: of the tightest limit over the whole test, or else of one within it. */
 export type Spent =
   | { readonly kind: 'score'; readonly left: number; readonly start: number; readonly needed: number }
-  | { readonly kind: 'amount'; readonly n: number; readonly allowed: Amount };
+  | { readonly kind: 'amount'; readonly n: number; readonly allowed: Amount }
+  | { readonly kind: 'part'; readonly amount: Amount; readonly nearest: NearestLimit };
+
+/** A limit within a part of the test, by its name and where it holds. */
+export interface NearestLimit {
+  readonly name: string;
+  readonly where?: ScopeName;
+  readonly n: number;
+  readonly allowed: number;
+}
+
+/** What was marked on the way to a pass. */
+export interface Marked {
+  /** Missing where nothing was used. */
+  readonly spent?: Spent;
+  /** How many faults were marked that count for nothing; missing where none were. */
+  readonly free?: number;
+}
 
 /** What a result rests on, with all the names it takes to say it: no standard is needed to read it. */
 export type ResultDetail =
   | { readonly outcome: 'fail'; readonly stops: readonly Stop[]; readonly crossed: readonly Crossed[] }
-  /** `spent` is missing where nothing was used. */
-  | { readonly outcome: 'pass'; readonly spent?: Spent }
-  | { readonly outcome: 'incomplete'; readonly missing: readonly Missing[] };
+  | ({ readonly outcome: 'pass'; readonly short?: true } & Marked)
+  /** `soFar` is what would be a pass already if nothing were missing; absent where nothing was driven or can be judged. */
+  | { readonly outcome: 'incomplete'; readonly missing: readonly Missing[]; readonly soFar?: Marked };
 
 /** What a verdict under a standard rests on. */
 export function resultDetail(standard: EffectiveStandard, verdict: Verdict): ResultDetail {
@@ -39,24 +57,51 @@ export function resultDetail(standard: EffectiveStandard, verdict: Verdict): Res
   switch (outcome) {
     case 'fail':
       return { outcome, stops, crossed: verdict.reasons.map((reason) => crossedBy(standard, reason)) };
-    case 'pass': {
-      const spent = spentOf(standard, verdict);
-      return { outcome, ...(spent && { spent }) };
+    case 'pass':
+      return { outcome, ...(verdict.short && { short: true }), ...markedIn(standard, verdict) };
+    case 'incomplete': {
+      const none = isNotJudged(verdict) || missing.some(({ kind }) => kind === 'not-moved-off');
+      return { outcome, missing, ...(!none && { soFar: markedIn(standard, verdict) }) };
     }
-    case 'incomplete':
-      return { outcome, missing };
   }
 }
 
+function markedIn(standard: EffectiveStandard, verdict: Verdict): Marked {
+  const spent = spentOf(standard, verdict);
+  const free = verdict.free.length;
+  return { ...(spent && { spent }), ...(free > 0 && { free }) };
+}
+
 function spentOf(standard: EffectiveStandard, verdict: Verdict): Spent | undefined {
-  const tightest = testHeadroom(verdict).find(({ allowed, limit }) => allowed > 0 && countsMarks(limit.measure));
-  if (!tightest || tightest.used === 0) return undefined;
+  const [tightest] = testHeadroom(verdict)
+    .filter(({ allowed, limit, used }) => allowed > 0 && used > 0 && countsMarks(limit.measure))
+    .sort((a, b) => a.left / a.allowed - b.left / b.allowed);
+  if (!tightest) return partOf(standard, verdict);
   const { limit, used, allowed } = tightest;
   const score = standard.startScore;
   if (score && limit.measure.kind === 'points')
     return { kind: 'score', left: score.value - used, start: score.value, needed: score.value - allowed };
   return { kind: 'amount', n: used, allowed: amountIn(standard, tightest, allowed) };
 }
+
+function partOf(standard: EffectiveStandard, verdict: Verdict): Spent | undefined {
+  const [nearest] = nearestNarrow(verdict, 1);
+  if (!nearest) return undefined;
+  const where = isFixed(nearest.limit) ? undefined : scopeOf(standard, nearest);
+  return {
+    kind: 'part',
+    amount: marksAmount(standard, verdict.counted),
+    nearest: {
+      name: nearest.limit.name,
+      ...(where && { where }),
+      n: nearest.used,
+      allowed: nearest.allowed,
+    },
+  };
+}
+
+/** Whether a limit holds in one place only, which its name says, as against in each area, item, class or exercise. */
+export const isFixed = ({ scope }: Limit): boolean => scope.kind === 'test' || Object.keys(scope).length > 1;
 
 function crossedBy(standard: EffectiveStandard, reason: Reason): Crossed {
   const { measure, allowed } = reason.limit;

@@ -24,6 +24,10 @@ export interface Score {
   readonly uses: ReadonlyMap<Slot, Use>;
   /** Marks that a cap kept from counting on some limit. */
   readonly capped: MarkChain | undefined;
+  /** Marks that count on a limit which decides something of itself. */
+  readonly counted: MarkChain | undefined;
+  /** The others: they count for nothing. */
+  readonly free: MarkChain | undefined;
   /** Marks whose item or grade this standard does not have. */
   readonly unplaced: MarkChain | undefined;
 }
@@ -33,7 +37,14 @@ type Draft = { -readonly [K in keyof Score]: Score[K] } & { uses: Map<Slot, Use>
 
 /** The score of marks in the order of their moments; struck marks are to be left out. */
 export function scoreMarks(rules: Rules, marks: Iterable<Mark>): Score {
-  const draft: Draft = { rules, uses: new Map(), capped: undefined, unplaced: undefined };
+  const draft: Draft = {
+    rules,
+    uses: new Map(),
+    capped: undefined,
+    counted: undefined,
+    free: undefined,
+    unplaced: undefined,
+  };
   for (const mark of marks) enter(draft, mark);
   return draft;
 }
@@ -54,13 +65,18 @@ function enter(draft: Draft, mark: Mark): void {
     draft.unplaced = { mark, before: draft.unplaced };
     return;
   }
-  const counted = draw(draft, mark, cell, cell.cap);
-  if (!counted) draft.capped = { mark, before: draft.capped };
+  const { decides, capped } = draw(draft, mark, cell, cell.cap);
+  if (capped) draft.capped = { mark, before: draft.capped };
+  const list = decides ? 'counted' : 'free';
+  draft[list] = { mark, before: draft[list] };
 }
 
-/** Draws on every limit that looks at the mark with the grade of this cell. Returns whether it counts on all of them. */
-function draw(draft: Draft, mark: Mark, cell: Cell, group: CapGroup | undefined): boolean {
-  let counted = true;
+/**
+ * Draws on every limit that looks at the mark with the grade of this cell. Returns whether it counts on one that decides
+ * something of itself, and whether a cap kept it from any.
+ */
+function draw(draft: Draft, mark: Mark, cell: Cell, group: CapGroup | undefined) {
+  let [decides, capped] = [false, false];
   for (const drawn of cell.draws) {
     const slot = slotFor(drawn, mark.exercise);
     if (!slot) continue;
@@ -73,7 +89,8 @@ function draw(draft: Draft, mark: Mark, cell: Cell, group: CapGroup | undefined)
     const crossedBy = before?.crossedBy ?? (used > limit.allowed.value ? mark : undefined);
     const marks = counts ? { mark, before: before?.marks } : before?.marks;
     draft.uses.set(slot, { ...slot, used, marks, capUses, crossedBy });
-    counted &&= counts;
+    capped ||= !counts;
+    decides ||= counts && limit.effect.kind !== 'ask-upgrade';
     if (!counts || !crossedBy || limit.effect.kind !== 'upgrade') continue;
     // Only to a graver grade, so that one upgrade may lead to another and none in a ring.
     const graver = isGraver(draft.rules, limit.effect.grade, cell.grade)
@@ -81,7 +98,7 @@ function draw(draft: Draft, mark: Mark, cell: Cell, group: CapGroup | undefined)
       : undefined;
     if (graver) draw(draft, mark, graver, undefined);
   }
-  return counted;
+  return { decides, capped };
 }
 
 /** Whether a cap lets a mark count that comes after so many others. */

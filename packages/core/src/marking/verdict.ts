@@ -2,7 +2,7 @@ import type { Mark } from '../drive/drive';
 import type { EndingCause, SectionKind } from '../drive/event';
 import type { Circumstances } from './circumstances';
 import type { MeasuredConflict } from './counting';
-import { nonMarkReasons, nonMarkUses, type PlainUse } from './exercise-uses';
+import { nonMarkReasons, nonMarkUses, type PlainUse, type SaidFailed } from './exercise-uses';
 import { groupBy } from './grouping';
 import type { Reason } from './reason';
 import { coversExercise, type Slot } from './rules';
@@ -51,6 +51,8 @@ export interface Verdict {
    * anything is missing, and always where the drive cannot be judged by this standard.
    */
   readonly outcome: Outcome;
+  /** True where it was meant to be shorter than a whole test: the time of one was not asked of it. */
+  readonly short?: true;
   /** In order of the moment of crossing. */
   readonly reasons: readonly Reason[];
   readonly stops: readonly Stop[];
@@ -63,10 +65,16 @@ export interface Verdict {
   readonly failedExercises: readonly Reason[];
   /** Limits crossed that failed an attempt at an exercise. */
   readonly failedAttempts: readonly Reason[];
+  /** Attempts that a person said had failed, where no limit had failed them before. */
+  readonly saidFailed: readonly SaidFailed[];
   /** Limits crossed by which this standard made marks graver of itself. */
   readonly upgrades: readonly Reason[];
   /** Marks that a cap kept from counting on some limit. */
   readonly capped: readonly Mark[];
+  /** Marks that count on a limit which decides something of itself. */
+  readonly counted: readonly Mark[];
+  /** The others: they count for nothing. */
+  readonly free: readonly Mark[];
   /** Marks whose measured value and grade contradict each other. */
   readonly conflicts: readonly MeasuredConflict[];
 }
@@ -75,6 +83,9 @@ export interface Verdict {
 export function isNotJudged({ missing }: Verdict): boolean {
   return missing.some(({ kind }) => kind === 'not-judged' || kind === 'does-not-fit' || kind === 'another-kind');
 }
+
+/** Whether a time that is asked of a whole test is missing: a short mock test does without. */
+export const isTimeAsked = ({ kind }: Missing): boolean => kind === 'driving-time' || kind === 'section-time';
 
 /** The limits over the whole test that fail it. */
 export function testHeadroom(verdict: Verdict): readonly Headroom[] {
@@ -92,8 +103,11 @@ export function noVerdict(missing: Missing): Verdict {
     questions: [],
     failedExercises: [],
     failedAttempts: [],
+    saidFailed: [],
     upgrades: [],
     capped: [],
+    counted: [],
+    free: [],
     conflicts: [],
   };
 }
@@ -117,10 +131,11 @@ export function verdictOf(
   const {
     uses: plain,
     failedAttempts,
+    saidFailed,
     managed,
   } = circumstances
     ? nonMarkUses(standard, circumstances)
-    : { uses: [], failedAttempts: [], managed: new Set<string>() };
+    : { uses: [], failedAttempts: [], saidFailed: [], managed: new Set<string>() };
   const crossed = [...marked.filter((use) => use.crossedBy !== undefined).map(toReason), ...nonMarkReasons(plain)].sort(
     (a, b) => a.crossedAtMs - b.crossedAtMs,
   );
@@ -135,6 +150,7 @@ export function verdictOf(
   const stops = circumstances ? stopsIn(standard, circumstances) : [];
   return {
     outcome: reasons.length > 0 || stops.length > 0 ? 'fail' : missing.length > 0 ? 'incomplete' : 'pass',
+    ...(circumstances?.short && { short: true }),
     reasons,
     stops,
     missing,
@@ -142,8 +158,11 @@ export function verdictOf(
     questions: crossed.filter((reason) => reason.limit.effect.kind === 'ask-upgrade'),
     failedExercises,
     failedAttempts,
+    saidFailed,
     upgrades: crossed.filter((reason) => reason.limit.effect.kind === 'upgrade'),
     capped: marksOf(score.capped),
+    counted: marksOf(score.counted),
+    free: marksOf(score.free),
     conflicts,
   };
 }
@@ -221,7 +240,7 @@ function missingIn(standard: EffectiveStandard, is: Circumstances, settled: Read
     missing.push({ kind: 'exercise', exercise, name, attempted: attempted.has(exercise) });
   }
   for (const requirement of standard.requirements) {
-    if (requirement.kind === 'exercise') continue;
+    if (requirement.kind === 'exercise' || is.short) continue;
     const needMin = requirement.atLeastMin.value;
     const haveMs = requirement.kind === 'driving-time' ? is.drivenMs : is.sectionMs[requirement.section];
     if (haveMs >= needMin * 60_000) continue;

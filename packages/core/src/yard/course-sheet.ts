@@ -19,7 +19,8 @@ export interface AttemptSheet extends ExerciseRun {
 /** One exercise of a course with what became of it. */
 export interface ExerciseSheet {
   readonly exercise: Exercise;
-  readonly state: 'to-come' | 'now' | 'done' | 'failed';
+  /** `again` where the last attempt failed and the exercise has not: it stays open until repeated. */
+  readonly state: 'to-come' | 'now' | 'done' | 'again' | 'failed';
   readonly attempts: readonly AttemptSheet[];
   /** The marks that count in it, in order of their moments. */
   readonly marks: readonly Mark[];
@@ -58,7 +59,7 @@ export function courseSheet(
     const allowedS = secondsAllowed(standard, code, false);
     return {
       exercise,
-      state: code === under ? 'now' : failedBy ? 'failed' : own.length > 0 ? 'done' : 'to-come',
+      state: code === under ? 'now' : failedBy ? 'failed' : stateAfter(attempts.at(-1)),
       attempts,
       marks: marks.filter((mark) => (items.get(mark.item)?.item.exercise ?? mark.exercise) === code),
       ...(room && { room }),
@@ -67,6 +68,9 @@ export function courseSheet(
     };
   });
 }
+
+const stateAfter = (last: AttemptSheet | undefined): ExerciseSheet['state'] =>
+  !last ? 'to-come' : last.failedBy || last.failedAtMs !== undefined ? 'again' : 'done';
 
 function roomIn(standard: EffectiveStandard, verdict: Verdict, exercise: string): ExerciseSheet['room'] {
   const adds = ({ measure, allowed }: Limit) => countsMarks(measure) && allowed.value > 0;

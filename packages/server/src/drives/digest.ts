@@ -17,7 +17,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 export type DriveDigest = Omit<DriveSummary, 'id' | 'learnerId' | 'learnerName' | 'instructorName' | 'startedAt'>;
 
 /** Changes whenever the same log may be summarised otherwise: digests of an older one are worked out again at start. */
-export const digestVersion = 9;
+export const digestVersion = 10;
 
 /** What lists show of a drive. */
 export function summariseDrive(standard: EffectiveStandard, events: readonly DriveEvent[]): DriveDigest {

@@ -1,4 +1,4 @@
-import type { Crossed, ResultDetail, Spent } from '@jasperwren/core/marking/result-detail';
+import type { Crossed, Marked, ResultDetail, Spent } from '@jasperwren/core/marking/result-detail';
 import { joinWords } from '../lists';
 import { wordsOf } from '../words';
 import { amountWords, scopeWords, secondsWords } from './amounts';
@@ -12,6 +12,12 @@ export const resource = {
   over: '{{amount}} ({{limit}} allowed)',
   overTime: 'over the time limit ({{amount}} of {{limit}})',
   in: '{{amount}} in {{where}}',
+  part: '{{amount}} (nearest limit: {{limit}}, {{n}} of {{allowed}})',
+  limitIn: '{{limit}} in {{where}}',
+  free_one: '{{count}} fault that counts for nothing',
+  free_other: '{{count}} faults that count for nothing',
+  short: '{{marked}} (short mock test)',
+  soFar: '{{missing}}. So far: would pass, {{marked}}',
 } as const;
 
 const t = wordsOf('result-detail', resource);
@@ -22,14 +28,26 @@ export function detailWords(detail: ResultDetail): string {
     case 'fail':
       return joinWords([...detail.stops.map(describeStop), ...detail.crossed.map(crossedWords)]);
     case 'pass':
-      return spentWords(detail.spent);
-    case 'incomplete':
-      return joinWords(missingWords(detail.missing));
+      return detail.short ? t('short', { marked: markedWords(detail) }) : markedWords(detail);
+    case 'incomplete': {
+      const missing = joinWords(missingWords(detail.missing));
+      return detail.soFar ? t('soFar', { missing, marked: markedWords(detail.soFar) }) : missing;
+    }
   }
 }
 
-function spentWords(spent: Spent | undefined): string {
-  if (!spent) return t('noFaults');
+/** What was marked on the way to a pass: "10 of 15 driving faults and 1 fault that counts for nothing". */
+export function markedWords({ spent, free = 0 }: Marked): string {
+  if (!spent && free === 0) return t('noFaults');
+  return joinWords([...(spent ? [spentWords(spent)] : []), ...(free > 0 ? [t('free', { count: free })] : [])]);
+}
+
+function spentWords(spent: Spent): string {
+  if (spent.kind === 'part') {
+    const { name, where, n, allowed } = spent.nearest;
+    const limit = where ? t('limitIn', { limit: name, where: scopeWords(where).toLowerCase() }) : name;
+    return t('part', { amount: amountWords(spent.amount), limit: limit.toLowerCase(), n, allowed });
+  }
   if (spent.kind === 'score') return t('points', { left: spent.left, start: spent.start, needed: spent.needed });
   return t('ofAllowed', { n: spent.n, amount: amountWords(spent.allowed) });
 }

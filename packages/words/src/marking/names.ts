@@ -1,4 +1,4 @@
-import { gradeAmount, scopeOf } from '@jasperwren/core/marking/result-detail';
+import { gradeAmount, isFixed, scopeOf } from '@jasperwren/core/marking/result-detail';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { Headroom } from '@jasperwren/core/marking/verdict';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
@@ -25,8 +25,7 @@ export function itemName(standard: EffectiveStandard, code: string): string {
 /** What a limit counts in this scope: "Driving faults", "Driving faults, Junctions". */
 export function limitName(standard: EffectiveStandard, of: Pick<Headroom, 'limit' | 'scope'>): string {
   const { limit } = of;
-  const fixed = limit.scope.kind === 'test' || Object.keys(limit.scope).length > 1;
-  return fixed ? limit.name : t('limitIn', { limit: limit.name, where: scopeName(standard, of) });
+  return isFixed(limit) ? limit.name : t('limitIn', { limit: limit.name, where: scopeName(standard, of) });
 }
 
 /** The area, fault type, class or exercise that a limit holds in; empty for the whole test. */

@@ -8,7 +8,7 @@ import { capital } from '../lists';
 import { wordsOf } from '../words';
 import { amountWords, secondsWords } from './amounts';
 import { detailWords } from './detail';
-import { itemName, limitName } from './names';
+import { itemName, limitName, scopeName } from './names';
 
 export const resource = {
   fail: 'Fail: {{why}}.',
@@ -22,6 +22,8 @@ export const resource = {
   gradeCounts:
     '{{fault}}: {{value}} {{unit}} means {{byValue}} in this standard, but you gave {{given}}. Your grade counts.',
   noFault: 'no fault',
+  attemptFailed: '{{exercise}}: {{why}}',
+  saidFailed: 'said by the instructor.',
 } as const;
 
 const t = wordsOf('verdict', resource);
@@ -50,6 +52,25 @@ export function reasonSentence(standard: EffectiveStandard, reason: Reason): str
   const what = reason.scope === undefined ? amount : t('of', { what: amount, limit: limitName(standard, reason) });
   if (allowed.value === 0) return t('noneAllowed', { what });
   return t('allowed', { what, limit: measure.kind === 'time' ? secondsWords(allowed.value) : allowed.value });
+}
+
+/** Every attempt that failed, by a limit or because the instructor said so, in order of their moments. */
+export function failedAttemptWords(
+  standard: EffectiveStandard,
+  { failedAttempts, saidFailed }: Verdict,
+): readonly { readonly atMs: number; readonly words: string }[] {
+  const byLimit = failedAttempts.map((reason) => ({
+    atMs: reason.crossedAtMs,
+    words: t('attemptFailed', { exercise: scopeName(standard, reason), why: reasonSentence(standard, reason) }),
+  }));
+  const said = saidFailed.map(({ exercise, atMs }) => ({
+    atMs,
+    words: t('attemptFailed', {
+      exercise: standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise,
+      why: t('saidFailed'),
+    }),
+  }));
+  return [...byLimit, ...said].sort((a, b) => a.atMs - b.atMs);
 }
 
 /** What decided it: the fault, or the limit on time, attempts and the like. */

@@ -1,6 +1,7 @@
 import { t } from '@jasperwren/words/desk';
 import { likelyItems } from '@jasperwren/core/marking/likely';
 import { foldDrive } from '@jasperwren/core/drive/fold';
+import { latestMark } from '@jasperwren/core/drive/latest-mark';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { lazy, memo, Suspense, useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
@@ -21,6 +22,7 @@ import { Directions, LiveRibbon, Receipt } from './DeskParts';
 import { DeskPanelView } from './DeskPanels';
 import { fetchAhead } from './fetch-ahead';
 import { Matrix } from './board/Matrix';
+import { RoomOfMark, SoFar } from './Rooms';
 import { SidePanel } from './SidePanel';
 import { useStorageRoom } from '../log/use-storage-room';
 import { useCellCounts, useDesk } from './use-desk';
@@ -48,6 +50,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
   // What was touched is painted first; what follows from it comes a frame later.
   const settled = useSettled(drive);
   const verdict = useMemo(() => judgeDrive(meta.standard, settled), [meta, settled]);
+  const latest = useMemo(() => latestMark(events, settled), [events, settled]);
   const likely = useMemo(() => likelyItems(meta.standard, meta.past, settled, likelyRows), [meta, settled]);
   const actions = useDesk(meta.id, meta.standard, drive.phase);
   const counts = useCellCounts(drive);
@@ -112,7 +115,10 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
         </>
       )}
       <footer className={styles.footer}>
-        <Receipt meta={meta} drive={settled} />
+        <Receipt meta={meta} drive={settled}>
+          {latest && <RoomOfMark standard={meta.standard} verdict={verdict} mark={latest} />}
+          {meta.standard.course && !drive.ended && <SoFar standard={meta.standard} verdict={verdict} glance />}
+        </Receipt>
         <LiveRibbon meta={meta} drive={settled} actions={actions} />
       </footer>
     </main>

@@ -3,6 +3,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
+import { ShortTest } from '../ShortTest';
 import { arrivingPanel } from './arriving-panel';
 import type { DeskPanel } from './desk-slice';
 import { EndPanel } from './panels/EndPanel';
@@ -44,6 +45,9 @@ export function DeskPanelView({ panel, driveId, name, route, standard, drive, ve
             <ExercisePanel driveId={driveId} standard={standard} drive={drive} verdict={verdict} actions={actions} />
           )}
           <MoreTiles standard={standard} drive={drive} actions={actions} />
+          {standard.requirements.some(({ kind }) => kind !== 'exercise') && (
+            <ShortTest short={drive.short} write={actions.keep} />
+          )}
         </Panel>
       );
     case 'questions':
@@ -85,7 +89,7 @@ export function DeskPanelView({ panel, driveId, name, route, standard, drive, ve
         </Panel>
       );
     case 'end':
-      return <EndPanel driveId={driveId} drive={drive} verdict={verdict} actions={actions} />;
+      return <EndPanel driveId={driveId} standard={standard} drive={drive} actions={actions} />;
     case 'keys':
       return <KeysPanel />;
   }

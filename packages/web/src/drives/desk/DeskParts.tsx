@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/desk';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { drivenMs } from '@jasperwren/core/drive/clock';
-import { memo, Suspense, useCallback } from 'react';
+import { memo, Suspense, useCallback, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { driveNowMs } from '../log/drive-clock';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
@@ -25,13 +25,14 @@ export function Directions({ meta, drive }: PartProps) {
   return <DirectionBar driveId={meta.id} route={meta.route!} seconds={drivenMs(drive, nowMs) / 1000} />;
 }
 
-/** What was recorded last, and what is on beside it. */
-export const Receipt = memo(function Receipt({ meta, drive }: PartProps) {
+/** What was recorded last, what it did, and what is on beside it. */
+export const Receipt = memo(function Receipt({ meta, drive, children }: PartProps & { readonly children: ReactNode }) {
   const receipt = useAppSelector((state) => state.desk.receipt);
   return (
     <p className={styles.receipt} role="status">
       {drive.phase === 'paused' ? `${t('paused')} ` : ''}
       {receipt || (drive.ended || drive.marks.length > 0 ? '' : t('faultsShowHere'))}
+      {children}
       <Counting meta={meta} />
       {!drive.ended && <IndependentWarning meta={meta} drive={drive} />}
       <Suspense fallback={null}>

@@ -2,10 +2,13 @@ import { t } from '@jasperwren/words/desk';
 import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
+import { nearestNarrow } from '@jasperwren/core/marking/room';
 import { testHeadroom } from '@jasperwren/core/marking/verdict';
+import { limitName } from '@jasperwren/words/marking/names';
 import { memo } from 'react';
 import styles from './side.module.css';
 import { Key } from './Key';
+import { SoFar } from './Rooms';
 import type { DeskActions } from './desk-actions';
 
 interface Props {
@@ -14,16 +17,21 @@ interface Props {
   readonly actions: DeskActions;
 }
 
-/** Room left under every limit, and the four things that need no thought. */
+/** So many limits within a part of the test are shown beside those of the whole. */
+const mostNarrow = 2;
+
+/** How it stands, the room left under the nearest limits, and the four things that need no thought. */
 export const SidePanel = memo(function SidePanel({ standard, verdict, actions }: Props) {
   // Time runs in the header.
-  const rooms = testHeadroom(verdict).filter(({ limit }) => limit.measure.kind !== 'time');
+  const ofTest = testHeadroom(verdict).filter(({ limit }) => limit.measure.kind !== 'time');
+  const rooms = [...nearestNarrow(verdict, mostNarrow), ...ofTest];
   return (
     <aside className={styles.side} aria-label={t('limitsAndQuickButtons')}>
       <div className={styles.rooms}>
-        {rooms.map(({ limit, used, allowed, left }) => (
-          <div key={limit.code} className={styles.room} data-crossed={left < 0}>
-            <span>{limit.name}</span>
+        <SoFar standard={standard} verdict={verdict} glance />
+        {rooms.map(({ limit, scope, used, allowed, left }) => (
+          <div key={`${limit.code} ${scope}`} className={styles.room} data-crossed={left < 0}>
+            <span>{limitName(standard, { limit, scope })}</span>
             <b>
               {left < 0
                 ? t('overTheLimit')

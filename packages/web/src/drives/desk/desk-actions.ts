@@ -8,6 +8,7 @@ import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { usualGrade } from '@jasperwren/core/marking/asked';
+import { leavesExercise } from '@jasperwren/core/marking/leaves-exercise';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Place } from '@jasperwren/roads/geometry';
@@ -16,7 +17,7 @@ import { store } from '../../base/store';
 import { clockTime } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
 import { done, panelOpened, settlingChosen } from './desk-slice';
-import { taskActions } from './task-actions';
+import { sectionBefore, taskActions } from './task-actions';
 
 interface Means {
   readonly driveId: string;
@@ -49,6 +50,8 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
   function mark(item: string, grade: string, more: MarkedWith = {}): void {
     const pin = store.getState().desk.settling;
     if (!running && !pin) return;
+    const over = pin ? undefined : exerciseLeftBy(item);
+    if (over) void write({ type: 'section', section: sectionBefore(driveNow()) });
     void write({ type: 'mark', item, grade, ...(pin && { pin }), ...more });
     const { grades, items } = rulesOf(standard);
     const placed = items.get(item);
@@ -60,10 +63,17 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
           area: placed?.category.name.toLowerCase() ?? '',
           fault: placed?.item.name.toLowerCase() ?? item,
           at: pinned ? clockTime(pinned.atMs) : at(),
-        }),
+        }) + (over ? ` ${t('exerciseIsOver', { exercise: over })}` : ''),
       ),
     );
     receipt();
+  }
+
+  /** The exercise under way that a fault on the road shows to be over, by its name. */
+  function exerciseLeftBy(item: string): string | undefined {
+    const under = currentSpan(driveNow())?.exercise;
+    if (under === undefined || !leavesExercise(standard, under, item)) return undefined;
+    return standard.exercises.find(({ code }) => code === under)?.name ?? under;
   }
 
   function settle(pin: Pin | undefined): void {
@@ -145,7 +155,8 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
       if (target) dispatch(panelOpened({ kind: 'advise', markId: target }));
       else tell(t('noFaultToGradeYet'));
     },
-    keepAdvice(body: EventBody): void {
+    /** Writes what a form beside the marks says. */
+    keep(body: EventBody): void {
       void write(body);
     },
     regrade(markId: string, grade: string, why: { because?: UsualReason; measured?: number } = {}): void {

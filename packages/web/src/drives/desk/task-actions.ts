@@ -4,7 +4,14 @@ import { counterTargetS, readCounter, type CounterKind } from '@jasperwren/core/
 import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { nextExercises } from '@jasperwren/core/yard/course-sheet';
-import type { DriveEvent, EventBody, ExerciseStepKind, Familiarity, StepKind } from '@jasperwren/core/drive/event';
+import type {
+  DriveEvent,
+  EventBody,
+  ExerciseStepKind,
+  Familiarity,
+  SectionKind,
+  StepKind,
+} from '@jasperwren/core/drive/event';
 import { isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { isChosen } from '@jasperwren/core/marking/options';
@@ -40,6 +47,10 @@ const stepWords: Readonly<Record<StepKind, string>> = {
   'move-off': t('movedOff'),
 };
 
+/** What is driven on after an exercise: what was driven before it. */
+export const sectionBefore = ({ spans }: Drive): SectionKind =>
+  spans.findLast(({ exercise }) => exercise === undefined)?.section ?? 'guided';
+
 /** What the desk does besides marking: exercises, questions, notes, counts and pauses. */
 export function taskActions({ driveId, standard, running, write, tell, driveNow, dispatch }: Tools) {
   const at = () => clockTime(driveNowMs(driveId));
@@ -69,8 +80,7 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
 
   function finishExercise(name: string): void {
     if (!running) return;
-    const before = driveNow().spans.findLast(({ exercise }) => exercise === undefined)?.section ?? 'guided';
-    void write({ type: 'section', section: before });
+    void write({ type: 'section', section: sectionBefore(driveNow()) });
     dispatch(stepBack());
     tell(t('nameEndedAtAt', { name, at: at() }));
   }

@@ -4,7 +4,7 @@ import type { EventBody } from '@jasperwren/core/drive/event';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { nearLimits, type Verdict } from '@jasperwren/core/marking/verdict';
 import { capital } from '@jasperwren/words/lists';
-import { conflictSentence, crossingWords, reasonSentence } from '@jasperwren/words/marking/verdict';
+import { conflictSentence, crossingWords, failedAttemptWords, reasonSentence } from '@jasperwren/words/marking/verdict';
 import { describeMissing, describeStop } from '@jasperwren/words/marking/missing';
 import { limitName, scopeName } from '@jasperwren/words/marking/names';
 import { wholeMinutes } from '../../ui/format';
@@ -20,6 +20,7 @@ interface Props {
 /** What the verdict rests on, what it lacks, what is for a person to decide, and what was close. */
 export function Reasons({ standard, verdict, write }: Props) {
   const near = nearLimits(verdict);
+  const failed = failedAttemptWords(standard, verdict);
   return (
     <>
       {verdict.reasons.length + verdict.stops.length > 0 && (
@@ -103,15 +104,13 @@ export function Reasons({ standard, verdict, write }: Props) {
           </Rows>
         </Section>
       )}
-      {verdict.failedAttempts.length > 0 && (
+      {failed.length > 0 && (
         <Section title={t('attemptsFailed')}>
           <Rows>
-            {verdict.failedAttempts.map((reason) => (
-              <li key={`${reason.scope} ${reason.crossedAtMs}`} className={styles.line}>
-                <span>
-                  {scopeName(standard, reason)}: {reasonSentence(standard, reason)}
-                </span>
-                <span className="muted">{t('atTime', { time: wholeMinutes(reason.crossedAtMs) })}</span>
+            {failed.map(({ atMs, words }) => (
+              <li key={atMs} className={styles.line}>
+                <span>{words}</span>
+                <span className="muted">{t('atTime', { time: wholeMinutes(atMs) })}</span>
               </li>
             ))}
           </Rows>

@@ -7,6 +7,7 @@ import { mythsFor } from '@jasperwren/core/adviser/myths';
 import { marksByArea } from '@jasperwren/core/marking/areas';
 import { countItems } from '@jasperwren/core/marking/likely';
 import { rulesOf } from '@jasperwren/core/marking/rules';
+import { isTimeAsked } from '@jasperwren/core/marking/verdict';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { Suspense, useState } from 'react';
 import { TraceLink } from '../../roads/public';
@@ -24,6 +25,7 @@ import { AreaTable } from './AreaTable';
 import { Besides } from './Besides';
 import { MarkRow } from './MarkRow';
 import { PrivateNotes } from './PrivateNotes';
+import { ShortTest } from '../ShortTest';
 import { Reasons } from './Reasons';
 import { VerdictActions } from './VerdictActions';
 import styles from './verdict.module.css';
@@ -83,6 +85,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       <div className={styles.columns}>
         <div>
           <Reasons standard={standard} verdict={verdict} write={write} />
+          {(verdict.missing.some(isTimeAsked) || drive.short) && <ShortTest short={drive.short} write={write} />}
           {drive.doubles.length > 0 && (
             <Section title={t('possibleDuplicates')}>
               <Rows>

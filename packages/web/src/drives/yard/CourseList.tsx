@@ -54,5 +54,6 @@ function stateWords({ state, attempts, allowedS }: ExerciseSheet): string {
   const time =
     last.allowedS === undefined ? taken : t('ofAllowed', { time: taken, allowed: clockTime(last.allowedS * 1000) });
   if (state === 'now') return t('nowTime', { time });
+  if (state === 'again') return t('againTime', { time });
   return state === 'failed' ? t('failedTime', { time }) : t('doneTime', { time });
 }

@@ -3,20 +3,26 @@ import Button from '@mui/material/Button';
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EndingCause } from '@jasperwren/core/drive/event';
 import type { UsualReason } from '@jasperwren/core/drive/why';
-import type { Verdict } from '@jasperwren/core/marking/verdict';
+import { judgeDrive } from '@jasperwren/core/marking/judge';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { isTimeAsked } from '@jasperwren/core/marking/verdict';
 import { describeMissing } from '@jasperwren/words/marking/missing';
-import { useState } from 'react';
+import { roomSentence } from '@jasperwren/words/marking/room';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { driveNowMs } from '../../log/drive-clock';
 import { RoadsChoice } from '../../RoadsChoice';
+import { ShortTest } from '../../ShortTest';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
+import { SoFar } from '../Rooms';
 import type { DeskActions } from '../desk-actions';
 
 interface Props {
   readonly driveId: string;
+  readonly standard: EffectiveStandard;
   readonly drive: Drive;
-  readonly verdict: Verdict;
   readonly actions: DeskActions;
 }
 
@@ -28,11 +34,17 @@ const causes: readonly (readonly [cause: EndingCause, words: string, reasons: re
 ];
 
 /** The end of a drive, as planned or broken off: whose doing it is decides what it amounts to. */
-export function EndPanel({ driveId, drive, verdict, actions }: Props) {
+export function EndPanel({ driveId, standard, drive, actions }: Props) {
   const navigate = useNavigate();
+  // Of this moment: the last event may be minutes ago.
+  const verdict = useMemo(() => judgeDrive(standard, drive, driveNowMs(driveId)), [standard, drive, driveId]);
   const [breaking, setBreaking] = useState(false);
   const [cause, setCause] = useState<EndingCause>();
   const pins = unsettledPins(drive).length;
+  // What failed the test is in its sentence already.
+  const crossedNarrow = verdict.headroom.filter(
+    ({ left, limit }) => left < 0 && (limit.effect.kind === 'fail-exercise' || limit.effect.kind === 'fail-attempt'),
+  );
   const missing = verdict.missing.filter(({ kind }) => kind !== 'not-ended' && !kind.startsWith('unsettled'));
   const end = async (...how: Parameters<DeskActions['end']>) => {
     await actions.end(...how);
@@ -66,9 +78,16 @@ export function EndPanel({ driveId, drive, verdict, actions }: Props) {
   return (
     <Panel title={t('endTheMockTest')}>
       <p>{t('parkedEngineOffNextTheResult')}</p>
-      {missing.length > 0 && verdict.outcome !== 'fail' && (
-        <p>{t('noResultYetMap', { map: missing.map(describeMissing).join('; ') })}</p>
-      )}
+      <p>
+        {missing.length > 0 &&
+          verdict.outcome !== 'fail' &&
+          `${t('noResultYetMap', { map: missing.map(describeMissing).join('; ') })} `}
+        <SoFar standard={standard} verdict={verdict} />
+      </p>
+      {crossedNarrow.map((room) => (
+        <p key={`${room.limit.code} ${room.scope}`}>{roomSentence(standard, room)}</p>
+      ))}
+      {(verdict.missing.some(isTimeAsked) || drive.short) && <ShortTest short={drive.short} write={actions.keep} />}
       {pins > 0 && (
         <p>
           {t('partStillToNameOrDiscard', {

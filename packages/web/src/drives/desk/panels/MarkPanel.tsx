@@ -42,7 +42,7 @@ export function AdvisePanel({ markId, standard, drive, actions }: Props) {
         standard={standard}
         mark={mark}
         times={countItems(drive)[mark.item] ?? 1}
-        onAnswers={actions.keepAdvice}
+        onAnswers={actions.keep}
         onRegrade={(grade) => actions.regrade(mark.id, grade, { because: 'adviser' })}
       />
     </Panel>
