@@ -23,6 +23,13 @@ export const resource = {
   mended: '{{fault}}: in {{n}} of the last {{of}} mock tests, not today.',
   sameFault: '{{fault}}: {{n}} times today.',
   sameArea: '{{n}} of {{of}} faults are in one area: {{area}}.',
+  'in-looking': '{{n}} of {{of}} faults are one thing in several areas: observation.',
+  'in-mirrors': '{{n}} of {{of}} faults are one thing in several areas: mirrors.',
+  'in-signals': '{{n}} of {{of}} faults are one thing in several areas: signals.',
+  'in-pace': '{{n}} of {{of}} faults are one thing in several areas: speed for the place.',
+  'in-giving-way': '{{n}} of {{of}} faults are one thing in several areas: giving way.',
+  'in-line': '{{n}} of {{of}} faults are one thing in several areas: position.',
+  'in-handling': '{{n}} of {{of}} faults are one thing in several areas: handling the car.',
   'at-crossing-ways': '{{n}} of {{of}} faults were at junctions, roundabouts or crossings.',
   'at-between': '{{n}} of {{of}} faults were on the road between junctions.',
   'at-kerb': '{{n}} of {{of}} faults were when moving off or stopping.',
@@ -81,6 +88,8 @@ export function patternWords(standard: EffectiveStandard, pattern: Pattern): str
       const area = standard.categories.find(({ code }) => code === pattern.category)?.name ?? pattern.category;
       return t('sameArea', { n: pattern.count, of: pattern.of, area: area.toLowerCase() });
     }
+    case 'competence':
+      return t(`in-${pattern.competence}`, { n: pattern.count, of: pattern.of });
     case 'place':
       return t(`at-${pattern.place}`, { n: pattern.count, of: pattern.of });
     case 'late':

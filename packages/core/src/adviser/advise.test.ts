@@ -243,4 +243,19 @@ describe('myths', () => {
     expect(mythsFor(graded, drive).map(({ code }) => code)).toEqual(['signal-nobody']);
     expect(mythsFor(tally, foldDrive(fullTest([])))).toEqual([]);
   });
+
+  it('show by the answer that was given to what happened, where a behaviour holds several things', () => {
+    const after = (item: string, which?: string) => {
+      const marked = fullTest([
+        { type: 'mark', item, grade: 'driving' },
+        ...(which ? [{ type: 'advice', target: 'e0', answers: { which }, proposed: 'driving' } as const] : []),
+      ]);
+      return mythsFor(choosing(tally, 'stop-hold', 'full-stop'), foldDrive(marked)).map(({ code }) => code);
+    };
+    expect(after('junctions.stop-line', 'brief')).toEqual(['stop-count']);
+    expect(after('junctions.stop-line', 'rolled')).toEqual([]);
+    expect(after('junctions.stop-line')).toEqual([]);
+    expect(after('controls.gears', 'skipped')).toEqual(['gear-ladder']);
+    expect(after('controls.gears', 'low')).toEqual([]);
+  });
 });

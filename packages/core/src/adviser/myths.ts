@@ -1,4 +1,4 @@
-import { standingMarks, type Drive } from '../drive/drive';
+import { standingMarks, type Drive, type Mark } from '../drive/drive';
 import { isChosen } from '../marking/options';
 import { rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
@@ -27,6 +27,8 @@ export interface Myth {
   readonly behaviours: readonly string[];
   /** Only under standards that have settled an option so. */
   readonly where?: readonly [option: string, choice: string];
+  /** By behaviour, the answers to what happened that show it: for those, no other answer and none at all does. */
+  readonly answers?: Readonly<Record<string, readonly string[]>>;
 }
 
 export const myths: readonly Myth[] = [
@@ -68,24 +70,29 @@ export const myths: readonly Myth[] = [
     code: 'stop-count',
     behaviours: ['junctions.stop-line'],
     where: ['stop-hold', 'full-stop'],
+    answers: { 'junctions.stop-line': ['brief'] },
   },
   {
     code: 'amber',
-    behaviours: ['signs.amber', 'signs.lights'],
+    behaviours: ['signs.amber'],
+    answers: { 'signs.amber': ['hard'] },
   },
   {
     code: 'handbrake',
     behaviours: ['controls.parking-brake', 'stopping.securing'],
     where: ['handbrake-stops', 'helps'],
+    answers: { 'controls.parking-brake': ['unset'] },
   },
   {
     code: 'gear-ladder',
     behaviours: ['controls.gears'],
     where: ['control-form', 'ignored'],
+    answers: { 'controls.gears': ['skipped'] },
   },
   {
     code: 'crossed-hands',
     behaviours: ['controls.steering'],
+    answers: { 'controls.steering': ['hands'] },
   },
   {
     code: 'waving',
@@ -98,12 +105,24 @@ export const myths: readonly Myth[] = [
   },
 ];
 
-/** The myths worth a word after this drive: those tied to what was marked, as the standard has settled it. */
+/** The myths worth a word after a mark: those tied to what happened, as the standard has settled it. */
+export function mythsOfMark(
+  standard: EffectiveStandard,
+  { item, advice }: Pick<Mark, 'item' | 'advice'>,
+): readonly Myth[] {
+  const behaviour = rulesOf(standard).items.get(item)?.item.behaviour ?? '';
+  return myths.filter(({ behaviours, where, answers }) => {
+    const told = answers?.[behaviour];
+    return (
+      behaviours.includes(behaviour) &&
+      (!where || isChosen(standard, where[0], where[1])) &&
+      (!told || told.includes(advice?.answers['which'] ?? ''))
+    );
+  });
+}
+
+/** The myths worth a word after this drive, each once. */
 export function mythsFor(standard: EffectiveStandard, drive: Drive): readonly Myth[] {
-  const { items } = rulesOf(standard);
-  const marked = new Set(standingMarks(drive).map((mark) => items.get(mark.item)?.item.behaviour));
-  return myths.filter(
-    ({ behaviours, where }) =>
-      behaviours.some((behaviour) => marked.has(behaviour)) && (!where || isChosen(standard, where[0], where[1])),
-  );
+  const shown = new Set(standingMarks(drive).flatMap((mark) => mythsOfMark(standard, mark)));
+  return myths.filter((myth) => shown.has(myth));
 }

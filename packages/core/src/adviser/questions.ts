@@ -14,9 +14,11 @@ const common = {
 const own = {
   'controls.parking-brake': ['noise', 'unset', 'on'],
   'controls.gears': ['skipped', 'low', 'coasting'],
+  'controls.steering': ['hands', 'wandered'],
   'emergency-stop.footwork': ['clutch-first', 'both'],
   'signs.amber': ['hard', 'through'],
   'signs.lights': ['red', 'slept'],
+  'junctions.stop-line': ['rolled', 'brief', 'over'],
   'junctions.cutting': ['corner', 'other-side'],
   'roundabouts.signal': ['both', 'none', 'wrong'],
   'crossings.side-road': ['carried', 'unsafe'],

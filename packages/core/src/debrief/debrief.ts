@@ -31,7 +31,7 @@ export interface Debrief {
  */
 export function debriefOf(standard: EffectiveStandard, drive: Drive, past: readonly ItemCounts[]): Debrief {
   const verdict = judgeDrive(standard, drive);
-  const worth = worthWork(standard, drive, past);
+  const worth = worthWork(standard, drive, past, verdict);
   const agreed = drive.debriefed?.workOn.flatMap((item) => worth.find((one) => one.item === item) ?? []) ?? [];
   return {
     verdict,

@@ -1,4 +1,4 @@
-import { mythsFor, type Myth } from '../adviser/myths';
+import { mythsOfMark, type Myth } from '../adviser/myths';
 import { questionsFor, type AdviserQuestion, type AnswerKey } from '../adviser/questions';
 import type { Drive, Mark } from '../drive/drive';
 import { countingMarks } from '../marking/counting';
@@ -26,13 +26,12 @@ export interface MarkTold {
 /** Every mark that counts, in order of time, with what is known about it. */
 export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Verdict): readonly MarkTold[] {
   const { items } = rulesOf(standard);
-  const myths = mythsFor(standard, drive);
   const told = new Set<string>();
   const near = (moments: Drive['prompts'], atMs: number) =>
     moments.some((moment) => Math.abs(moment.atMs - atMs) <= helpWithinMs);
   return countingMarks(standard, drive).map((mark) => {
     const behaviour = items.get(mark.item)?.item.behaviour ?? '';
-    const myth = myths.find(({ code, behaviours }) => !told.has(code) && behaviours.includes(behaviour));
+    const myth = mythsOfMark(standard, mark).find(({ code }) => !told.has(code));
     if (myth) told.add(myth.code);
     return {
       mark,

@@ -4,6 +4,7 @@ import { countingMarks } from '../marking/counting';
 import { rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import { chanceOfAtLeast } from './chance';
+import { competenceOf, type Competence } from './competences';
 import { placeOf, type Place } from './places';
 
 /** How often something has to happen on one drive to be spoken of (house default). */
@@ -18,6 +19,8 @@ const lateLeast = 4;
 export type Pattern =
   | { readonly kind: 'item'; readonly item: string; readonly count: number }
   | { readonly kind: 'area'; readonly category: string; readonly count: number; readonly of: number }
+  /** One thing that was marked in several areas. */
+  | { readonly kind: 'competence'; readonly competence: Competence; readonly count: number; readonly of: number }
   | { readonly kind: 'place'; readonly place: Place; readonly count: number; readonly of: number }
   /** More of the marks in the last third of the drive than chance would put there: tiredness, perhaps. */
   | {
@@ -46,10 +49,16 @@ export function patternsIn(standard: EffectiveStandard, drive: Drive): readonly 
   const areas = groups(({ item }) => items.get(item)?.category.code)
     .filter(([, n]) => n >= of * share)
     .map(([category, count]): Pattern => ({ kind: 'area', category, count, of }));
+  const competenceAt = (mark: Mark) => competenceOf(items.get(mark.item)?.item.behaviour ?? '');
+  const areasOf = (competence: string) =>
+    new Set(marks.filter((one) => competenceAt(one) === competence).map(({ item }) => items.get(item)?.category.code));
+  const competences = groups(competenceAt)
+    .filter(([competence]) => areasOf(competence).size > 1)
+    .map(([competence, count]): Pattern => ({ kind: 'competence', competence: competence as Competence, count, of }));
   const places = groups(({ item }) => placeOf(items.get(item)?.item.behaviour ?? ''))
     .filter(([, n]) => n >= of * share)
     .map(([place, count]): Pattern => ({ kind: 'place', place: place as Place, count, of }));
-  return [...late(drive, marks), ...repeated, ...areas, ...places];
+  return [...late(drive, marks), ...repeated, ...competences, ...areas, ...places];
 }
 
 function late(drive: Drive, marks: readonly Mark[]): readonly Pattern[] {

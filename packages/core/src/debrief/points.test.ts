@@ -114,7 +114,7 @@ describe('what to work on', () => {
       [6, mark('roundabouts.lane', 'serious')],
     );
     const past = [{ 'signs.lights': 1 }, { 'signs.lights': 1 }, { 'stopping.position': 1 }];
-    const list = worthWork(tally, drive, past);
+    const list = worthWork(tally, drive, past, judgeDrive(tally, drive));
     expect(list.map(({ item }) => item)).toEqual(['roundabouts.lane', 'signals.timing', 'signs.lights']);
     expect(list[0]).toMatchObject({ today: 1, gravest: 'serious', drives: 1, of: 4 });
     expect(list[2]).toMatchObject({ today: 0, gravest: undefined, drives: 2 });
@@ -122,22 +122,38 @@ describe('what to work on', () => {
 
   it('looks no further back than four drives', () => {
     const past = [{ 'signs.lights': 1 }, { 'signs.lights': 1 }, {}, {}, {}, {}];
-    expect(worthWork(tally, driven(), past)).toEqual([]);
+    expect(worthWork(tally, driven(), past, judgeDrive(tally, driven()))).toEqual([]);
   });
 
   it('begins with two of different areas', () => {
-    const list = worthWork(
-      tally,
-      driven(
-        [2, mark('signals.timing', 'serious')],
-        [3, mark('signals.necessary', 'serious')],
-        [4, mark('roundabouts.lane')],
-      ),
-      [],
+    const drive = driven(
+      [2, mark('signals.timing', 'serious')],
+      [3, mark('signals.misleading', 'serious')],
+      [4, mark('roundabouts.lane')],
     );
+    const list = worthWork(tally, drive, [], judgeDrive(tally, drive));
     expect(firstTwo(tally, list).map(({ item }) => item)).toEqual([list[0]!.item, 'roundabouts.lane']);
     expect(firstTwo(tally, list.slice(0, 1))).toHaveLength(1);
     expect(firstTwo(tally, [])).toEqual([]);
+  });
+});
+
+describe('what a cap makes free', () => {
+  it('is nothing to work on', () => {
+    const drive = driven([2, mark('checks.tell')], [3, mark('checks.show')]);
+    expect(worthWork(tally, drive, [], judgeDrive(tally, drive)).map(({ item }) => item)).toEqual(['checks.tell']);
+  });
+});
+
+describe('one thing in several areas', () => {
+  const looking = ['moving-off.observation', 'junctions.observation', 'reversing.observation'];
+  const one = (items: readonly string[]) =>
+    patternOf('competence', ...items.map((item, i) => [3 + i, mark(item)] as const));
+
+  it('is found across them, and not where one area has it all or it was seldom', () => {
+    expect(one(looking)).toMatchObject({ competence: 'looking', count: 3, of: 3 });
+    expect(one(looking.slice(1))).toBeUndefined();
+    expect(one(['signals.timing', 'signals.missed', 'signals.cancelling'])).toBeUndefined();
   });
 });
 
@@ -164,9 +180,11 @@ describe('every fault as it is told', () => {
         for (const { mark: one } of marksTold(tally, drive, judgeDrive(tally, drive)))
           expect(counted.has(one.id)).toBe(true);
         for (const pattern of patternsIn(tally, drive)) expect(pattern.count).toBeLessThanOrEqual(counted.size);
-        const list = worthWork(tally, drive, []);
+        const verdict = judgeDrive(tally, drive);
+        const list = worthWork(tally, drive, [], verdict);
+        const capped = verdict.capped.filter((one) => verdict.free.includes(one)).length;
         expect(new Set(list.map(({ item }) => item)).size).toBe(list.length);
-        expect(list.reduce((sum, { today }) => sum + today, 0)).toBe(counted.size);
+        expect(list.reduce((sum, { today }) => sum + today, 0)).toBe(counted.size - capped);
       }),
     );
   });

@@ -3,6 +3,7 @@ import { countingMarks } from '../marking/counting';
 import type { ItemCounts } from '../marking/likely';
 import { rulesOf } from '../marking/rules';
 import type { GradeSign, EffectiveStandard } from '../marking/standard';
+import type { Verdict } from '../marking/verdict';
 import { timesMarked } from './went-well';
 
 /** What a mark weighs against another when two things are to be chosen (house default). */
@@ -24,17 +25,23 @@ export interface WorkOn {
 
 /**
  * What to work on next, the weightiest first: what was marked today, more where it was grave and where it keeps
- * coming back, and what keeps coming back without having been marked today.
+ * coming back, and what keeps coming back without having been marked today. What a cap makes free is left out.
  * @param past how often each item was marked in the drives before, oldest first
  */
-export function worthWork(standard: EffectiveStandard, drive: Drive, past: readonly ItemCounts[]): readonly WorkOn[] {
+export function worthWork(
+  standard: EffectiveStandard,
+  drive: Drive,
+  past: readonly ItemCounts[],
+  { capped, free }: Pick<Verdict, 'capped' | 'free'>,
+): readonly WorkOn[] {
+  const costsNothing = new Set(capped.filter((mark) => free.includes(mark)).map(({ id }) => id));
   const { items, grades } = rulesOf(standard);
   const recent = past.slice(-mostPast);
   const before = timesMarked(recent);
   const today = new Map<string, { count: number; weight: number; gravest: string; rank: number }>();
-  for (const { item, grade } of countingMarks(standard, drive)) {
+  for (const { id, item, grade } of countingMarks(standard, drive)) {
     const found = grades.get(grade);
-    if (!found || !items.has(item)) continue;
+    if (!found || !items.has(item) || costsNothing.has(id)) continue;
     const rank = standard.grades.indexOf(found);
     const known = today.get(item);
     today.set(item, {
