@@ -1,5 +1,7 @@
 import { whyWords } from '@jasperwren/words/why';
+import { t as ask } from '@jasperwren/words/ask';
 import { t as briefing } from '@jasperwren/words/briefing';
+import { t as safety } from '@jasperwren/words/questions';
 import { t as debrief } from '@jasperwren/words/debrief';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
@@ -37,8 +39,15 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await seat.getByRole('button', { name: 'Head restraint' }).click();
   await seat.getByRole('button', { name: 'Cockpit drill: done' }).click();
   const questions = step(page, 'Tell questions');
+  // The tell question is drawn; at the second try it is the same, and its key points say whether it was right.
+  const drawn = questions.getByRole('combobox', { name: ask('numberOf', { n: 1, of: 1 }) });
+  const first = await drawn.innerText();
   await questions.getByRole('button', { name: /: wrong, try again$/ }).click();
-  await questions.getByRole('button', { name: /: wrong$/ }).click();
+  await expect(questions.getByText('wrong once, 1 more try')).toBeVisible();
+  await expect(drawn).toHaveText(first);
+  await questions.getByRole('checkbox').first().check();
+  await questions.getByRole('button', { name: safety('iGaveAHint') }).click();
+  await questions.getByRole('button', { name: safety('markLastAnswer') }).click();
   await expect(page.getByText('All steps done.')).toBeVisible();
   // Standing at the kerb costs no time of the test.
   await minutes(page, 7);
@@ -115,18 +124,21 @@ test('a test by graded marks with its oral part: thirteen grade 2 and no grade 3
   await page.getByRole('button', { name: 'Cockpit drill: all right' }).click();
   // Three wrong answers on rules and signs are free, the fourth costs a mark; one of the six hand signals is wrong.
   const oral = step(page, 'Tell questions');
-  const groups = oral.getByRole('listitem');
-  for (let i = 0; i < (await groups.count()); i++) {
-    const group = groups.nth(i);
-    const words = await group.innerText();
-    const wrong = /rules/i.test(words) ? 4 : /hand/i.test(words) ? 1 : 0;
-    for (let asked = 0; ; asked++) {
-      const buttons = group.getByRole('button');
-      if ((await buttons.count()) === 0) break;
-      await buttons.nth(asked < wrong ? 1 : 0).click();
-      if (asked > 40) throw new Error('The oral part does not end.');
+  const seen = new Set<string>();
+  for (const [rule, of, wrong] of [
+    ['Rules of the road and signs', 10, 4],
+    ['Technical checks', 3, 0],
+    ['Hand signals', 6, 1],
+  ] as const) {
+    const group = oral.getByRole('listitem', { name: new RegExp(`^${rule}`) });
+    for (let n = 0; n < of; n++) {
+      // The question stands there with its key points, another one each time.
+      const question = await group.getByRole('combobox', { name: ask('numberOf', { n: n + 1, of }) }).innerText();
+      expect(seen).not.toContain(question);
+      seen.add(question);
+      await expect(group.getByRole('checkbox').first()).toBeVisible();
+      await group.getByRole('button', { name: n < wrong ? /: wrong$/ : /: right$/ }).click();
     }
-    if (!(await oral.getByRole('listitem').first().isVisible())) break;
   }
   await expect(page.getByText('All steps done.')).toBeVisible();
   await page.getByRole('button', { name: briefing('moveOff') }).click();

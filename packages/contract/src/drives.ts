@@ -55,6 +55,8 @@ export interface DriveSummary {
   readonly byGrade: Readonly<Record<string, number>>;
   readonly byArea: readonly AreaCount[];
   readonly byItem: ItemCounts;
+  /** Questions that were asked on it, by their ids; missing where none was named. */
+  readonly asked?: readonly string[];
   /** What became of the exercises of its course; missing where its standard has none or it has not ended. */
   readonly exercises?: readonly ExerciseResult[];
   /** The planned route it was driven on. */

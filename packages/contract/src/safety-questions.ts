@@ -70,8 +70,8 @@ export interface BoardRow {
   readonly due: number;
   readonly unseen: number;
   readonly questions: number;
-  /** Mean chance of recall on the day of the test, or today, 0 to 1. */
-  readonly recall: number;
+  /** Mean chance of recall on the day of the test, or today, 0 to 1; missing where their standard asks no questions. */
+  readonly recall?: number;
   /** Chance that every question of the test is right on that day, 0 to 1, where the standard asks one or two. */
   readonly allRight?: number;
   /** RFC 3339. */

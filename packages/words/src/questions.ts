@@ -106,6 +106,7 @@ export const resource = {
   noDrivingTestBooked: 'no driving test booked',
   due: 'due',
   allSeen: 'all seen',
+  theirStandardAsksNone: 'Their standard asks no questions.',
   unseenOfQuestionsNotSeen: '{{unseen}} of {{questions}} not seen',
   averageScore: 'average score',
   bothRight: 'both right',

@@ -55,8 +55,8 @@ export interface Outlook {
   readonly seen: number;
   readonly due: number;
   readonly unseen: number;
-  /** Mean chance of recall at the moment asked for, 0 to 1. */
-  readonly recall: number;
+  /** Mean chance of recall at the moment asked for, 0 to 1; missing where there are no questions. */
+  readonly recall?: number;
 }
 
 /** How a set of questions stands, with the chance of recall at a moment. */
@@ -76,7 +76,7 @@ export function outlook(
     const next = dueWith(known, now, test).at;
     if (next && next <= now) due++;
   }
-  return { seen, due, unseen: ids.length - seen, recall: ids.length === 0 ? 1 : sum / ids.length };
+  return { seen, due, unseen: ids.length - seen, ...(ids.length > 0 && { recall: sum / ids.length }) };
 }
 
 /**

@@ -1,9 +1,10 @@
 import { oralSentence } from '@jasperwren/words/oral';
+import type { EffectiveStandard, QuestionRule } from '../marking/standard';
 import { graded, tally } from '../marking/testing-standards';
 import { bankOf } from './bank/bank';
 import { choices, modesFor, orderRight, questionsToKnow, sessionCards } from './drill';
-import { memoryOf } from './memory';
-import { drawQuestion, judgeOral } from './oral';
+import { memoryOf, type Review } from './memory';
+import { inAskingOrder, judgeOral, questionsFor } from './oral';
 import { randomFrom } from './random';
 import { shippedVehicles } from './vehicles';
 
@@ -42,26 +43,61 @@ describe('oral marking', () => {
 describe('drawing', () => {
   const rule = (kind: string) => tally.questions.find((one) => one.kind === kind)!;
 
-  it('takes one of the kind, and never the one just asked', () => {
-    const random = randomFrom(3);
-    let last = '';
-    for (let i = 0; i < 200; i++) {
-      const drawn = drawQuestion(bank, tally, rule('show'), [last], random)!;
-      expect(drawn.kind).toBe('show');
-      expect(drawn.id).not.toBe(last);
-      last = drawn.id;
+  const on = new Date('2026-03-02T18:00:00Z');
+  const answered = (question: string, daysAgo: number, rating: Review['rating']): Review => ({
+    id: `${question} ${daysAgo}`,
+    question,
+    at: new Date(on.getTime() - daysAgo * 86_400_000).toISOString(),
+    rating,
+    mode: 'reveal',
+    missed: [],
+  });
+  const order = (
+    standard: EffectiveStandard,
+    one: QuestionRule,
+    reviews: readonly Review[],
+    seed: number,
+    justAsked: readonly string[] = [],
+  ) => inAskingOrder(questionsFor(bank, standard, one), memoryOf(reviews), justAsked, on, seed).map(({ id }) => id);
+
+  it('holds each question of the rule once, for every question a standard asks, the same for the same seed', () => {
+    for (const standard of [tally, graded])
+      for (const one of standard.questions) {
+        const drawn = order(standard, one, [], 5);
+        expect(drawn.length).toBeGreaterThan(1);
+        expect([...drawn].sort()).toEqual(
+          questionsFor(bank, standard, one)
+            .map(({ id }) => id)
+            .sort(),
+        );
+        expect(order(standard, one, [], 5)).toEqual(drawn);
+      }
+  });
+
+  it('has what was asked last time after all the others', () => {
+    for (let seed = 0; seed < 100; seed++) {
+      const drawn = order(tally, rule('show'), [answered('show.horn', 30, 'again')], seed, [
+        'show.horn',
+        'show.window',
+      ]);
+      expect(drawn.slice(-2).sort()).toEqual(['show.horn', 'show.window']);
     }
   });
 
-  it('finds something for every question a standard asks', () => {
-    for (const standard of [tally, graded])
-      for (const one of standard.questions) expect(drawQuestion(bank, standard, one, [], randomFrom(1))).toBeDefined();
+  it('has what is forgotten sooner than what is sure', () => {
+    const reviews = questionsFor(bank, tally, rule('tell')).flatMap(({ id }) =>
+      id === 'tell.brakes' ? [answered(id, 60, 'again')] : [9, 6, 3].map((days) => answered(id, days, 'easy')),
+    );
+    let first = 0;
+    for (let seed = 0; seed < 400; seed++) if (order(tally, rule('tell'), reviews, seed)[0] === 'tell.brakes') first++;
+    const even = 400 / questionsFor(bank, tally, rule('tell')).length;
+    expect(first).toBeGreaterThan(2 * even);
   });
 
-  it('falls back on the one just asked where there is no other, and on nothing where there is none', () => {
+  it('is the only one there is, even where it was asked last time, and nothing where there is none', () => {
     const only = [byId('show.horn')];
-    expect(drawQuestion(only, tally, rule('show'), ['show.horn'], randomFrom(1))?.id).toBe('show.horn');
-    expect(drawQuestion([], tally, rule('show'), [], randomFrom(1))).toBeUndefined();
+    expect(inAskingOrder(only, new Map(), ['show.horn'], on, 1)).toEqual(only);
+    expect(inAskingOrder([], new Map(), [], on, 1)).toEqual([]);
   });
 });
 

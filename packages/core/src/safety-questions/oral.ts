@@ -1,6 +1,7 @@
 import type { QuestionRule, EffectiveStandard } from '../marking/standard';
+import { recallAt, type Memory } from './memory';
 import { kindsOfItem, type SafetyQuestion, type KeyPoint } from './question';
-import { pick } from './random';
+import { randomFrom } from './random';
 
 /** One try at a question, as the instructor heard it. */
 export interface OralTry {
@@ -39,21 +40,44 @@ export function judgeOral(question: SafetyQuestion, tries: readonly OralTry[], a
   return { outcome: tries.length < allowed ? 'again' : 'wrong', ...told };
 }
 
-/**
- * Draws a question as the standard does, not one that was just asked where there is another.
- * @param random gives numbers from 0 up to 1
- * @returns undefined where the bank has none of this kind
- */
-export function drawQuestion(
+/** The questions of a bank that belong to a rule of the standard. */
+export function questionsFor(
   bank: readonly SafetyQuestion[],
   standard: EffectiveStandard,
-  rule: QuestionRule,
+  { item }: QuestionRule,
+): readonly SafetyQuestion[] {
+  const kinds = kindsOfItem(standard, item);
+  return bank.filter(({ kind }) => kinds.includes(kind));
+}
+
+/** What a question weighs in a draw besides how likely it is forgotten, and one that was never answered (house defaults). */
+const evenSure = 0.15;
+const unseen = 0.6;
+
+/**
+ * The questions of a rule in the order in which they are asked on a drive: drawn, the ones that a learner may have
+ * forgotten sooner (Efraimidis and Spirakis, 2006: weighted sampling without replacement), and those that were asked last
+ * time after all the others.
+ * @param memory what the learner remembers, by question
+ * @param justAsked questions of the last time, by their ids
+ * @param seed any whole number; the same gives the same order
+ */
+export function inAskingOrder(
+  candidates: readonly SafetyQuestion[],
+  memory: ReadonlyMap<string, Memory>,
   justAsked: readonly string[],
-  random: () => number,
-): SafetyQuestion | undefined {
-  const kinds = kindsOfItem(standard, rule.item);
-  const all = bank.filter(({ kind }) => kinds.includes(kind));
-  const fresh = all.filter(({ id }) => !justAsked.includes(id));
-  const from = fresh.length > 0 ? fresh : all;
-  return from.length > 0 ? pick(random, from) : undefined;
+  on: Date,
+  seed: number,
+): readonly SafetyQuestion[] {
+  const random = randomFrom(seed);
+  const drawn = candidates
+    .map((question) => {
+      const known = memory.get(question.id);
+      const weight = evenSure + (known ? 1 - recallAt(known, on) : unseen);
+      return { question, key: random() ** (1 / weight) };
+    })
+    .sort((a, b) => b.key - a.key)
+    .map(({ question }) => question);
+  const again = ({ id }: SafetyQuestion) => justAsked.includes(id);
+  return [...drawn.filter((one) => !again(one)), ...drawn.filter(again)];
 }

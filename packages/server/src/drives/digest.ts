@@ -25,6 +25,7 @@ export function summariseDrive(standard: EffectiveStandard, events: readonly Dri
   const verdict = judgeDrive(standard, drive);
   const evidence = evidenceOfDrive(standard, drive);
   const exercises = exerciseResults(standard, drive, verdict);
+  const asked = [...new Set(drive.answers.flatMap(({ question }) => question ?? []))];
   return {
     standard: { id: standard.id, version: standard.version, name: standard.name },
     phase: drive.phase,
@@ -39,6 +40,7 @@ export function summariseDrive(standard: EffectiveStandard, events: readonly Dri
     byGrade: countBy(countingMarks(standard, drive), ({ grade }) => grade),
     byArea: marksByArea(standard, drive),
     byItem: countItems(drive),
+    ...(asked.length > 0 && { asked }),
     ...(exercises.length > 0 && { exercises }),
     ...(drive.route && { route: drive.route }),
     ...(evidence && { evidence }),

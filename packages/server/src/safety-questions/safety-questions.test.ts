@@ -110,6 +110,17 @@ describe('the board', () => {
     const { body } = await first.send<BoardView>('GET', '/api/checks/board');
     const row = body.learners.find(({ name }) => name === 'Zed')!;
     expect(row).toMatchObject({ due: 1, unseen: 21, questions: 22 });
+    expect(row.recall).toBeGreaterThan(0);
+    const { body: yard } = await first.send<LearnerView>('POST', '/api/learners', {
+      name: 'Yves',
+      transmission: 'manual',
+      standardId: 'timed-yard',
+    });
+    const { body: withYard } = await first.send<BoardView>('GET', '/api/checks/board');
+    const asksNone = withYard.learners.find(({ learnerId }) => learnerId === yard.id)!;
+    expect(asksNone).toMatchObject({ due: 0, unseen: 0, questions: 0 });
+    expect(asksNone).not.toHaveProperty('recall');
+    expect(asksNone).not.toHaveProperty('allRight');
     expect(row.allRight).toBeGreaterThan(0.05);
     expect(row.allRight).toBeLessThan(0.35);
     expect(body.forgotten[0]).toMatchObject({ question: brakesId, asked: 3, forgotten: 2 });

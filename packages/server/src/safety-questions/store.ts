@@ -198,7 +198,7 @@ function boardRow(
     due,
     unseen,
     questions: ids.length,
-    recall,
+    ...(recall !== undefined && { recall }),
     ...(allRight !== undefined && { allRight }),
     ...(lastAt && { lastAt }),
   };

@@ -8,7 +8,7 @@ import { api } from '../base/api';
 import { useAppDispatch } from '../base/hooks';
 import { useSignedIn } from '../base/signed-in';
 import { startDrive } from './log/append';
-import { pastDrives } from './log/open-drive';
+import { pastOf } from './log/open-drive';
 
 interface Start {
   readonly learner: LearnerView;
@@ -38,7 +38,7 @@ export function useStartDrive(): { readonly start: (of: Start) => Promise<void>;
           learnerName: learner.name,
           number: learner.drives + 1,
           standard,
-          past: past.slice(-pastDrives).map(({ byItem }) => byItem),
+          ...pastOf(past),
           ...(route && { route }),
         },
         account.id,

@@ -69,6 +69,7 @@ function Board({ board: { learners, forgotten } }: { readonly board: BoardView }
 
 function LearnerRow({ row }: { readonly row: BoardRow }) {
   const { learnerId, name, testDate, due, unseen, questions, recall, allRight } = row;
+  const sure = allRight ?? recall;
   return (
     <li className={styles.learner}>
       <span>
@@ -79,16 +80,22 @@ function LearnerRow({ row }: { readonly row: BoardRow }) {
             : t('noDrivingTestBooked')}
         </small>
       </span>
-      <span>
-        <b>{due}</b> {t('due')}
-        <small>{unseen === 0 ? t('allSeen') : t('unseenOfQuestionsNotSeen', { unseen, questions })}</small>
-      </span>
-      <span>
-        <b>{percent(allRight ?? recall)}</b>
-        <small>
-          {allRight === undefined ? t('averageScore') : t('bothRight')} {testDate ? t('onTestDay') : t('today')}
-        </small>
-      </span>
+      {sure === undefined ? (
+        <span className="muted">{t('theirStandardAsksNone')}</span>
+      ) : (
+        <>
+          <span>
+            <b>{due}</b> {t('due')}
+            <small>{unseen === 0 ? t('allSeen') : t('unseenOfQuestionsNotSeen', { unseen, questions })}</small>
+          </span>
+          <span>
+            <b>{percent(sure)}</b>
+            <small>
+              {allRight === undefined ? t('averageScore') : t('bothRight')} {testDate ? t('onTestDay') : t('today')}
+            </small>
+          </span>
+        </>
+      )}
     </li>
   );
 }

@@ -21,6 +21,8 @@ export interface DriveMeta {
   readonly standard: EffectiveStandard;
   /** Marks by item in this learner's earlier drives, oldest first. */
   readonly past: readonly ItemCounts[];
+  /** Questions of the drive before, by their ids. */
+  readonly askedBefore?: readonly string[];
   /** The route it is driven on, where this device started it. */
   readonly route?: CarRoute;
 }

@@ -86,7 +86,7 @@ export function Briefing({ meta, drive }: Props) {
       <div className={styles.columns}>
         <ol className={styles.steps}>
           {steps.map((step) => (
-            <StepRow key={step.code} step={step} standard={standard} drive={drive} actions={actions} />
+            <StepRow key={step.code} step={step} meta={meta} drive={drive} actions={actions} />
           ))}
         </ol>
         <aside className={styles.script} aria-label={t('whatToSay')}>

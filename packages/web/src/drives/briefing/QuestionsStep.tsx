@@ -2,8 +2,10 @@ import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, type Asked } from '@jasperwren/core/marking/asked';
-import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { AnswerButtons } from '../AnswerButtons';
+import { useState } from 'react';
+import type { DriveMeta } from '../../base/device/device-db';
+import { QuestionToAsk } from '../questions/QuestionToAsk';
+import { useQuestions } from '../questions/use-questions';
 import styles from './briefing.module.css';
 import type { BriefingActions } from './use-briefing';
 import type { Step } from './step';
@@ -11,18 +13,21 @@ import type { Step } from './step';
 /** The questions asked at rest, with their tries; the step is done when all are answered. */
 export function QuestionsStep({
   step,
-  standard,
+  meta,
   drive,
   actions,
 }: {
   readonly step: Step<'questions'>;
-  readonly standard: EffectiveStandard;
+  readonly meta: DriveMeta;
   readonly drive: Drive;
   readonly actions: BriefingActions;
 }) {
-  const asked = askedOn(standard, drive).filter(({ rule }) => step.items.includes(rule.item));
-  const answer = async (one: Asked, right: boolean) => {
-    await actions.answer(one, right);
+  const questions = useQuestions(meta, drive);
+  const [opened, setOpened] = useState<string>();
+  const asked = askedOn(meta.standard, drive).filter(({ rule }) => step.items.includes(rule.item));
+  const open = asked.find(({ rule, left }) => left > 0 && rule.item === opened) ?? asked.find(({ left }) => left > 0);
+  const answer = async (one: Asked, right: boolean, question?: string) => {
+    await actions.answer(one, right, question);
     const others = asked.filter((other) => other !== one);
     const finished = one.left === 1 && (right || isLastTry(one)) && others.every(({ left }) => left === 0);
     if (finished) await actions.say(step, 'done');
@@ -31,7 +36,7 @@ export function QuestionsStep({
     <>
       <ul className={styles.questions}>
         {asked.map((one) => (
-          <li key={one.rule.item}>
+          <li key={one.rule.item} aria-label={one.rule.name} data-open={one === open}>
             <span>
               {one.rule.name}
               <small>
@@ -48,7 +53,20 @@ export function QuestionsStep({
                       : ''}
               </small>
             </span>
-            <AnswerButtons asked={one} onAnswer={(right) => void answer(one, right)} />
+            {one === open ? (
+              <QuestionToAsk
+                asked={one}
+                drive={drive}
+                questions={questions}
+                onAnswer={(right, question) => void answer(one, right, question)}
+              />
+            ) : (
+              one.left > 0 && (
+                <Button variant="outlined" onClick={() => setOpened(one.rule.item)}>
+                  {t('askNow')}
+                </Button>
+              )
+            )}
           </li>
         ))}
       </ul>

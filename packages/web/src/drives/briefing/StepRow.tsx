@@ -3,9 +3,9 @@ import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import CheckRounded from '@mui/icons-material/CheckRounded';
 import type { BriefingResult, Drive } from '@jasperwren/core/drive/drive';
-import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { BriefingStep } from '@jasperwren/core/marking/briefing';
 import { useState } from 'react';
+import type { DriveMeta } from '../../base/device/device-db';
 import { ReasonForm } from '../desk/panels/ReasonForm';
 import styles from './briefing.module.css';
 import { EyesightStep } from './EyesightStep';
@@ -16,13 +16,13 @@ import { skipReasons, type BriefingActions } from './use-briefing';
 
 interface Props {
   readonly step: BriefingStep;
-  readonly standard: EffectiveStandard;
+  readonly meta: DriveMeta;
   readonly drive: Drive;
   readonly actions: BriefingActions;
 }
 
 /** One step of the briefing: done with a tap, or passed over with a reason. */
-export function StepRow({ step, standard, drive, actions }: Props) {
+export function StepRow({ step, meta, drive, actions }: Props) {
   const [skipping, setSkipping] = useState(false);
   const check = drive.checks.find((one) => one.check === step.code);
   return (
@@ -61,23 +61,23 @@ export function StepRow({ step, standard, drive, actions }: Props) {
           }}
         />
       )}
-      {!check && !skipping && <StepBody step={step} standard={standard} drive={drive} actions={actions} />}
+      {!check && !skipping && <StepBody step={step} meta={meta} drive={drive} actions={actions} />}
     </li>
   );
 }
 
-function StepBody({ step, standard, drive, actions }: Props) {
+function StepBody({ step, meta, drive, actions }: Props) {
   switch (step.kind) {
     case 'confirm':
       return null;
     case 'eyesight':
-      return <EyesightStep step={step} standard={standard} actions={actions} />;
+      return <EyesightStep step={step} standard={meta.standard} actions={actions} />;
     case 'checklist':
       return <ChecklistStep step={step} actions={actions} />;
     case 'calls':
       return <CallsStep step={step} actions={actions} />;
     case 'questions':
-      return <QuestionsStep step={step} standard={standard} drive={drive} actions={actions} />;
+      return <QuestionsStep step={step} meta={meta} drive={drive} actions={actions} />;
   }
 }
 

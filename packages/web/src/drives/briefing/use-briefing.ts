@@ -33,9 +33,9 @@ export function useBriefing(driveId: string, standard: EffectiveStandard) {
         for (const { item } of missed) if (item) await mark(item);
       },
       /** An answer at rest; the last wrong one is marked. */
-      async answer(asked: Asked, right: boolean): Promise<void> {
+      async answer(asked: Asked, right: boolean, question?: string): Promise<void> {
         const { item } = asked.rule;
-        await write({ type: 'answer', item, right });
+        await write({ type: 'answer', item, right, ...(question && { question }) });
         if (!right && isLastTry(asked)) await mark(item);
       },
       async skipAll(steps: readonly BriefingStep[], why: Why): Promise<void> {

@@ -5,7 +5,6 @@ import { latestMark } from '@jasperwren/core/drive/latest-mark';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { lazy, memo, Suspense, useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
-import { firstName } from '../../ui/format';
 import { lazyOrNothing } from '../../base/lazy-or-nothing';
 import { useSettled } from '../../base/use-settled';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
@@ -67,18 +66,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
     dispatch(deskOpened());
   }, [dispatch, meta.id, meta.learnerName]);
   const onCourse = useAppSelector((state) => meta.standard.course !== undefined && !state.desk.allFaults);
-  const shown = panel && (
-    <DeskPanelView
-      panel={panel}
-      driveId={meta.id}
-      name={firstName(meta.learnerName)}
-      route={meta.route}
-      standard={meta.standard}
-      drive={drive}
-      verdict={verdict}
-      actions={actions}
-    />
-  );
+  const shown = panel && <DeskPanelView panel={panel} meta={meta} drive={drive} verdict={verdict} actions={actions} />;
   if (drive.phase === 'briefing') return <Briefing meta={meta} drive={drive} />;
   return (
     <main

@@ -1,8 +1,8 @@
 import { t } from '@jasperwren/words/desk';
 import type { Drive } from '@jasperwren/core/drive/drive';
-import type { CarRoute } from '@jasperwren/core/routes/car-route';
-import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
+import type { DriveMeta } from '../../base/device/device-db';
+import { firstName } from '../../ui/format';
 import { ShortTest } from '../ShortTest';
 import { arrivingPanel } from './arriving-panel';
 import type { DeskPanel } from './desk-slice';
@@ -25,18 +25,15 @@ const SensorsPanel = arrivingPanel(() => import('../yard/SensorsPanel'));
 
 interface Props {
   readonly panel: DeskPanel;
-  readonly driveId: string;
-  /** First name of the learner. */
-  readonly name: string;
-  readonly route: CarRoute | undefined;
-  readonly standard: EffectiveStandard;
+  readonly meta: DriveMeta;
   readonly drive: Drive;
   readonly verdict: Verdict;
   readonly actions: DeskActions;
 }
 
 /** What the middle of the desk shows in place of the matrix. Pins and the quick marks go on working beside it. */
-export function DeskPanelView({ panel, driveId, name, route, standard, drive, verdict, actions }: Props) {
+export function DeskPanelView({ panel, meta, drive, verdict, actions }: Props) {
+  const { id: driveId, route, standard } = meta;
   switch (panel.kind) {
     case 'more':
       return (
@@ -51,13 +48,13 @@ export function DeskPanelView({ panel, driveId, name, route, standard, drive, ve
         </Panel>
       );
     case 'questions':
-      return <QuestionsPanel standard={standard} drive={drive} actions={actions} />;
+      return <QuestionsPanel meta={meta} drive={drive} actions={actions} />;
     case 'note':
       return <NotePanel key={panel.target} target={panel.target} actions={actions} />;
     case 'pause':
       return <PausePanel pauseId={panel.pauseId} actions={actions} />;
     case 'trace':
-      return <TracePanel driveId={driveId} name={name} hasRoute={route !== undefined} />;
+      return <TracePanel driveId={driveId} name={firstName(meta.learnerName)} hasRoute={route !== undefined} />;
     case 'sensors':
       return <SensorsPanel standard={standard} actions={actions} />;
     case 'measure':

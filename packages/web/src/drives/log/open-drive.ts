@@ -1,3 +1,4 @@
+import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
@@ -8,7 +9,7 @@ import { adoptClock, resumeClock } from './drive-clock';
 import { driveOpened, eventsLearnt } from './drive-logs';
 
 /** How many earlier drives count for what is likely now and for the comparison. */
-export const pastDrives = 6;
+const pastDrives = 6;
 
 const fetchDrive = (driveId: string) =>
   api.endpoints.drive.initiate({ driveId }, { forceRefetch: true, subscribe: false });
@@ -78,13 +79,18 @@ export function openDrive(driveId: string, schoolId: string, owner: string) {
   };
 }
 
+/** What the desk takes from a learner's earlier drives, oldest first. */
+export function pastOf(drives: readonly DriveSummary[]): Pick<DriveMeta, 'past' | 'askedBefore'> {
+  const asked = drives.at(-1)?.asked;
+  return { past: drives.slice(-pastDrives).map(({ byItem }) => byItem), ...(asked && { askedBefore: asked }) };
+}
+
 /** Which drive of the learner this is, and what was marked in the ones before; nothing where the server is away. */
 function standingOf(learnerId: string, driveId: string) {
-  return async (dispatch: AppDispatch): Promise<Pick<DriveMeta, 'number' | 'past'>> => {
+  return async (dispatch: AppDispatch): Promise<Pick<DriveMeta, 'number' | 'past' | 'askedBefore'>> => {
     const list = api.endpoints.learnerDrives.initiate({ learnerId }, { forceRefetch: true, subscribe: false });
     const { data = [] } = await dispatch(list);
     const place = data.findIndex(({ id }) => id === driveId);
-    const before = place < 0 ? [] : data.slice(Math.max(0, place - pastDrives), place);
-    return { number: place + 1, past: before.map(({ byItem }) => byItem) };
+    return { number: place + 1, ...pastOf(data.slice(0, Math.max(0, place))) };
   };
 }

@@ -1,6 +1,5 @@
 import { t } from '@jasperwren/words/questions';
-import { signs } from '@jasperwren/core/safety-questions/bank/signs';
-import { SignPicture } from '../drawings/SignPicture';
+import { QuestionPicture } from '../drawings/QuestionPicture';
 import { ChooseHand, ChooseMeaning } from './ChooseCard';
 import styles from './drill.module.css';
 import type { CardProps } from './card-props';
@@ -12,7 +11,6 @@ import { TypeCard } from './TypeCard';
 /** One card: the question, and the way it is answered this time. */
 export function CardBody(props: CardProps) {
   const { question, fresh } = props.card;
-  const sign = signs.find(({ code }) => code === question.sign);
   return (
     <article className={styles.card} aria-label={question.topic}>
       <p className="muted">
@@ -20,7 +18,7 @@ export function CardBody(props: CardProps) {
         {fresh && t('new')}
       </p>
       <h2>{question.ask}</h2>
-      {sign && <SignPicture sign={sign} />}
+      <QuestionPicture question={question} />
       <Answer {...props} />
     </article>
   );

@@ -14,6 +14,7 @@ export function Standing({ source }: { readonly source: DrillSource }) {
   const ahead = test !== undefined && test > now;
   const ids = questions.map(({ id }) => id);
   const { due, unseen, seen, recall } = outlook(ids, memory, now, test);
+  if (recall === undefined) return <p className="muted">{t('standardAsksNoQuestions', { standard: standard.name })}</p>;
   const chance = chanceOnTest(standard, bank, memory, ahead ? test : now);
   const day = ahead ? t('onDate', { date: shortDate(testDate!) }) : t('today');
   return (

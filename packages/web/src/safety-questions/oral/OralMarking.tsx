@@ -5,6 +5,7 @@ import { judgeOral, type OralResult, type OralTry } from '@jasperwren/core/safet
 import type { SafetyQuestion } from '@jasperwren/core/safety-questions/question';
 import type { VehicleProfile } from '@jasperwren/core/safety-questions/vehicle';
 import { useState } from 'react';
+import { QuestionPicture } from '../drawings/QuestionPicture';
 import { PointTicks } from '../drill/PointTicks';
 import styles from './oral.module.css';
 
@@ -50,6 +51,7 @@ export function OralMarking({ question, vehicle, allowed, before = 0, onTry }: P
   return (
     <div className={styles.oral}>
       <p className={styles.ask}>{question.ask}</p>
+      <QuestionPicture question={question} />
       <PointTicks question={question} vehicle={vehicle} heard={heard} onHeard={done ? undefined : setHeard} />
       {result && (
         <p role="status">

@@ -3,8 +3,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { ratingOf } from '@jasperwren/core/safety-questions/memory';
-import { drawQuestion } from '@jasperwren/core/safety-questions/oral';
-import { kindsOfItem } from '@jasperwren/core/safety-questions/question';
+import { inAskingOrder, questionsFor } from '@jasperwren/core/safety-questions/oral';
 import { useState } from 'react';
 import { Empty } from '../../ui/states';
 import type { DrillSource } from '../drill/source';
@@ -13,13 +12,12 @@ import styles from './oral.module.css';
 
 /** Asking a learner aloud between drives: drawn as the standard draws, or chosen. */
 export function OralWith({ source }: { readonly source: DrillSource }) {
-  const { standard, bank, vehicle, reviews } = source;
+  const { standard, bank, vehicle, memory, reviews } = source;
   const [item, setItem] = useState(standard.questions[0]?.item ?? '');
   const [asked, setAsked] = useState<readonly string[]>([]);
   const rule = standard.questions.find((one) => one.item === item);
   if (!rule) return <Empty>{t('standardAsksNoQuestions', { standard: standard.name })}</Empty>;
-  const kinds = kindsOfItem(standard, rule.item);
-  const candidates = bank.filter(({ kind }) => kinds.includes(kind));
+  const candidates = questionsFor(bank, standard, rule);
   const question = bank.find(({ id }) => id === asked.at(-1));
   const ask = (id: string | undefined) => id !== undefined && setAsked([...asked, id]);
   return (
@@ -55,7 +53,7 @@ export function OralWith({ source }: { readonly source: DrillSource }) {
         </TextField>
         <Button
           variant="outlined"
-          onClick={() => ask(drawQuestion(bank, standard, rule, asked.slice(-1), Math.random)?.id)}
+          onClick={() => ask(inAskingOrder(candidates, memory, asked.slice(-1), new Date(), Date.now())[0]?.id)}
         >
           {t('pickAQuestion')}
         </Button>
