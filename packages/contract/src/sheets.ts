@@ -29,6 +29,12 @@ class SheetEntryInput implements SheetEntry {
   @Min(1)
   @Max(99, { message: t('countTooLarge') })
   count!: number;
+  @MayBeMissing()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @MaxLength(200, { each: true })
+  also?: readonly string[];
 }
 
 /** The sheet of a real test, typed in. */

@@ -155,7 +155,6 @@ export const resource = {
   save: 'Save',
   pausedWhy: 'Paused. Why?',
   resume: 'Resume',
-  allQuestions: 'All questions',
   askOnlyWhenItIsSafe:
     'Ask only when it is safe: check well ahead for a new limit, a bend or a large vehicle, then the mirrors for anyone overtaking. Start with “when it is safe”.',
   pickRule: 'Pick: {{rule}}',

@@ -9,6 +9,8 @@ export interface SheetEntry {
   readonly item: string;
   readonly grade: string;
   readonly count: number;
+  /** Other items that one mark of the sheet stands for as well: a line on paper may hold several. It counts once, for `item`. */
+  readonly also?: readonly string[];
 }
 
 /** What the sheet adds up to, beside what the authority said. */
@@ -32,21 +34,36 @@ export function sheetMarks(entries: readonly SheetEntry[]): readonly Mark[] {
   );
 }
 
-/**
- * Judges the counts of a result sheet under a standard. Time and attempts are not on a sheet: limits over them
- * stay unused and nothing is missing.
- */
+/** What so many faults of a test come to, without its time and attempts: limits over them stay unused and nothing is missing. */
+export const judgeCounts = (standard: EffectiveStandard, entries: readonly SheetEntry[]): Verdict =>
+  verdictOf(scoreMarks(rulesOf(standard), sheetMarks(entries)));
+
+const onPaper = new WeakMap<EffectiveStandard, EffectiveStandard>();
+
+/** The standard as its sheet is read: what a cap leaves free was never written down. */
+function asOnPaper(standard: EffectiveStandard): EffectiveStandard {
+  if (!standard.caps.some(({ free }) => free)) return standard;
+  const known = onPaper.get(standard);
+  if (known) return known;
+  const read: EffectiveStandard = { ...standard, caps: standard.caps.map(({ free: _, ...cap }) => cap) };
+  onPaper.set(standard, read);
+  return read;
+}
+
+/** Judges what stands on a result sheet under a standard: every mark on it counts, up to the most that a cap lets count. */
 export function judgeSheet(
   standard: EffectiveStandard,
   entries: readonly SheetEntry[],
   official: 'pass' | 'fail',
 ): SheetJudgement {
-  const verdict = verdictOf(scoreMarks(rulesOf(standard), sheetMarks(entries)));
+  const verdict = judgeCounts(asOnPaper(standard), entries);
   return { verdict, agrees: verdict.outcome === official };
 }
 
 /** Entries that name an item or grade the standard does not have. */
 export function strangeEntries(standard: EffectiveStandard, entries: readonly SheetEntry[]): readonly SheetEntry[] {
   const rules = rulesOf(standard);
-  return entries.filter(({ item, grade }) => !cellAt(rules, item, grade));
+  return entries.filter(
+    ({ item, grade, also = [] }) => !cellAt(rules, item, grade) || also.some((code) => !rules.items.has(code)),
+  );
 }

@@ -1,4 +1,5 @@
 import { t } from '@jasperwren/words/test-results';
+import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { rulesOf } from '@jasperwren/core/marking/rules';
@@ -8,7 +9,7 @@ import { itemName } from '@jasperwren/words/marking/names';
 import { useRef, useState } from 'react';
 import { GradeSign } from '../ui/GradeSign';
 import { Rows } from '../ui/Page';
-import { counting, readCode, type Typed } from './entries';
+import { counting, digitAfter, readCode, standingFor, type Typed } from './entries';
 import styles from './sheets.module.css';
 
 interface Props {
@@ -21,14 +22,29 @@ interface Props {
 export function Entries({ standard, entries, onChange }: Props) {
   const [code, setCode] = useState('');
   const [last, setLast] = useState('');
+  /** The entry whose other faults are named, by item and grade. */
+  const [more, setMore] = useState<string>();
+  /** The code that was taken without its digit, while the digit may still come. */
+  const [taken, setTaken] = useState('');
   const field = useRef<HTMLInputElement>(null);
   const typed = readCode(standard, code);
   const { items, grades } = rulesOf(standard);
   const type = (text: string) => {
     const next = text.replace(/\s/g, '').slice(0, 3);
+    setTaken('');
+    if (taken && /^\d$/.test(next)) {
+      const digit = digitAfter(standard, taken, next);
+      if (digit === 'taken') return;
+      const { item, grade } = readCode(standard, taken);
+      onChange(counting(entries, item!.code, grade!, -1));
+      setLast('');
+      setCode(taken + next);
+      return;
+    }
     const read = readCode(standard, next);
     setCode(next);
     if (!read.item || read.grade === undefined) return;
+    if (next.length === 2) setTaken(next);
     onChange(counting(entries, read.item.code, read.grade, 1));
     setLast(
       t('addedFaultGet', { fault: itemName(standard, read.item.code), get: String(grades.get(read.grade)?.name) }),
@@ -59,7 +75,8 @@ export function Entries({ standard, entries, onChange }: Props) {
       </p>
       {sorted.length > 0 && (
         <Rows>
-          {sorted.map(({ item, grade, count }) => {
+          {sorted.map((entry) => {
+            const { item, grade, count, also = [] } = entry;
             const name = itemName(standard, item);
             const word = grades.get(grade)?.name ?? grade;
             return (
@@ -67,6 +84,11 @@ export function Entries({ standard, entries, onChange }: Props) {
                 <GradeSign sign={grades.get(grade)?.sign ?? 'noted'} size={22} />
                 <span>
                   {name} <span className="muted">{word}</span>
+                  {also.length > 0 && (
+                    <small>
+                      {t('standsForAlso', { faults: also.map((code) => itemName(standard, code)).join('; ') })}
+                    </small>
+                  )}
                 </span>
                 <Button
                   variant="text"
@@ -83,6 +105,28 @@ export function Entries({ standard, entries, onChange }: Props) {
                 >
                   +
                 </Button>
+                <Button
+                  variant="text"
+                  aria-expanded={more === item + grade}
+                  aria-label={t('nameStandsForMore', { name })}
+                  onClick={() => setMore(more === item + grade ? undefined : item + grade)}
+                >
+                  {t('also')}
+                </Button>
+                {more === item + grade && (
+                  <Autocomplete
+                    multiple
+                    size="small"
+                    className={styles.also!}
+                    options={order.filter((code) => code !== item)}
+                    getOptionLabel={(code) => itemName(standard, code)}
+                    value={[...also]}
+                    onChange={(_, next) => onChange(standingFor(entries, entry, next))}
+                    renderInput={(params) => (
+                      <TextField {...params} label={t('nameStandsForMore', { name })} autoFocus />
+                    )}
+                  />
+                )}
               </li>
             );
           })}

@@ -120,8 +120,8 @@ function words(standard: EffectiveStandard, field: keyof typeof labels, value: u
   if (field === 'entries')
     return (value as SheetInput['entries'])
       .map(
-        ({ item, grade, count }) =>
-          `${count} × ${itemName(standard, item)}, ${standard.grades.find(({ code }) => code === grade)?.name ?? grade}`,
+        ({ item, grade, count, also = [] }) =>
+          `${count} × ${[item, ...also].map((code) => itemName(standard, code)).join('; ')}, ${standard.grades.find(({ code }) => code === grade)?.name ?? grade}`,
       )
       .join('\n');
   if (field === 'date') return longDate(String(value));

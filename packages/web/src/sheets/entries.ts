@@ -29,6 +29,28 @@ export function readCode(standard: EffectiveStandard, code: string): Typed {
   return { category, item, grade: grade.code };
 }
 
+/**
+ * What a digit does that follows a code which was taken without one: nothing where it is the grade that the fault has, else
+ * the code with it, so that the problem is said.
+ */
+export function digitAfter(standard: EffectiveStandard, taken: string, digit: string): 'taken' | Typed {
+  const { grade } = readCode(standard, taken);
+  const typed = readCode(standard, taken + digit);
+  return typed.grade !== undefined && typed.grade === grade ? 'taken' : typed;
+}
+
+/** The entries in which a mark stands for these items as well. */
+export const standingFor = (
+  entries: readonly SheetEntry[],
+  { item, grade }: Pick<SheetEntry, 'item' | 'grade'>,
+  also: readonly string[],
+): readonly SheetEntry[] =>
+  entries.map((entry) => {
+    if (entry.item !== item || entry.grade !== grade) return entry;
+    const { also: _, ...bare } = entry;
+    return also.length > 0 ? { ...bare, also } : bare;
+  });
+
 /** The entries with one count more or less; entries that reach 0 go. */
 export function counting(
   entries: readonly SheetEntry[],

@@ -52,6 +52,18 @@ it('counts a fault for each code, and forgets the code once it is read', () => {
   expect(faults()[1]).toBe('Signs and lights: traffic lights, driving fault: 1');
 });
 
+it('swallows the digit of a fault that has one grade, and takes it back where the digit is another', () => {
+  type('qt');
+  type('1');
+  expect(code().value).toBe('');
+  expect(faults()).toHaveLength(1);
+  type('qt');
+  type('2');
+  expect(code().value).toBe('qt2');
+  expect(code().getAttribute('aria-invalid')).toBe('true');
+  expect(faults()).toEqual([expect.stringMatching(/: 1$/) as unknown]);
+});
+
 it('keeps a code that leads nowhere, and says why', () => {
   type('lz');
   expect(code().value).toBe('lz');

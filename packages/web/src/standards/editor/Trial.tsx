@@ -2,7 +2,7 @@ import { t } from '@jasperwren/words/editor';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { effective } from '@jasperwren/core/marking/options';
-import { judgeSheet, strangeEntries, type SheetEntry } from '@jasperwren/core/marking/sheet';
+import { judgeCounts, strangeEntries, type SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { useMemo, useState } from 'react';
 import { Entries } from '../../sheets/public';
@@ -15,7 +15,7 @@ export function Trial({ draft }: { readonly draft: Standard }) {
   if (!sound) return <p className="muted">{t('fixTheProblemsToTry')}</p>;
   const strange = new Set(strangeEntries(standard, entries));
   const known = entries.filter((entry) => !strange.has(entry));
-  const { verdict } = judgeSheet(standard, known, 'pass');
+  const verdict = judgeCounts(standard, known);
   return (
     <>
       <p role="status">
