@@ -181,7 +181,8 @@ test('a timed yard by the stand-in, from its start to the result without a hand 
   await signIn(page, school);
   await testUnder(page, 'Sela Learner', 'Timed yard');
   await startDrive(page);
-  await page.getByRole('button', { name: yard('readSensors') }).click();
+  await press(page, '=');
+  await page.getByRole('button', { name: desk('sensorsTile') }).click();
   await page.getByRole('button', { name: yard('careful') }).click();
   await expect(page.getByText(yard('sending', { car: yard('simulatedCar') }))).toBeVisible();
   const console = page.getByRole('region', { name: yard('exerciseNow') });
@@ -296,7 +297,8 @@ test('a course with branches, read from a car: a fault is shown with its values 
   ).split('\r\n');
   await car.ask({ run: 'forked', columns });
   await car.ask({ from: 0, rows: rows.slice(0, 20) });
-  await page.getByRole('button', { name: yard('readSensors') }).click();
+  await press(page, '=');
+  await page.getByRole('button', { name: desk('sensorsTile') }).click();
   await page.getByRole('button', { name: 'Car 3' }).click();
   await expect(page.getByText(yard('sending', { car: 'Car 3' }))).toBeVisible();
   // As far as the way to the garage bay.

@@ -94,6 +94,9 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
       if (standard.questions.length > 0) dispatch(panelOpened({ kind: 'questions' }));
       else tell(t('standardAsksNoQuestions', { standard: standard.name }));
     },
+    openSensors(): void {
+      dispatch(panelOpened({ kind: 'sensors' }));
+    },
     openTrace(): void {
       dispatch(panelOpened({ kind: 'trace' }));
     },

@@ -2,6 +2,7 @@ import { t } from '@jasperwren/words/yard';
 import { foundSentence } from '@jasperwren/words/yard-runs';
 import type { SensorRun } from '@jasperwren/core/drive/drive';
 import { useEffect, useState } from 'react';
+import { api } from '../../base/api';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
 import { panelOpened } from '../desk/desk-slice';
 import styles from './sensors.module.css';
@@ -19,6 +20,9 @@ export function SensorStrip({ sensors, running }: Props) {
   const dispatch = useAppDispatch();
   const heard = useAppSelector((state) => state.desk.heard);
   const silent = useSilent(heard?.at);
+  const { data: cars = [] } = api.useYardCarsQuery();
+  // Where no car has sensors the offer takes no room; the simulated one is behind “More”.
+  if (!sensors && cars.length === 0) return null;
   if (!sensors)
     return (
       <button

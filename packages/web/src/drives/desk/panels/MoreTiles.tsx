@@ -51,6 +51,11 @@ export function MoreTiles({ standard, drive, actions }: Props) {
       <button type="button" onClick={() => actions.openNote()}>
         {t('note2')} <Key>{commandKeys.note.word}</Key>
       </button>
+      {standard.course && !drive.sensors && (
+        <button type="button" onClick={actions.openSensors}>
+          {t('sensorsTile')}
+        </button>
+      )}
       <button type="button" onClick={actions.openTrace}>
         {t('traceTile')}
       </button>
