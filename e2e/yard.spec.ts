@@ -182,7 +182,7 @@ test('a timed yard by the stand-in, from its start to the result without a hand 
   await testUnder(page, 'Sela Learner', 'Timed yard');
   await startDrive(page);
   await press(page, '=');
-  await page.getByRole('button', { name: desk('sensorsTile') }).click();
+  await page.getByRole('button', { name: desk('sensorsTile'), exact: true }).click();
   await page.getByRole('button', { name: yard('careful') }).click();
   await expect(page.getByText(yard('sending', { car: yard('simulatedCar') }))).toBeVisible();
   const console = page.getByRole('region', { name: yard('exerciseNow') });
@@ -298,7 +298,7 @@ test('a course with branches, read from a car: a fault is shown with its values 
   await car.ask({ run: 'forked', columns });
   await car.ask({ from: 0, rows: rows.slice(0, 20) });
   await press(page, '=');
-  await page.getByRole('button', { name: desk('sensorsTile') }).click();
+  await page.getByRole('button', { name: desk('sensorsTile'), exact: true }).click();
   await page.getByRole('button', { name: 'Car 3' }).click();
   await expect(page.getByText(yard('sending', { car: 'Car 3' }))).toBeVisible();
   // As far as the way to the garage bay.

@@ -5,7 +5,6 @@ import { bankOf } from './bank/bank';
 import { choices, modesFor, orderRight, questionsToKnow, sessionCards } from './drill';
 import { memoryOf, type Review } from './memory';
 import { inAskingOrder, judgeOral, questionsFor } from './oral';
-import { randomFrom } from './random';
 import { shippedVehicles } from './vehicles';
 
 const bank = bankOf([]);

@@ -3,6 +3,5 @@ export { DrillSession } from './drill/DrillSession';
 export { NumbersRound } from './drill/NumbersRound';
 export { Standing } from './drill/Standing';
 export { useDrillSource, vehiclesOf, type DrillSource } from './drill/source';
-export { QuestionPicture } from './drawings/QuestionPicture';
 export { OralMarking } from './oral/OralMarking';
 export { SafeMoments } from './safe/SafeMoments';

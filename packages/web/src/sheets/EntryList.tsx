@@ -117,7 +117,7 @@ export function Entries({ standard, entries, onChange }: Props) {
                   <Autocomplete
                     multiple
                     size="small"
-                    className={styles.also!}
+                    className={styles.also}
                     options={order.filter((code) => code !== item)}
                     getOptionLabel={(code) => itemName(standard, code)}
                     value={[...also]}

@@ -4,8 +4,7 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, type Asked } from '@jasperwren/core/marking/asked';
 import { useState } from 'react';
 import type { DriveMeta } from '../../base/device/device-db';
-import { QuestionToAsk } from '../questions/QuestionToAsk';
-import { useQuestions } from '../questions/use-questions';
+import { AskQuestion } from '../questions/AskQuestion';
 import styles from './briefing.module.css';
 import type { BriefingActions } from './use-briefing';
 import type { Step } from './step';
@@ -22,7 +21,6 @@ export function QuestionsStep({
   readonly drive: Drive;
   readonly actions: BriefingActions;
 }) {
-  const questions = useQuestions(meta, drive);
   const [opened, setOpened] = useState<string>();
   const asked = askedOn(meta.standard, drive).filter(({ rule }) => step.items.includes(rule.item));
   const open = asked.find(({ rule, left }) => left > 0 && rule.item === opened) ?? asked.find(({ left }) => left > 0);
@@ -54,10 +52,10 @@ export function QuestionsStep({
               </small>
             </span>
             {one === open ? (
-              <QuestionToAsk
+              <AskQuestion
                 asked={one}
                 drive={drive}
-                questions={questions}
+                meta={meta}
                 onAnswer={(right, question) => void answer(one, right, question)}
               />
             ) : (

@@ -21,6 +21,7 @@ function fetchAll(): void {
     import('../verdict/VerdictPage'),
     import('../debrief/DebriefPage'),
     import('./panels/QuestionsPanel'),
+    import('../questions/QuestionToAsk'),
     import('../yard/SensorsPanel'),
     import('../yard/SensorReader'),
     import('../yard/YardConsole'),

@@ -1,5 +1,3 @@
-import type { Drive } from '@jasperwren/core/drive/drive';
-import type { Asked } from '@jasperwren/core/marking/asked';
 import { signs } from '@jasperwren/core/safety-questions/bank/signs';
 import { t } from '@jasperwren/words/ask';
 import Button from '@mui/material/Button';
@@ -9,17 +7,12 @@ import { useState } from 'react';
 import { AnswerButtons } from '../AnswerButtons';
 import { OralMarking } from '../../safety-questions/public';
 import styles from './questions.module.css';
-import type { QuestionsOfDrive } from './use-questions';
-
-interface Props {
-  readonly asked: Asked;
-  readonly drive: Drive;
-  readonly questions: QuestionsOfDrive;
-  readonly onAnswer: (right: boolean, question?: string) => void;
-}
+import type { AskProps } from './ask-props';
+import { useQuestions } from './use-questions';
 
 /** The question that comes next of a rule, drawn, with its key points and this car's answer; another may be taken instead. */
-export function QuestionToAsk({ asked, drive, questions, onAnswer }: Props) {
+export default function QuestionToAsk({ asked, meta, drive, onAnswer }: AskProps) {
+  const questions = useQuestions(meta, drive);
   const [chosen, setChosen] = useState<string>();
   const { rule, answered, nextTry } = asked;
   const inOrder = questions.inOrder(asked);

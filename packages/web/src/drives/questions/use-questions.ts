@@ -12,7 +12,7 @@ import type { DriveMeta } from '../../base/device/device-db';
 import { vehiclesOf } from '../../safety-questions/public';
 
 /** What is asked on a drive: the questions of each rule in their order, and the learner's car. */
-export interface QuestionsOfDrive {
+interface QuestionsOfDrive {
   readonly inOrder: (asked: Asked) => readonly SafetyQuestion[];
   readonly vehicle: VehicleProfile | undefined;
 }

@@ -6,8 +6,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useState } from 'react';
 import type { DriveMeta } from '../../../base/device/device-db';
 import { Rows } from '../../../ui/Page';
-import { QuestionToAsk } from '../../questions/QuestionToAsk';
-import { useQuestions } from '../../questions/use-questions';
+import { AskQuestion } from '../../questions/AskQuestion';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
 import type { DeskActions } from '../desk-actions';
@@ -21,7 +20,6 @@ interface Props {
 /** The questions of the standard, with their tries and what they cost: judged at once, or by their key points. */
 export default function QuestionsPanel({ meta, drive, actions }: Props) {
   const { standard } = meta;
-  const questions = useQuestions(meta, drive);
   const [opened, setOpened] = useState<string>();
   const all = askedOn(standard, drive);
   const open = all.find(({ rule, left }) => left > 0 && rule.item === opened) ?? all.find(({ left }) => left > 0);
@@ -36,10 +34,10 @@ export default function QuestionsPanel({ meta, drive, actions }: Props) {
               {one.rule.kind === 'show' && one.left > 0 && <small>{t('askOnlyWhenItIsSafe')}</small>}
             </span>
             {one === open ? (
-              <QuestionToAsk
+              <AskQuestion
                 asked={one}
                 drive={drive}
-                questions={questions}
+                meta={meta}
                 onAnswer={(right, question) => void actions.answer(one, right, question)}
               />
             ) : (
