@@ -19,7 +19,7 @@ test('a question is drawn on the desk, ticked, and its result is in the log of t
   await page.getByRole('button', { name: questions('iGaveAHint') }).click();
   await page.getByRole('button', { name: questions('markLastAnswer') }).click();
   await expect(page.getByText('Wrong: a hint was given.')).toBeVisible();
-  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true })).toBeVisible();
   await allSaved(page);
   const id = /drive\/([^/]+)/.exec(page.url())![1]!;
   const { events } = await page.evaluate(

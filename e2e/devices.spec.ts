@@ -60,7 +60,7 @@ test('two devices mark one drive: both logs merge, who marked what is kept, and 
   await press(back, 'l', 'l', '2', 'c', 'p', '1');
   await expect(page.getByRole('button', { name: desk('toSortOut', { n: 1 }) })).toBeVisible();
   // One fault seen by two, the graver for the time being, and one seen by the observer alone.
-  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true })).toBeVisible();
   await expect(page.getByText(desk('overTheLimit'))).toBeVisible();
   await press(page, ';');
   await page.getByRole('button', { name: desk('toSortOut', { n: 1 }) }).click();
@@ -68,8 +68,8 @@ test('two devices mark one drive: both logs merge, who marked what is kept, and 
   await expect(double).toContainText('by you');
   await expect(double).toContainText(`by ${observer}`);
   await double.getByRole('button', { name: /^Keep the driving of/ }).click();
-  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }))).toBeVisible();
-  await expect(back.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }))).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }), { exact: true })).toBeVisible();
+  await expect(back.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }), { exact: true })).toBeVisible();
   await endDrive(page);
   await expect(page.getByRole('listitem', { name: /^Clearance:/ })).toContainText(`by ${observer}`);
   await context.close();

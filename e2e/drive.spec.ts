@@ -81,7 +81,9 @@ test.describe('on a tablet', () => {
     await minutes(page, 4);
     await page.getByRole('button', { name: 'Roundabouts' }).tap();
     await page.getByRole('button', { name: 'Lane: driving fault' }).tap();
-    await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+    await expect(
+      page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true }),
+    ).toBeVisible();
     await page.getByRole('button', { name: /^Pin/ }).tap();
     await page.getByRole('button', { name: /^Prompt/ }).tap();
     await page.getByRole('button', { name: desk('switchSectionNowSection', { section: 'With directions' }) }).tap();
@@ -111,7 +113,7 @@ test('a drive goes on after a reload, in another tab, and its clock with it', as
   await allSaved(page);
   await page.reload();
   await expect(page.getByRole('button', { name: /Moving off: blind spot, driving fault, 6:0\d/ })).toBeVisible();
-  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true })).toBeVisible();
   await minutes(page, 1);
   await expect(page.getByRole('timer')).toContainText(/^7:/);
   const address = page.url();

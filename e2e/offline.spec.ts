@@ -127,11 +127,15 @@ test('two tabs of one device write into the same drive, and nothing is lost or d
   await other.goto(page.url());
   await other.getByRole('timer').waitFor();
   await press(page, 'j', 'o', '1');
-  await expect(other.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+  await expect(
+    other.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true }),
+  ).toBeVisible();
   await press(other, 'm', 'b', '1');
-  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }))).toBeVisible();
+  await expect(page.getByText(desk('leftOfAllowedLeft', { left: '13', allowed: '15' }), { exact: true })).toBeVisible();
   await press(page, 'i', 'd', '1');
-  await expect(other.getByText(desk('leftOfAllowedLeft', { left: '12', allowed: '15' }))).toBeVisible();
+  await expect(
+    other.getByText(desk('leftOfAllowedLeft', { left: '12', allowed: '15' }), { exact: true }),
+  ).toBeVisible();
   await page.getByText(desk('allSaved')).waitFor();
   await other.getByText(desk('allSaved')).waitFor();
   const id = /drive\/([^/]+)/.exec(page.url())![1]!;

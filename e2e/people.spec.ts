@@ -280,7 +280,9 @@ test.describe('with the application kept on the device', () => {
     await expect(page.getByText(account('notSentYet2'))).toHaveCount(0);
     await page.goto('/drive');
     await page.getByRole('link', { name: /^Continue: Sol Learner/ }).click();
-    await expect(page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+    await expect(
+      page.getByText(desk('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true }),
+    ).toBeVisible();
     await expect(page.getByText(desk('allSaved'))).toBeVisible();
     await endDrive(page);
   });

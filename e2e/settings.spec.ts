@@ -10,12 +10,16 @@ test('single keys can be switched off, and the desk then leaves them alone', asy
   await addLearner(page, 'Olga Learner');
   await startDrive(page);
   await press(page, 'j', 'o', '1', ' ');
-  await expect(page.getByText(deskWords('leftOfAllowedLeft', { left: '15', allowed: '15' }))).toBeVisible();
+  await expect(
+    page.getByText(deskWords('leftOfAllowedLeft', { left: '15', allowed: '15' }), { exact: true }),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: deskWords('noPins') })).toBeVisible();
   await page.getByRole('button', { name: 'Junctions' }).click();
   await page.getByRole('button', { name: 'Observation: driving fault' }).focus();
   await press(page, 'Enter');
-  await expect(page.getByText(deskWords('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+  await expect(
+    page.getByText(deskWords('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true }),
+  ).toBeVisible();
 });
 
 test('the theme that was chosen stays, whatever the device says', async ({ page, school }) => {
@@ -51,7 +55,9 @@ test('signing out with something unsent warns, and sends it at the next sign-in'
   await minutes(page, 1);
   await page.goto(desk);
   await expect(page.getByText(deskWords('allSaved'))).toBeVisible();
-  await expect(page.getByText(deskWords('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+  await expect(
+    page.getByText(deskWords('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true }),
+  ).toBeVisible();
   expect(new URL(desk).origin).toBe(server.address);
 });
 
@@ -63,11 +69,15 @@ test('a second tab and the first mark the same drive without losing anything', a
   await expect(page.getByText(deskWords('allSaved'))).toBeVisible();
   const other = await context.newPage();
   await other.goto(page.url());
-  await expect(other.getByText(deskWords('leftOfAllowedLeft', { left: '14', allowed: '15' }))).toBeVisible();
+  await expect(
+    other.getByText(deskWords('leftOfAllowedLeft', { left: '14', allowed: '15' }), { exact: true }),
+  ).toBeVisible();
   await press(other, 'r', 'l', '1');
   await press(page, 'k', 'g', '1');
   await expect(other.getByText(deskWords('allSaved'))).toBeVisible();
   await expect(page.getByText(deskWords('allSaved'))).toBeVisible();
   await page.reload();
-  await expect(page.getByText(deskWords('leftOfAllowedLeft', { left: '12', allowed: '15' }))).toBeVisible();
+  await expect(
+    page.getByText(deskWords('leftOfAllowedLeft', { left: '12', allowed: '15' }), { exact: true }),
+  ).toBeVisible();
 });

@@ -22,6 +22,7 @@ export function QuestionsStep({
   readonly actions: BriefingActions;
 }) {
   const [opened, setOpened] = useState<string>();
+  const [said, setSaid] = useState('');
   const asked = askedOn(meta.standard, drive).filter(({ rule }) => step.items.includes(rule.item));
   const open = asked.find(({ rule, left }) => left > 0 && rule.item === opened) ?? asked.find(({ left }) => left > 0);
   const answer = async (one: Asked, right: boolean, question?: string) => {
@@ -32,6 +33,11 @@ export function QuestionsStep({
   };
   return (
     <>
+      {said && (
+        <p role="status">
+          <b>{said}</b>
+        </p>
+      )}
       <ul className={styles.questions}>
         {asked.map((one) => (
           <li key={one.rule.item} aria-label={one.rule.name} data-open={one === open}>
@@ -56,7 +62,10 @@ export function QuestionsStep({
                 asked={one}
                 drive={drive}
                 meta={meta}
-                onAnswer={(right, question) => void answer(one, right, question)}
+                onAnswer={(right, question, words = '') => {
+                  setSaid(words);
+                  void answer(one, right, question);
+                }}
               />
             ) : (
               one.left > 0 && (

@@ -1,10 +1,12 @@
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
+import { compareEvents } from '@jasperwren/core/drive/event-order';
+import { v7 as newId } from 'uuid';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
 import type { AppDispatch, RootState } from '../../base/store';
 import type { DriveMeta } from '../../base/device/device-db';
-import { keepDrive, readDrive } from './device-log';
+import { deviceId, keepDrive, readDrive } from './device-log';
 import { adoptClock, resumeClock } from './drive-clock';
 import { driveOpened, eventsLearnt } from './drive-logs';
 
@@ -16,7 +18,7 @@ const fetchDrive = (driveId: string) =>
 
 /**
  * Learns what other devices, or this one before, have sent of a drive that is open on this page.
- * @param asksClock where its clock was but guessed: the server says it with the events, new or not
+ * @param asksClock where its clock was but guessed off another device's: the server says it with the events, new or not
  */
 export function learnFromServer(driveId: string, asksClock = false) {
   return async (dispatch: AppDispatch, getState: () => RootState): Promise<void> => {
@@ -56,7 +58,9 @@ export function openDrive(driveId: string, schoolId: string, owner: string) {
     if (kept) {
       resumeClock(driveId, kept.events);
       dispatch(driveOpened(kept));
-      void dispatch(learnFromServer(driveId, true));
+      // Off another device's wall clock a guess may be hours wrong; off its own it is the nearest there is.
+      const last = [...kept.events].sort(compareEvents).at(-1);
+      void dispatch(learnFromServer(driveId, last !== undefined && last.device !== deviceId(newId)));
       return undefined;
     }
     const { data, error } = await dispatch(fetchDrive(driveId));

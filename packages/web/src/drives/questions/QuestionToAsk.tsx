@@ -55,9 +55,9 @@ export default function QuestionToAsk({ asked, meta, drive, onAnswer }: AskProps
         vehicle={questions.vehicle}
         allowed={rule.tries.value}
         before={nextTry - 1}
-        onTry={({ right }) => {
+        onTry={({ right, said }) => {
           setChosen(undefined);
-          onAnswer(right, question.id);
+          onAnswer(right, question.id, said);
         }}
       />
     </section>

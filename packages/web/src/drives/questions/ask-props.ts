@@ -7,5 +7,6 @@ export interface AskProps {
   readonly asked: Asked;
   readonly meta: DriveMeta;
   readonly drive: Drive;
-  readonly onAnswer: (right: boolean, question?: string) => void;
+  /** `said` is what an answer by its key points came to, in a sentence. */
+  readonly onAnswer: (right: boolean, question?: string, said?: string) => void;
 }

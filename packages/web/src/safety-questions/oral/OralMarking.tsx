@@ -15,6 +15,8 @@ interface OralOutcome {
   /** No further try. */
   readonly last: boolean;
   readonly heard: readonly string[];
+  /** What it came to, in a sentence. */
+  readonly said: string;
 }
 
 interface Props {
@@ -41,7 +43,7 @@ export function OralMarking({ question, vehicle, allowed, before = 0, onTry }: P
     const { outcome } = judged;
     setTries(all);
     setResult(judged);
-    onTry({ right: outcome === 'right', last: outcome !== 'again', heard });
+    onTry({ right: outcome === 'right', last: outcome !== 'again', heard, said: oralSentence(judged) });
     if (outcome === 'again') {
       setHeard([]);
       setHint(false);

@@ -21,10 +21,16 @@ interface Props {
 export default function QuestionsPanel({ meta, drive, actions }: Props) {
   const { standard } = meta;
   const [opened, setOpened] = useState<string>();
+  const [said, setSaid] = useState('');
   const all = askedOn(standard, drive);
   const open = all.find(({ rule, left }) => left > 0 && rule.item === opened) ?? all.find(({ left }) => left > 0);
   return (
     <Panel title={t('questions')}>
+      {said && (
+        <p role="status">
+          <b>{said}</b>
+        </p>
+      )}
       <Rows>
         {all.map((one) => (
           <li key={one.rule.name} className={styles.question} data-open={one === open}>
@@ -38,7 +44,10 @@ export default function QuestionsPanel({ meta, drive, actions }: Props) {
                 asked={one}
                 drive={drive}
                 meta={meta}
-                onAnswer={(right, question) => void actions.answer(one, right, question)}
+                onAnswer={(right, question, words = '') => {
+                  setSaid(words);
+                  void actions.answer(one, right, question);
+                }}
               />
             ) : (
               one.left > 0 && (
