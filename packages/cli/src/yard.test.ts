@@ -60,7 +60,7 @@ describe('a yard run at the command line', () => {
     // A row without a time, as a logger leaves it.
     const gone = [...lines.slice(0, 700), lines[700]!.replace(/^[^,]*/, ''), ...lines.slice(790)];
     const { out } = await yard('judge', fileOf(gone.join('\n').replace('tone', 'tune')));
-    expect(out).toMatch(/^Timed yard v4: /);
+    expect(out).toMatch(/^Timed yard v5: /);
     expect(out).toContain('Garage bay at 90 degrees: passed, ');
     expect(out).toContain('No signal for 4.5 s from 0:34: not judged.');
     expect(out).toContain('Left out: 1 sample with no usable time.');

@@ -84,7 +84,7 @@ describe('a batch of events', () => {
           format: 'jasperwren-drive',
           formatVersion: 1,
           driveId: 'd',
-          standard: { id: 'tally', version: 3 },
+          standard: { id: 'tally', version: 4 },
           events,
         };
         expect(parseInput(EventBatch, { events }).ok).toBe(parseDriveRecords(JSON.stringify(record)).ok);

@@ -5,6 +5,7 @@ export const resource = {
   theInstructorPrompted: 'The instructor prompted.',
   thisFaultFailedTheTest: ', this fault failed the test',
   thisFaultCrossedTheLimit: ', this fault crossed the limit',
+  missedStep: ', missed: {{step}}',
   countsTowardsTheLimit: ', counts towards the limit',
   faults: 'Faults',
   faultsInOrder: 'Faults in order',

@@ -19,6 +19,7 @@ export const resource = {
   advice: 'suggested grade',
   step: 'count',
   look: 'look',
+  'missed-step': 'step that was missed',
   place: 'place of a fault',
   run: 'sensors',
   attempt: 'failed attempt',

@@ -20,6 +20,7 @@ export const resource = {
   theCourse: 'The course',
   showSensorValues: 'Show the sensor values',
   firstRecordedAsFirst: ', first recorded as {{first}}',
+  missedStep: ', missed: {{step}}',
   overTheCapNotCounted: ', over the cap, not counted',
   byNameOf: ', by {{nameOf}}',
   suggestedSentence: 'Suggested: {{sentence}}',

@@ -2,7 +2,7 @@ import { foldDrive } from '../drive/fold';
 import { fullTest } from '../drive/testing';
 import { gradesOf, rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
-import { choosing, graded, tally, templates } from '../marking/testing-standards';
+import { choosing, graded, minorMajor, pointsOff, tally, templates } from '../marking/testing-standards';
 import { behaviours } from '../catalogue/catalogue';
 import { advise, propose, type Answers } from './advise';
 import { myths, mythsFor } from './myths';
@@ -69,7 +69,7 @@ const cases: readonly (readonly [
     ['nothing'],
   ],
   ['mirrors left dipped for ten minutes', 'set-up.mirrors', { ...calm, righted: 'late' }, ['outright'], ['outright']],
-  ['stared in the mirrors while reversing', 'reversing.looking-back', { ...calm }, ['counted'], ['outright']],
+  ['stared in the mirrors while reversing', 'reversing.looking-back', { ...calm }, ['counted'], ['counted']],
   ['moved off on mirrors alone, no one there', 'moving-off.blind-spot', { ...calm }, ['counted'], ['counted']],
   [
     'the same with a cyclist alongside',
@@ -187,7 +187,10 @@ describe('the severity adviser', () => {
   it('follows the options of the standard', () => {
     const strict = choosing(tally, 'reverse-look', 'look-back');
     expect(propose(tally, 'reversing.looking-back', calm).grade?.code).toBe('driving');
-    expect(propose(strict, 'reversing.looking-back', calm).grade?.code).toBe('serious');
+    expect(propose(strict, 'reversing.looking-back', calm)).toMatchObject({
+      grade: { code: 'driving' },
+      orGrade: { code: 'serious' },
+    });
   });
 
   it('names a habit as something that may weigh more', () => {
@@ -257,5 +260,31 @@ describe('myths', () => {
     expect(after('junctions.stop-line')).toEqual([]);
     expect(after('controls.gears', 'skipped')).toEqual(['gear-ladder']);
     expect(after('controls.gears', 'low')).toEqual([]);
+  });
+});
+
+// Common practice: as practitioners of these schools graded them.
+describe('what a school settles otherwise', () => {
+  const grade = (standard: EffectiveStandard, item: string, answers: Answers) => propose(standard, item, answers);
+  const calmly = { affected: 'no', near: 'nobody', help: 'none', control: 'kept' };
+
+  it('a correction without being told costs what the standard says', () => {
+    const righted = { ...calmly, righted: 'looked' };
+    expect(grade(choosing(tally, 'shunt', 'costs'), 'reversing.accuracy', righted).grade?.code).toBe('driving');
+    expect(grade(choosing(tally, 'shunt', 'free'), 'reversing.accuracy', righted)).toMatchObject({
+      grade: undefined,
+      orGrade: { code: 'driving' },
+    });
+  });
+
+  it('a quiet stall is one minor where nothing is noted, and a note where something is', () => {
+    const stall = { ...calmly, 'held-up': 'no', righted: 'looked' };
+    expect(grade(minorMajor, 'controls.stalled', stall).grade?.sign).toBe('counted');
+    expect(grade(graded, 'controls.stalled', stall).grade?.code).toBe('g1');
+  });
+
+  it('a reverse by the mirrors alone is a grade 2, and disqualifies where the standard knows nothing milder', () => {
+    expect(grade(graded, 'reversing.looking-back', calmly).grade?.code).toBe('g2');
+    expect(grade(pointsOff, 'reversing.looking-back', calmly).grade?.code).toBe('out');
   });
 });

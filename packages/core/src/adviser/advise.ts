@@ -56,8 +56,9 @@ export function propose(standard: EffectiveStandard, itemCode: string, answers: 
   const item = rulesOf(standard).items.get(itemCode)?.item;
   if (!item) throw new Error(`The standard has no item "${itemCode}".`);
   const advice = advise(standard, item.behaviour, answers);
-  const grade = gradeOfSeverity(standard, item, advice.severity);
   const orGrade = advice.or && gradeOfSeverity(standard, item, advice.or);
+  // A standard that notes nothing has the mildest grade for what another would note.
+  const grade = gradeOfSeverity(standard, item, advice.severity) ?? (advice.severity === 'noted' ? orGrade : undefined);
   return {
     ...advice,
     grade,

@@ -32,13 +32,16 @@ export type AdviserReason =
   | 'signal-for-no-one'
   | 'habit';
 
+/** Stands for the choice of an option that a standard does not have. */
+const notSettled = '';
+
 /** One piece of judgement: when these answers were given, this follows. All of it is common practice. */
 export interface AdviserRule {
   /** Codes of behaviours, or of whole categories with a `*`; everything where it is missing. */
   readonly of?: readonly string[];
   /** Answers needed, by question; all of them. */
   readonly when?: Readonly<Record<string, readonly string[]>>;
-  /** Choices that the standard must have made, by option; all of them. */
+  /** Choices that the standard must have made, by option; all of them. `notSettled` where it has no such option. */
   readonly option?: Readonly<Record<string, readonly string[]>>;
   /** `base`: where judging begins, the later rule wins; the others push from there. */
   readonly as: 'base' | 'at-least' | 'at-most';
@@ -72,6 +75,15 @@ const bases: readonly AdviserRule[] = [
     severity: 'counted',
     or: 'outright',
     because: 'going-on-safer',
+  },
+  // Where a standard has no milder grade for it, its own grade holds.
+  {
+    of: ['reversing.looking-back'],
+    option: { 'reverse-look': ['look-back'] },
+    as: 'base',
+    severity: 'counted',
+    or: 'outright',
+    because: 'head-not-turned',
   },
 ];
 
@@ -147,13 +159,6 @@ const raises: readonly AdviserRule[] = [
     because: 'mirrors-useless',
   },
   {
-    of: ['reversing.looking-back'],
-    option: { 'reverse-look': ['look-back'] },
-    as: 'at-least',
-    severity: 'outright',
-    because: 'head-not-turned',
-  },
-  {
     of: ['emergency-stop.footwork'],
     when: { which: ['clutch-first'] },
     option: { 'emergency-footwork': ['together', 'brake-first'] },
@@ -188,14 +193,21 @@ const lowers: readonly AdviserRule[] = [
     severity: 'nothing',
     because: 'mirrors-back-in-time',
   },
-  {
-    of: ['reversing.accuracy', 'reversing.control', 'reversing.shunt', 'stopping.*'],
+  // Where a correction costs a fault by the standard, it is one, however well it was done.
+  ...(
+    [
+      [['reversing.accuracy', 'reversing.control', 'reversing.shunt'], { shunt: ['free', notSettled] }],
+      [['stopping.*'], {}],
+    ] as const
+  ).map(([of, option]): AdviserRule => ({
+    of,
     when: { righted: ['looked'] },
+    option,
     as: 'at-most',
     severity: 'nothing',
     or: 'counted',
     because: 'put-right-at-once',
-  },
+  })),
   {
     of: ['crossings.side-road'],
     when: { which: ['unsafe'] },

@@ -52,7 +52,7 @@ const whyForLearner = ({ why }: { readonly why?: Why | undefined }) =>
 
 /** What was answered about it goes along, what the adviser made of that does not: the grade is the instructor's. */
 const markForLearner = (mark: Mark): Mark => ({
-  ...only(mark, 'id', 'item', 'grade', 'firstGrade', 'atMs', 'exercise', 'note', 'measured', 'look'),
+  ...only(mark, 'id', 'item', 'grade', 'firstGrade', 'atMs', 'exercise', 'note', 'measured', 'look', 'step'),
   ...(mark.place && { place: only(mark.place, 'lat', 'lon') }),
   ...(mark.advice && { advice: { answers: mark.advice.answers, proposed: 'none' } }),
   ...(mark.detected && { detected: { run: '', ...only(mark.detected, 'fromMs', 'toMs') } }),

@@ -25,6 +25,8 @@ export interface Mark {
   readonly place?: { readonly lat: number; readonly lon: number } | undefined;
   /** The expected look that was missed, by its code. */
   readonly look?: string | undefined;
+  /** The step of its item's sequence that was missed, by its name. */
+  readonly step?: string | undefined;
   /** What sensors saw, in milliseconds of the clock of the car. */
   readonly detected?: { readonly run: string; readonly fromMs: number; readonly toMs: number } | undefined;
   readonly by: string;

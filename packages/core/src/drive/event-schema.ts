@@ -124,6 +124,14 @@ export const eventBodies = {
     clockMs: { ...count, description: 'What the clock of the car showed at this moment, in milliseconds.' },
     retest: { ...flag, description: 'Its exercises repeat ones that were failed on an earlier test.' },
   }),
+  'missed-step': event(
+    'Which step of its sequence a mark is about; the last word on a mark holds.',
+    ['target', 'step'],
+    {
+      target,
+      step: { ...text, description: 'A step of the sequence of the item, by its name.' },
+    },
+  ),
   place: event('Where a mark was made, as somebody says; the last word on a mark holds.', ['target', 'lat', 'lon'], {
     target,
     lat: { type: 'number', minimum: -90, maximum: 90, description: 'Degrees of latitude.' },

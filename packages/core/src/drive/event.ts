@@ -42,6 +42,7 @@ export type MarkEvent = EventOf<'mark'>;
 export type StrikeEvent = EventOf<'strike'>;
 export type RegradeEvent = EventOf<'regrade'>;
 export type PlaceEvent = EventOf<'place'>;
+export type MissedStepEvent = EventOf<'missed-step'>;
 export type CheckEvent = EventOf<'check'>;
 export type AdviceEvent = EventOf<'advice'>;
 

@@ -35,6 +35,18 @@ describe('folding a log', () => {
     );
   });
 
+  it('holds the last word on which step of a sequence a mark is about', () => {
+    const log = logOf([
+      [0, start('sequence-checklist')],
+      [2, { type: 'mark', item: 'junctions.turn-across', grade: 'not-yet' }, 'turn'],
+      [2.1, { type: 'missed-step', target: 'turn', step: 'signal' }],
+      [2.2, { type: 'missed-step', target: 'turn', step: 'blind spot' }, 'last'],
+    ]);
+    expect(foldDrive(log).marks[0]?.step).toBe('blind spot');
+    const taken = [...log, ...logOf([[3, { type: 'strike', target: 'last', undo: true }]], 'phone')];
+    expect(foldDrive(taken).marks[0]?.step).toBe('signal');
+  });
+
   it('keeps a struck mark with its reason, and counts it for nothing', () => {
     const drive = foldDrive(
       logOf([

@@ -1,4 +1,4 @@
-import type { AdviceEvent, CheckEvent, DriveEvent, PlaceEvent, RegradeEvent } from './event';
+import type { AdviceEvent, CheckEvent, DriveEvent, MissedStepEvent, PlaceEvent, RegradeEvent } from './event';
 import { compareEvents } from './event-order';
 import { doublesAmong, withoutRepeats } from './doubles';
 import { sameOnce } from './same-once';
@@ -47,6 +47,7 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     grades: lastByTarget<RegradeEvent>(standing, 'regrade'),
     advice: lastByTarget<AdviceEvent>(standing, 'advice'),
     places: lastByTarget<PlaceEvent>(standing, 'place'),
+    steps: lastByTarget<MissedStepEvent>(standing, 'missed-step'),
   };
   const settledPins = new Set<string>();
   for (const event of standing) if (event.type === 'mark' && event.pin) settledPins.add(event.pin);
@@ -175,7 +176,7 @@ function toNote({ id, atMs, target, private: own, by }: Extract<DriveEvent, { ty
   return { id, atMs, text, target, private: own ?? false, by };
 }
 
-function lastByTarget<E extends RegradeEvent | AdviceEvent | PlaceEvent>(
+function lastByTarget<E extends RegradeEvent | AdviceEvent | PlaceEvent | MissedStepEvent>(
   standing: readonly DriveEvent[],
   type: E['type'],
 ): ReadonlyMap<string, E> {

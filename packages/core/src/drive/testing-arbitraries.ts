@@ -122,7 +122,7 @@ export const anyLog: fc.Arbitrary<readonly DriveEvent[]> = fc
   .chain((entries) => fc.tuple(fc.constant(entries), fc.boolean()))
   .map(([entries, briefing]) => [
     stamp(
-      { type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 3 }, ...(briefing && { briefing }) },
+      { type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 4 }, ...(briefing && { briefing }) },
       'id-start',
       'front',
       0,

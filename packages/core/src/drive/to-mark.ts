@@ -1,4 +1,4 @@
-import type { AdviceEvent, DriveEvent, MarkEvent, PlaceEvent, RegradeEvent } from './event';
+import type { AdviceEvent, DriveEvent, MarkEvent, MissedStepEvent, PlaceEvent, RegradeEvent } from './event';
 import { spanAt, type Advised, type Mark, type Span, type Struck } from './drive';
 
 /** What the rest of the log says of a mark. */
@@ -9,12 +9,13 @@ export interface Lasting {
   readonly grades: ReadonlyMap<string, RegradeEvent>;
   readonly advice: ReadonlyMap<string, AdviceEvent>;
   readonly places: ReadonlyMap<string, PlaceEvent>;
+  readonly steps: ReadonlyMap<string, MissedStepEvent>;
 }
 
 /** A mark as it holds: with the grade, the reason and the place that were given to it later, at the moment of its pin. */
 export function toMark(
   event: MarkEvent,
-  { byId, spans, endMs, grades, advice, places }: Lasting,
+  { byId, spans, endMs, grades, advice, places, steps }: Lasting,
   struck: Struck | undefined,
 ): Mark {
   const pin = event.pin === undefined ? undefined : byId.get(event.pin);
@@ -34,6 +35,7 @@ export function toMark(
     advice: toAdvised(advice.get(event.id)),
     place: toPlace(places.get(event.id)),
     look: event.look,
+    step: steps.get(event.id)?.step,
     detected: event.detected,
     by: event.by,
     device: event.device,

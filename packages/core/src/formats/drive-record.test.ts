@@ -9,7 +9,7 @@ const record = (events: DriveRecord['events']): DriveRecord => ({
   format: 'jasperwren-drive',
   formatVersion: 1,
   driveId: 'drive',
-  standard: { id: 'tally', version: 3 },
+  standard: { id: 'tally', version: 4 },
   events,
 });
 const problems = (value: unknown) => {

@@ -74,7 +74,7 @@ export function driveTable(standard: EffectiveStandard, drive: Drive): readonly 
             unit: mark.measured === undefined ? '' : (found?.item.measured?.unit ?? ''),
             section: span?.section ?? '',
             exercise: mark.exercise ?? '',
-            text: mark.note ?? '',
+            text: [mark.step, mark.note].filter(Boolean).join('; '),
             struck: whyCode(mark.struck?.why),
           },
         ] as const;

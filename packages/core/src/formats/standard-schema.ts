@@ -59,6 +59,11 @@ const exercise = object(
     manoeuvre: { enum: manoeuvres },
     side: { enum: ['left', 'right'] },
     script: words,
+    usual: object({
+      fromS: { type: 'number', minimum: 1 },
+      toS: { type: 'number', minimum: 1 },
+      provenance: { $ref: '#/$defs/provenance' },
+    }),
     startsAt: { enum: clockTriggers },
     endsWhen: text,
     looks: listOf(object({ code, name: text, item: text }), 20),

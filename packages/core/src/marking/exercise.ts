@@ -1,3 +1,5 @@
+import type { Provenance } from './provenance';
+
 /** What a car does in an exercise. */
 export const manoeuvres = ['slope', 'quick-stop', 'bay-forward', 'bay-reverse', 'turn'] as const;
 export type Manoeuvre = (typeof manoeuvres)[number];
@@ -20,6 +22,8 @@ export interface Exercise {
   readonly name: string;
   /** What the learner is to do, in a sentence or two. */
   readonly task?: string;
+  /** How long it usually takes, in seconds: advice beside its clock, which nothing depends on. */
+  readonly usual?: { readonly fromS: number; readonly toS: number; readonly provenance: Provenance };
   /** When its clock starts. */
   readonly clockStarts?: string;
   /** Codes of the items it can bring, besides those that name it as theirs; the likeliest first. */

@@ -9,7 +9,7 @@ import type { EffectiveStandard } from './standard';
 import { attemptsYard, tally, templates, timedYard } from './testing-standards';
 import { anyLogUnder, anyStandard } from './testing-arbitraries';
 import { judgeUnder } from './compare/translate';
-import { conflictSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
+import { conflictSentence, failedAttemptWords, verdictSentence } from '@jasperwren/words/marking/verdict';
 
 const judge = (standard: EffectiveStandard, log: readonly DriveEvent[]) => judgeDrive(standard, foldDrive(log));
 const exercise = (code: string): EventBody => ({ type: 'section', section: 'exercise', exercise: code });
@@ -203,6 +203,14 @@ describe('attempts at an exercise', () => {
     expect(verdictSentence(attemptsYard, verdict)).toBe(
       'No result yet: no successful attempt at alley dock left. So far: would pass, no faults.',
     );
+  });
+
+  it('are all told, also the first that failed by the instructor’s word', () => {
+    const verdict = dock(exercise('alley-left'), failed, exercise('alley-left'), failed);
+    expect(failedAttemptWords(attemptsYard, verdict).map(({ words }) => words)).toEqual([
+      'Alley dock left: said by the instructor.',
+      'Alley dock left: said by the instructor.',
+    ]);
   });
 
   it('say nothing outside an exercise', () => {

@@ -115,6 +115,9 @@ export function gradesOf(standard: Pick<Standard, 'grades'>, item: Item): readon
   return item.grades ? standard.grades.filter((grade) => item.grades?.includes(grade.code)) : standard.grades;
 }
 
+/** The points that one mark of this item and grade is worth; 0 where the standard counts none. */
+export const pointsOf = (item: Item, grade: Grade): number => (item.points?.[grade.code] ?? grade.points)?.value ?? 0;
+
 /** Whether a limit over exercises holds for this one, alone or as for every other. */
 export function coversExercise({ scope }: Limit, exercise: string): boolean {
   return scope.kind === 'exercise' && (scope.exercise ?? exercise) === exercise;
@@ -153,7 +156,7 @@ function drawOn(limit: Limit, category: Category, item: Item, grade: Grade, slot
   const { measure, scope } = limit;
   if (!countsMarks(measure) || !measure.grades.includes(grade.code)) return [];
   if (measure.items && !measure.items.includes(item.code)) return [];
-  const amount = measure.kind === 'count' ? 1 : ((item.points?.[grade.code] ?? grade.points)?.value ?? 0);
+  const amount = measure.kind === 'count' ? 1 : pointsOf(item, grade);
   if (amount <= 0) return [];
   const within = (own: string | undefined, only: string | undefined) =>
     own !== undefined && (only ?? own) === own ? [{ slot: slots.slot(limit, own), limit, amount }] : [];

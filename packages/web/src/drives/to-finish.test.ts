@@ -11,7 +11,7 @@ const drive = (id: string, more: Partial<DriveSummary> = {}): DriveSummary => ({
   learnerId: 'ada',
   learnerName: 'Ada',
   instructorName: 'Bo',
-  standard: { id: 'tally', version: 3, name: 'Tally' },
+  standard: { id: 'tally', version: 4, name: 'Tally' },
   startedAt: '2026-11-25T09:00:00Z',
   phase: 'ended',
   drivenMs: 0,

@@ -1,5 +1,6 @@
 import type { Amount, ScopeName } from '@jasperwren/core/marking/result-detail';
-import type { LimitMeasure } from '@jasperwren/core/marking/standard';
+import { pointsOf } from '@jasperwren/core/marking/rules';
+import type { Grade, Item, LimitMeasure } from '@jasperwren/core/marking/standard';
 import { joinWords } from '../lists';
 import { wordsOf } from '../words';
 
@@ -22,6 +23,7 @@ export const resource = {
   looks_other: '{{count}} looks',
   faults_one: '{{count}} fault',
   faults_other: '{{count}} faults',
+  takes: ', {{points}}',
   seconds: '{{seconds}} s',
   minutes: '{{minutes}} min',
   minutesAndSeconds: '{{minutes}} min {{seconds}} s',
@@ -49,6 +51,12 @@ export const resource = {
 } as const;
 
 const t = wordsOf('marking-amounts', resource);
+
+/** That a mark of this grade takes so many points: ", 4 points"; nothing where it takes none. */
+export function pointsWords(item: Item, grade: Grade): string {
+  const points = pointsOf(item, grade);
+  return points > 0 ? t('takes', { points: t('points', { count: points }) }) : '';
+}
 
 /** "1 serious fault and 2 driving faults", "12 points", "95 s". */
 export function amountWords(amount: Amount): string {

@@ -20,7 +20,7 @@ describe('a suggested grade', () => {
   it('names what it could also pass as, and that there may be no fault', () => {
     const stalled = propose(tally, 'controls.stalled', { 'held-up': 'no', righted: 'looked' });
     expect(proposalSentence(stalled)).toBe(
-      'No fault: no one was held up and the car was restarted with the proper checks. Or driving fault.',
+      'Driving fault: no one was held up and the car was restarted with the proper checks.',
     );
   });
 

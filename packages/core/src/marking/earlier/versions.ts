@@ -1,4 +1,5 @@
 import type { Standard } from '../standard';
+import { beforeContent } from './content';
 import { inEarlierNames } from './names';
 import { templates } from '../templates';
 
@@ -23,19 +24,21 @@ const withoutCourse = (standard: Standard): Standard => {
 };
 
 /** The templates that shipped before courses and today's names came; a later one never was without them. */
-const first: readonly Standard[] = templates.filter(({ id }) =>
-  [
-    'tally',
-    'graded',
-    'minor-major',
-    'points-off',
-    'strikes',
-    'timed-yard',
-    'attempts-yard',
-    'reversing-area',
-    'sequence-checklist',
-  ].includes(id),
-);
+const first: readonly Standard[] = templates
+  .map(beforeContent)
+  .filter(({ id }) =>
+    [
+      'tally',
+      'graded',
+      'minor-major',
+      'points-off',
+      'strikes',
+      'timed-yard',
+      'attempts-yard',
+      'reversing-area',
+      'sequence-checklist',
+    ].includes(id),
+  );
 
 const beforeCourses = first.filter(({ course }) => course).map(withoutCourse);
 const beforeNames = [...first.filter(({ course }) => !course), ...beforeCourses].map(inEarlierNames);
@@ -51,6 +54,7 @@ const withoutFailedAttempts = (standard: Standard): Standard => ({
 
 /** Versions that shipped before: a drive is judged for ever by the version it was marked under. */
 const earlierVersions: readonly Standard[] = [
+  ...first.filter((standard) => !templates.includes(standard)),
   ...beforeCourses,
   ...beforeNames,
   ...beforeNames.filter(({ id }) => id === 'attempts-yard').map(withoutFailedAttempts),

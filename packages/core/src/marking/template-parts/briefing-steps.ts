@@ -40,6 +40,20 @@ export const bayNumber: BriefingStep = {
 
 const parts = (names: readonly string[]): readonly BriefingPart[] => names.map((name) => ({ name }));
 
+/** Glasses or lenses that the licence asks for. */
+export const glasses: BriefingStep = {
+  kind: 'confirm',
+  code: 'glasses',
+  name: 'Glasses',
+  task: 'See whether the licence asks for glasses or lenses, and that they are worn.',
+};
+
+/** The same as `riders`, where a passenger has to be of an age. */
+export const ridersOfAge: BriefingStep = {
+  ...riders,
+  task: 'Say who sits in the back: 16 or older, where your authority asks for an age. Agree who hears the result.',
+};
+
 /** A walk round the car. */
 export const outsideCheck: BriefingStep = {
   kind: 'checklist',

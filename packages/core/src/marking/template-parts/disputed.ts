@@ -28,6 +28,11 @@ const matters = {
     { third: 'The third time fails', 'more-than-three': 'More than three fail' },
   ],
   'brake-speed': ['Speed for the emergency brake', { '20-30': '20 to 30 km/h', '20-25': '20 to 25 km/h' }],
+  'rolling-brake': [
+    'Parking brake while the car still rolls in',
+    { counts: 'Counts a demerit', fails: 'Fails the exercise' },
+  ],
+  'finish-order': ['Finish out of order', { counts: 'Counts a demerit', fails: 'Fails the exercise' }],
   'a-line': [
     'Stopping with the front at the A line',
     { 'up-to': 'Up to the markers, never through, kept left', between: 'Between the markers' },

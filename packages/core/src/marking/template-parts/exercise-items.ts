@@ -11,6 +11,8 @@ const reverse = [
   'reversing.contact',
 ];
 
+const hillParking = ['stopping.hill-parking', 'stopping.securing', 'controls.parking-brake'];
+
 /** What an exercise shows, by its code: behaviours of the catalogue, the likeliest first (common practice). */
 const shows: Readonly<Record<string, readonly string[]>> = {
   'parallel-park': reverse,
@@ -28,7 +30,14 @@ const shows: Readonly<Record<string, readonly string[]>> = {
   ],
   'hill-start': ['moving-off.hill', 'moving-off.blind-spot', 'controls.clutch', 'controls.stalled'],
   incline: ['moving-off.hill', 'controls.clutch', 'controls.stalled'],
-  'hill-park': ['stopping.hill-parking', 'stopping.securing', 'controls.parking-brake'],
+  'hill-park': hillParking,
+  'hill-park-up-kerb': hillParking,
+  'hill-park-down-kerb': hillParking,
+  'hill-park-up': hillParking,
+  'hill-park-down': hillParking,
+  'final-park': ['stopping.place', 'stopping.securing', 'controls.parking-brake'],
+  'quick-stop': ['emergency-stop.reaction', 'emergency-stop.control', 'emergency-stop.moving-on'],
+  'forward-park': ['yard.obstacle', 'stopping.place', 'controls.steering'],
 };
 
 /** The exercises, each with the items of these categories that it can bring. */

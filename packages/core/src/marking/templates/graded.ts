@@ -26,7 +26,13 @@ const categories: readonly Category[] = [
     'ancillary',
   ]),
   fromCatalogue('moving-off', ['observation', 'blind-spot', 'signal', 'timing', 'control', 'hill']),
-  fromCatalogue('mirrors', ['before-signal', 'before-direction', 'before-speed', 'blind-spot']),
+  fromCatalogue('mirrors', [
+    'before-signal',
+    'before-direction',
+    'before-speed',
+    'blind-spot',
+    ['rolling', { name: 'Mirrors on the straight' }],
+  ]),
   fromCatalogue('signals', ['missed', 'timing', 'misleading', 'cancelling']),
   fromCatalogue('position', ['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way'], 'Place on the road'),
   fromCatalogue('speed', ['limit', 'conditions', 'slow', 'hesitation'], 'Pace'),
@@ -54,7 +60,7 @@ const categories: readonly Category[] = [
 /** Three grades: noted, counted against four limits, and outright; with an oral part before the drive. */
 export const graded: Standard = {
   id: 'graded',
-  version: 3,
+  version: 4,
   name: 'Graded marks',
   summary: 'Errors are graded 1 to 3; grade 2 adds up in all, by area and by item, a single grade 3 fails.',
   trafficSide: 'left',

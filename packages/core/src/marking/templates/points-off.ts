@@ -1,4 +1,5 @@
 import { commonPractice, houseDefault } from '../provenance';
+import type { Exercise } from '../exercise';
 import type { Category, Standard } from '../standard';
 import { cockpitDrill, documents, outsideCheck, usualEndings } from '../template-parts/briefing-steps';
 import { settled } from '../template-parts/disputed';
@@ -91,7 +92,24 @@ const categories: readonly Category[] = [
       ['side-road', orOut(10)],
     ],
   ),
-  at(2, 'stopping', ['place', 'preparing', 'control', 'securing'], [['doors', off(4)]]),
+  at(
+    2,
+    'stopping',
+    ['place', 'preparing', 'control', 'securing'],
+    [
+      ['doors', off(4)],
+      ['hill-parking', off(4)],
+    ],
+  ),
+  fromCatalogue(
+    'emergency-stop',
+    [
+      ['reaction', off(4)],
+      ['control', off(4)],
+      ['moving-on', off(4)],
+    ],
+    'Quick stop',
+  ),
   at(
     2,
     'reversing',
@@ -106,14 +124,40 @@ const categories: readonly Category[] = [
   fromCatalogue('yard', [['obstacle', { name: 'Knocking a cone', grades: ['out'] }]], 'Cones'),
 ];
 
+const thenSecure = 'Then the parking brake, P or a gear, and the engine off.';
+
+/** The four cases of kerb and gradient: a car that rolls is to come to rest against the kerb or leave the road (common practice). */
+const hillParking: readonly Exercise[] = [
+  {
+    code: 'hill-park-up-kerb',
+    name: 'Hill parking, uphill with a kerb',
+    task: `Stop at the kerb and turn the wheels away from it, so that it holds the car. ${thenSecure}`,
+  },
+  {
+    code: 'hill-park-down-kerb',
+    name: 'Hill parking, downhill with a kerb',
+    task: `Stop at the kerb and turn the wheels towards it. ${thenSecure}`,
+  },
+  {
+    code: 'hill-park-up',
+    name: 'Hill parking, uphill without a kerb',
+    task: `Stop at the edge and turn the wheels towards it, away from traffic. ${thenSecure}`,
+  },
+  {
+    code: 'hill-park-down',
+    name: 'Hill parking, downhill without a kerb',
+    task: `Stop at the edge and turn the wheels towards it, away from traffic. ${thenSecure}`,
+  },
+];
+
 /** Counts down from 100; some errors disqualify at once. */
 export const pointsOff: Standard = {
   id: 'points-off',
-  version: 3,
+  version: 4,
   name: 'Points off',
   summary: 'Everybody starts at 100 points, each error takes some away, and a few disqualify at once.',
   trafficSide: 'right',
-  units: 'metric',
+  units: 'imperial',
   length: { totalMin: houseDefault(25, 'A usual length; set it to what your authority drives.') },
   startScore: commonPractice(100),
   grades: [
@@ -156,15 +200,23 @@ export const pointsOff: Standard = {
   ],
   caps: [],
   requirements: [
-    { kind: 'driving-time', atLeastMin: houseDefault(15, 'A shorter drive says too little to stand for a test.') },
+    { kind: 'driving-time', atLeastMin: houseDefault(5, 'A whole test may last under ten minutes; less is no test.') },
   ],
   exercises: withItems(categories, [
     {
       code: 'straight-reverse',
       name: 'Reverse in the lane',
-      task: 'Reverse straight within the lane, turned to look back.',
+      task: 'Reverse straight for 50 ft (15 m) within the lane, turned to look back.',
     },
     { code: 'parallel-park', name: 'Parallel park', task: 'Park between the cones without touching one.' },
+    { code: 'forward-park', name: 'Forward park', task: 'Drive forward in between the cones and stop straight.' },
+    { code: 'turn-in-road', name: 'Three-point turn', task: 'Turn the car round in the road, in three movements.' },
+    {
+      code: 'quick-stop',
+      name: 'Quick stop',
+      task: 'At 20 mph (32 km/h), stop quickly and straight on the signal, then look round before moving on.',
+    },
+    ...hillParking,
   ]),
   questions: [],
   briefing: [documents, outsideCheck, cockpitDrill(categories, 'doors')],

@@ -75,7 +75,7 @@ const categories: readonly Category[] = [
 /** Reversing a trailer or a large vehicle through markers into a bay. */
 export const reversingArea: Standard = {
   id: 'reversing-area',
-  version: 4,
+  version: 5,
   name: 'Reversing area',
   summary: 'One reverse with a trailer or a large vehicle, with two pull-forwards and one look from outside.',
   trafficSide: 'left',
@@ -169,6 +169,8 @@ export const reversingArea: Standard = {
       looks: [
         { code: 'all-round', name: 'All round before reversing', item: 'reverse.look' },
         { code: 'mirrors', name: 'Both mirrors while reversing', item: 'reverse.look' },
+        { code: 'right-mirror', name: 'Along the way: twice in the right mirror', item: 'reverse.look' },
+        { code: 'left-mirror', name: 'Along the way: once in the left mirror', item: 'reverse.look' },
       ],
     },
   ]),

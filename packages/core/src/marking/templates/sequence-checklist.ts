@@ -1,11 +1,19 @@
 import { commonPractice, houseDefault } from '../provenance';
 import type { Standard } from '../standard';
-import { callCheck, cockpitDrill, documents, eyesight, usualEndings } from '../template-parts/briefing-steps';
+import {
+  bayNumber,
+  callCheck,
+  cockpitDrill,
+  documents,
+  eyesight,
+  glasses,
+  usualEndings,
+} from '../template-parts/briefing-steps';
 import { settled } from '../template-parts/disputed';
 import { withItems } from '../template-parts/exercise-items';
 import { each, fromCatalogue } from '../template-parts/from-catalogue';
 
-const look = ['mirror', 'signal', 'blind spot'];
+const look = ['mirror', 'signal', 'blind spot', 'position'];
 
 /** Competences in checked sequences, each satisfactory or not, however often it went wrong. */
 const categories = [
@@ -60,7 +68,7 @@ const categories = [
 /** Every turn and lane change as a checked sequence. */
 export const sequenceChecklist: Standard = {
   id: 'sequence-checklist',
-  version: 3,
+  version: 4,
   name: 'Sequence checklist',
   summary: 'A list of competences, each shown in its sequence or not yet; a few may be left to practise.',
   trafficSide: 'right',
@@ -118,9 +126,15 @@ export const sequenceChecklist: Standard = {
   ],
   exercises: withItems(categories, [
     { code: 'parallel-park', name: 'Parallel park', task: 'Park beside the kerb in reverse.' },
+    {
+      code: 'hill-park',
+      name: 'Hill parking',
+      task: 'Stop on the hill: parking brake, wheels turned, P or a gear, engine off.',
+    },
+    { code: 'final-park', name: 'Final park', task: 'Park where the test began and leave the car secured.' },
   ]),
   questions: [],
-  briefing: [documents, eyesight, callCheck, cockpitDrill(categories, 'seat')],
+  briefing: [documents, bayNumber, eyesight, glasses, callCheck, cockpitDrill(categories, 'seat')],
   endings: usualEndings,
   options: [
     settled('signal-need', 'always', 'The signal is a step of every sequence.'),

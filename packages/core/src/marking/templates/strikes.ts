@@ -3,7 +3,7 @@ import type { Category, ErrorClass, Limit, Standard } from '../standard';
 import { cockpitDrill, documents, eyesight, outsideCheck, usualEndings } from '../template-parts/briefing-steps';
 import { settled } from '../template-parts/disputed';
 import { withItems } from '../template-parts/exercise-items';
-import { each, fromCatalogue } from '../template-parts/from-catalogue';
+import { each, fromCatalogue, itemFor } from '../template-parts/from-catalogue';
 
 const classes: readonly ErrorClass[] = [
   { code: 'observation', name: 'Observation checks' },
@@ -41,7 +41,18 @@ const categories: readonly Category[] = [
     'controls',
     each(['clutch', 'footbrake', 'gears', 'parking-brake', 'steering', 'stalled', 'lights'], of('handling')),
   ),
-  fromCatalogue('position', each(['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way'], of('line'))),
+  {
+    ...fromCatalogue('position', []),
+    items: [
+      ...fromCatalogue('position', each(['normal', 'lanes', 'lane-change', 'bends', 'own-side', 'one-way'], of('line')))
+        .items,
+      itemFor('position.near-side', 'position.normal', {
+        ...of('line'),
+        letter: 'E',
+        name: 'Keeping to the near side',
+      }),
+    ],
+  },
   fromCatalogue('speed', each(['limit', 'conditions', 'school-zone', 'slow', 'hesitation'], of('speed'))),
   fromCatalogue('junctions', [
     ['approach', of('speed')],
@@ -57,7 +68,10 @@ const categories: readonly Category[] = [
   ]),
   fromCatalogue('signs', each(['lights', 'amber', 'signs', 'markings', 'controllers', 'railway'], of('rules'))),
   fromCatalogue('fast-roads', [['joining', of('speed')], ...each(['lane', 'overtaking', 'leaving'], of('line'))]),
-  fromCatalogue('clearance', each(['parked', 'vulnerable', 'following'], of('line'))),
+  fromCatalogue('clearance', [
+    ...each(['parked', 'vulnerable', 'following'], of('line')),
+    ['queue', { ...of('line'), name: 'Half a car’s gap when stopped behind another' }],
+  ]),
   fromCatalogue('meeting', each(['holding-back', 'crossing-path'], of('rules'))),
   fromCatalogue('crossings', [
     ['approach', of('speed')],
@@ -76,7 +90,7 @@ const categories: readonly Category[] = [
 /** Each class of error has an allowance of its own; one strike more fails. */
 export const strikes: Standard = {
   id: 'strikes',
-  version: 3,
+  version: 4,
   name: 'Strikes',
   summary: 'Errors are sorted into classes, each with its own allowance; one strike beyond any of them fails.',
   trafficSide: 'right',

@@ -1,6 +1,13 @@
 import { commonPractice, houseDefault, published } from '../provenance';
 import type { Category, Standard } from '../standard';
-import { askedAtRest, cockpitDrill, documents, eyesight, riders, usualEndings } from '../template-parts/briefing-steps';
+import {
+  askedAtRest,
+  cockpitDrill,
+  documents,
+  eyesight,
+  ridersOfAge,
+  usualEndings,
+} from '../template-parts/briefing-steps';
 import { settled } from '../template-parts/disputed';
 import { withItems } from '../template-parts/exercise-items';
 import { fromCatalogue } from '../template-parts/from-catalogue';
@@ -50,10 +57,13 @@ const categories: readonly Category[] = [
   fromCatalogue('reversing', ['observation', 'looking-back', 'waiting', 'control', 'accuracy', 'contact', 'shunt']),
 ];
 
+/** A manoeuvre that takes longer than this was not well set up (common practice); nothing depends on it. */
+const usual = { fromS: 180, toS: 240, provenance: { kind: 'common practice' } } as const;
+
 /** Driving faults are counted, serious and dangerous ones fail at once. */
 export const tally: Standard = {
   id: 'tally',
-  version: 3,
+  version: 4,
   name: 'Tally',
   summary: 'Driving faults are added up; a single serious or dangerous fault ends the chance of a pass.',
   trafficSide: 'left',
@@ -144,16 +154,19 @@ export const tally: Standard = {
       code: 'parallel-park',
       name: 'Parallel park',
       task: 'Draw up beside a parked car and reverse in behind it, within two car lengths.',
+      usual,
     },
     {
       code: 'right-pull-up',
       name: 'Pull up on the right',
       task: 'Pull up on the right, reverse two car lengths, and rejoin the road.',
+      usual,
     },
     {
       code: 'bay',
       name: 'Bay park',
       task: 'Reverse in and drive out, or drive in and reverse out, between the lines.',
+      usual,
     },
     { code: 'emergency-stop', name: 'Emergency stop', task: 'On the signal stop promptly, straight and in control.' },
     { code: 'hill-start', name: 'Hill start', task: 'Stop on the hill and move off without rolling.' },
@@ -176,7 +189,7 @@ export const tally: Standard = {
   ],
   briefing: [
     documents,
-    riders,
+    ridersOfAge,
     eyesight,
     askedAtRest(['checks.tell'], 'One safety check, explained with the engine off.'),
     cockpitDrill(categories, 'doors'),

@@ -20,7 +20,7 @@ const exercises: readonly Exercise[] = [
   {
     code: 'slope',
     name: 'Slope',
-    task: 'Stop on the slope and move off again without rolling back, inside the lines.',
+    task: 'Stop on the slope and move off again without rolling back, inside the lines. Advice: about 1,500 rpm.',
     clockStarts: 'on the slope',
     manoeuvre: 'slope',
     startsAt: 'entry',
@@ -44,7 +44,7 @@ const exercises: readonly Exercise[] = [
   {
     code: 'angle-bay',
     name: 'Angle bay at 60 degrees',
-    task: 'Drive into the slanted bay; parking brake once the car has stopped.',
+    task: 'Drive into the slanted bay, no faster than 20 km/h between exercises (advice); parking brake once the car has stopped.',
     clockStarts: 'with the right indicator',
     manoeuvre: 'bay-forward',
     startsAt: 'right-indicator',
@@ -132,6 +132,26 @@ const inBay = [
   ['L', 'line', 'yard.line', 'Line touched or parked outside', { ...failOnly, sensors: ['line', 'parked-outside'] }],
 ] as const;
 
+/** Where the parking brake goes on once the car stands: what was left out is named by its step. */
+const secured = inBay.map((row) =>
+  row[1] === 'in-gear'
+    ? ([
+        'W',
+        'in-gear',
+        'stopping.securing',
+        'Not secured after stopping',
+        { ...row[4], sequence: ['parking brake', 'P'] },
+      ] as const)
+    : row,
+);
+const brakeOnEntering = [
+  'E',
+  'brake-entering',
+  'controls.parking-brake',
+  'Parking brake while entering',
+  demeritOnly,
+] as const;
+
 const whole: readonly Item[] = [
   itemFor('whole.overspeed', 'yard.overspeed', {
     ...failOnly,
@@ -186,6 +206,7 @@ const categories: readonly Category[] = [
     ['F', 'footwork', 'emergency-stop.footwork', 'Clutch before brake', { sensors: ['clutch-first'] }],
     ['O', 'look', 'emergency-stop.moving-on', 'Moved on without a look', demeritOnly],
     ['L', 'line', 'yard.line', 'Line touched', { ...failOnly, sensors: ['line'] }],
+    ['T', 'before-tone', 'emergency-stop.reaction', 'Braked before the tone', {}],
   ]),
   forExercise('angle-bay', 'Angle bay', 'A', [
     ['H', 'head-check', 'mirrors.blind-spot', 'No head check', demeritOnly],
@@ -197,7 +218,7 @@ const categories: readonly Category[] = [
       { ...demeritOnly, sensors: ['early-brake'] },
     ],
     ['X', 'extra', 'reversing.shunt', 'Reversed to correct', { ...demeritOnly, sensors: ['extra-reverse'] }],
-    ...inBay,
+    ...secured,
   ]),
   forExercise('garage-bay', 'Garage bay', 'G', [
     [
@@ -215,11 +236,13 @@ const categories: readonly Category[] = [
       { ...failOnly, sensors: ['late-extra-reverse'] },
     ],
     ...inBay,
+    brakeOnEntering,
   ]),
   forExercise('parallel-bay', 'Parallel bay', 'P', [
     ['H', 'shoulder', 'mirrors.blind-spot', 'No left shoulder look before steering right', two],
     ['X', 'extra', 'reversing.shunt', 'Extra reverse', { ...demeritOnly, sensors: ['extra-reverse'] }],
-    ...inBay,
+    ...secured,
+    brakeOnEntering,
   ]),
   { code: 'whole', name: 'Whole yard', letter: 'Y', items: whole },
 ];
@@ -227,7 +250,7 @@ const categories: readonly Category[] = [
 /** Five exercises, each on a clock and on demerits. */
 export const timedYard: Standard = {
   id: 'timed-yard',
-  version: 4,
+  version: 5,
   name: 'Timed yard',
   summary: 'Five exercises in a closed yard, each with a clock and its demerits, and a clock over all of them.',
   trafficSide: 'right',
@@ -318,6 +341,14 @@ export const timedYard: Standard = {
     settled('engine-stops', 'third', 'The stricter reading, so that nobody is surprised.', {
       third: [{ kind: 'limit', limit: 'engine', allowed: 2 }],
       'more-than-three': [{ kind: 'limit', limit: 'engine', allowed: 3 }],
+    }),
+    settled('rolling-brake', 'counts', 'Put on early it stops nobody, and the next attempt shows it.', {
+      counts: [{ kind: 'grades', item: 'angle-bay.early-brake', grades: ['demerit'] }],
+      fails: [{ kind: 'grades', item: 'angle-bay.early-brake', grades: ['fail'] }],
+    }),
+    settled('finish-order', 'counts', 'Out of order the car is secured all the same.', {
+      counts: [{ kind: 'grades', item: 'whole.finish', grades: ['demerit'] }],
+      fails: [{ kind: 'grades', item: 'whole.finish', grades: ['fail'] }],
     }),
     settled('brake-speed', '20-30', 'The wider of the two windows.', {
       '20-30': [{ kind: 'bands', item: 'brake.speed', bands: brakeSpeed(30) }],

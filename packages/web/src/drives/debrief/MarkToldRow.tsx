@@ -40,6 +40,7 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
         <span className="muted">
           {' '}
           {grade?.name ?? mark.grade}
+          {mark.step && t('missedStep', { step: mark.step })}
           {part && t(partWords[part])}
         </span>
         {notes.map((note) => (

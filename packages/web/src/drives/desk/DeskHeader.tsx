@@ -120,7 +120,8 @@ function ExerciseClock({
 }) {
   const run = exerciseRuns(drive, nowMs).at(-1);
   if (!run) return null;
-  const name = standard.exercises.find(({ code }) => code === run.exercise)?.name ?? run.exercise;
+  const exercise = standard.exercises.find(({ code }) => code === run.exercise);
+  const name = exercise?.name ?? run.exercise;
   const allowedS = secondsAllowed(standard, run.exercise, run.retest);
   return (
     <button type="button" className={styles.section} onClick={onOpen} aria-label={t('exerciseName', { name })}>
@@ -128,6 +129,12 @@ function ExerciseClock({
       <b>
         {clockTime(run.timeMs)}
         {allowedS !== undefined && ` ${t('ofTime', { time: secondsWords(allowedS) })}`}
+        {allowedS === undefined && exercise?.usual && (
+          <span className="muted">
+            {' '}
+            {t('usually', { from: exercise.usual.fromS / 60, to: exercise.usual.toS / 60 })}
+          </span>
+        )}
       </b>
     </button>
   );

@@ -21,6 +21,7 @@ import { Directions, LiveRibbon, Receipt } from './DeskParts';
 import { DeskPanelView } from './DeskPanels';
 import { fetchAhead } from './fetch-ahead';
 import { Matrix } from './board/Matrix';
+import { MissedStep } from './MissedStep';
 import { RoomOfMark, SoFar } from './Rooms';
 import { SidePanel } from './SidePanel';
 import { useStorageRoom } from '../log/use-storage-room';
@@ -104,6 +105,7 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
       )}
       <footer className={styles.footer}>
         <Receipt meta={meta} drive={settled}>
+          {latest && <MissedStep standard={meta.standard} mark={latest} actions={actions} />}
           {latest && <RoomOfMark standard={meta.standard} verdict={verdict} mark={latest} />}
           {meta.standard.course && !drive.ended && <SoFar standard={meta.standard} verdict={verdict} glance />}
         </Receipt>

@@ -163,6 +163,11 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
       void write({ type: 'regrade', target: markId, grade, ...why });
       dispatch(done(t('gradeChangedGet', { get: rulesOf(standard).grades.get(grade)?.name ?? grade })));
     },
+    /** Says which step of its sequence was missed. */
+    missStep(markId: string, step: string): void {
+      void write({ type: 'missed-step', target: markId, step });
+      tell(t('missedStep', { step }));
+    },
     /** Says where a fault was made. */
     place(markId: string, place: Place): void {
       void write({ type: 'place', target: markId, ...place });

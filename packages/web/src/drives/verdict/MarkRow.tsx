@@ -9,6 +9,7 @@ import type { Mark } from '@jasperwren/core/drive/drive';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { pointsWords } from '@jasperwren/words/marking/amounts';
 import { itemName } from '@jasperwren/words/marking/names';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -55,7 +56,9 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
         <b className={mark.struck ? styles.struck! : ''}>{name}</b>
         <div className="muted">
           {mark.struck ? removedWords(mark.struck) : grade?.name}
+          {!mark.struck && standard.startScore && item && grade && pointsWords(item, grade)}
           {first && !mark.struck && t('firstRecordedAsFirst', { first })}
+          {mark.step && t('missedStep', { step: mark.step })}
           {capped && t('overTheCapNotCounted')}
           {mark.by !== account.id && t('byNameOf', { nameOf: nameOf(mark.by) })}
         </div>

@@ -283,3 +283,21 @@ describe('the faults', () => {
     ]);
   });
 });
+
+it('lists an exercise whose last attempt failed as open until it is repeated', () => {
+  const failed: readonly Timed[] = [
+    [0, begin('alley-left')],
+    [20, { type: 'attempt', result: 'failed' }],
+    [30, end],
+  ];
+  const shown = (log: readonly Timed[]) =>
+    words(
+      html(
+        <CourseList sheets={at(attemptsYard, log, 60).sheets} shown={undefined} choosable>
+          {null}
+        </CourseList>,
+      ),
+    );
+  expect(shown(failed)).toContain('Alley dock left attempt failed, 0:30');
+  expect(shown([...failed, [40, begin('alley-left')], [55, end]])).toContain('Alley dock left done, 0:15');
+});

@@ -1,8 +1,9 @@
 import { t } from '@jasperwren/words/desk';
 import type { Pin } from '@jasperwren/core/drive/drive';
 import type { LikelyItem } from '@jasperwren/core/marking/likely';
-import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
+import { gradesOf, pointsOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Item, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import { pointsWords } from '@jasperwren/words/marking/amounts';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../base/hooks';
 import { clockTime, times } from '../../../ui/format';
@@ -103,6 +104,8 @@ interface RowProps {
 
 const MatrixRow = memo(function MatrixRow({ standard, item, under, keys, held, chosen, canMark, onMark }: RowProps) {
   const counts = held.split(',').map(Number);
+  // Where a score is counted down, each fault says what it takes.
+  const pointed = standard.startScore !== undefined;
   return (
     <div className={`${styles.row} ${chosen ? styles.chosenRow : ''}`} role="group" aria-label={item.name}>
       <div className={styles.label}>
@@ -121,9 +124,10 @@ const MatrixRow = memo(function MatrixRow({ standard, item, under, keys, held, c
             type="button"
             className={`${styles.cell} ${n > 0 ? styles[grade.sign] : ''}`}
             disabled={!canMark}
-            aria-label={`${item.name}: ${grade.name}${n > 0 ? t('nSoFar', { n }) : ''}`}
+            aria-label={`${item.name}: ${grade.name}${pointed ? pointsWords(item, grade) : ''}${n > 0 ? t('nSoFar', { n }) : ''}`}
             onClick={() => onMark(item.code, grade.code)}
           >
+            {pointed && pointsOf(item, grade) > 0 && <small className={styles.points}>{pointsOf(item, grade)}</small>}
             {n === 0 && <GradeSign sign={grade.sign} size={26} ghost />}
             {n > 0 &&
               n <= mostSigns &&
