@@ -85,7 +85,7 @@ async function everywhere() {
     { lessons: [{ start: `2099-01-0${drives}T09:00`, minutes: 60, goals }], version: 0 },
     'PUT',
   );
-  const sheet = { standardId: 'tally', standardVersion: 3, date: '2026-03-02', official: 'pass', centre, entries: [] };
+  const sheet = { standardId: 'tally', standardVersion: 4, date: '2026-03-02', official: 'pass', centre, entries: [] };
   await post(`/api/learners/${id}/sheets`, sheet);
   const { code } = await post<AccessCode>(`/api/learners/${id}/access`, { kind: 'code' });
   const own = testClient(server.address);

@@ -20,7 +20,7 @@ describe('the clock of a drive', () => {
       [4, { type: 'pin' }],
     ]);
     jest.setSystemTime(Date.UTC(2026, 4, 4, 9, 7));
-    resumeClock('b', log);
+    resumeClock('b', log, 'tablet');
     jest.advanceTimersByTime(minute);
     expect(driveNowMs('b')).toBe(8 * minute);
   });
@@ -31,14 +31,14 @@ describe('the clock of a drive', () => {
       [4, { type: 'pin' }],
     ]);
     jest.setSystemTime(Date.UTC(2026, 4, 4, 8, 0));
-    resumeClock('c', log);
+    resumeClock('c', log, 'tablet');
     expect(driveNowMs('c')).toBe(4 * minute);
   });
 
   it('is left alone when the drive is opened again on the same page', () => {
     startClock('d');
     jest.advanceTimersByTime(minute);
-    resumeClock('d', logOf([[0, start()]]));
+    resumeClock('d', logOf([[0, start()]]), 'tablet');
     expect(driveNowMs('d')).toBe(minute);
   });
 
@@ -49,7 +49,7 @@ describe('the clock of a drive', () => {
     startClock('e');
     jest.advanceTimersByTime(minute);
     expect(driveNowMs('e')).toBe(minute);
-    resumeClock('f', logOf([[0, { ...start(), briefing: true }]]));
+    resumeClock('f', logOf([[0, { ...start(), briefing: true }]]), 'tablet');
     jest.advanceTimersByTime(minute);
     expect(driveNowMs('f')).toBe(0);
   });
@@ -62,11 +62,16 @@ describe('the clock of a drive', () => {
     adoptClock('g', 50 * minute);
     expect(driveNowMs('g')).toBe(4 * minute);
     jest.setSystemTime(Date.UTC(2031, 0, 1));
-    resumeClock('h', logOf([[0, start()]]));
+    resumeClock('h', logOf([[0, start()]]), 'phone');
     expect(isGuessed('h')).toBe(true);
     adoptClock('h', 7 * minute);
     expect(driveNowMs('h')).toBe(7 * minute);
     expect(isGuessed('h')).toBe(false);
+    // Off its own wall clock it is no guess that nobody may hear of, and yet it follows what others tell.
+    resumeClock('i', logOf([[0, start()]]), 'tablet');
+    expect(isGuessed('i')).toBe(false);
+    adoptClock('i', 7 * minute);
+    expect(driveNowMs('i')).toBe(7 * minute);
   });
 
   it('comes nearer to the other device with everything that was less long under way, and never steps back', () => {
@@ -74,7 +79,7 @@ describe('the clock of a drive', () => {
       fc.property(fc.array(fc.integer({ min: 0, max: 9000 }), { minLength: 1 }), (underWay) => {
         const id = `told ${underWay.join(' ')}`;
         jest.setSystemTime(Date.UTC(2031, 0, 1));
-        resumeClock(id, logOf([[0, start()]]));
+        resumeClock(id, logOf([[0, start()]]), 'phone');
         const began = performance.now();
         const theirs = () => 10 * minute + performance.now() - began;
         for (const ms of underWay) {

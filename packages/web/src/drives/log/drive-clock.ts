@@ -7,8 +7,11 @@ interface DriveClock {
   readonly readAtMs: number;
   /** Stands still until the car moves. */
   readonly waiting: boolean;
-  /** Whether it ran here all the time, was guessed off the wall clock after a reload, which may be wrong, or others told it. */
-  readonly by: 'itself' | 'guess' | 'others';
+  /**
+   * It ran here all the time; or after a reload it was read off the wall clock since the last event, of this device
+   * (somebody may have changed it) or of another (then it is but a guess); or others told it.
+   */
+  readonly by: 'itself' | 'own-wall' | 'guess' | 'others';
 }
 
 const clocks = new Map<string, DriveClock>();
@@ -30,8 +33,9 @@ export function startClock(driveId: string, atMs = 0): void {
 /**
  * Takes up the clock of a drive after a reload: the page's clock began anew, so the time away is read off the
  * wall clock, and never counts as less than nothing.
+ * @param device this one: the wall clock of another may be hours off
  */
-export function resumeClock(driveId: string, events: readonly DriveEvent[]): void {
+export function resumeClock(driveId: string, events: readonly DriveEvent[], device: string): void {
   if (clocks.has(driveId)) return;
   const ordered = [...events].sort(compareEvents);
   if (isWaiting(ordered)) {
@@ -40,7 +44,7 @@ export function resumeClock(driveId: string, events: readonly DriveEvent[]): voi
   }
   const last = ordered.at(-1);
   const awayMs = last ? Math.max(0, Date.now() - Date.parse(last.wall)) : 0;
-  set(driveId, { atMs: (last?.atMs ?? 0) + awayMs, by: 'guess' });
+  set(driveId, { atMs: (last?.atMs ?? 0) + awayMs, by: last?.device === device ? 'own-wall' : 'guess' });
 }
 
 function isWaiting(events: readonly DriveEvent[]): boolean {
@@ -62,7 +66,7 @@ export function adoptClock(driveId: string, atMs: number): void {
   else set(driveId, { atMs: Math.max(clock.by === 'others' ? driveNowMs(driveId) : 0, atMs), by: 'others' });
 }
 
-/** Whether the clock has to be asked for: here it could only be guessed. */
+/** Whether the clock has to be asked for and is told nobody: here it could only be guessed. */
 export const isGuessed = (driveId: string): boolean => clocks.get(driveId)?.by === 'guess';
 
 /** Milliseconds since the drive started, a whole number. */

@@ -1,13 +1,12 @@
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
-import { compareEvents } from '@jasperwren/core/drive/event-order';
 import { v7 as newId } from 'uuid';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
 import type { AppDispatch, RootState } from '../../base/store';
 import type { DriveMeta } from '../../base/device/device-db';
 import { deviceId, keepDrive, readDrive } from './device-log';
-import { adoptClock, resumeClock } from './drive-clock';
+import { adoptClock, isGuessed, resumeClock } from './drive-clock';
 import { driveOpened, eventsLearnt } from './drive-logs';
 
 /** How many earlier drives count for what is likely now and for the comparison. */
@@ -56,11 +55,9 @@ export function openDrive(driveId: string, schoolId: string, owner: string) {
     }
     const kept = await readDrive(owner, driveId).catch(() => undefined);
     if (kept) {
-      resumeClock(driveId, kept.events);
+      resumeClock(driveId, kept.events, deviceId(newId));
       dispatch(driveOpened(kept));
-      // Off another device's wall clock a guess may be hours wrong; off its own it is the nearest there is.
-      const last = [...kept.events].sort(compareEvents).at(-1);
-      void dispatch(learnFromServer(driveId, last !== undefined && last.device !== deviceId(newId)));
+      void dispatch(learnFromServer(driveId, isGuessed(driveId)));
       return undefined;
     }
     const { data, error } = await dispatch(fetchDrive(driveId));
@@ -75,7 +72,7 @@ export function openDrive(driveId: string, schoolId: string, owner: string) {
       standard,
       ...(await dispatch(standingOf(summary.learnerId, driveId))),
     };
-    resumeClock(driveId, events);
+    resumeClock(driveId, events, deviceId(newId));
     await keepDrive(meta, events).catch(() => undefined);
     dispatch(driveOpened({ meta, events, unsent: [] }));
     if (clockMs !== undefined) learn(dispatch, driveId, events, clockMs);
