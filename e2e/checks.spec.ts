@@ -1,3 +1,4 @@
+import { t as ask } from '@jasperwren/words/ask';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as learners } from '@jasperwren/words/learners';
@@ -10,7 +11,7 @@ test('a question is drawn on the desk, ticked, and its result is in the log of t
   await addLearner(page, 'Rosa Learner');
   await startDrive(page);
   await press(page, "'");
-  await page.getByRole('button', { name: 'Pick: Show question' }).click();
+  await page.getByRole('button', { name: ask('askRule', { rule: 'Show question' }) }).click();
   await expect(page.getByText(/^When it is safe, /)).toBeVisible();
   // Nothing ticked: the first try is wrong, the second may still save it.
   await page.getByRole('button', { name: questions('markAnswer') }).click();

@@ -23,6 +23,7 @@ import {
 } from '@jasperwren/core/yard/telemetry-csv';
 import { unseenWithout } from '@jasperwren/core/yard/unseen';
 import { reasonSentence, verdictSentence } from '@jasperwren/words/marking/verdict';
+import { t } from '@jasperwren/words/yard-pages';
 import { csvProblem, foundSentence, leftOutSentence, unseenSentence } from '@jasperwren/words/yard-runs';
 import { exitCodes, printJson, printLines, UsageError, type Io } from './io';
 import { exitCodeOf } from './outcome';
@@ -140,7 +141,7 @@ function print(standard: EffectiveStandard, judged: JudgedRun, { unknown, missin
     const times = attempts.map(({ timeMs, allowedS }) =>
       allowedS === undefined ? `${(timeMs / 1000).toFixed(1)} s` : `${(timeMs / 1000).toFixed(1)} of ${allowedS} s`,
     );
-    io.out(`  ${exercise.name}: ${[states[state], ...times].join(', ')}`);
+    io.out(`  ${exercise.name}: ${[t(state), ...times].join(', ')}`);
     if (failedBy) io.out(`    ${reasonSentence(standard, failedBy)}`);
     for (const mark of marks) io.out(`    ${markWords(standard, mark)}`);
   }
@@ -158,14 +159,6 @@ function print(standard: EffectiveStandard, judged: JudgedRun, { unknown, missin
   if (unseen) io.out(`  ${unseen}`);
   if (unknown.length > 0) io.out(`  ${say('unknownColumns', { columns: unknown.join(', ') })}`);
 }
-
-const states = {
-  'to-come': 'not driven',
-  now: 'not finished',
-  done: 'passed',
-  again: 'last attempt failed',
-  failed: 'failed',
-} as const;
 
 function markWords(standard: EffectiveStandard, { item, grade, measured, atMs }: Mark): string {
   const { items, grades } = rulesOf(standard);

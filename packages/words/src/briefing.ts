@@ -23,7 +23,6 @@ export const resource = {
   wrongOnce1MoreTry: 'wrong once, 1 more try',
   answeredOfPerTestAskedWrongWrong: '{{answered}} of {{perTest}} asked, {{wrong}} wrong',
   allAsked: 'All asked',
-  askNow: 'Ask now',
   stepDone: '{{step}}: done',
   done: 'Done',
   skipStep: 'Skip {{step}}',

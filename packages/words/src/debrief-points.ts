@@ -1,3 +1,4 @@
+import { exerciseName } from '@jasperwren/core/marking/exercise';
 import { wholeMinutes } from '@jasperwren/core/drive/clock';
 import type { ComparedWithLast } from '@jasperwren/core/debrief/compared';
 import type { Pattern } from '@jasperwren/core/debrief/patterns';
@@ -63,7 +64,7 @@ export function goodThingWords(standard: EffectiveStandard, good: GoodThing): st
         to: wholeMinutes(good.toMs),
       });
     case 'exercise': {
-      const exercise = standard.exercises.find(({ code }) => code === good.exercise)?.name ?? good.exercise;
+      const exercise = exerciseName(standard, good.exercise);
       return good.goes === 1 ? t('exercise', { exercise }) : t('exerciseTimes', { exercise, n: good.goes });
     }
     case 'questions':

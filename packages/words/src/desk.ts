@@ -161,8 +161,6 @@ export const resource = {
   resume: 'Resume',
   askOnlyWhenItIsSafe:
     'Ask only when it is safe: check well ahead for a new limit, a bend or a large vehicle, then the mirrors for anyone overtaking. Start with “when it is safe”.',
-  pickRule: 'Pick: {{rule}}',
-  pickAQuestion: 'Pick a question',
   nothingAskedYet: 'Nothing asked yet.',
   undoLast: 'Undo last',
   askedRightRightWrongWrong: 'Asked: {{right}} right, {{wrong}} wrong.',

@@ -194,20 +194,23 @@ const lowers: readonly AdviserRule[] = [
     because: 'mirrors-back-in-time',
   },
   // Where a correction costs a fault by the standard, it is one, however well it was done.
-  ...(
-    [
-      [['reversing.accuracy', 'reversing.control', 'reversing.shunt'], { shunt: ['free', notSettled] }],
-      [['stopping.*'], {}],
-    ] as const
-  ).map(([of, option]): AdviserRule => ({
-    of,
+  {
+    of: ['reversing.accuracy', 'reversing.control', 'reversing.shunt'],
     when: { righted: ['looked'] },
-    option,
+    option: { shunt: ['free', notSettled] },
     as: 'at-most',
     severity: 'nothing',
     or: 'counted',
     because: 'put-right-at-once',
-  })),
+  },
+  {
+    of: ['stopping.*'],
+    when: { righted: ['looked'] },
+    as: 'at-most',
+    severity: 'nothing',
+    or: 'counted',
+    because: 'put-right-at-once',
+  },
   {
     of: ['crossings.side-road'],
     when: { which: ['unsafe'] },

@@ -43,6 +43,10 @@ export interface Exercise {
   readonly next?: readonly string[];
 }
 
+/** What an exercise of a standard is called; its code where the standard has none such. */
+export const exerciseName = ({ exercises }: { readonly exercises: readonly Exercise[] }, code: string): string =>
+  exercises.find((exercise) => exercise.code === code)?.name ?? code;
+
 /** The steps of leaving a car. */
 export const leavingSteps = ['parking-brake', 'gear', 'engine', 'belt', 'door'] as const;
 export type LeavingStep = (typeof leavingSteps)[number];

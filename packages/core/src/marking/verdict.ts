@@ -1,3 +1,4 @@
+import { exerciseName } from './exercise';
 import type { Mark } from '../drive/drive';
 import type { EndingCause, SectionKind } from '../drive/event';
 import type { Circumstances } from './circumstances';
@@ -236,7 +237,7 @@ function missingIn(standard: EffectiveStandard, is: Circumstances, settled: Read
   const begun = [...attempted].filter((exercise) => limitsAttempts(standard, exercise));
   for (const exercise of new Set([...required, ...begun])) {
     if (settled.has(exercise) || ((repeat || lost.has(exercise)) && !attempted.has(exercise))) continue;
-    const name = standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
+    const name = exerciseName(standard, exercise);
     missing.push({ kind: 'exercise', exercise, name, attempted: attempted.has(exercise) });
   }
   for (const requirement of standard.requirements) {

@@ -1,3 +1,4 @@
+import { exerciseName } from '@jasperwren/core/marking/exercise';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/common';
 import type { Drive } from '@jasperwren/core/drive/drive';
@@ -44,7 +45,9 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
               style={{ left: left(span.fromMs), width: `${(100 * (toMs - span.fromMs)) / lengthMs}%` }}
             >
               {span.section !== 'guided' && (
-                <span>{exerciseName(standard, span.exercise) ?? sectionName(span.section)}</span>
+                <span>
+                  {span.exercise === undefined ? sectionName(span.section) : exerciseName(standard, span.exercise)}
+                </span>
               )}
             </div>
           );
@@ -176,6 +179,3 @@ const Token = memo(function Token(props: TokenProps) {
     </span>
   );
 });
-
-const exerciseName = (standard: EffectiveStandard, exercise: string | undefined): string | undefined =>
-  standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;

@@ -1,3 +1,4 @@
+import { exerciseName } from '@jasperwren/core/marking/exercise';
 import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Cap, EffectiveStandard, Limit, Requirement } from '@jasperwren/core/marking/standard';
 import { capital, joinWords } from '../lists';
@@ -77,16 +78,17 @@ function grouped(
     if (group.length === 1) return t(key, { what: limitWords(standard, group[0]!) });
     const amounts = [...new Set(group.map(amount))];
     const each = amounts.map((words) => {
-      const names = group.filter((limit) => amount(limit) === words).map((limit) => exerciseName(standard, limit));
+      const names = group.filter((limit) => amount(limit) === words).map((limit) => nameOfLimit(standard, limit));
       return t('amountFor', { amount: words, exercises: names.join(', ') });
     });
     return t(key, { what: t('moreThan', { amount: joinWords(each), where: '' }) });
   });
 }
 
-function exerciseName(standard: EffectiveStandard, { scope, name }: Limit): string {
+/** The exercise that a limit holds in, else what the limit is called. */
+function nameOfLimit(standard: EffectiveStandard, { scope, name }: Limit): string {
   const code = scope.kind === 'exercise' ? scope.exercise : undefined;
-  return (standard.exercises.find((exercise) => exercise.code === code)?.name ?? name).toLowerCase();
+  return (code === undefined ? name : exerciseName(standard, code)).toLowerCase();
 }
 
 const amount = (limit: Limit): string => amountOf(limit.measure, limit.allowed.value);
@@ -155,9 +157,7 @@ function capWords({ name, free, atMost }: Cap): string {
 
 function requirementWords(standard: EffectiveStandard, requirements: readonly Requirement[]): readonly string[] {
   const exercises = requirements.flatMap((requirement) =>
-    requirement.kind === 'exercise'
-      ? [standard.exercises.find(({ code }) => code === requirement.exercise)?.name ?? requirement.exercise]
-      : [],
+    requirement.kind === 'exercise' ? [exerciseName(standard, requirement.exercise)] : [],
   );
   const times = requirements.flatMap((requirement) => {
     if (requirement.kind === 'exercise') return [];

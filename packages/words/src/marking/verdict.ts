@@ -1,3 +1,4 @@
+import { exerciseName } from '@jasperwren/core/marking/exercise';
 import type { MeasuredConflict } from '@jasperwren/core/marking/counting';
 import type { Reason } from '@jasperwren/core/marking/reason';
 import { resultDetail, usedOf } from '@jasperwren/core/marking/result-detail';
@@ -66,7 +67,7 @@ export function failedAttemptWords(
   const said = saidFailed.map(({ exercise, atMs }) => ({
     atMs,
     words: t('attemptFailed', {
-      exercise: standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise,
+      exercise: exerciseName(standard, exercise),
       why: t('saidFailed'),
     }),
   }));

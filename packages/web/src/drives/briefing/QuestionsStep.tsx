@@ -2,9 +2,8 @@ import { t } from '@jasperwren/words/briefing';
 import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, type Asked } from '@jasperwren/core/marking/asked';
-import { useState } from 'react';
 import type { DriveMeta } from '../../base/device/device-db';
-import { AskQuestion } from '../questions/AskQuestion';
+import { RuleToAsk, Said, useAsking } from '../questions/RuleToAsk';
 import styles from './briefing.module.css';
 import type { BriefingActions } from './use-briefing';
 import type { Step } from './step';
@@ -21,10 +20,8 @@ export function QuestionsStep({
   readonly drive: Drive;
   readonly actions: BriefingActions;
 }) {
-  const [opened, setOpened] = useState<string>();
-  const [said, setSaid] = useState('');
   const asked = askedOn(meta.standard, drive).filter(({ rule }) => step.items.includes(rule.item));
-  const open = asked.find(({ rule, left }) => left > 0 && rule.item === opened) ?? asked.find(({ left }) => left > 0);
+  const asking = useAsking(asked);
   const answer = async (one: Asked, right: boolean, question?: string) => {
     await actions.answer(one, right, question);
     const others = asked.filter((other) => other !== one);
@@ -33,14 +30,10 @@ export function QuestionsStep({
   };
   return (
     <>
-      {said && (
-        <p role="status">
-          <b>{said}</b>
-        </p>
-      )}
+      <Said asking={asking} />
       <ul className={styles.questions}>
         {asked.map((one) => (
-          <li key={one.rule.item} aria-label={one.rule.name} data-open={one === open}>
+          <li key={one.rule.item} aria-label={one.rule.name} data-open={one === asking.open}>
             <span>
               {one.rule.name}
               <small>
@@ -57,23 +50,13 @@ export function QuestionsStep({
                       : ''}
               </small>
             </span>
-            {one === open ? (
-              <AskQuestion
-                asked={one}
-                drive={drive}
-                meta={meta}
-                onAnswer={(right, question, words = '') => {
-                  setSaid(words);
-                  void answer(one, right, question);
-                }}
-              />
-            ) : (
-              one.left > 0 && (
-                <Button variant="outlined" onClick={() => setOpened(one.rule.item)}>
-                  {t('askNow')}
-                </Button>
-              )
-            )}
+            <RuleToAsk
+              asking={asking}
+              asked={one}
+              meta={meta}
+              drive={drive}
+              onAnswer={(right, question) => void answer(one, right, question)}
+            />
           </li>
         ))}
       </ul>

@@ -1,3 +1,4 @@
+import { exerciseName } from '@jasperwren/core/marking/exercise';
 import type { UsualReason, Why } from '@jasperwren/core/drive/why';
 import { capital } from '@jasperwren/words/lists';
 import { sectionName } from '@jasperwren/words/names';
@@ -73,7 +74,7 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
   function exerciseLeftBy(item: string): string | undefined {
     const under = currentSpan(driveNow())?.exercise;
     if (under === undefined || !leavesExercise(standard, under, item)) return undefined;
-    return standard.exercises.find(({ code }) => code === under)?.name ?? under;
+    return exerciseName(standard, under);
   }
 
   function settle(pin: Pin | undefined): void {

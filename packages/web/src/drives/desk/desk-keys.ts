@@ -1,3 +1,4 @@
+import { exerciseName } from '@jasperwren/core/marking/exercise';
 import { t } from '@jasperwren/words/desk';
 import type { ExerciseStepKind } from '@jasperwren/core/drive/event';
 import { itemsOfExercise } from '@jasperwren/core/marking/likely';
@@ -109,7 +110,7 @@ export function deskKeys(
     const keys = tileKeys(own.map(({ item }) => item));
     const placed = own.find(({ item }) => keys.get(item.code) === letter);
     if (!placed) {
-      dispatch(said(letterNames(letter, standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise)));
+      dispatch(said(letterNames(letter, exerciseName(standard, exercise))));
       return true;
     }
     const { item, category } = placed;

@@ -1,3 +1,4 @@
+import { exerciseName } from '@jasperwren/core/marking/exercise';
 import { joinWords } from '@jasperwren/words/lists';
 import { givenWhy, stepDetail, whyWords } from '@jasperwren/words/why';
 import { durationWords, stepsWords } from '@jasperwren/words/marking/amounts';
@@ -19,7 +20,7 @@ export function Besides({ standard, drive }: { readonly standard: EffectiveStand
       .filter(({ answered }) => answered > 0)
       .map(({ rule, right, wrong }) => t('ruleRightRightWrongWrong', { rule: rule.name, right, wrong })),
     ...exerciseRuns(drive, drive.lastMs).map(({ exercise, timeMs, steps, failedAtMs }) => {
-      const name = standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
+      const name = exerciseName(standard, exercise);
       const counts = exerciseStepKinds.flatMap((kind) =>
         steps[kind].length > 0 ? [stepsWords(kind, steps[kind].length)] : [],
       );

@@ -1,3 +1,4 @@
+import { exerciseName } from '@jasperwren/core/marking/exercise';
 import type { Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard, GradeSign, SensorSign } from '@jasperwren/core/marking/standard';
@@ -107,7 +108,9 @@ export function stripFigure({ standard, run, marks, part, other, colours, narrow
     xaxis: {
       title: {
         text:
-          part.kind === 'exercise' ? t('fromTrigger', { exercise: nameOf(standard, part.exercise) }) : t('fromStart'),
+          part.kind === 'exercise'
+            ? t('fromTrigger', { exercise: exerciseName(standard, part.exercise) })
+            : t('fromStart'),
       },
       range: [second(from), second(to)],
       gridcolor: colours.rule,
@@ -213,9 +216,6 @@ const axis = (
   zeroline: false,
   tickfont: { size: 11 },
 });
-
-const nameOf = (standard: EffectiveStandard, exercise: string) =>
-  standard.exercises.find(({ code }) => code === exercise)?.name ?? exercise;
 
 /** The values from which on a sign is a fault. */
 function limitsOf(standard: EffectiveStandard, sign: SensorSign): readonly number[] {

@@ -3,10 +3,9 @@ import Button from '@mui/material/Button';
 import type { Drive } from '@jasperwren/core/drive/drive';
 import { askedOn, isLastTry, usualGrade, type Asked } from '@jasperwren/core/marking/asked';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { useState } from 'react';
 import type { DriveMeta } from '../../../base/device/device-db';
 import { Rows } from '../../../ui/Page';
-import { AskQuestion } from '../../questions/AskQuestion';
+import { RuleToAsk, Said, useAsking } from '../../questions/RuleToAsk';
 import styles from './panel.module.css';
 import { Panel } from './Panel';
 import type { DeskActions } from '../desk-actions';
@@ -20,46 +19,26 @@ interface Props {
 /** The questions of the standard, with their tries and what they cost: judged at once, or by their key points. */
 export default function QuestionsPanel({ meta, drive, actions }: Props) {
   const { standard } = meta;
-  const [opened, setOpened] = useState<string>();
-  const [said, setSaid] = useState('');
   const all = askedOn(standard, drive);
-  const open = all.find(({ rule, left }) => left > 0 && rule.item === opened) ?? all.find(({ left }) => left > 0);
+  const asking = useAsking(all);
   return (
     <Panel title={t('questions')}>
-      {said && (
-        <p role="status">
-          <b>{said}</b>
-        </p>
-      )}
+      <Said asking={asking} />
       <Rows>
         {all.map((one) => (
-          <li key={one.rule.name} className={styles.question} data-open={one === open}>
+          <li key={one.rule.name} className={styles.question}>
             <span>
               <b>{one.rule.name}</b>
               <small>{stateWords(standard, one)}</small>
               {one.rule.kind === 'show' && one.left > 0 && <small>{t('askOnlyWhenItIsSafe')}</small>}
             </span>
-            {one === open ? (
-              <AskQuestion
-                asked={one}
-                drive={drive}
-                meta={meta}
-                onAnswer={(right, question, words = '') => {
-                  setSaid(words);
-                  void actions.answer(one, right, question);
-                }}
-              />
-            ) : (
-              one.left > 0 && (
-                <Button
-                  variant="outlined"
-                  aria-label={t('pickRule', { rule: one.rule.name })}
-                  onClick={() => setOpened(one.rule.item)}
-                >
-                  {t('pickAQuestion')}
-                </Button>
-              )
-            )}
+            <RuleToAsk
+              asking={asking}
+              asked={one}
+              meta={meta}
+              drive={drive}
+              onAnswer={(right, question) => void actions.answer(one, right, question)}
+            />
           </li>
         ))}
       </Rows>
