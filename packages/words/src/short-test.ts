@@ -2,8 +2,7 @@ import { wordsOf } from './words';
 
 export const resource = {
   meantShort: 'Count as a short mock test',
-  whyShort:
-    'Why a short mock test? The time of a whole test is then not asked of it. The reason stays with the result.',
+  whyShort: 'Why a short mock test? 5 minutes are then enough. The reason stays with the result.',
   isShort: 'Short mock test: {{why}}.',
   wasMeantWhole: 'Count as a whole one',
 } as const;

@@ -152,6 +152,14 @@ describe('the result so far', () => {
     expect(foldDrive(log).short?.why).toEqual({ because: 'short-lesson' });
     const whole = [...log, ...logOf([[13, { type: 'strike', target: 'short' }]], 'phone')];
     expect(judgeDrive(tally, foldDrive(whole)).outcome).toBe('incomplete');
+    const seconds = logOf([
+      [0, start()],
+      [1, short],
+      [4.9, ended],
+    ]);
+    expect(verdictSentence(tally, judgeDrive(tally, foldDrive(seconds)))).toMatch(
+      /^No result yet: 4 of 5 minutes driven\./,
+    );
     // What has to be driven is asked of a short test as well, and a fault fails it.
     const grave = [...log, ...logOf([[4, mark('signs.lights', 'serious')]], 'phone')];
     expect(judgeDrive(tally, foldDrive(grave)).outcome).toBe('fail');

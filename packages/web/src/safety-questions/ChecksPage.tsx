@@ -81,7 +81,7 @@ function LearnerRow({ row }: { readonly row: BoardRow }) {
         </small>
       </span>
       {sure === undefined ? (
-        <span className="muted">{t('theirStandardAsksNone')}</span>
+        <span className={styles.asksNone}>{t('theirStandardAsksNone')}</span>
       ) : (
         <>
           <span>
