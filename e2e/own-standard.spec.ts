@@ -100,7 +100,7 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   await publishStandard(page);
   await expect(page.getByText('77 s', { exact: false }).first()).toBeVisible();
   await expect(page.getByText('Fail: more than 3 demerits (engine stopped) in the whole test.')).toBeVisible();
-  await page.getByRole('link', { name: 'timed-yard version 4' }).click();
+  await page.getByRole('link', { name: /^timed-yard version \d+$/ }).click();
   await expect(page.getByText('Fail: more than 2 demerits (engine stopped) in the whole test.')).toBeVisible();
 });
 
