@@ -13,6 +13,7 @@ import { t as schoolPage } from '@jasperwren/words/school';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as standards } from '@jasperwren/words/standards';
 import { t as today } from '@jasperwren/words/today';
+import { Editing } from './editing';
 import {
   addLearner,
   endDrive,
@@ -99,11 +100,9 @@ test('every screen is accessible by day and by night', async ({ page, school }) 
   await page.goto('/standards/timed-yard');
   await page.getByRole('button', { name: standards('copyAndEdit') }).click();
   await page.getByRole('button', { name: standards('createDraft') }).click();
-  await page.getByRole('button', { name: /fault types of Slope/ }).click();
-  await page
-    .getByRole('textbox', { name: editor('letter') })
-    .first()
-    .fill('E');
+  const editing = new Editing(page);
+  await editing.open('Rolled back', 'Slope');
+  await editing.write(editor('letter'), 'e', editing.area('Slope'));
   await page.getByText('There are two areas').waitFor();
   await expectNoHarmDayAndNight(page, 'the editor');
   await page.goto('/standards/timed-yard');

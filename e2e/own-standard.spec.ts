@@ -1,7 +1,10 @@
 import { t as testResults } from '@jasperwren/words/test-results';
 import { t as desk } from '@jasperwren/words/desk';
+import { t as common } from '@jasperwren/words/common';
 import { t as editor } from '@jasperwren/words/editor';
+import { t as sentences } from '@jasperwren/words/editor-sentences';
 import { t as standards } from '@jasperwren/words/standards';
+import { beginBlank, Editing } from './editing';
 import {
   addPerson,
   beginStandard,
@@ -20,16 +23,14 @@ test('a category and an item of the catalogue are added, and marked on the desk'
   await page.clock.install();
   await signIn(page, school);
   await beginStandard(page, 'Minor and major', 'Longer list');
-  await page.getByRole('button', { name: editor('addArea') }).click();
+  const editing = new Editing(page);
+  await editing.click(editing.button(editor('addArea')));
   await expect(page.getByText('New area has no fault types.')).toBeVisible();
-  await page
-    .getByRole('textbox', { name: editor('area') })
-    .last()
-    .fill('Planning');
-  await page.getByRole('button', { name: editor('countFaultTypesOfName', { count: 0, name: 'Planning' }) }).click();
-  await page.getByLabel(editor('addFromCatalogue')).fill('Planning ahead');
-  await page.getByRole('option', { name: /^Planning ahead:/ }).click();
-  await page.getByRole('group', { name: 'Planning ahead' }).getByLabel(editor('letter')).fill('Z');
+  await editing.write(editor('area'), 'Planning', editing.area('New area'));
+  await editing.write(editor('letter'), 'b', editing.area('Planning'));
+  await editing.search(editor('addTo', { area: 'Planning' }), 'Planning ahead');
+  const item = await editing.open('Planning ahead', 'Planning');
+  await editing.write(editor('ofNamed', { what: editor('letter'), name: 'Planning ahead' }), 'z', item);
   await expect(page.getByText(editor('notSavedYet'))).toBeVisible();
   await publishStandard(page);
   await testUnder(page, 'Xeni Learner', 'Longer list');
@@ -46,34 +47,38 @@ test('a standard is made from nothing, and a trial test shows the result as the 
   school,
 }) => {
   await signIn(page, school);
-  await page.goto('/standards');
-  await page.getByRole('button', { name: standards('newStandard') }).click();
-  await page.getByLabel(standards('name')).fill('Bridge test');
-  await page.getByRole('button', { name: standards('createDraft') }).click();
-  await page.getByRole('button', { name: editor('addArea') }).click();
-  await page
-    .getByRole('textbox', { name: editor('area') })
-    .last()
-    .fill('Crossroads');
-  await page.getByRole('button', { name: editor('countFaultTypesOfName', { count: 0, name: 'Crossroads' }) }).click();
-  await page.getByLabel(editor('addFromCatalogue')).fill('Giving way');
-  await page
-    .getByRole('option', { name: /^Giving way:/ })
-    .first()
-    .click();
-  const trial = page.getByRole('region', { name: testResults('faults') });
-  await trial.getByLabel(testResults('areaFaultAndGrade')).fill('bg1');
+  const editing = await beginBlank(page, 'Bridge test');
+  await editing.click(editing.button(editor('addArea')));
+  await editing.write(editor('area'), 'Crossroads');
+  await editing.write(editor('letter'), 'c');
+  await editing.search(editor('addTo', { area: 'Crossroads' }), 'Giving way');
+  const trial = page.getByRole('complementary', { name: editor('tryIt') });
+  await trial.getByLabel(testResults('areaFaultAndGrade')).click();
+  await page.keyboard.type('cg1');
   await expect(page.getByText('Pass: 1 of 15 minor faults.')).toBeVisible();
-  await page.getByRole('listitem', { name: 'Limit Minor faults' }).getByLabel('Limit, faults').fill('0');
+  // What is no number is said where it is typed, and changes nothing.
+  await editing.click(editing.phrase('Allowed, Minor faults'));
+  await page.keyboard.type('none');
+  await expect(page.getByText(common('aNumber0OrMore'))).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Pass: 1 of 15 minor faults.')).toBeVisible();
+  await editing.allow('Minor faults', 0);
   await expect(page.getByText('Fail: 1 minor fault.')).toBeVisible();
-  await page.getByRole('button', { name: editor('addGrade') }).click();
+  await editing.click(editing.button(editor('addGrade')));
   await expect(page.getByRole('listitem', { name: editor('gradeName', { name: 'new grade' }) })).toBeVisible();
   await page.getByRole('button', { name: editor('removeName', { name: 'new grade' }) }).click();
-  await page.getByRole('button', { name: editor('measureOf', { item: 'Giving way' }) }).click();
-  await page.getByText(editor('measuredAs', { quantity: 'distance', unit: 'cm' })).click();
-  await page.getByRole('button', { name: editor('addBand') }).click();
-  const first = page.getByRole('group', { name: editor('bandNth', { nth: 1 }) });
-  await first.getByLabel(editor('bandTo', { nth: 1 })).fill('30');
+  const item = await editing.open('Giving way', 'Crossroads');
+  await item.getByRole('button', { name: editor('measureOf', { item: 'Giving way' }) }).click();
+  await item.getByRole('button', { name: editor('addBand') }).click();
+  await editing.write(editor('bandTo', { nth: 1 }), '30', item);
+  // A limit that allows more than a cap leaves is said beside it, with what mends it.
+  await editing.click(editing.button(editor('addCap')));
+  await editing.allow('Minor faults', 7);
+  await expect(page.getByText('it never decides, since caps let at most 1 of these faults count')).toBeVisible();
+  await page.getByRole('button', { name: editor('toSortOut', { count: 1 }) }).click();
+  await expect(page.getByRole('button', { name: editor('mendSetTo', { value: 0 }) })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(editor('notSavedYet'))).toBeVisible();
   await publishStandard(page);
   await expect(page.getByRole('heading', { level: 1, name: 'Bridge test' })).toBeVisible();
   await expect(page.getByText(/over 10 and below 30 cm/)).toBeVisible();
@@ -82,21 +87,18 @@ test('a standard is made from nothing, and a trial test shows the result as the 
 test('a choice where opinions differ sets the number it stands for', async ({ page, school }) => {
   await signIn(page, school);
   await beginStandard(page, 'Timed yard', 'Lenient yard');
-  await expect(page.getByRole('listitem', { name: 'Limit Engine stopped' })).toContainText(
-    editor('setByAnOptionBelow'),
-  );
-  await page.getByRole('combobox', { name: 'Engine stopped in the yard' }).click();
-  await page.getByRole('option', { name: 'More than three fail' }).click();
+  const editing = new Editing(page);
+  await expect(editing.limit('Engine stopped')).toContainText(sentences('byOption', { n: 2 }));
+  await editing.choose('Engine stopped in the yard', 'More than three fail');
   // An option of one's own: its second choice, once chosen, sets how long the slope may take.
-  await page.getByRole('button', { name: editor('addOption') }).click();
-  const own = page.getByRole('listitem', { name: editor('newOption') });
-  await own.getByText(editor('choicesAndWhatTheySet')).click();
+  await editing.click(editing.button(editor('addOption')));
+  const own = page.getByRole('group', { name: editor('newOption'), exact: true });
+  await own.getByRole('button', { name: editor('moreOf', { name: editor('newOption') }) }).click();
   const second = own.getByRole('group', { name: editor('choiceNth', { nth: 2 }) });
-  await second.getByRole('button', { name: editor('setsALimit') }).click();
-  await expect(second.getByRole('combobox', { name: editor('limit') })).toHaveText('Time of the slope');
-  await second.getByRole('textbox', { name: new RegExp(`^${editor('allowed')}`) }).fill('77');
-  await own.getByRole('combobox', { name: editor('newOption') }).click();
-  await page.getByRole('option', { name: editor('choiceNth', { nth: 2 }) }).click();
+  await second.getByRole('button', { name: editor('adds-limit') }).click();
+  await expect(editing.phrase(editor('limit'), second)).toHaveText('Time of the slope');
+  await editing.write(editor('allowed'), '77', second);
+  await editing.choose(editor('newOption'), editor('choiceNth', { nth: 2 }), own);
   await publishStandard(page);
   await expect(page.getByText('77 s', { exact: false }).first()).toBeVisible();
   await expect(page.getByText('Fail: more than 3 demerits (engine stopped) in the whole test.')).toBeVisible();

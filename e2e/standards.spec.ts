@@ -10,6 +10,7 @@ import { t as questions } from '@jasperwren/words/questions';
 import { t as result } from '@jasperwren/words/result';
 import { t as standards } from '@jasperwren/words/standards';
 import type { Page } from '@playwright/test';
+import { Editing } from './editing';
 import {
   addLearner,
   beginStandard,
@@ -25,12 +26,7 @@ import {
   testUnder,
 } from './fixtures';
 
-async function allow(page: Page, limit: string, n: number): Promise<void> {
-  await page
-    .getByRole('listitem', { name: `Limit ${limit}` })
-    .getByLabel('Limit, faults')
-    .fill(String(n));
-}
+const allow = (page: Page, limit: string, n: number) => new Editing(page).allow(limit, n);
 
 test('a template is edited and published; a drive keeps the version it was marked under', async ({ page, school }) => {
   await page.clock.install();
@@ -87,8 +83,8 @@ test('a contradiction is named and stands in the way of publishing, until the dr
 }) => {
   await signIn(page, school);
   await beginStandard(page, 'Tally', 'Odd test');
-  const letter = page.getByRole('textbox', { name: editor('letter') }).first();
-  await letter.fill('S');
+  const editing = new Editing(page);
+  await editing.write(editor('letter'), 's');
   await expect(
     page.getByText(problemWords({ path: '', is: { code: 'twice', list: 'categories', field: 'letter', value: 'S' } })),
   ).toBeVisible();
@@ -96,16 +92,14 @@ test('a contradiction is named and stands in the way of publishing, until the dr
   await page.getByRole('button', { name: editor('saveDraft') }).click();
   await expect(page.getByText(editor('draftSaved'))).toBeVisible();
   await page.reload();
-  await expect(page.getByText(editor('countedToPublish', { counted: 'Fix 1 problem' }))).toBeVisible();
-  await letter.fill('Q');
+  await expect(page.getByRole('button', { name: editor('toSortOut', { count: 1 }) })).toBeVisible();
+  await editing.write(editor('letter'), 'q');
   await allow(page, 'Driving faults', 99);
   await expect(page.getByText(editor('notSavedYet'))).toBeVisible();
   await page.getByRole('link', { name: learners('learners') }).click();
   await expect(page.getByText(common('whatYouWhatIsNotSaved', { what: 'changed' }))).toBeVisible();
   await page.getByRole('button', { name: account('keepEditing') }).click();
-  await expect(page.getByRole('listitem', { name: 'Limit Driving faults' }).getByLabel('Limit, faults')).toHaveValue(
-    '99',
-  );
+  await expect(editing.phrase('Allowed, Driving faults')).toHaveText('99');
   // It is deleted with what was not saved, once it was asked.
   await page.getByRole('button', { name: editor('deleteDraft') }).click();
   const question = page.getByRole('dialog', { name: editor('deleteDraftAsk') });
@@ -121,15 +115,15 @@ test('categories are put in order by mouse and by keyboard', async ({ page, scho
   await beginStandard(page, 'Tally', 'Ordered test');
   const names = () =>
     page
-      .getByRole('textbox', { name: editor('area'), exact: true })
-      .evaluateAll((all) => all.slice(0, 3).map((input) => (input as HTMLInputElement).value));
+      .getByRole('button', { name: /^Area: / })
+      .evaluateAll((all) => all.slice(0, 3).map((button) => button.textContent));
   await expect.poll(names).toEqual(['Safety checks', 'Set-up', questions('controls')]);
-  const from = page.getByRole('button', { name: 'Move Safety checks' });
+  const from = page.getByRole('button', { name: 'Move Safety checks', exact: true });
   await from.scrollIntoViewIfNeeded();
-  await page.getByRole('button', { name: 'Move Controls' }).scrollIntoViewIfNeeded();
+  await page.getByRole('button', { name: 'Move Controls', exact: true }).scrollIntoViewIfNeeded();
   const [a, b] = [
     (await from.boundingBox())!,
-    (await page.getByRole('button', { name: 'Move Set-up' }).boundingBox())!,
+    (await page.getByRole('button', { name: 'Move Set-up', exact: true }).boundingBox())!,
   ];
   await page.mouse.move(a.x + 20, a.y + 20);
   await page.mouse.down();
@@ -137,7 +131,7 @@ test('categories are put in order by mouse and by keyboard', async ({ page, scho
   await page.mouse.move(b.x + 20, b.y + 30, { steps: 8 });
   await page.mouse.up();
   await expect.poll(names).toEqual(['Set-up', 'Safety checks', questions('controls')]);
-  await carry(page, page.getByRole('button', { name: 'Move Safety checks' }), 'ArrowUp', [2, 1]);
+  await carry(page, page.getByRole('button', { name: 'Move Safety checks', exact: true }), 'ArrowUp', [2, 1]);
   await expect.poll(names).toEqual(['Safety checks', 'Set-up', questions('controls')]);
 });
 

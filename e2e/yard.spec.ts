@@ -12,6 +12,7 @@ import { randomPlan, simulateRun } from '@jasperwren/core/yard/simulate-run';
 import { writeRunCsv } from '@jasperwren/core/yard/telemetry-csv';
 import type { Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
+import { Editing } from './editing';
 import { openFeed } from './feed';
 import {
   beginStandard,
@@ -271,11 +272,11 @@ test('a course with branches, read from a car: a fault is shown with its values 
   await page.clock.install();
   await signIn(page, school);
   await beginStandard(page, 'Timed yard', 'Forked yard');
-  const slope = page.getByRole('listitem').filter({ has: page.getByText('1 Slope', { exact: true }) });
-  await slope.getByText('1 Slope').click();
-  await slope.getByRole('combobox', { name: editor('comesNext') }).click();
-  for (const name of ['Garage bay at 90 degrees', 'Parallel bay']) await page.getByRole('option', { name }).click();
-  await press(page, 'Escape');
+  const editing = new Editing(page);
+  const slope = page.getByRole('group', { name: 'Slope', exact: true });
+  await editing.click(slope.getByRole('button', { name: editor('moreOf', { name: 'Slope' }) }));
+  await editing.click(editing.phrase(editor('ofNamed', { what: editor('comesNext'), name: 'Slope' }), slope));
+  await editing.check('Garage bay at 90 degrees', 'Parallel bay');
   await publishStandard(page);
   await testUnder(page, 'Nia Learner', 'Forked yard');
   await startDrive(page);

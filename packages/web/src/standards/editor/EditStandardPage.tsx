@@ -1,29 +1,29 @@
-import { problemWords } from '@jasperwren/words/marking/problems';
 import { t } from '@jasperwren/words/editor';
 import Button from '@mui/material/Button';
+import { problemWords } from '@jasperwren/words/marking/problems';
+import type { Change } from '@jasperwren/core/marking/edit/change';
 import type { DraftView } from '@jasperwren/contract/standards';
 import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { enqueueSnackbar } from 'notistack';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
 import { AskFirst } from '../../ui/AskFirst';
 import { failureOf } from '../../ui/failure';
-import { Page, Section } from '../../ui/Page';
+import { Page } from '../../ui/Page';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Unsaved } from '../../ui/Unsaved';
 import { useUnsaved } from '../../ui/use-unsaved';
-import { CategoryFields } from './CategoryFields';
-import type { Change } from './change';
+import { AroundPart } from './AroundPart';
+import { CostsPart } from './CostsPart';
+import { DrivenPart } from './DrivenPart';
 import styles from './editor.module.css';
-import { CourseFields } from './CourseFields';
-import { ExerciseFields } from './ExerciseFields';
-import { HeadFields } from './HeadFields';
-import { LimitFields } from './LimitFields';
-import { GradeFields } from './GradeFields';
-import { OptionFields } from './OptionFields';
+import { FailsPart } from './FailsPart';
+import { ObservedPart } from './ObservedPart';
+import { elsewhere, ProblemsProvider } from './Problems';
 import { PublishDialog } from './PublishDialog';
+import { Touch } from './Touch';
 import { Trial } from './Trial';
 
 /** The draft of a standard of the school's own. */
@@ -53,6 +53,13 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
   const change = useCallback((by: Change) => setDraft((is) => by(is)), []);
   const dirty = draft !== kept.standard;
   const { blocker, letGo } = useUnsaved(dirty);
+
+  const sheet = useRef<HTMLDivElement>(null);
+  const showFirst = () => {
+    const first = sheet.current?.querySelector<HTMLElement>('[data-problem]');
+    first?.scrollIntoView({ block: 'center' });
+    first?.querySelector<HTMLElement>('[role=button]')?.focus({ preventScroll: true });
+  };
 
   const keep = async (): Promise<boolean> => {
     const { data, error } = await save({ id, body: { standard: draft, savedAt: kept.savedAt } });
@@ -92,11 +99,15 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
     >
       <div className={styles.bar}>
         <span role="status">
-          {problems.length > 0
-            ? t('countedToPublish', { counted: t('fixProblems', { count: problems.length }) })
-            : dirty
-              ? t('notSavedYet')
-              : t('readyToPublish')}
+          {problems.length > 0 ? (
+            <Touch kind="add" onTouch={showFirst}>
+              {t('toSortOut', { count: problems.length })}
+            </Touch>
+          ) : dirty ? (
+            t('notSavedYet')
+          ) : (
+            t('readyToPublish')
+          )}
         </span>
         {(kept.savedAt !== '' || dirty) && (
           <AskFirst action={t('deleteDraft')} question={t('deleteDraftAsk')} go={forget}>
@@ -114,15 +125,6 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
           {t('publish')}
         </Button>
       </div>
-      {problems.length > 0 && (
-        <div className={styles.problems} role="alert">
-          <ul>
-            {problems.map((problem) => (
-              <li key={problem.path + problem.is.code}>{problemWords(problem)}</li>
-            ))}
-          </ul>
-        </div>
-      )}
       {failure && (
         <div className={styles.problems} role="alert">
           <p>{failure.message}</p>
@@ -136,34 +138,36 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
         </div>
       )}
       <Unsaved blocker={blocker} what={t('changed')} />
-      <Section title={t('nameAndTimes')}>
-        <HeadFields standard={draft} change={change} />
-      </Section>
-      <Section title={t('trialTest')}>
-        <Trial draft={draft} />
-      </Section>
-      <Section title={t('limits')}>
-        <LimitFields standard={draft} change={change} />
-      </Section>
-      {draft.options.length > 0 && (
-        <Section title={t('whereOpinionsDiffer')}>
-          <OptionFields standard={draft} change={change} />
-        </Section>
-      )}
-      <Section title={t('exercisesAndQuestions')}>
-        <ExerciseFields standard={draft} change={change} />
-      </Section>
-      {draft.exercises.length > 0 && (
-        <Section title={t('yardCourse')}>
-          <CourseFields standard={draft} change={change} />
-        </Section>
-      )}
-      <Section title={t('grades')}>
-        <GradeFields standard={draft} change={change} />
-      </Section>
-      <Section title={t('areasAndFaultTypes')}>
-        <CategoryFields standard={draft} change={change} />
-      </Section>
+      <div className={styles.page}>
+        <div ref={sheet}>
+          <ProblemsProvider problems={problems} standard={draft} change={change}>
+            <Part title={t('whatIsDriven')}>
+              <DrivenPart standard={draft} change={change} />
+            </Part>
+            <Part title={t('whatIsObserved')}>
+              <ObservedPart standard={draft} change={change} />
+            </Part>
+            <Part title={t('whatItCosts')}>
+              <CostsPart standard={draft} change={change} />
+            </Part>
+            <Part title={t('whatFails')}>
+              <FailsPart standard={draft} change={change} />
+            </Part>
+            <Part title={t('beforeAndAfter')}>
+              <AroundPart standard={draft} change={change} />
+            </Part>
+          </ProblemsProvider>
+          {elsewhere(problems, draft).map((problem) => (
+            <p key={problem.path + problem.is.code} className={styles.note} data-problem>
+              {problemWords(problem)}
+            </p>
+          ))}
+        </div>
+        <aside className={styles.trial} aria-labelledby="trial">
+          <h2 id="trial">{t('tryIt')}</h2>
+          <Trial draft={draft} />
+        </aside>
+      </div>
       <PublishDialog
         draft={draft}
         open={publishing}
@@ -172,5 +176,15 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
         onPublish={() => void goPublic()}
       />
     </Page>
+  );
+}
+
+/** A part of the page: what it answers stands beside it. */
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <section className={styles.part} aria-label={title}>
+      <h2>{title}</h2>
+      <div>{children}</div>
+    </section>
   );
 }

@@ -1,5 +1,5 @@
-import { bySchool } from '@jasperwren/core/marking/provenance';
-import type { Band, Item, Measured, Standard } from '@jasperwren/core/marking/standard';
+import { bySchool } from '../provenance';
+import type { Band, Item, Measured, Standard } from '../standard';
 
 /** Where a band begins, by the field that says so; `open` from nothing on. */
 export const beginnings = ['over', 'atLeast', 'open'] as const;

@@ -1,23 +1,24 @@
-import { lintStandard } from '@jasperwren/core/marking/lint/lint';
-import { gradeOfValue } from '@jasperwren/core/marking/measured';
-import { effective } from '@jasperwren/core/marking/options';
-import { tally, timedYard } from '@jasperwren/core/marking/testing-standards';
+import { lintStandard } from '../lint/lint';
+import { gradeOfValue } from '../measured';
+import { effective } from '../options';
+import { tally, timedYard } from '../testing-standards';
 import { bandWords } from '@jasperwren/words/marking/bands';
-import { bandAfter, beginningOf, firstGrade, newMeasured, withBeginning, withEnd } from './bands-change';
-import { setOptional } from './change';
-import { newSetting, setSettings, withNewOption } from './option-change';
+import { bandAfter, beginningOf, firstGrade, newMeasured, withBeginning, withEnd } from './bands';
+import type { Item } from '../standard';
+import { withField } from './change';
+import { inItem } from './items';
+import { newSetting, setSettings, withNewOption } from './options';
 
-const category = tally.categories[0]!;
-const item = category.items[0]!;
+const item = tally.categories[0]!.items[0]!;
 const grade = firstGrade(tally, item);
 
 describe('changes of what is measured', () => {
   it('give a fault type a measurement that the standard accepts, and take it out', () => {
     const measured = newMeasured('distance', grade);
-    const more = setOptional(category.code, item.code, 'measured', measured)(tally);
+    const more = inItem(item.code, withField<Item, 'measured'>('measured', measured))(tally);
     expect(lintStandard(more)).toEqual([]);
     expect(more.categories[0]!.items[0]!.measured).toEqual(measured);
-    expect(setOptional(category.code, item.code, 'measured', undefined)(more)).toEqual(tally);
+    expect(inItem(item.code, withField<Item, 'measured'>('measured', undefined))(more)).toEqual(tally);
   });
 
   it('add bands that meet: every value from the first on has one grade', () => {
@@ -42,7 +43,7 @@ describe('changes of what is measured', () => {
 
   it('let a choice of an option say what measured values bring', () => {
     expect(newSetting(tally, 'bands')).toBeUndefined();
-    const more = withNewOption(timedYard);
+    const more = withNewOption({ name: 'New', reason: 'Why.' }, ['One', 'Other'])(timedYard);
     const { code } = more.options.at(-1)!;
     const setting = newSetting(timedYard, 'bands');
     if (setting?.kind !== 'bands') throw new Error('The timed yard measures something.');

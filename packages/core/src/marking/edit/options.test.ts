@@ -1,9 +1,9 @@
-import { lintStandard } from '@jasperwren/core/marking/lint/lint';
-import { effective } from '@jasperwren/core/marking/options';
-import { tally } from '@jasperwren/core/marking/testing-standards';
-import { addChoice, changeChoice, newSetting, removeChoice, setSettings, withNewOption } from './option-change';
+import { lintStandard } from '../lint/lint';
+import { effective } from '../options';
+import { tally } from '../testing-standards';
+import { addChoice, newSetting, removeChoice, renameChoice, setSettings, withNewOption } from './options';
 
-const more = withNewOption(tally);
+const more = withNewOption({ name: 'New option', reason: 'Why.' }, ['Choice 1', 'Choice 2'])(tally);
 const { code, choices } = more.options.at(-1)!;
 
 describe('changes of options', () => {
@@ -34,7 +34,7 @@ describe('changes of options', () => {
   });
 
   it('take a choice out and choose another where it was the chosen one', () => {
-    const three = changeChoice(code, 'own-3', { name: 'Third' })(addChoice(code)(more));
+    const three = renameChoice(code, 'own-3', 'Third')(addChoice(code, 'Choice 3')(more));
     expect(
       three.options
         .at(-1)!
