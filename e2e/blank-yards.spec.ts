@@ -60,10 +60,12 @@ test('an attempts yard is built from nothing in under 90 touches, and a test is 
     'Parallel park left',
     'Parallel park right',
     'Incline start',
+    'Left turn',
     'Turn in the road',
   ]);
   await editing.write(every(editor('attempts')), '2');
-  for (const name of ['Incline start', 'Turn in the road']) await editing.write(of(editor('attempts'), name), '1');
+  for (const name of ['Incline start', 'Left turn', 'Turn in the road'])
+    await editing.write(of(editor('attempts'), name), '1');
   for (const name of ['Parallel park left', 'Parallel park right', 'Turn in the road'])
     await editing.write(of(editor('movements'), name), '3');
 
@@ -77,8 +79,9 @@ test('an attempts yard is built from nothing in under 90 touches, and a test is 
     'Line touched',
     'Marker touched',
   );
-  await takeOut(editing, 'Dry steering', 'Incline start');
+  for (const area of ['Incline start', 'Left turn']) await takeOut(editing, 'Dry steering', area);
   await editing.search(editor('addTo', { area: 'Incline start' }), 'Roll-back');
+  await editing.search(editor('addTo', { area: 'Left turn' }), 'No signal');
 
   await editing.write(editor('one'), 'penalty point');
   await editing.write(of(editor('several'), 'penalty point'), 'penalty points');

@@ -65,7 +65,7 @@ test('a standard is made from nothing, and a trial test shows the result as the 
   await editing.allow('Minor faults', 0);
   await expect(page.getByText('Fail: 1 minor fault.')).toBeVisible();
   await editing.click(editing.button(editor('addGrade')));
-  await expect(page.getByRole('listitem', { name: editor('gradeName', { name: 'new grade' }) })).toBeVisible();
+  await expect(page.getByRole('group', { name: editor('gradeName', { name: 'new grade' }) })).toBeVisible();
   await page.getByRole('button', { name: editor('removeName', { name: 'new grade' }) }).click();
   const item = await editing.open('Giving way', 'Crossroads');
   await item.getByRole('button', { name: editor('measureOf', { item: 'Giving way' }) }).click();

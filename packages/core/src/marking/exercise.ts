@@ -1,7 +1,7 @@
 import type { Provenance } from './provenance';
 
 /** What a car does in an exercise. */
-export const manoeuvres = ['slope', 'quick-stop', 'bay-forward', 'bay-reverse', 'turn'] as const;
+export const manoeuvres = ['slope', 'quick-stop', 'bay-forward', 'bay-reverse', 'turn', 'corner'] as const;
 export type Manoeuvre = (typeof manoeuvres)[number];
 
 /** What starts the clock of an exercise, once the car is in its part of the yard. */

@@ -205,7 +205,14 @@ it('asks for no exercise on a branch that was not taken, and for all others', ()
     );
     return [verdict.outcome, ...verdict.missing.map((one) => ('exercise' in one ? one.exercise : one.kind))];
   };
-  expect(missing('alley-left', 'parallel-right', 'incline', 'turn-in-road')).toEqual(['pass']);
-  expect(missing('alley-left', 'parallel-right', 'turn-in-road')).toEqual(['incomplete', 'incline']);
-  expect(missing('alley-left')).toEqual(['incomplete', 'parallel-left', 'parallel-right', 'incline', 'turn-in-road']);
+  expect(missing('alley-left', 'parallel-right', 'incline', 'left-turn', 'turn-in-road')).toEqual(['pass']);
+  expect(missing('alley-left', 'parallel-right', 'left-turn', 'turn-in-road')).toEqual(['incomplete', 'incline']);
+  expect(missing('alley-left')).toEqual([
+    'incomplete',
+    'parallel-left',
+    'parallel-right',
+    'incline',
+    'left-turn',
+    'turn-in-road',
+  ]);
 });

@@ -133,6 +133,7 @@ const slipsOf: Readonly<Record<string, readonly SensorSign[]>> = {
     'not-in-park',
   ],
   turn: ['dry-steering', 'line', 'pole'],
+  corner: ['line', 'pole'],
 };
 
 const betweenSlips = ['speed', 'stalled', 'belt', 'door'] as const;

@@ -51,6 +51,9 @@ export function driveExercise(car: SimulatedCar, exercise: Exercise, plan: Exerc
     case 'turn':
       driveTurn(way);
       break;
+    case 'corner':
+      driveCorner(way);
+      break;
     default:
       reverseIn(way);
   }
@@ -82,6 +85,16 @@ function setOff(way: Way, speed: number, ms = 1200): void {
   }
   car.set({ parkingBrake: false, clutch: 0 });
   car.go(ms, { speed, rpm: 1400 });
+}
+
+function driveCorner(way: Way): void {
+  const { car, exercise } = way;
+  car.set({ indicator: exercise.side ?? 'left' });
+  car.go(1000, { speed: 12, rpm: 1500 });
+  car.go(2500, { speed: 10, steering: exercise.side === 'right' ? 300 : -300 });
+  touch(way, 'line');
+  touch(way, 'pole');
+  car.go(1000, { steering: 0 });
 }
 
 function driveSlope(way: Way): void {

@@ -190,7 +190,7 @@ export function movementWatch({ item, mark }: Tools): Watch {
     look({ now, stay }) {
       if (!stay?.exercise.manoeuvre || now.way === 0 || now.way === stay.way || stay.parked) return [];
       const { code, manoeuvre } = stay.exercise;
-      if (manoeuvre === 'slope' || manoeuvre === 'quick-stop') return [];
+      if (manoeuvre === 'slope' || manoeuvre === 'quick-stop' || manoeuvre === 'corner') return [];
       stay.way = now.way;
       const findings: (Finding | undefined)[] = stay.started ? [{ kind: 'movement', at: now.at }] : [];
       if (now.way === 1) {

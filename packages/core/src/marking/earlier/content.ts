@@ -56,6 +56,13 @@ const brought: Readonly<Record<string, Brought>> = {
       'angle-bay': { task: 'Drive into the slanted bay; parking brake once the car has stopped.' },
     },
   },
+  'attempts-yard': {
+    categories: ['left-turn'],
+    exercises: ['left-turn'],
+    was: {
+      summary: 'An inspection outside and inside, then six exercises with set attempts; a touched line ends the test.',
+    },
+  },
   'reversing-area': { looks: ['right-mirror', 'left-mirror'] },
   'sequence-checklist': {
     exercises: ['hill-park', 'final-park'],
@@ -71,6 +78,9 @@ const brought: Readonly<Record<string, Brought>> = {
 
 const withoutUndefined = (value: object): object =>
   Object.fromEntries(Object.entries(value).filter(([, one]) => one !== undefined));
+
+const isIn = (codes: readonly string[], code: string | undefined): boolean =>
+  code !== undefined && codes.includes(code);
 
 /** A template as it was before that; itself where it brought nothing. */
 export function beforeContent(standard: Standard): Standard {
@@ -89,6 +99,8 @@ export function beforeContent(standard: Standard): Standard {
   if (!brought[standard.id]) return standard;
   return {
     ...standard,
+    limits: standard.limits.filter(({ scope }) => scope.kind !== 'exercise' || !isIn(exercises, scope.exercise)),
+    requirements: standard.requirements.filter((one) => one.kind !== 'exercise' || !isIn(exercises, one.exercise)),
     ...was,
     version: standard.version - 1,
     categories: standard.categories

@@ -144,7 +144,7 @@ describe('areas and fault types', () => {
 
   it('cost the same while they are alike', () => {
     const touched = alikeItems(attemptsYard).find(({ items }) => items[0]!.behaviour === 'yard.line')!;
-    expect(touched.items).toHaveLength(6);
+    expect(touched.items).toHaveLength(7);
     const items = touched.items.map(({ code }) => code);
     const all = attemptsYard.grades.map(({ code }) => code);
     const free = withGrades(items, all)(attemptsYard);

@@ -1,4 +1,4 @@
-import type { Category, Item, Standard } from '../standard';
+import type { Item, Standard } from '../standard';
 
 /** A change of a standard, as a function from what it was to what it is to be. */
 export type Change = (standard: Standard) => Standard;
@@ -79,8 +79,9 @@ export function movedTo<T extends Coded>(entries: readonly T[], from: string, to
 
 /** Moves an entry of one of the lists to where another one is. */
 export const moved =
-  (list: 'categories' | 'exercises', from: string, to: string): Change =>
-  (standard) => ({ ...standard, [list]: movedTo<Category | Standard['exercises'][number]>(standard[list], from, to) });
+  (list: 'grades' | 'categories' | 'exercises' | 'briefing', from: string, to: string): Change =>
+  (standard) =>
+    withEntries(standard, list, movedTo(entriesOf(standard, list), from, to));
 
 /** Every item of a standard, in its order. */
 export const itemsOf = ({ categories }: Pick<Standard, 'categories'>): readonly Item[] =>

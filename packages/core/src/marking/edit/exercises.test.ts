@@ -127,8 +127,8 @@ describe('what an exercise allows', () => {
   });
 
   it('and whether it has to be driven', () => {
-    expect(setRequired('incline', true)(attemptsYard).requirements).toHaveLength(6);
-    expect(setRequired('incline', false)(attemptsYard).requirements).toHaveLength(5);
+    expect(setRequired('incline', true)(attemptsYard).requirements).toHaveLength(7);
+    expect(setRequired('incline', false)(attemptsYard).requirements).toHaveLength(6);
   });
 });
 

@@ -38,6 +38,16 @@ describe('a made-up test', () => {
     );
   });
 
+  it('lasts as long as a whole test has to, and no longer', () => {
+    const [exercise] = tally.exercises;
+    expect(tally.requirements.map(({ kind }) => kind)).toContain('driving-time');
+    expect(judgeTrial(tally, { attempts: [attempt(exercise!.code)], entries: [] })).toMatchObject({
+      outcome: 'pass',
+      missing: [],
+    });
+    expect(outcome(timedYard, { attempts: all(timedYard).map((one) => ({ ...one, seconds: 90 })) })).toBe('pass');
+  });
+
   it('is not whole without an exercise that has to be driven', () => {
     expect(outcome(attemptsYard, { attempts: [attempt('incline')] })).toBe('incomplete');
   });

@@ -6,6 +6,8 @@ import { judgeCounts, type SheetEntry } from '../sheet';
 import type { EffectiveStandard } from '../standard';
 import type { Verdict } from '../verdict';
 
+const minute = 60_000;
+
 /** An attempt at an exercise in a made-up test. */
 export interface TrialAttempt {
   readonly exercise: string;
@@ -23,8 +25,8 @@ export interface Trial {
 
 /**
  * What a made-up test comes to, by the one function that judges a drive. A fault type of an exercise is marked in the first
- * attempt at it, any other after the last one; the least minutes of a whole test are not asked for. Without an attempt its
- * faults alone are counted.
+ * attempt at it, any other after the last one; it lasts as long as a whole test has to. Without an attempt its faults alone
+ * are counted.
  */
 export function judgeTrial(standard: EffectiveStandard, { attempts, entries }: Trial): Verdict {
   if (attempts.length === 0) return judgeCounts(standard, entries);
@@ -45,9 +47,15 @@ export function judgeTrial(standard: EffectiveStandard, { attempts, entries }: T
     if (failed) log.write({ type: 'attempt', result: 'failed' });
     log.pass(seconds * 1000);
   }
+  for (const requirement of standard.requirements) {
+    if (requirement.kind !== 'section-time' || requirement.section === 'exercise') continue;
+    log.write({ type: 'section', section: requirement.section });
+    log.pass(requirement.atLeastMin.value * minute);
+  }
   log.write({ type: 'section', section: 'guided' });
   for (const mark of marks) if (!marked.has(mark)) log.write({ type: 'mark', item: mark.item, grade: mark.grade });
-  log.write({ type: 'short' });
+  const whole = standard.requirements.find(({ kind }) => kind === 'driving-time');
+  if (whole?.kind === 'driving-time') log.passUntil(whole.atLeastMin.value * minute);
   log.write({ type: 'ended', ending: 'completed' });
   return judgeDrive(standard, foldDrive(log.events));
 }
@@ -67,6 +75,10 @@ function logbook({ id, version }: EffectiveStandard) {
     /** Lets time pass: ms. */
     pass: (ms: number) => {
       nowMs += Math.max(0, Math.round(ms));
+    },
+    /** Lets time pass until so much of it is over, ms; nothing where it is already. */
+    passUntil: (ms: number) => {
+      nowMs = Math.max(nowMs, Math.round(ms));
     },
   };
 }

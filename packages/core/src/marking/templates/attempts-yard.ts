@@ -66,6 +66,18 @@ const exercises: readonly (Exercise & {
     attempts: 1,
   },
   {
+    code: 'left-turn',
+    name: 'Left turn',
+    letter: 'L',
+    task: 'From the incline turn left into the lane: mirror, signal, shoulder.',
+    manoeuvre: 'corner',
+    side: 'left',
+    startsAt: 'left-indicator',
+    endsWhen: 'the car is straight in the lane',
+    script: 'Please turn left into the lane at the foot of the incline.',
+    attempts: 1,
+  },
+  {
     code: 'turn-in-road',
     name: 'Turn in the road',
     letter: 'T',
@@ -79,6 +91,20 @@ const exercises: readonly (Exercise & {
   },
 ];
 
+const penaltyOnly = { grades: ['penalty'] } as const;
+
+/** What is watched where the car drives on, and does not turn to and fro. */
+const underWay: Readonly<Record<string, Parameters<typeof forExercise>[3]>> = {
+  incline: [
+    ['O', 'look', 'moving-off.observation', 'Not looking all round', penaltyOnly],
+    ['C', 'control', 'moving-off.control', 'Speed or steering not in control', penaltyOnly],
+  ],
+  'left-turn': [
+    ['O', 'look', 'mirrors.blind-spot', 'Left shoulder not checked', penaltyOnly],
+    ['C', 'control', 'controls.steering', 'Speed or steering not in control', penaltyOnly],
+  ],
+};
+
 const categories: readonly Category[] = [
   fromCatalogue('checks', [['outside', { name: 'Inspection outside', grades: ['penalty'] }]], 'Inspection outside'),
   {
@@ -90,30 +116,26 @@ const categories: readonly Category[] = [
   },
   ...exercises.map(({ code, name, letter }) =>
     forExercise(code, name, letter, [
-      [
-        'O',
-        'look',
-        code === 'incline' ? 'moving-off.observation' : 'reversing.observation',
-        'Not looking all round',
-        { grades: ['penalty'] },
-      ],
-      [
-        'C',
-        'control',
-        code === 'incline' ? 'moving-off.control' : 'reversing.control',
-        'Speed or steering not in control',
-        { grades: ['penalty'] },
-      ],
-      ['E', 'stalled', 'yard.stalled', 'Engine stopped', { grades: ['penalty'], sensors: ['stalled'] }],
+      ...(code in underWay
+        ? underWay[code]!
+        : ([
+            ['O', 'look', 'reversing.observation', 'Not looking all round', penaltyOnly],
+            ['C', 'control', 'reversing.control', 'Speed or steering not in control', penaltyOnly],
+          ] as const)),
+      ['E', 'stalled', 'yard.stalled', 'Engine stopped', { ...penaltyOnly, sensors: ['stalled'] }],
       ...(code === 'incline'
         ? ([['R', 'roll-back', 'yard.roll-back', 'Rolled back', { grades: ['penalty', 'ends'] }]] as const)
+        : []),
+      ...(code === 'left-turn' ? ([['S', 'signal', 'signals.missed', 'No signal', penaltyOnly]] as const) : []),
+      ...(code in underWay
+        ? []
         : ([
             [
               'D',
               'dry',
               'yard.dry-steering',
               'Wheel turned standing still',
-              { grades: ['penalty'], sensors: ['dry-steering'] },
+              { ...penaltyOnly, sensors: ['dry-steering'] },
             ],
           ] as const)),
       ['L', 'line', 'yard.line', 'Wheel on a line', { grades: ['ends'], sensors: ['line'] }],
@@ -125,9 +147,9 @@ const categories: readonly Category[] = [
 /** An inspection, then exercises with a number of attempts; touching a line or an obstacle ends the test. */
 export const attemptsYard: Standard = {
   id: 'attempts-yard',
-  version: 5,
+  version: 6,
   name: 'Attempts yard',
-  summary: 'An inspection outside and inside, then six exercises with set attempts; a touched line ends the test.',
+  summary: 'An inspection outside and inside, then seven exercises with set attempts; a touched line ends the test.',
   trafficSide: 'left',
   units: 'metric',
   length: { totalMin: houseDefault(30, 'A usual length; this standard has no time limit.') },
@@ -220,7 +242,11 @@ export const attemptsYard: Standard = {
       startsAt: startsAt!,
       endsWhen: endsWhen!,
       script: script!,
-      looks: [{ code: 'all-round', name: 'All round before moving', item: `${code}.look` }],
+      looks: [
+        code === 'left-turn'
+          ? { code: 'shoulder', name: 'Over the left shoulder before turning', item: `${code}.look` }
+          : { code: 'all-round', name: 'All round before moving', item: `${code}.look` },
+      ],
     })),
   ),
   course: {},

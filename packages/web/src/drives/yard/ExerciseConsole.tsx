@@ -102,7 +102,7 @@ function countsStep(
 ): boolean {
   if (limitOf(standard, exercise.code, 'steps', step) || attempts.at(-1)!.steps[step].length > 0) return true;
   const { manoeuvre } = exercise;
-  return step === 'movement' && manoeuvre !== 'slope' && manoeuvre !== 'quick-stop';
+  return step === 'movement' && manoeuvre !== 'slope' && manoeuvre !== 'quick-stop' && manoeuvre !== 'corner';
 }
 
 /** That the attempt, the exercise or the test is failed, by what, and what follows. */

@@ -20,10 +20,12 @@ import { t } from '@jasperwren/words/editor';
 import { t as say } from '@jasperwren/words/editor-sentences';
 import { leavingWords } from '@jasperwren/words/leaving';
 import { AddMany } from './AddMany';
+import { AddOne } from './AddOne';
 import { choicesOf } from './choices';
 import type { EditProps } from './edit-props';
 import styles from './editor.module.css';
 import { FieldPhrase } from './FieldPhrase';
+import { OrderedEntries } from './OrderedEntries';
 import { More } from './More';
 import { AddPhrase, ChoicePhrase, NumberPhrase, RemovePhrase, SeveralPhrase, TextPhrase } from './Phrase';
 import { Noted } from './Problems';
@@ -34,15 +36,9 @@ export function AroundPart({ standard, change }: EditProps) {
   const { briefing = [], questions } = standard;
   return (
     <>
-      <ol className={styles.lines}>
-        {briefing.map((step, i) => (
-          <li key={step.code} aria-label={step.name}>
-            <Noted at={`/briefing/${i}`}>
-              <StepSentence step={step} standard={standard} change={change} />
-            </Noted>
-          </li>
-        ))}
-      </ol>
+      <OrderedEntries list="briefing" entries={briefing} change={change}>
+        {(step) => <StepSentence step={step} standard={standard} change={change} />}
+      </OrderedEntries>
       <p className={styles.adds}>
         <AddMany
           label={t('addStep')}
@@ -51,12 +47,10 @@ export function AroundPart({ standard, change }: EditProps) {
             .map(({ name }) => [name, name])}
           onAdd={(names) => change((is) => names.reduce((made, name) => withKnownStep(name)(made), is))}
         />
-        <ChoicePhrase
+        <AddOne
           label={t('addOwnStep')}
-          value={undefined}
-          none={t('addOwnStep')}
           choices={stepKinds.map((kind) => [kind, t(`step-${kind}`)] as const)}
-          onChange={(kind) => kind && change(withNewStep(newStep(kind, t('newStep'), t('whatToCheck'), t('newPart'))))}
+          onAdd={(kind) => change(withNewStep(newStep(kind, t('newStep'), t('whatToCheck'), t('newPart'))))}
         />
       </p>
       <ul className={styles.lines}>

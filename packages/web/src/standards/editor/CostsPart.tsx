@@ -15,6 +15,7 @@ import { choicesOf } from './choices';
 import type { EditProps } from './edit-props';
 import styles from './editor.module.css';
 import { FieldPhrase } from './FieldPhrase';
+import { OrderedEntries } from './OrderedEntries';
 import { AddPhrase, RemovePhrase, TextPhrase } from './Phrase';
 import { Noted } from './Problems';
 import { Sentence } from './Sentence';
@@ -25,15 +26,9 @@ export function CostsPart({ standard, change }: EditProps) {
   return (
     <>
       <Noted at="/grades" itself />
-      <ul className={styles.lines}>
-        {grades.map((grade, i) => (
-          <li key={grade.code} aria-label={t('gradeName', { name: grade.name })}>
-            <Noted at={`/grades/${i}`}>
-              <GradeSentence grade={grade} standard={standard} change={change} />
-            </Noted>
-          </li>
-        ))}
-      </ul>
+      <OrderedEntries list="grades" entries={grades} change={change}>
+        {(grade) => <GradeSentence grade={grade} standard={standard} change={change} />}
+      </OrderedEntries>
       <p className={styles.adds}>
         <AddPhrase
           label={t('addGrade')}
@@ -119,7 +114,7 @@ function GradeSentence({ grade, standard, change }: EditProps & { readonly grade
   };
   const label = (what: string) => t('ofNamed', { what, name: grade.name });
   return (
-    <p>
+    <p role="group" aria-label={t('gradeName', { name: grade.name })}>
       <span className={styles.sign}>
         <GradeSign sign={grade.sign} />
       </span>{' '}

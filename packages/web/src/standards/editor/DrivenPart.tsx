@@ -1,4 +1,4 @@
-import { moved, inList, itemsOf, withField } from '@jasperwren/core/marking/edit/change';
+import { inList, itemsOf, withField } from '@jasperwren/core/marking/edit/change';
 import {
   addLook,
   addLookEverywhere,
@@ -19,12 +19,12 @@ import type { Exercise } from '@jasperwren/core/marking/exercise';
 import type { Standard } from '@jasperwren/core/marking/standard';
 import { t } from '@jasperwren/words/editor';
 import { t as say } from '@jasperwren/words/editor-sentences';
-import { Sortable, SortableRow } from '../../ui/Sortable';
 import { AddMany } from './AddMany';
 import { choicesOf } from './choices';
 import type { EditProps } from './edit-props';
 import styles from './editor.module.css';
 import { FieldPhrase } from './FieldPhrase';
+import { OrderedEntries } from './OrderedEntries';
 import { More } from './More';
 import { AddPhrase, ChoicePhrase, NumberPhrase, RemovePhrase, SourcedPhrase, TextPhrase } from './Phrase';
 import { Noted } from './Problems';
@@ -129,30 +129,9 @@ export function DrivenPart({ standard, change }: EditProps) {
         </p>
       </Noted>
       {exercises.length > 1 && <EveryExercise standard={standard} change={change} />}
-      <Sortable
-        rows={exercises.map(({ code, name }) => ({ key: code, name }))}
-        onMove={(code, to) => change(moved('exercises', code, to))}
-      >
-        <ol className={styles.entries}>
-          {exercises.map((exercise, i) => (
-            <SortableRow
-              key={exercise.code}
-              id={exercise.code}
-              className={styles.entry}
-              grip={t('moveName', { name: exercise.name })}
-            >
-              {(grip) => (
-                <>
-                  {grip}
-                  <Noted at={`/exercises/${i}`}>
-                    <ExerciseSentence exercise={exercise} standard={standard} change={change} />
-                  </Noted>
-                </>
-              )}
-            </SortableRow>
-          ))}
-        </ol>
-      </Sortable>
+      <OrderedEntries list="exercises" entries={exercises} change={change}>
+        {(exercise) => <ExerciseSentence exercise={exercise} standard={standard} change={change} />}
+      </OrderedEntries>
       <p className={styles.adds}>
         <AddMany
           label={t('addExercise')}

@@ -1,5 +1,5 @@
 import { behaviourCategories, findBehaviour } from '@jasperwren/core/catalogue/catalogue';
-import { inList, moved, withField } from '@jasperwren/core/marking/edit/change';
+import { inList, withField } from '@jasperwren/core/marking/edit/change';
 import { categoryFields, itemFields } from '@jasperwren/core/marking/edit/fields';
 import {
   inItem,
@@ -14,13 +14,13 @@ import type { Category, Item } from '@jasperwren/core/marking/standard';
 import { t } from '@jasperwren/words/editor';
 import { t as say } from '@jasperwren/words/editor-sentences';
 import { memo, useState } from 'react';
-import { Sortable, SortableRow } from '../../ui/Sortable';
 import { AddMany } from './AddMany';
 import { CatalogueSearch } from './CatalogueSearch';
 import { CostPhrases } from './CostPhrases';
 import type { EditProps } from './edit-props';
 import styles from './editor.module.css';
 import { FieldPhrase } from './FieldPhrase';
+import { OrderedEntries } from './OrderedEntries';
 import { MeasuredPhrase } from './MeasuredPhrase';
 import { AddPhrase, RemovePhrase } from './Phrase';
 import { Noted } from './Problems';
@@ -49,30 +49,9 @@ export function ObservedPart({ standard, change }: EditProps) {
         </div>
       )}
       <Noted at="/categories" itself />
-      <Sortable
-        rows={categories.map(({ code, name }) => ({ key: code, name }))}
-        onMove={(code, to) => change(moved('categories', code, to))}
-      >
-        <ol className={styles.entries}>
-          {categories.map((category, i) => (
-            <SortableRow
-              key={category.code}
-              id={category.code}
-              className={styles.entry}
-              grip={t('moveName', { name: category.name })}
-            >
-              {(grip) => (
-                <>
-                  {grip}
-                  <Noted at={`/categories/${i}`}>
-                    <AreaSentence category={category} standard={standard} change={change} />
-                  </Noted>
-                </>
-              )}
-            </SortableRow>
-          ))}
-        </ol>
-      </Sortable>
+      <OrderedEntries list="categories" entries={categories} change={change}>
+        {(category) => <AreaSentence category={category} standard={standard} change={change} />}
+      </OrderedEntries>
       <p className={styles.adds}>
         <AddMany
           label={t('addCatalogueAreas')}
@@ -211,7 +190,7 @@ function ItemSentence({ item, standard, change }: EditProps & { readonly item: I
         item={item}
         onChange={(measured) => onChange(withField<Item, 'measured'>('measured', measured))}
       />
-      <RemovePhrase name={name} onRemove={() => change(withoutItem(code))} />
+      <RemovePhrase name={name} onRemove={() => change(withoutItem(code))} named />
     </div>
   );
 }

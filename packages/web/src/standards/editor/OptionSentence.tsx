@@ -84,7 +84,7 @@ function ChoiceSentence({ choice, option, standard, change }: Props & { readonly
                 onChange={(name) => change(renameChoice(option.code, choice.code, name))}
               />
             ),
-            what: sets.length === 0 && say('setsNothing'),
+            what: sets.length === 0 ? say('setsNothing') : say('setsBelow'),
           }}
         />{' '}
         {settingKinds.map((kind) => {

@@ -333,9 +333,16 @@ export const AddPhrase = ({ label, onAdd }: AddProps) => (
   </Touch>
 );
 
+interface RemoveProps {
+  readonly name: string;
+  readonly onRemove: () => void;
+  /** It says what it takes out, where that does not stand before it. */
+  readonly named?: boolean;
+}
+
 /** Takes what stands before it out. */
-export const RemovePhrase = ({ name, onRemove }: { readonly name: string; readonly onRemove: () => void }) => (
+export const RemovePhrase = ({ name, onRemove, named = false }: RemoveProps) => (
   <Touch kind="remove" label={t('removeName', { name })} onTouch={onRemove}>
-    {t('remove')}
+    {named ? t('removeName', { name }) : t('remove')}
   </Touch>
 );
