@@ -55,7 +55,7 @@ export const FaultTiles = memo(function FaultTiles({ standard, drive, exercise, 
     <aside className={styles.side} aria-label={t('faults')}>
       {settling && <strong className={styles.settling}>{t('pinAt', { at: clockTime(settling.atMs) })}</strong>}
       {exercise && (
-        <section className={styles.tiles} aria-label={t('faultsHere', { exercise: exercise.name })}>
+        <section className={`${styles.tiles} ${styles.here}`} aria-label={t('faultsHere', { exercise: exercise.name })}>
           {own.map(tile)}
         </section>
       )}
@@ -139,7 +139,7 @@ const FaultTile = memo(function FaultTile({ standard, item, letter, held, canMar
       </button>
     );
   return (
-    <div className={styles.tile} role="group" aria-label={item.name}>
+    <div className={styles.tile} role="group" aria-label={item.name} data-grades={grades.length}>
       {face}
       <span className={styles.grades}>
         {grades.map((grade) => (

@@ -5,6 +5,7 @@ import type { Verdict } from '@jasperwren/core/marking/verdict';
 import { courseSheet, nextExercises } from '@jasperwren/core/yard/course-sheet';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import type { ReactNode } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { DriveMeta } from '../../base/device/device-db';
 import { useAppSelector } from '../../base/hooks';
@@ -27,6 +28,10 @@ interface Props {
   readonly panel: ReactNode;
   readonly actions: DeskActions;
 }
+
+/** Whether there are faults that belong to no exercise. */
+const hasOthers = ({ categories }: DriveMeta['standard']): boolean =>
+  categories.some(({ items }) => items.some(({ exercise }) => exercise === undefined));
 
 /** What came of it, and the way there. */
 function Ended({ meta, verdict }: Pick<Props, 'meta' | 'verdict'>) {
@@ -54,10 +59,26 @@ export default function YardConsole({ meta, drive, verdict: settled, settling, p
   const next = nextExercises(standard, drive, verdict);
   const ahead = sheets.find(({ exercise: { code } }) => code === (chosen ?? next[0]?.code));
   const shown = under ?? ahead;
+  // Where there is no room for both: the faults of the exercise, or those of the whole yard.
+  const [elsewhere, setElsewhere] = useState(false);
   return (
-    <div className={styles.console} data-panel={panel !== undefined}>
+    <div
+      className={styles.console}
+      data-panel={panel !== undefined}
+      data-faults={shown === undefined || elsewhere ? 'elsewhere' : 'here'}
+    >
       <CourseList sheets={sheets} shown={shown?.exercise.code} choosable={!under && actions.running}>
         <SensorStrip sensors={drive.sensors} running={actions.running} />
+        {shown && hasOthers(standard) && (
+          <button
+            type="button"
+            className={styles.elsewhere}
+            aria-pressed={elsewhere}
+            onClick={() => setElsewhere(!elsewhere)}
+          >
+            {t('wholeYard')}
+          </button>
+        )}
       </CourseList>
       <section className={styles.middle} aria-label={t('exerciseNow')}>
         {panel ??

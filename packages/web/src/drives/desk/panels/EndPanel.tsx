@@ -99,12 +99,14 @@ export function EndPanel({ driveId, standard, drive, actions }: Props) {
         <p className="muted">{t('howWellDidTheLearnerKnow')}</p>
         <RoadsChoice familiarity={drive.familiarity} onChoose={actions.sayRoads} />
       </div>
-      <Button variant="contained" onClick={() => void end('completed')}>
-        {t('endAndSeeResult')}
-      </Button>
-      <Button variant="outlined" onClick={() => setBreaking(true)}>
-        {t('stopEarly')}
-      </Button>
+      <div className={styles.ends}>
+        <Button variant="contained" onClick={() => void end('completed')}>
+          {t('endAndSeeResult')}
+        </Button>
+        <Button variant="outlined" onClick={() => setBreaking(true)}>
+          {t('stopEarly')}
+        </Button>
+      </div>
     </Panel>
   );
 }

@@ -1,5 +1,6 @@
 import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
+import styles from './panel.module.css';
 import { Panel } from './Panel';
 import { ReasonForm } from './ReasonForm';
 import type { DeskActions } from '../desk-actions';
@@ -11,9 +12,11 @@ export function PausePanel({ pauseId, actions }: { readonly pauseId: string; rea
   return (
     <Panel title={t('pausedWhy')}>
       <ReasonForm reasons={reasons} action={t('save')} onGiven={(why) => actions.sayWhyPaused(why, pauseId)} />
-      <Button variant="contained" onClick={() => void actions.switchPause()}>
-        {t('resume')}
-      </Button>
+      <div className={styles.ends}>
+        <Button variant="contained" onClick={() => void actions.switchPause()}>
+          {t('resume')}
+        </Button>
+      </div>
     </Panel>
   );
 }
