@@ -74,7 +74,7 @@ test('a standard is made from nothing, and a trial test shows the result as the 
   // A limit that allows more than a cap leaves is said beside it, with what mends it.
   await editing.click(editing.button(editor('addCap')));
   await editing.allow('Minor faults', 7);
-  await expect(page.getByText('it never decides, since caps let at most 1 of these faults count')).toBeVisible();
+  await expect(page.getByText('no effect, caps let at most 1 of these faults count')).toBeVisible();
   await page.getByRole('button', { name: editor('toSortOut', { count: 1 }) }).click();
   await expect(page.getByRole('button', { name: editor('mendSetTo', { value: 0 }) })).toBeFocused();
   await page.keyboard.press('Enter');

@@ -42,7 +42,7 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   // The tell question is drawn; at the second try it is the same, and its key points say whether it was right.
   const drawn = questions.getByRole('combobox', { name: ask('numberOf', { n: 1, of: 1 }) });
   const first = await drawn.innerText();
-  await questions.getByRole('button', { name: /: wrong, try again$/ }).click();
+  await questions.getByRole('button', { name: /: wrong, 1 more try$/ }).click();
   await expect(questions.getByText('wrong once, 1 more try')).toBeVisible();
   await expect(drawn).toHaveText(first);
   await questions.getByRole('checkbox').first().check();
@@ -61,7 +61,7 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   await minutes(page, 8);
   await press(page, "'");
   await expect(page.getByText('Ask only when it is safe')).toBeVisible();
-  await page.getByRole('button', { name: /^Show question.*: wrong, try again$/ }).click();
+  await page.getByRole('button', { name: /^Show question.*: wrong, 1 more try$/ }).click();
   await page.getByRole('button', { name: /^Show question.*: wrong$/ }).click();
   await press(page, 'Escape');
   await minutes(page, 8);

@@ -13,7 +13,7 @@ export const resource = {
   workOnNext: 'Work on next',
   nothingStandsOutKeepDrivingOn: 'Nothing stands out. Keep driving on new roads.',
   whatWentWell: 'What went well',
-  patterns: 'Patterns',
+  patterns: 'What keeps coming back',
   comparedWithEarlierMockTests: 'Compared with earlier mock tests',
   notes: 'Notes',
   oneMockTestIsNotA: 'One mock test is not a forecast. Your test authority’s current rules apply.',

@@ -11,7 +11,7 @@ export const resource = {
   noLessonPlanned: 'No lesson planned.',
   lastTime: 'Last time, {{date}}:',
   lessonPlan: 'Lesson plan',
-  bothRightOnTestDay: 'Both right on test day',
+  bothRightOnTestDay: 'Both questions right on test day',
   dueNow: 'Due now',
   notSeen: 'Not seen',
   nOfAll: '{{n}} of {{all}}',

@@ -22,7 +22,7 @@ it('says with a trailer where it stands as a step ends, and nothing of steering 
   const towing = vehicleClasses['car-with-trailer'];
   const reference = { shortM: 0.07, longM: 0.2, level: [] };
   expect(referenceSentence(reference, towing, 0.35)).toBe(
-    'Trailer then 20° out to the left. May be 7 cm short or 20 cm far.',
+    'Trailer then 20° out to the left. Tolerance: stop 7 cm early to 20 cm late.',
   );
   expect(referenceSentence(reference, towing, -0.1)).toContain('6° out to the right');
   expect(referenceSentence(reference, towing, 0.001)).toContain('Trailer then in line.');
@@ -31,10 +31,10 @@ it('says with a trailer where it stands as a step ends, and nothing of steering 
 it('says what a step forgives, and what lines up as it ends', () => {
   const { car } = vehicleClasses;
   const forgives = { shortM: 0.2, longM: 0.345, leftDeg: 0, rightDeg: car.lockDeg / 10 };
-  const said = 'May be 20 cm short or 35 cm far, the steering wheel 0° left or 52° right of it.';
+  const said = 'Tolerance: stop 20 cm early to 35 cm late; steering wheel 0° left or 52° right.';
   expect(referenceSentence({ ...forgives, level: [] }, car, 0)).toBe(said);
   expect(referenceSentence({ shortM: 1, longM: 0.1, leftDeg: 10, level: [] }, car, 0)).toBe(
-    'May be 100 cm or more short or 10 cm far, the steering wheel 168° or more left of it.',
+    'Tolerance: stop 100 cm or more early to 10 cm late; steering wheel 168° or more left.',
   );
   const ends = (level: Reference['level'][number]) => referenceSentence({ ...forgives, level: [level] }, car, 0);
   const marker = { thing: 'B', kind: 'cone', side: 'right', offM: 0.02 } as const;
@@ -64,7 +64,7 @@ it('says which markers a mirror shows', () => {
 
 it('says how much more room would do, and when none would', () => {
   expect(neededSentence({ measure: 'gapM', haveM: 4.2, needM: 5.35, movements: 2 })).toBe(
-    'Gap between cars: 5.35 m would do, 115 cm more.',
+    'Gap between cars must be at least 5.35 m (115 cm more).',
   );
   expect(neededSentence(undefined)).toBe('Four metres more would not help either.');
 });

@@ -14,14 +14,14 @@ export const resource = {
   'signal-nobody.belief': 'With no one about, no signal is needed.',
   'signal-nobody.instead': 'Under this standard every move is signalled, seen or not.',
   'mirrors-enough.belief': 'Good mirrors make the blind-spot check unnecessary.',
-  'mirrors-enough.instead': 'Next to the car is a stretch that no mirror shows. A cyclist fits into it.',
-  'nod.belief': 'Moving the head for show is what counts.',
-  'nod.instead': 'What counts is what is done with what was seen: waiting, holding back, changing the plan.',
+  'mirrors-enough.instead': 'No mirror shows the blind spot next to the car. It can hide a cyclist.',
+  'nod.belief': 'The examiner only has to see my head move.',
+  'nod.instead': 'What counts is acting on what you saw: wait, hold back, change your plan.',
   'slow-is-safe.belief': 'Slow is always safe.',
   'slow-is-safe.instead':
     'Driving far below what the road allows, or waiting for gaps that are large enough, provokes others into risks.',
   'stop-count.belief': 'At a stop line one has to count to three.',
-  'stop-count.instead': 'Under this standard the wheels have to stand still; how long is up to what there is to see.',
+  'stop-count.instead': 'Under this standard: stop completely, and stay until you have looked both ways.',
   'amber.belief': 'Amber always means stop.',
   'amber.instead': 'It means stop if that can be done safely. Past that point, going on is right.',
   'handbrake.belief': 'Every stop needs the parking brake.',
@@ -33,7 +33,7 @@ export const resource = {
   'waving.belief': 'Waving people across is polite.',
   'waving.instead': 'No one can vouch for the other traffic. Stop, wait, and let them decide.',
   'mirror-reverse.belief': 'Reversing by camera or mirrors is enough.',
-  'mirror-reverse.instead': 'Under this standard the head is turned for most of the way back.',
+  'mirror-reverse.instead': 'Under this standard: look through the rear window for most of the reverse.',
 } as const;
 
 export const t = wordsOf('myths', resource);

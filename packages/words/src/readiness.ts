@@ -5,8 +5,8 @@ export const resource = {
   tracedOf_one: 'One of these {{whole}} mock tests has a trace: {{name}} had driven {{share}} of its roads before.',
   tracedOf_other:
     '{{count}} of these {{whole}} mock tests have a trace: {{name}} had driven {{share}} of their roads before, on average.',
-  roadsSaidOtherwise_one: 'For one of them something else was said; the trace counts.',
-  roadsSaidOtherwise_other: 'For {{count}} of them something else was said; the traces count.',
+  roadsSaidOtherwise_one: 'For 1 of them the trace differs from what was recorded; the trace is used.',
+  roadsSaidOtherwise_other: 'For {{count}} of them the trace differs from what was recorded; the traces are used.',
   planALoopFor: 'Plan a loop for what {{name}} needs',
   whereFaultsOf: 'Where {{name}}’s faults happen',
   readinessUnavailable: 'Readiness unavailable.',

@@ -21,7 +21,7 @@ export const resource = {
   showSensorValues: 'Show the sensor values',
   firstRecordedAsFirst: ', first recorded as {{first}}',
   missedStep: ', missed: {{step}}',
-  overTheCapNotCounted: ', over the cap, not counted',
+  overTheCapNotCounted: ', more than can count',
   byNameOf: ', by {{nameOf}}',
   suggestedSentence: 'Suggested: {{sentence}}',
   restoreNameAtTime: 'Restore {{name}} at {{time}}',

@@ -48,6 +48,6 @@ describe('what was measured', () => {
 
   it('says where the route was left, and whether it was come back to', () => {
     expect(detourWords(1931, 2575, 'miles')).toBe('Left after 1.2 miles, back after 1.6 miles');
-    expect(detourWords(1900, undefined, 'metric')).toMatch(/^Left after 1\.9 km and not come back to$/);
+    expect(detourWords(1900, undefined, 'metric')).toMatch(/^Left after 1\.9 km, not rejoined$/);
   });
 });

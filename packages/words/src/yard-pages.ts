@@ -33,7 +33,7 @@ export const resource = {
     'A car with sensors sends its values with a code of its own. The maker of its logger finds what to send in docs/formats/yard-feed.md.',
   noCars: 'No car with sensors yet.',
   carName: 'Name of the car',
-  addCar: 'Let a car send',
+  addCar: 'Add car with sensors',
   removeCar: 'Remove {{name}}',
   removeCarAsk: 'Remove {{name}}?',
   removeCarMeans: 'It can send no more until you add it again with a new code. Its runs stay.',

@@ -81,11 +81,40 @@ export function sessionCards(
       .map((question) => ({ question, fresh: true, turn: 0 })),
   ]
     .slice(0, most)
-    .map(({ question, fresh, turn }, place) => {
-      const modes = modesFor(question, vehicle);
-      // What is new is shown plainly; after that neighbours differ.
-      return { question, fresh, mode: modes[fresh ? 0 : (turn + place) % modes.length]! };
-    });
+    .map(cardIn(vehicle));
+}
+
+/** Makes the card of a question at its place in a session. */
+function cardIn(vehicle: VehicleProfile | undefined) {
+  return (
+    { question, fresh, turn }: { readonly question: SafetyQuestion; readonly fresh: boolean; readonly turn: number },
+    place: number,
+  ): DrillCard => {
+    const modes = modesFor(question, vehicle);
+    // What is new is shown plainly; after that neighbours differ.
+    return { question, fresh, mode: modes[fresh ? 0 : (turn + place) % modes.length]! };
+  };
+}
+
+/** So many questions make a few minutes when none is due (house default). */
+const anyway = 5;
+
+/** The cards for somebody who practises although nothing is due: the questions least well known, those never seen first. */
+export function weakestCards(
+  questions: readonly SafetyQuestion[],
+  memory: ReadonlyMap<string, Memory>,
+  now: Date,
+  vehicle: VehicleProfile | undefined,
+): readonly DrillCard[] {
+  const recall = ({ id }: SafetyQuestion) => {
+    const known = memory.get(id);
+    return known ? recallAt(known, now) : 0;
+  };
+  return questions
+    .toSorted((a, b) => recall(a) - recall(b) || weight(b) - weight(a))
+    .slice(0, anyway)
+    .map((question) => ({ question, fresh: !memory.has(question.id), turn: memory.get(question.id)?.reviews ?? 0 }))
+    .map(cardIn(vehicle));
 }
 
 const weight = ({ kind }: SafetyQuestion) => (kind === 'rules' ? 0 : 1);

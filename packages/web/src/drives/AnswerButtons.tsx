@@ -11,7 +11,8 @@ interface Props {
 /** Right or wrong, in one touch. */
 export function AnswerButtons({ asked, onAnswer }: Props) {
   if (asked.left === 0) return null;
-  const { name } = asked.rule;
+  const { name, tries } = asked.rule;
+  const count = tries.value - asked.nextTry;
   return (
     <span className={styles.answers}>
       <Button variant="outlined" aria-label={t('nameRight', { name })} onClick={() => onAnswer(true)}>
@@ -19,10 +20,10 @@ export function AnswerButtons({ asked, onAnswer }: Props) {
       </Button>
       <Button
         variant="outlined"
-        aria-label={t('nameAnswer', { name, answer: isLastTry(asked) ? t('wrong2') : t('wrongTryAgain') })}
+        aria-label={t('nameAnswer', { name, answer: isLastTry(asked) ? t('wrong2') : t('wrongMore', { count }) })}
         onClick={() => onAnswer(false)}
       >
-        {isLastTry(asked) ? t('wrong') : t('wrongTryAgain2')}
+        {isLastTry(asked) ? t('wrong') : t('wrongMoreTries', { count })}
       </Button>
     </span>
   );

@@ -45,7 +45,7 @@ describe('what the adviser asks', () => {
   it('is first which it was, where a behaviour covers things that weigh differently', () => {
     const [which] = questionsFor('signs.lights');
     expect(questions(which!.code)).toBe('Which was it?');
-    expect(which!.answers.map(({ key }) => questions(key))).toEqual(['Through a red light', 'Did not see the green']);
+    expect(which!.answers.map(({ key }) => questions(key))).toEqual(['Through a red light', 'Slow to react to green']);
     expect(questionsFor('speed.slow')).toEqual(commonQuestions);
   });
 

@@ -34,22 +34,22 @@ describe('contradictions in a standard', () => {
     [
       'a limit that comes too late',
       withLimit({ scope: { kind: 'category' }, allowed: houseDefault(20, 'test') }),
-      '/limits/3/allowed: Made up: it never decides, since “Driving faults” allows no more and counts all of it.',
+      '/limits/3/allowed: Made up: no effect, “Driving faults” is always reached first.',
     ],
     [
       'a limit above its cap',
       withLimit({ scope: { kind: 'item', item: 'checks.tell' }, allowed: houseDefault(1, 'test') }),
-      '/limits/3/allowed: Made up: it never decides, since caps let at most 1 of these faults count.',
+      '/limits/3/allowed: Made up: no effect, caps let at most 1 of these faults count.',
     ],
     [
       'a limit without marks',
       withLimit({ scope: { kind: 'item', item: 'checks.eyesight' } }),
-      '/limits/3: Made up: it never decides, since no fault type in its scope can have such a grade.',
+      '/limits/3: Made up: no effect, no fault type it looks at can have such a grade.',
     ],
     [
       'points nobody gives',
       withLimit({ measure: { kind: 'points', grades: ['driving'] } }),
-      '/limits/3: Made up: it never decides, since none of these faults is worth points.',
+      '/limits/3: Made up: no effect, none of these faults is worth points.',
     ],
     [
       'a failed exercise without effect',

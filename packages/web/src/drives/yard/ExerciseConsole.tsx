@@ -124,13 +124,13 @@ function Failure({
   const atMs = failedBy?.crossedAtMs ?? attempt.failedAtMs;
   if (atMs === undefined && !testFails) return null;
   const reason = failedBy ?? verdict.reasons[0];
-  const left = mostAttempts !== undefined && sheet.attempts.length < mostAttempts && !sheet.failedBy;
+  const left = mostAttempts === undefined || sheet.failedBy ? 0 : mostAttempts - sheet.attempts.length;
   return (
     <p role="alert" className={styles.failed}>
       {atMs !== undefined && <b>{t(sheet.failedBy ? 'failedAt' : 'attemptFailedAt', { at: clockTime(atMs) })} </b>}
       {reason &&
         `${reason.crossedBy ? `${itemName(standard, reason.crossedBy.item)}.` : reasonSentence(standard, reason)} `}
-      {testFails ? t('testFailed') : left ? t('goesOn') : ''}
+      {testFails ? t('testFailed') : left > 0 ? t('attemptsLeft', { count: left }) : ''}
     </p>
   );
 }

@@ -118,11 +118,11 @@ describe('the exercise under way', () => {
     const shown = words(console(at(attemptsYard, first, 6)));
     expect(shown).toContain('Attempt 1 of 2');
     expect(shown).toContain('This attempt failed, 0:05.');
-    expect(shown).toContain('Another attempt is left.');
+    expect(shown).toContain('1 attempt left.');
     const second = words(console(at(attemptsYard, [...first, [7, end], [8, begin('alley-left')], [9, fail]], 10)));
     expect(second).toContain('Attempt 2 of 2');
     expect(second).toContain('This exercise is failed');
-    expect(second).not.toContain('Another attempt is left.');
+    expect(second).not.toContain('1 attempt left.');
   });
 
   it('shows each look as still to come, seen or missed', () => {

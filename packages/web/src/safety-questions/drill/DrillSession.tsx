@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
-import { sessionCards, type DrillCard } from '@jasperwren/core/safety-questions/drill';
+import { sessionCards, type DrillCard, weakestCards } from '@jasperwren/core/safety-questions/drill';
 import { useEffect, useState } from 'react';
 import { clockTime } from '../../ui/format';
 import { CardBody } from './CardBody';
@@ -40,8 +40,16 @@ export function DrillSession({ source, onDone }: Props) {
   if (cards.length === 0)
     return (
       <div className={styles.end}>
-        <p>{t('nothingDueComeBackTomorrowOr')}</p>
-        <Button variant="contained" onClick={onDone}>
+        <p>{t('nothingDueUntilTomorrow')}</p>
+        {source.questions.length > 0 && (
+          <Button
+            variant="contained"
+            onClick={() => setCards(weakestCards(source.questions, source.memory, new Date(), source.vehicle))}
+          >
+            {t('practiseAnyway')}
+          </Button>
+        )}
+        <Button variant="outlined" onClick={onDone}>
           {t('back')}
         </Button>
       </div>
