@@ -122,7 +122,7 @@ async function yard(page: Page): Promise<void> {
 async function wheels(page: Page): Promise<void> {
   await page.goto('/yard/wheels?vehicle=van&exercise=angle-bay');
   await page
-    .getByText(/May be \d+ cm short/)
+    .getByText(/Tolerance: stop \d+ cm early/)
     .first()
     .waitFor();
   await take(page, 'wheels');

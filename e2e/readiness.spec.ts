@@ -113,6 +113,10 @@ test.describe('with the demo school', () => {
     const first = await lessons.nth(0).locator('ul').innerText();
     await carry(page, page.getByRole('button', { name: /^Move the aim/ }).first(), 'ArrowDown', [1, 2]);
     await expect(lessons.nth(1).locator('ul')).toHaveText(first.replace(/\n/g, ''));
+    // Nobody loses a plan by a touch on the menu.
+    await page.getByRole('link', { name: shell('today') }).click();
+    await expect(page.getByText(common('whatYouWhatIsNotSaved', { what: readiness('planned') }))).toBeVisible();
+    await page.getByRole('button', { name: account('keepEditing') }).click();
     await page.getByRole('button', { name: readiness('saveLessons') }).click();
     await expect(page.getByRole('button', { name: readiness('saveLessons') })).toBeDisabled();
     await page

@@ -86,6 +86,7 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
   // Both safety questions together cost one driving fault at most: looking, lane, and one of the two answers.
   const heading = page.getByRole('heading', { level: 1 });
   await expect(heading).toContainText('Pass: 4 of 15 driving faults');
+  await expect(page).toHaveTitle(/^Result of /);
   await expect(page.getByText('41 min driven, 16 min independent.')).toBeVisible();
   for (const words of [
     result('briefingDoneOfCountStepsDone', { done: '4', count: 5 }),
@@ -100,6 +101,7 @@ test('a tally test of 40 minutes, from the kerb to the talk-through', async ({ p
 
   await page.getByRole('link', { name: result('debrief') }).click();
   await expect(page.getByText(/^Bay park: no fault\.$/)).toBeVisible();
+  await expect(page).toHaveTitle(/^Debrief of /);
   await page.getByRole('button', { name: debrief('markAsDebriefed') }).click();
   await expect(page.getByRole('button', { name: debrief('debriefed') })).toBeDisabled();
 });

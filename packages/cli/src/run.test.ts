@@ -217,6 +217,14 @@ describe('judge', () => {
     expect(json.out).not.toMatch(/[\u0000-\u0009\u000b-\u001f\u007f-\u009f\u202e]/);
   });
 
+  it('helps whoever asks, and that is no error', async () => {
+    for (const name of ['help', '--help', '-h']) {
+      const { code, out, err } = await cli(name);
+      expect([code, err]).toEqual([0, '']);
+      expect(out).toContain('jasperwren judge FILE');
+    }
+  });
+
   it('exits 1 on a wrong call, with the list of what there is', async () => {
     for (const name of ['__proto__', 'constructor', 'jugde'])
       expect(await cli(name)).toMatchObject({ code: 1, err: expect.stringContaining(`There is no command “${name}”`) });

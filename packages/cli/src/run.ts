@@ -18,9 +18,15 @@ const commands: ReadonlyMap<string, () => Promise<Command>> = new Map<string, ()
   ['demo', async () => (await import('./demo')).demoCommand],
 ]);
 
+const askingForHelp = new Set(['help', '--help', '-h']);
+
 /** Runs a command line and returns the exit code. */
 export async function run([name = '', ...args]: readonly string[], raw: Io): Promise<number> {
   const io = safeIo(raw);
+  if (askingForHelp.has(name)) {
+    printLines(io.out, usage());
+    return exitCodes.pass;
+  }
   const load = commands.get(name);
   if (!load) {
     if (name) io.err(say('noCommand', { name }));

@@ -1,6 +1,7 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  debriefOf: 'Debrief of {{name}}',
   theInstructorTookControl: 'The instructor took control.',
   theInstructorPrompted: 'The instructor prompted.',
   thisFaultFailedTheTest: ', this fault failed the test',

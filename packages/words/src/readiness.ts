@@ -1,6 +1,7 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  planned: 'planned',
   formerInstructor: 'Former instructor',
   tracedOf_one: 'One of these {{whole}} mock tests has a trace: {{name}} had driven {{share}} of its roads before.',
   tracedOf_other:

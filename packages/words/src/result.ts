@@ -1,6 +1,7 @@
 import { wordsOf } from './words';
 
 export const resource = {
+  resultOf: 'Result of {{name}}',
   area: 'Area',
   ruleRightRightWrongWrong: '{{rule}}: {{right}} right, {{wrong}} wrong.',
   nameTime: '{{name}}: {{time}}',

@@ -16,6 +16,8 @@ import { useAppDispatch } from '../base/hooks';
 import { firstName, fromToday, longDate } from '../ui/format';
 import { Page, Section } from '../ui/Page';
 import { Empty } from '../ui/states';
+import { Unsaved } from '../ui/Unsaved';
+import { useUnsaved } from '../ui/use-unsaved';
 import { staleOf } from '../ui/Conflict';
 import { FreeHoursFields } from './FreeHoursFields';
 import { LessonList, type DraftLesson } from './LessonList';
@@ -54,6 +56,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
   const [keep, { isLoading, error }] = api.useKeepLessonsMutation();
   const [booked, setBooked] = useState<number>();
   const dispatch = useAppDispatch();
+  const { blocker } = useUnsaved(draft !== undefined);
   const lessons = draft ?? standing;
   const slots = freeSlots(
     kept.freeHours.hours,
@@ -134,6 +137,7 @@ export function Plan({ learner, input, kept, standard }: Props) {
         </>
       }
     >
+      <Unsaved blocker={blocker} what={t('planned')} />
       <div className={styles.columns}>
         <div>
           <PlanTools

@@ -1,10 +1,12 @@
-import { t } from '@jasperwren/words/common';
 import Typography from '@mui/material/Typography';
-import { useEffect, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import styles from './page.module.css';
+import { useTitle } from './use-title';
 
 interface Props {
   readonly title: string;
+  /** What it is called in the browser's tab, where its heading says what came of it. */
+  readonly tab?: string;
   /** A line above the title: where this belongs. */
   readonly over?: ReactNode;
   /** A sentence below the title. */
@@ -14,10 +16,8 @@ interface Props {
 }
 
 /** A page of the application with its heading and at most one primary action. */
-export function Page({ title, over, sub, actions, children }: Props) {
-  useEffect(() => {
-    document.title = t('titleJasperwren', { title });
-  }, [title]);
+export function Page({ title, tab, over, sub, actions, children }: Props) {
+  useTitle(tab ?? title);
   return (
     <main className={styles.page}>
       <div className={styles.head}>

@@ -44,6 +44,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
   return (
     <Page
       title={verdictSentence(standard, debrief.verdict)}
+      tab={t('debriefOf', { name: meta.learnerName })}
       over={
         <>
           <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>

@@ -55,6 +55,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
   return (
     <Page
       title={verdictSentence(standard, verdict)}
+      tab={t('resultOf', { name: meta.learnerName })}
       over={
         <>
           <Link to={`/learners/${meta.learnerId}`}>{meta.learnerName}</Link>,{' '}

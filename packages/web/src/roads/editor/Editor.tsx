@@ -12,6 +12,7 @@ import { RoadPicture } from '../picture/RoadPicture';
 import { useReading } from '../use-route';
 import { isRead } from '../work/use-roads-work';
 import { drawingOf, edited, isClosed } from './edit';
+import { useTitle } from '../../ui/use-title';
 import styles from './editor.module.css';
 import { EditorSide } from './EditorSide';
 import { EditorTools, type Tool } from './EditorTools';
@@ -43,6 +44,7 @@ const begun = (given: FromFile | undefined) => ({
 export function Editor({ stored, roadsId, route, given, planFirst }: Props) {
   const [drawing, edit] = useReducer(edited, route ?? begun(given), drawingOf);
   const { now } = drawing;
+  useTitle(now.name);
   const [tool, setTool] = useState<Tool>('stop');
   const [noteAt, setNoteAt] = useState<Place>();
   const map = useRef<LeafletMap | null>(null);

@@ -12,7 +12,6 @@ import {
 import { atPlace, inList, itemsOf, without } from '@jasperwren/core/marking/edit/change';
 import { setLeaving } from '@jasperwren/core/marking/edit/exercises';
 import { questionFields, stepFields, type Field } from '@jasperwren/core/marking/edit/fields';
-import { knownSteps, withKnownStep } from '@jasperwren/core/marking/edit/known';
 import type { BriefingStep } from '@jasperwren/core/marking/briefing';
 import { leavingSteps } from '@jasperwren/core/marking/exercise';
 import type { QuestionRule } from '@jasperwren/core/marking/standard';
@@ -30,10 +29,12 @@ import { More } from './More';
 import { AddPhrase, ChoicePhrase, NumberPhrase, RemovePhrase, SeveralPhrase, TextPhrase } from './Phrase';
 import { Noted } from './Problems';
 import { Sentence } from './Sentence';
+import { useKnown } from './use-known';
 
 /** What happens before and after: the briefing, the questions, what makes a test whole, and how one ends. */
 export function AroundPart({ standard, change }: EditProps) {
   const { briefing = [], questions } = standard;
+  const known = useKnown();
   return (
     <>
       <OrderedEntries list="briefing" entries={briefing} change={change}>
@@ -42,10 +43,10 @@ export function AroundPart({ standard, change }: EditProps) {
       <p className={styles.adds}>
         <AddMany
           label={t('addStep')}
-          choices={knownSteps
+          choices={(known?.knownSteps ?? [])
             .filter(({ name }) => !briefing.some((step) => step.name === name))
             .map(({ name }) => [name, name])}
-          onAdd={(names) => change((is) => names.reduce((made, name) => withKnownStep(name)(made), is))}
+          onAdd={(names) => known && change((is) => names.reduce((made, name) => known.withKnownStep(name)(made), is))}
         />
         <AddOne
           label={t('addOwnStep')}

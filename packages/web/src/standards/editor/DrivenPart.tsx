@@ -13,7 +13,6 @@ import {
   type AllowanceKind,
 } from '@jasperwren/core/marking/edit/exercises';
 import { exerciseFields, headFields } from '@jasperwren/core/marking/edit/fields';
-import { knownExercises, withKnownExercises } from '@jasperwren/core/marking/edit/known';
 import { bySchool } from '@jasperwren/core/marking/provenance';
 import type { Exercise } from '@jasperwren/core/marking/exercise';
 import type { Standard } from '@jasperwren/core/marking/standard';
@@ -29,10 +28,12 @@ import { More } from './More';
 import { AddPhrase, ChoicePhrase, NumberPhrase, RemovePhrase, SourcedPhrase, TextPhrase } from './Phrase';
 import { Noted } from './Problems';
 import { Sentence } from './Sentence';
+import { useKnown } from './use-known';
 
 /** What is driven: the length of the test, its roads, and the exercises with what each allows. */
 export function DrivenPart({ standard, change }: EditProps) {
   const { length, exercises } = standard;
+  const known = useKnown();
   const head = { entry: standard, standard, onChange: change };
   return (
     <>
@@ -135,10 +136,10 @@ export function DrivenPart({ standard, change }: EditProps) {
       <p className={styles.adds}>
         <AddMany
           label={t('addExercise')}
-          choices={knownExercises
+          choices={(known?.knownExercises ?? [])
             .filter(({ name }) => !exercises.some((exercise) => exercise.name === name))
             .map(({ name }) => [name, name])}
-          onAdd={(names) => change(withKnownExercises(names))}
+          onAdd={(names) => known && change(known.withKnownExercises(names))}
         />
         <AddPhrase
           label={t('addOwnExercise')}

@@ -5,7 +5,7 @@ import type { Change } from '@jasperwren/core/marking/edit/change';
 import type { DraftView } from '@jasperwren/contract/standards';
 import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { enqueueSnackbar } from 'notistack';
-import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../../base/api';
 import { apiError, type ApiError } from '../../base/client';
@@ -24,7 +24,8 @@ import { ObservedPart } from './ObservedPart';
 import { elsewhere, ProblemsProvider } from './Problems';
 import { PublishDialog } from './PublishDialog';
 import { Touch } from './Touch';
-import { Trial } from './Trial';
+
+const Trial = lazy(() => import('./Trial'));
 
 /** The draft of a standard of the school's own. */
 export default function EditStandardPage() {
@@ -165,7 +166,9 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
         </div>
         <aside className={styles.trial} aria-labelledby="trial">
           <h2 id="trial">{t('tryIt')}</h2>
-          <Trial draft={draft} />
+          <Suspense fallback={<Loading what={t('tryIt')} />}>
+            <Trial draft={draft} />
+          </Suspense>
         </aside>
       </div>
       <PublishDialog

@@ -15,7 +15,7 @@ import { ChoicePhrase, NumberPhrase, RemovePhrase } from './Phrase';
 import { Sentence } from './Sentence';
 
 /** A made-up test under the draft as it stands: the result follows every change of either. */
-export function Trial({ draft }: { readonly draft: Standard }) {
+export default function Trial({ draft }: { readonly draft: Standard }) {
   const [entries, setEntries] = useState<readonly SheetEntry[]>([]);
   const [attempts, setAttempts] = useState<readonly TrialAttempt[]>([]);
   const standard = useMemo(() => effective(draft), [draft]);
