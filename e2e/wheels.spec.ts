@@ -23,7 +23,7 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await expect(page.getByText(/^1 movement, .*Nearest: \d+ cm/)).toBeVisible();
   await expect(page.getByRole('img', { name: /Bay, reversing in seen from above/ })).toBeVisible();
   await expect(
-    page.getByText(/May be \d+ cm( or more)? short or \d+ cm( or more)? far, the steering wheel/).first(),
+    page.getByText(/Tolerance: stop \d+ cm( or more)? early to \d+ cm( or more)? late; steering wheel/).first(),
   ).toBeVisible();
 
   // At the end of the last step the rear cones of the bay are in the mirrors, and on the learner's page.
@@ -50,7 +50,7 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   // A gap that is too short says how much more would do.
   await choose(page, wheels('exercise'), wheels('parallel'));
   await page.getByLabel('Gap between cars (m)').fill('4.2');
-  await expect(page.getByText(/Gap between cars: \d\.\d\d m would do, \d+ cm more\./)).toBeVisible({
+  await expect(page.getByText(/Gap between cars must be at least \d\.\d\d m \(\d+ cm more\)\./)).toBeVisible({
     timeout: 180_000,
   });
   await page.getByLabel('Gap between cars (m)').fill('2');

@@ -70,7 +70,7 @@ it('opens a place with its range and its faults, and closes it again', () => {
   expect(onChoose).toHaveBeenLastCalledWith('p1');
   unmount();
   list({ chosen: 'p1' });
-  expect(rows()[0]!.textContent).toContain('0.25 a pass, between 0.10 and 0.50');
+  expect(rows()[0]!.textContent).toContain('0.25 per time driven through, between 0.10 and 0.50');
   expect(rows()[0]!.textContent).toContain('the same drivers elsewhere: 0.08');
   screen.getByText('faults at p1');
   fireEvent.click(within(rows()[0]!).getByRole('button', { expanded: true }));
@@ -83,6 +83,6 @@ it('sets the same place of somebody else beside it, or says that they passed it 
     compared: view([place(1, { rate: 0.5, passes: 4 })]),
     compareTo: 'l1',
   });
-  expect(rows()[0]!.textContent).toContain('Ola Learner: 0.50 a pass in 4 passes');
+  expect(rows()[0]!.textContent).toContain('Ola Learner: 0.50 per time driven through, in 4 passes');
   expect(rows()[1]!.textContent).toContain('Ola Learner: not enough passes');
 });
