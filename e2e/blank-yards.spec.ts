@@ -1,7 +1,6 @@
 import { t as editor } from '@jasperwren/words/editor';
 import { t as sentences } from '@jasperwren/words/editor-sentences';
 import { t as yard } from '@jasperwren/words/yard';
-import type { Page } from '@playwright/test';
 import { beginBlank, type Editing } from './editing';
 import {
   endDrive,
@@ -12,20 +11,13 @@ import {
   publishStandard,
   signIn,
   startDrive,
+  startOrEnd,
   test,
   testUnder,
 } from './fixtures';
 
 const every = (what: string) => editor('ofEvery', { what });
 const of = (what: string, name: string) => editor('ofNamed', { what, name });
-
-/** Starts the exercise that comes next, or ends the one under way, once the console says so. */
-async function startOrEnd(page: Page): Promise<void> {
-  const heading = page.getByRole('main').getByRole('heading', { level: 2 }).first();
-  const before = (await heading.textContent())!;
-  await press(page, 'Home');
-  await expect(heading).not.toHaveText(before);
-}
 
 /** What both yards begin with: a course of exercises that all have to be driven. */
 async function beginYard(editing: Editing, exercises: readonly string[]): Promise<void> {

@@ -138,6 +138,14 @@ export async function press(page: Page, ...keys: string[]): Promise<void> {
   for (const key of keys) await page.keyboard.press(key);
 }
 
+/** Starts or ends an exercise by key, and waits until the console says so: only then does the next press count. */
+export async function startOrEnd(page: Page): Promise<void> {
+  const heading = page.getByRole('main').getByRole('heading', { level: 2 }).first();
+  const before = (await heading.textContent())!;
+  await press(page, 'Home');
+  await expect(heading).not.toHaveText(before);
+}
+
 /** Keeps every request to an address waiting until the function that is given back is called. */
 export async function holdBack(page: Page, address: string): Promise<() => void> {
   let letGo = (): void => undefined;

@@ -25,18 +25,10 @@ import {
   signedHeaders,
   signIn,
   startDrive,
+  startOrEnd,
   test,
   testUnder,
 } from './fixtures';
-
-/** Starts the exercise that comes next, or ends the one under way, by its key. */
-/** Starts or ends an exercise by key, and waits until the console says so: only then does the next press count. */
-async function startOrEnd(page: Page): Promise<void> {
-  const heading = page.getByRole('main').getByRole('heading', { level: 2 }).first();
-  const before = (await heading.textContent())!;
-  await press(page, 'Home');
-  await expect(heading).not.toHaveText(before);
-}
 
 const counter = (page: Page, what: string) => page.getByRole('button', { name: yard('countOne', { what }) });
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { CheckMenu, type ChoiceOf } from './Phrase';
+import { CheckMenu, type ChoiceOf } from './Chosen';
 import { Touch } from './Touch';
 
 interface Props {

@@ -1,7 +1,7 @@
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import type { ChoiceOf } from './Phrase';
+import type { ChoiceOf } from './Chosen';
 import { Touch } from './Touch';
 
 interface Props<T extends string> {

@@ -6,7 +6,8 @@ import { t as say } from '@jasperwren/words/editor-sentences';
 import { Fragment } from 'react';
 import { choicesOf } from './choices';
 import type { EditProps } from './edit-props';
-import { NumberPhrase, SeveralPhrase } from './Phrase';
+import { SeveralPhrase } from './Chosen';
+import { NumberPhrase } from './Phrase';
 import { Sentence } from './Sentence';
 
 interface Props extends EditProps {

@@ -24,7 +24,8 @@ import { FieldPhrase } from './FieldPhrase';
 import { More } from './More';
 import { OptionSentence } from './OptionSentence';
 import { withNewOption } from '@jasperwren/core/marking/edit/options';
-import { AddPhrase, ChoicePhrase, RemovePhrase, SeveralPhrase, SourcedPhrase, type ChoiceOf } from './Phrase';
+import { ChoicePhrase, SeveralPhrase, type ChoiceOf } from './Chosen';
+import { AddPhrase, RemovePhrase, SourcedPhrase } from './Phrase';
 import { Noted, useProblems } from './Problems';
 import { Sentence } from './Sentence';
 

@@ -5,7 +5,8 @@ import { withField } from '@jasperwren/core/marking/edit/change';
 import { t as say } from '@jasperwren/words/editor-sentences';
 import type { ReactNode } from 'react';
 import { choicesOf } from './choices';
-import { ChoicePhrase, LetterPhrase, SeveralPhrase, SourcedPhrase, TextPhrase } from './Phrase';
+import { ChoicePhrase, SeveralPhrase } from './Chosen';
+import { LetterPhrase, SourcedPhrase, TextPhrase } from './Phrase';
 import { WordsPhrase } from './WordsPhrase';
 
 const unitWords: Readonly<Record<Unit, (n: number) => string>> = {

@@ -13,7 +13,8 @@ import { t } from '@jasperwren/words/editor';
 import { t as say } from '@jasperwren/words/editor-sentences';
 import { choicesOf } from './choices';
 import styles from './editor.module.css';
-import { AddPhrase, ChoicePhrase, NumberPhrase, RemovePhrase, TextPhrase } from './Phrase';
+import { ChoicePhrase } from './Chosen';
+import { AddPhrase, NumberPhrase, RemovePhrase, TextPhrase } from './Phrase';
 import { Sentence } from './Sentence';
 
 const mostBands = 10;

@@ -15,7 +15,8 @@ import type { EditProps } from './edit-props';
 import styles from './editor.module.css';
 import { BandPhrases } from './MeasuredPhrase';
 import { More } from './More';
-import { AddPhrase, ChoicePhrase, NumberPhrase, RemovePhrase, SeveralPhrase, TextPhrase } from './Phrase';
+import { ChoicePhrase, SeveralPhrase } from './Chosen';
+import { AddPhrase, NumberPhrase, RemovePhrase, TextPhrase } from './Phrase';
 import { Sentence } from './Sentence';
 
 const settingKinds: readonly Setting['kind'][] = ['limit', 'grades', 'bands'];

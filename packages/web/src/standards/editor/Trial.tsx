@@ -11,7 +11,8 @@ import { Entries } from '../../sheets/public';
 import { AddMany } from './AddMany';
 import { choicesOf } from './choices';
 import styles from './editor.module.css';
-import { ChoicePhrase, NumberPhrase, RemovePhrase } from './Phrase';
+import { ChoicePhrase } from './Chosen';
+import { NumberPhrase, RemovePhrase } from './Phrase';
 import { Sentence } from './Sentence';
 
 /** A made-up test under the draft as it stands: the result follows every change of either. */

@@ -6,7 +6,7 @@ import { itemsOf } from '@jasperwren/core/marking/edit/change';
 import { t } from '@jasperwren/words/editor';
 import { t as say } from '@jasperwren/words/editor-sentences';
 import { itemName } from '@jasperwren/words/marking/names';
-import type { ChoiceOf } from './Phrase';
+import type { ChoiceOf } from './Chosen';
 
 /** The values that a choice of the editor offers, with their words, in the order of the standard or of the language. */
 export function choicesOf(source: Source, standard: Standard): readonly ChoiceOf<string>[] {
