@@ -1,6 +1,7 @@
 import { lintStandard } from '../lint/lint';
 import { setBySchool } from '../provenance';
 import type { Item, Limit, Standard } from '../standard';
+import { templates } from '../templates';
 import { attemptsYard, tally, timedYard } from '../testing-standards';
 import { freeCode, inList, moved, withField, without } from './change';
 import { withNewExercise, withoutExercise } from './exercises';
@@ -17,7 +18,7 @@ import {
   withoutItem,
   withPoints,
 } from './items';
-import { withNewCap } from './limits';
+import { withNewCap, withoutLimit } from './limits';
 
 const codes = ({ categories }: Pick<Standard, 'categories'>) => categories.map(({ code }) => code);
 const newGrade = { name: 'new grade', plural: 'new grades', short: 'new', meaning: 'New.' };
@@ -91,6 +92,20 @@ describe('changes of a standard', () => {
     const fewer = withoutExercise('slope')(timedYard);
     expect(JSON.stringify([fewer.limits, fewer.requirements, fewer.categories])).not.toContain('"exercise":"slope"');
     expect(lintStandard(fewer)).toEqual([]);
+  });
+
+  it('leave nothing that names what was taken out', () => {
+    const names = (standard: Standard) => lintStandard(standard).filter(({ is }) => is.code === 'noSuch');
+    for (const standard of templates) {
+      for (const { code } of standard.grades) expect([code, names(withoutGrade(code)(standard))]).toEqual([code, []]);
+      for (const { code } of standard.exercises)
+        expect([code, names(withoutExercise(code)(standard))]).toEqual([code, []]);
+      for (const { code } of standard.categories)
+        expect([code, names(withoutCategory(code)(standard))]).toEqual([code, []]);
+      for (const { code } of standard.limits) expect([code, names(withoutLimit(code)(standard))]).toEqual([code, []]);
+      for (const { code } of standard.classes ?? [])
+        expect([code, names(withoutClass(code)(standard))]).toEqual([code, []]);
+    }
   });
 
   it('add a cap over the first fault type, and none where there is no fault type', () => {

@@ -1,4 +1,4 @@
-import type { Item, Standard } from '../standard';
+import type { Choice, Item, Standard } from '../standard';
 
 /** A change of a standard, as a function from what it was to what it is to be. */
 export type Change = (standard: Standard) => Standard;
@@ -82,6 +82,21 @@ export const moved =
   (list: 'grades' | 'categories' | 'exercises' | 'briefing', from: string, to: string): Change =>
   (standard) =>
     withEntries(standard, list, movedTo(entriesOf(standard, list), from, to));
+
+/** The standard with these limits; a choice that set one of those that are gone no longer does. */
+export const withLimits = (standard: Standard, limits: Standard['limits']): Standard => ({
+  ...standard,
+  limits,
+  options: standard.options.map((option) => ({
+    ...option,
+    choices: option.choices.map((choice) =>
+      withField<Choice, 'sets'>(
+        'sets',
+        choice.sets?.filter((setting) => setting.kind !== 'limit' || limits.some(({ code }) => code === setting.limit)),
+      )(choice),
+    ),
+  })),
+});
 
 /** Every item of a standard, in its order. */
 export const itemsOf = ({ categories }: Pick<Standard, 'categories'>): readonly Item[] =>

@@ -1,7 +1,9 @@
 import { leavingSteps, type Exercise, type ExpectedLook, type LeavingStep } from '../exercise';
 import { setBySchool } from '../provenance';
 import type { Limit, LimitMeasure, Standard } from '../standard';
-import { added, freeCode, inList, itemsOf, withField, without, type Change } from './change';
+import { added, freeCode, inList, itemsOf, withField, withLimits, without, type Change } from './change';
+import { withoutItem } from './items';
+import { withoutLimit } from './limits';
 
 /** Changes of what is driven: the exercises, what each allows, and the course they make up. */
 
@@ -11,19 +13,31 @@ export const withNewExercise =
   (standard) =>
     added('exercises', { code: freeCode(standard.exercises), ...exercise })(standard);
 
-/** Takes an exercise out, and what holds for it alone: its limits, its fault types and what needs it. */
+/** Takes an exercise out, and what holds for it alone: its limits, its fault types with all that speaks of them, and what needs it. */
 export const withoutExercise =
   (code: string): Change =>
-  (standard) => ({
-    ...without('exercises', code)(standard),
-    limits: standard.limits.filter(({ scope }) => scope.kind !== 'exercise' || scope.exercise !== code),
-    requirements: standard.requirements.filter((one) => one.kind !== 'exercise' || one.exercise !== code),
-    categories: standard.categories.flatMap((category) => {
-      const items = category.items.filter((item) => item.exercise !== code);
+  (standard) => {
+    const own = itemsOf(standard).filter((item) => item.exercise === code);
+    const rest = own.reduce((is, item) => withoutItem(item.code)(is), without('exercises', code)(standard));
+    const had = new Set(standard.categories.filter(({ items }) => items.length > 0).map((category) => category.code));
+    return {
+      ...withLimits(
+        rest,
+        rest.limits.filter(({ scope }) => scope.kind !== 'exercise' || scope.exercise !== code),
+      ),
+      requirements: rest.requirements.filter((one) => one.kind !== 'exercise' || one.exercise !== code),
       // An area of this exercise alone goes with it.
-      return items.length === 0 && category.items.length > 0 ? [] : [{ ...category, items }];
-    }),
-  });
+      categories: rest.categories.filter(({ items, code: area }) => items.length > 0 || !had.has(area)),
+      exercises: rest.exercises.map((exercise) =>
+        exercise.next?.includes(code)
+          ? withField<Exercise, 'next'>(
+              'next',
+              exercise.next.filter((one) => one !== code),
+            )(exercise)
+          : exercise,
+      ),
+    };
+  };
 
 /** Says whether an exercise has to be driven before a test is whole. */
 export const setRequired =
@@ -85,7 +99,7 @@ export function setAllowance(
       effect: Limit['effect'],
     ) => {
       const known = is.limits.find((limit) => isOf(limit, exercise, measure));
-      if (n === undefined) return known ? without('limits', known.code)(is) : is;
+      if (n === undefined) return known ? withoutLimit(known.code)(is) : is;
       if (known) return inList('limits', known.code, withField<Limit, 'allowed'>('allowed', setBySchool(n)))(is);
       const code = freeCode(is.limits);
       return added('limits', { code, name: words, scope, measure, allowed: setBySchool(n), effect })(is);

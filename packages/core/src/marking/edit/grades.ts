@@ -1,6 +1,6 @@
 import { countsMarks } from '../rules';
-import type { Grade, Item, Standard } from '../standard';
-import { added, freeCode, without, withField, type Change } from './change';
+import type { Choice, Grade, Item, Setting, Standard } from '../standard';
+import { added, freeCode, without, withField, withLimits, type Change } from './change';
 
 /** Adds a grade as the most serious one. */
 export const withNewGrade =
@@ -11,23 +11,48 @@ export const withNewGrade =
 /** Takes a grade out, and out of everything that names it; what is left without a grade goes. */
 export function withoutGrade(code: string): Change {
   const others = (grades: readonly string[]) => grades.filter((grade) => grade !== code);
-  return (standard) => ({
-    ...without('grades', code)(standard),
-    categories: standard.categories.map((category) => ({
-      ...category,
-      items: category.items.map((item) => itemWithout(item, code)),
-    })),
-    limits: standard.limits.flatMap((limit): Standard['limits'] => {
+  return (standard) => {
+    const limits = standard.limits.flatMap((limit): Standard['limits'] => {
       const { measure, effect } = limit;
       if ('grade' in effect && effect.grade === code) return [];
       if (!countsMarks(measure)) return [limit];
       const grades = others(measure.grades);
       return grades.length > 0 ? [{ ...limit, measure: { ...measure, grades } }] : [];
-    }),
-    caps: standard.caps
-      .map((cap) => ({ ...cap, grades: others(cap.grades) }))
-      .filter(({ grades }) => grades.length > 0),
-  });
+    });
+    return withLimits(
+      {
+        ...without('grades', code)(standard),
+        categories: standard.categories.map((category) => ({
+          ...category,
+          items: category.items.map((item) => itemWithout(item, code)),
+        })),
+        caps: standard.caps
+          .map((cap) => ({ ...cap, grades: others(cap.grades) }))
+          .filter(({ grades }) => grades.length > 0),
+        options: standard.options.map((option) => ({
+          ...option,
+          choices: option.choices.map((choice) =>
+            withField<Choice, 'sets'>(
+              'sets',
+              choice.sets?.flatMap((setting) => settingWithout(setting, code)),
+            )(choice),
+          ),
+        })),
+      },
+      limits,
+    );
+  };
+}
+
+/** What a choice sets, without a grade; nothing where nothing is left of it. */
+function settingWithout(setting: Setting, grade: string): readonly Setting[] {
+  if (setting.kind === 'limit') return [setting];
+  if (setting.kind === 'grades') {
+    const grades = setting.grades.filter((one) => one !== grade);
+    return grades.length > 0 ? [{ ...setting, grades }] : [];
+  }
+  const bands = setting.bands.filter((band) => band.grade !== grade);
+  return bands.length > 0 ? [{ ...setting, bands }] : [];
 }
 
 /** An item without a grade; what was measured for nothing else is no longer measured. */
@@ -53,16 +78,18 @@ export const withNewClass =
 export const withoutClass =
   (code: string): Change =>
   (standard) =>
-    withoutEmptyClasses({
-      ...without('classes', code)(standard),
-      categories: standard.categories.map((category) => ({
-        ...category,
-        items: category.items.map((item) =>
-          item.class === code ? withField<Item, 'class'>('class', undefined)(item) : item,
-        ),
-      })),
-      limits: standard.limits.filter(({ scope }) => scope.kind !== 'class' || scope.class !== code),
-    });
+    withLimits(
+      withoutEmptyClasses({
+        ...without('classes', code)(standard),
+        categories: standard.categories.map((category) => ({
+          ...category,
+          items: category.items.map((item) =>
+            item.class === code ? withField<Item, 'class'>('class', undefined)(item) : item,
+          ),
+        })),
+      }),
+      standard.limits.filter(({ scope }) => scope.kind !== 'class' || scope.class !== code),
+    );
 
 const withoutEmptyClasses = (standard: Standard): Standard =>
   withField<Standard, 'classes'>('classes', standard.classes)(standard);

@@ -3,7 +3,7 @@ import { deskRoom } from '../lint/lint';
 import { setBySchool } from '../provenance';
 import { gradesOf } from '../rules';
 import type { Category, Item, Standard } from '../standard';
-import { added, freeCode, inList, itemsOf, withField, type Change } from './change';
+import { added, freeCode, inList, itemsOf, withField, withLimits, type Change } from './change';
 
 /** Changes of what is observed: areas, fault types and what each can cost. */
 
@@ -110,44 +110,51 @@ export function withoutItem(code: string): Change {
   const others = <T extends string>(items: readonly T[]) => items.filter((item) => item !== code);
   const narrowed = <T extends { readonly items?: readonly string[] }>(entry: T): T =>
     entry.items?.includes(code) ? withField<T, 'items'>('items', others(entry.items))(entry) : entry;
-  return (standard) => ({
-    ...standard,
-    categories: standard.categories.map((category) => ({
-      ...category,
-      items: category.items.filter((item) => item.code !== code),
-    })),
-    caps: standard.caps.map((cap) => ({ ...cap, items: others(cap.items) })).filter(({ items }) => items.length > 0),
-    limits: standard.limits.flatMap((limit) => {
+  return (standard) => {
+    const limits = standard.limits.flatMap((limit) => {
       const { measure, scope } = limit;
       if (scope.kind === 'item' && scope.item === code) return [];
       if (!('items' in measure) || !measure.items?.includes(code)) return [limit];
       const items = others(measure.items);
       return items.length > 0 ? [{ ...limit, measure: { ...measure, items } }] : [];
-    }),
-    exercises: standard.exercises.map((exercise) => {
-      const kept = narrowed(exercise);
-      const looks = kept.looks?.filter(({ item }) => item !== code);
-      return looks?.length === kept.looks?.length ? kept : withField<typeof kept, 'looks'>('looks', looks)(kept);
-    }),
-    questions: standard.questions.filter((question) => question.item !== code),
-    options: standard.options.map((option) => ({
-      ...option,
-      choices: option.choices.map((choice) =>
-        withField<typeof choice, 'sets'>(
-          'sets',
-          choice.sets?.filter((setting) => setting.kind === 'limit' || setting.item !== code),
-        )(choice),
-      ),
-    })),
-    ...(standard.course?.leaving?.item === code && { course: {} }),
-    ...(standard.briefing && {
-      briefing: standard.briefing.map((step) => {
-        if (step.kind === 'questions') return { ...step, items: others(step.items) };
-        if (step.kind !== 'checklist' && step.kind !== 'calls') return step;
-        return { ...step, parts: step.parts.map((part) => (part.item === code ? { name: part.name } : part)) };
-      }),
-    }),
-  });
+    });
+    return withLimits(
+      {
+        ...standard,
+        categories: standard.categories.map((category) => ({
+          ...category,
+          items: category.items.filter((item) => item.code !== code),
+        })),
+        caps: standard.caps
+          .map((cap) => ({ ...cap, items: others(cap.items) }))
+          .filter(({ items }) => items.length > 0),
+        exercises: standard.exercises.map((exercise) => {
+          const kept = narrowed(exercise);
+          const looks = kept.looks?.filter(({ item }) => item !== code);
+          return looks?.length === kept.looks?.length ? kept : withField<typeof kept, 'looks'>('looks', looks)(kept);
+        }),
+        questions: standard.questions.filter((question) => question.item !== code),
+        options: standard.options.map((option) => ({
+          ...option,
+          choices: option.choices.map((choice) =>
+            withField<typeof choice, 'sets'>(
+              'sets',
+              choice.sets?.filter((setting) => setting.kind === 'limit' || setting.item !== code),
+            )(choice),
+          ),
+        })),
+        ...(standard.course?.leaving?.item === code && { course: {} }),
+        ...(standard.briefing && {
+          briefing: standard.briefing.map((step) => {
+            if (step.kind === 'questions') return { ...step, items: others(step.items) };
+            if (step.kind !== 'checklist' && step.kind !== 'calls') return step;
+            return { ...step, parts: step.parts.map((part) => (part.item === code ? { name: part.name } : part)) };
+          }),
+        }),
+      },
+      limits,
+    );
+  };
 }
 
 /** Takes an area out with its fault types. */
@@ -156,11 +163,10 @@ export const withoutCategory =
   (standard) => {
     const items = standard.categories.find((category) => category.code === code)?.items ?? [];
     const rest = items.reduce((is, item) => withoutItem(item.code)(is), standard);
-    return {
-      ...rest,
-      categories: rest.categories.filter((category) => category.code !== code),
-      limits: rest.limits.filter(({ scope }) => scope.kind !== 'category' || scope.category !== code),
-    };
+    return withLimits(
+      { ...rest, categories: rest.categories.filter((category) => category.code !== code) },
+      rest.limits.filter(({ scope }) => scope.kind !== 'category' || scope.category !== code),
+    );
   };
 
 /** Says what these items can cost: the grades each can have; every grade takes the saying out. */

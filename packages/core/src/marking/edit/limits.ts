@@ -1,7 +1,7 @@
 import { setBySchool } from '../provenance';
 import { countsMarks } from '../rules';
 import type { Cap, Limit, LimitEffect, LimitMeasure, LimitScope, Standard } from '../standard';
-import { added, freeCode, inList, itemsOf, without, type Change } from './change';
+import { added, freeCode, inList, itemsOf, withLimits, type Change } from './change';
 
 /** Changes of what fails: limits and caps. */
 
@@ -103,16 +103,11 @@ export const withNewLimit =
 /** Takes a limit out, and out of the choices that set it. */
 export const withoutLimit =
   (code: string): Change =>
-  (standard) => ({
-    ...without('limits', code)(standard),
-    options: standard.options.map((option) => ({
-      ...option,
-      choices: option.choices.map(({ sets, ...choice }) => {
-        const kept = sets?.filter((setting) => setting.kind !== 'limit' || setting.limit !== code);
-        return kept && kept.length > 0 ? { ...choice, sets: kept } : choice;
-      }),
-    })),
-  });
+  (standard) =>
+    withLimits(
+      standard,
+      standard.limits.filter((limit) => limit.code !== code),
+    );
 
 /** Adds a cap over the first fault type: of its faults one counts. */
 export const withNewCap =
