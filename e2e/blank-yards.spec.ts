@@ -6,6 +6,7 @@ import {
   endDrive,
   expect,
   expectNoHarmDayAndNight,
+  failParallelPark,
   minutes,
   press,
   publishStandard,
@@ -101,22 +102,7 @@ test('an attempts yard is built from nothing in under 90 touches, and a test is 
 
   await testUnder(page, 'Hedda Learner', 'Harbour yard');
   await startDrive(page);
-  for (const side of ['left', 'right']) {
-    await expect(page.getByRole('heading', { name: yard('next', { name: `Alley dock ${side}` }) })).toBeVisible();
-    await startOrEnd(page);
-    await minutes(page, 1);
-    await startOrEnd(page);
-  }
-  await startOrEnd(page);
-  for (let i = 0; i < 4; i++)
-    await page.getByRole('button', { name: yard('countOne', { what: yard('movements') }) }).click();
-  await expect(page.getByRole('alert').filter({ hasText: /^This attempt failed/ })).toContainText('3 allowed');
-  await startOrEnd(page);
-  await expect(page.getByRole('heading', { name: yard('again', { name: 'Parallel park left' }) })).toBeVisible();
-  await startOrEnd(page);
-  await expect(page.getByText(yard('attemptOf', { attempt: 2, most: 2 }))).toBeVisible();
-  await page.getByRole('button', { name: yard('attemptFailed') }).click();
-  await expect(page.getByRole('alert').filter({ hasText: /^This exercise is failed/ })).toBeVisible();
+  await failParallelPark(page);
   await endDrive(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 failed exercise.');
 });

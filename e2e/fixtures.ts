@@ -7,6 +7,7 @@ import { t as result } from '@jasperwren/words/result';
 import { t as routes } from '@jasperwren/words/routes';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as standards } from '@jasperwren/words/standards';
+import { t as yard } from '@jasperwren/words/yard';
 import AxeBuilder from '@axe-core/playwright';
 import type { PasswordLink, SessionView } from '@jasperwren/contract/accounts';
 import type { LearnerView } from '@jasperwren/contract/learners';
@@ -144,6 +145,26 @@ export async function startOrEnd(page: Page): Promise<void> {
   const before = (await heading.textContent())!;
   await press(page, 'Home');
   await expect(heading).not.toHaveText(before);
+}
+
+/** Drives an attempts yard through both alley docks to a parallel park that fails: a fourth movement, then as the instructor says. */
+export async function failParallelPark(page: Page): Promise<void> {
+  for (const side of ['left', 'right']) {
+    await expect(page.getByRole('heading', { name: yard('next', { name: `Alley dock ${side}` }) })).toBeVisible();
+    await startOrEnd(page);
+    await minutes(page, 1);
+    await startOrEnd(page);
+  }
+  await startOrEnd(page);
+  for (let i = 0; i < 4; i++)
+    await page.getByRole('button', { name: yard('countOne', { what: yard('movements') }) }).click();
+  await expect(page.getByRole('alert').filter({ hasText: /^This attempt failed/ })).toContainText('3 allowed');
+  await startOrEnd(page);
+  await expect(page.getByRole('heading', { name: yard('again', { name: 'Parallel park left' }) })).toBeVisible();
+  await startOrEnd(page);
+  await expect(page.getByText(yard('attemptOf', { attempt: 2, most: 2 }))).toBeVisible();
+  await page.getByRole('button', { name: yard('attemptFailed') }).click();
+  await expect(page.getByRole('alert').filter({ hasText: /^This exercise is failed/ })).toBeVisible();
 }
 
 /** Keeps every request to an address waiting until the function that is given back is called. */

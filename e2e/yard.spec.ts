@@ -19,6 +19,7 @@ import {
   endDrive,
   expect,
   expectNoHarm,
+  failParallelPark,
   minutes,
   press,
   publishStandard,
@@ -115,21 +116,7 @@ test('an attempts yard on both sides: a fourth movement fails the attempt, the l
   await signIn(page, school);
   await testUnder(page, 'Zora Learner', 'Attempts yard');
   await startDrive(page);
-  for (const side of ['left', 'right']) {
-    await expect(page.getByRole('heading', { name: yard('next', { name: `Alley dock ${side}` }) })).toBeVisible();
-    await startOrEnd(page);
-    await minutes(page, 1);
-    await startOrEnd(page);
-  }
-  await startOrEnd(page);
-  for (let i = 0; i < 4; i++) await counter(page, yard('movements')).click();
-  await expect(page.getByRole('alert').filter({ hasText: /^This attempt failed/ })).toContainText('3 allowed');
-  await startOrEnd(page);
-  await expect(page.getByRole('heading', { name: yard('again', { name: 'Parallel park left' }) })).toBeVisible();
-  await startOrEnd(page);
-  await expect(page.getByText(yard('attemptOf', { attempt: 2, most: 2 }))).toBeVisible();
-  await page.getByRole('button', { name: yard('attemptFailed') }).click();
-  await expect(page.getByRole('alert').filter({ hasText: /^This exercise is failed/ })).toBeVisible();
+  await failParallelPark(page);
   await startOrEnd(page);
   // No third attempt: the course goes on with the other side.
   await expect(page.getByRole('heading', { name: yard('next', { name: 'Parallel park right' }) })).toBeVisible();
