@@ -43,7 +43,7 @@ it('says how much more room would do where there is no way', async () => {
     spec({ vehicle: 'car', exercise: 'parallel', space: { gapM: 4.2 }, mostMovements: 3 }),
   );
   expect(said.code).toBe(3);
-  expect(said.out).toMatch(/Gap between cars: \d\.\d\d m would do, \d+ cm more/);
+  expect(said.out).toMatch(/Gap between cars must be at least \d\.\d\d m \(\d+ cm more\)/);
 });
 
 it('says how to set out, draws it, and writes it for other programs', async () => {

@@ -52,7 +52,7 @@ describe('a record that carries its standard whole', () => {
           },
         ],
       },
-      /a grade of which one fails always counts/,
+      /failing grades cannot be capped/,
     ],
     [
       'a cap that frees everything',
