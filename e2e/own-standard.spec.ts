@@ -90,6 +90,7 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   const editing = new Editing(page);
   await expect(editing.limit('Engine stopped')).toContainText(sentences('byOption', { n: 2 }));
   await editing.choose('Engine stopped in the yard', 'More than three fail');
+  await expect(editing.limit('Engine stopped')).toContainText(sentences('byOption', { n: 3 }));
   // An option of one's own: its second choice, once chosen, sets how long the slope may take.
   await editing.click(editing.button(editor('addOption')));
   const own = page.getByRole('group', { name: editor('newOption'), exact: true });
@@ -99,6 +100,10 @@ test('a choice where opinions differ sets the number it stands for', async ({ pa
   await expect(editing.phrase(editor('limit'), second)).toHaveText('Time of the slope');
   await editing.write(editor('allowed'), '77', second);
   await editing.choose(editor('newOption'), editor('choiceNth', { nth: 2 }), own);
+  // It is said where the exercise says what it allows, and nothing there contradicts it.
+  await expect(page.getByRole('group', { name: 'Slope', exact: true })).toContainText(
+    sentences('byOption', { n: sentences('inSeconds', { n: 77 }) }),
+  );
   await publishStandard(page);
   await expect(page.getByText('77 s', { exact: false }).first()).toBeVisible();
   await expect(page.getByText('Fail: more than 3 demerits (engine stopped) in the whole test.')).toBeVisible();

@@ -8,7 +8,6 @@ import {
   addLookEverywhere,
   allowanceOf,
   changeLook,
-  otherSteps,
   removeLook,
   setAllowance,
   setCourse,
@@ -76,7 +75,6 @@ it('asks for a look in every exercise that has the fault of missing it, once', (
 it('asks for an order of leaving the car, or for none', () => {
   const { leaving } = timedYard.course!;
   const longer = [...leaving!.order, 'engine'] as const;
-  expect(otherSteps(leaving!.order)).toEqual(['engine']);
   expect(setLeaving(longer, leaving!.item)(timedYard).course?.leaving?.order).toEqual(longer);
   expect(setLeaving(['belt'], leaving!.item)(timedYard).course).toEqual({});
   expect(setCourse(false)(timedYard)).not.toHaveProperty('course');

@@ -1,4 +1,4 @@
-import { leavingSteps, type Exercise, type ExpectedLook, type LeavingStep } from '../exercise';
+import type { Exercise, ExpectedLook, LeavingStep } from '../exercise';
 import { setBySchool } from '../provenance';
 import type { Limit, LimitMeasure, Standard } from '../standard';
 import { added, freeCode, inList, itemsOf, withField, withLimits, without, type Change } from './change';
@@ -164,7 +164,3 @@ export function setLeaving(order: readonly LeavingStep[], item: string | undefin
     course: order.length < 2 || item === undefined ? {} : { leaving: { order, item } },
   });
 }
-
-/** The steps that are not in the order, as they usually follow. */
-export const otherSteps = (order: readonly LeavingStep[]): readonly LeavingStep[] =>
-  leavingSteps.filter((step) => !order.includes(step));

@@ -14,7 +14,7 @@ export const measureKinds = [
   'steps',
   'failed-exercises',
 ] as const;
-export type MeasureKind = (typeof measureKinds)[number];
+type MeasureKind = (typeof measureKinds)[number];
 export type ScopeKind = LimitScope['kind'];
 export type EffectKind = LimitEffect['kind'];
 
@@ -76,29 +76,18 @@ export function withScope(limit: Limit, scope: LimitScope, standard: Pick<Standa
   return { ...limit, scope, effect };
 }
 
-/** How much a new limit of a kind allows to begin with. */
-const begins: Readonly<Record<MeasureKind, number>> = {
-  count: 0,
-  points: 20,
-  time: 600,
-  attempts: 2,
-  'failed-attempts': 1,
-  steps: 3,
-  'failed-exercises': 0,
-};
-
-/** Adds a limit over the whole test, or over each exercise where only that can be. */
+/** Adds a limit over the whole test: one fault of the mildest grade fails it until something else is said. */
 export const withNewLimit =
-  (name: string, kind: MeasureKind = 'count'): Change =>
-  (standard) => {
-    const measure = measureOf(kind, standard);
-    const scope = scopesFor(measure)[0]!;
-    const effect = effectOf(effectsFor(measure, scope)[0]!, standard);
-    const code = freeCode(standard.limits);
-    return added('limits', { code, name, scope: { kind: scope }, measure, allowed: setBySchool(begins[kind]), effect })(
-      standard,
-    );
-  };
+  (name: string): Change =>
+  (standard) =>
+    added('limits', {
+      code: freeCode(standard.limits),
+      name,
+      scope: { kind: 'test' },
+      measure: measureOf('count', standard),
+      allowed: setBySchool(0),
+      effect: { kind: 'fail-test' },
+    })(standard);
 
 /** Takes a limit out, and out of the choices that set it. */
 export const withoutLimit =

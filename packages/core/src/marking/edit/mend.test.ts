@@ -7,7 +7,7 @@ import { attemptsYard, tally, timedYard } from '../testing-standards';
 import { added, inList, withField, without, type Change } from './change';
 import { setCourse, withNewExercise } from './exercises';
 import { inItem, withNewCategory } from './items';
-import { withNewCap, withNewLimit } from './limits';
+import { withNewCap } from './limits';
 import { mendOf } from './mend';
 
 const names = {
@@ -62,7 +62,7 @@ const spoilt: readonly (readonly [Problem['code'], Standard, Change])[] = [
   ['worthNothing', tally, limitLike({ measure: { kind: 'points', grades: ['driving'] } })],
   ['countsNoGrade', tally, limitLike({ measure: { kind: 'count', grades: [] } })],
   ['upgradesNothing', tally, limitLike({ effect: { kind: 'upgrade', grade: 'driving' } })],
-  ['noExerciseFails', tally, withNewLimit('Exercises', 'failed-exercises')],
+  ['noExerciseFails', tally, limitLike({ measure: { kind: 'failed-exercises' } })],
   ['failedExercisesUncounted', timedYard, without('limits', 'exercises')],
   ['failedAttemptsUncounted', attemptsYard, without('limits', 'failed-turn-in-road')],
   ['failsNothing', tally, (standard) => ({ ...standard, limits: standard.limits.slice(0, 1) })],

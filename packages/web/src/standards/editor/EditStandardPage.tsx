@@ -167,7 +167,7 @@ function Editor({ id, opened }: { readonly id: string; readonly opened: DraftVie
         <aside className={styles.trial} aria-labelledby="trial">
           <h2 id="trial">{t('tryIt')}</h2>
           <Suspense fallback={<Loading what={t('tryIt')} />}>
-            <Trial draft={draft} />
+            <Trial draft={draft} sound={problems.length === 0} />
           </Suspense>
         </aside>
       </div>

@@ -13,7 +13,7 @@ import type { Exercise } from '@jasperwren/core/marking/exercise';
 import { t } from '@jasperwren/words/editor';
 import { t as say } from '@jasperwren/words/editor-sentences';
 import { allow, allowancePhrases, isRequired } from './allowances';
-import { choicesOf } from './choices';
+import { choicesOf, setByOption } from './choices';
 import type { EditProps } from './edit-props';
 import styles from './editor.module.css';
 import { FieldPhrase } from './FieldPhrase';
@@ -56,6 +56,10 @@ export function ExerciseSentence({ exercise, standard, change }: ExerciseProps) 
                 ...allowancePhrases({
                   label,
                   valueOf: (kind) => allowanceOf(standard, code, kind)?.allowed.value,
+                  byOption: (kind) => {
+                    const limit = allowanceOf(standard, code, kind);
+                    return limit && setByOption(standard, limit.code);
+                  },
                   onChange: (kind, value) => change(allow(code, kind, value)),
                   required: isRequired(standard, code),
                   onRequire: (required) => change(setRequired(code, required)),

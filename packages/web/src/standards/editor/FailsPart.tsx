@@ -12,12 +12,11 @@ import {
 } from '@jasperwren/core/marking/edit/limits';
 import { isAllowance } from '@jasperwren/core/marking/edit/exercises';
 import { exerciseStepKinds } from '@jasperwren/core/drive/event-kinds';
-import { settingsOf } from '@jasperwren/core/marking/options';
 import { countsMarks } from '@jasperwren/core/marking/rules';
 import type { Limit, LimitEffect, LimitMeasure, LimitScope, Standard } from '@jasperwren/core/marking/standard';
 import { t } from '@jasperwren/words/editor';
 import { t as say } from '@jasperwren/words/editor-sentences';
-import { choicesOf } from './choices';
+import { choicesOf, setByOption } from './choices';
 import type { EditProps } from './edit-props';
 import styles from './editor.module.css';
 import { FieldPhrase } from './FieldPhrase';
@@ -26,7 +25,7 @@ import { OptionSentence } from './OptionSentence';
 import { withNewOption } from '@jasperwren/core/marking/edit/options';
 import { ChoicePhrase, SeveralPhrase, type ChoiceOf } from './Chosen';
 import { AddPhrase, RemovePhrase, SourcedPhrase } from './Phrase';
-import { Noted, useProblems } from './Problems';
+import { Noted, useAnyWrong } from './Problems';
 import { Sentence } from './Sentence';
 
 /** What fails: a sentence a limit, then the matters on which schools differ and what each choice sets. */
@@ -34,9 +33,7 @@ export function FailsPart({ standard, change }: EditProps) {
   const { limits } = standard;
   const allowances = limits.filter(isAllowance);
   const others = limits.filter((limit) => !isAllowance(limit));
-  const anyWrong = useProblems().some(({ path }) =>
-    allowances.some((limit) => path.startsWith(`/limits/${limits.indexOf(limit)}/`)),
-  );
+  const anyWrong = useAnyWrong(allowances.map((limit) => `/limits/${limits.indexOf(limit)}`));
   return (
     <>
       <Noted at="/limits" itself />
@@ -149,7 +146,7 @@ function LimitSentence({ limit, standard, change }: EditProps & { readonly limit
   const { measure, scope, effect, code } = limit;
   const set = (by: (is: Limit) => Limit) => change(inLimit(code, by));
   const label = (what: string) => t('ofNamed', { what, name: limit.name });
-  const byOption = settingsOf(standard).some((setting) => setting.kind === 'limit' && setting.limit === code);
+  const byOption = setByOption(standard, code);
   const scopes = scopeChoices(standard, measure);
   const effects = effectChoices(standard, limit);
   const word: MeasureWord = measure.kind === 'steps' ? measure.step : measure.kind;
@@ -164,16 +161,17 @@ function LimitSentence({ limit, standard, change }: EditProps & { readonly limit
         onChange={set}
       />
     ),
-    allowed: byOption ? (
-      <b>{say('byOption', { n: limit.allowed.value })}</b>
-    ) : (
-      <SourcedPhrase
-        label={label(t('allowed'))}
-        value={limit.allowed}
-        words={String}
-        onChange={(allowed) => allowed && set(withField<Limit, 'allowed'>('allowed', allowed))}
-      />
-    ),
+    allowed:
+      byOption !== undefined ? (
+        <b>{say('byOption', { n: byOption })}</b>
+      ) : (
+        <SourcedPhrase
+          label={label(t('allowed'))}
+          value={limit.allowed}
+          words={String}
+          onChange={(allowed) => allowed && set(withField<Limit, 'allowed'>('allowed', allowed))}
+        />
+      ),
     measure: (
       <ChoicePhrase
         label={label(t('whatCounts'))}

@@ -19,10 +19,11 @@ export const ProblemsProvider = ({ children, ...found }: Found & { readonly chil
   <FoundContext value={found}>{children}</FoundContext>
 );
 
-/** Everything that is wrong with the standard that is edited. */
-export const useProblems = () => useContext(FoundContext)?.problems ?? [];
-
 const within = (path: string, at: string) => path === at || path.startsWith(`${at}/`);
+
+/** Whether something is wrong at one of these places of the standard that is edited, JSON Pointers (RFC 6901). */
+export const useAnyWrong = (places: readonly string[]): boolean =>
+  useContext(FoundContext)?.problems.some(({ path }) => places.some((at) => within(path, at))) ?? false;
 
 const mendNames = {
   failing: (grade: string) => t('limitOnGrade', { grade }),
@@ -90,21 +91,22 @@ export function Noted({ at, itself = false, children }: NotedProps) {
   );
 }
 
+/** What some sentence is about: whatever is wrong there stands beside it. */
+const spoken = [
+  '/length',
+  '/course',
+  '/startScore',
+  '/exercises',
+  '/categories',
+  '/grades',
+  '/limits',
+  '/caps',
+  '/requirements',
+  '/briefing',
+];
+
 /** Everything that is wrong with a standard and stands beside no sentence. */
-export const elsewhere = (problems: readonly StandardProblem[], { options, questions }: Standard) =>
-  problems.filter(
-    ({ path }) =>
-      ![
-        '/length',
-        '/course',
-        '/exercises',
-        '/categories',
-        '/grades',
-        '/limits',
-        '/caps',
-        '/requirements',
-        '/briefing',
-      ].some((at) => within(path, at)) &&
-      !options.some((_, i) => within(path, `/options/${i}`)) &&
-      !questions.some((_, i) => within(path, `/questions/${i}`)),
-  );
+export const elsewhere = (problems: readonly StandardProblem[], { options, questions }: Standard) => {
+  const told = [...spoken, ...options.map((_, i) => `/options/${i}`), ...questions.map((_, i) => `/questions/${i}`)];
+  return problems.filter(({ path }) => !told.some((at) => within(path, at)));
+};

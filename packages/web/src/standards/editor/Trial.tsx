@@ -1,5 +1,4 @@
 import { judgeTrial, type TrialAttempt } from '@jasperwren/core/marking/edit/trial';
-import { lintStandard } from '@jasperwren/core/marking/lint/lint';
 import { effective } from '@jasperwren/core/marking/options';
 import { strangeEntries, type SheetEntry } from '@jasperwren/core/marking/sheet';
 import type { Standard } from '@jasperwren/core/marking/standard';
@@ -15,12 +14,17 @@ import { ChoicePhrase } from './Chosen';
 import { NumberPhrase, RemovePhrase } from './Phrase';
 import { Sentence } from './Sentence';
 
+interface TrialProps {
+  readonly draft: Standard;
+  /** Nothing in it contradicts itself. */
+  readonly sound: boolean;
+}
+
 /** A made-up test under the draft as it stands: the result follows every change of either. */
-export default function Trial({ draft }: { readonly draft: Standard }) {
+export default function Trial({ draft, sound }: TrialProps) {
   const [entries, setEntries] = useState<readonly SheetEntry[]>([]);
   const [attempts, setAttempts] = useState<readonly TrialAttempt[]>([]);
   const standard = useMemo(() => effective(draft), [draft]);
-  const sound = useMemo(() => lintStandard(draft).length === 0, [draft]);
   if (!sound) return <p className="muted">{t('fixTheProblemsToTry')}</p>;
   const strange = new Set(strangeEntries(standard, entries));
   const known = entries.filter((entry) => !strange.has(entry));

@@ -26,21 +26,27 @@ interface AllowancesProps {
   readonly onChange: (kind: AllowanceKind, value: number | undefined) => void;
   readonly required: boolean;
   readonly onRequire: (required: boolean) => void;
+  /** What an option that is chosen below sets; undefined where none does. */
+  readonly byOption?: (kind: AllowanceKind) => number | undefined;
   /** What stands where the exercises differ. */
   readonly differ?: (kind: AllowanceKind) => string | undefined;
 }
 
 /** What an exercise, or every one, allows: a phrase each. */
-export function allowancePhrases({ label, valueOf, onChange, required, onRequire, differ }: AllowancesProps) {
-  const phrase = (kind: AllowanceKind) => (
-    <NumberPhrase
-      {...allowanceWords[kind]}
-      none={differ?.(kind) ?? allowanceWords[kind].none}
-      label={label(allowanceWords[kind].label)}
-      value={valueOf(kind)}
-      onChange={(value) => onChange(kind, value)}
-    />
-  );
+export function allowancePhrases({ label, valueOf, onChange, required, onRequire, byOption, differ }: AllowancesProps) {
+  const phrase = (kind: AllowanceKind) => {
+    const set = byOption?.(kind);
+    if (set !== undefined) return <b>{say('byOption', { n: allowanceWords[kind].words(set) })}</b>;
+    return (
+      <NumberPhrase
+        {...allowanceWords[kind]}
+        none={differ?.(kind) ?? allowanceWords[kind].none}
+        label={label(allowanceWords[kind].label)}
+        value={valueOf(kind)}
+        onChange={(value) => onChange(kind, value)}
+      />
+    );
+  };
   return {
     attempts: phrase('attempts'),
     movements: phrase('movements'),

@@ -1,6 +1,6 @@
 import { clockTriggers, manoeuvres } from '@jasperwren/core/marking/exercise';
 import type { Source } from '@jasperwren/core/marking/edit/fields';
-import { effective } from '@jasperwren/core/marking/options';
+import { effective, settingsOf } from '@jasperwren/core/marking/options';
 import { sensorSigns, type Standard } from '@jasperwren/core/marking/standard';
 import { itemsOf } from '@jasperwren/core/marking/edit/change';
 import { t } from '@jasperwren/words/editor';
@@ -55,3 +55,9 @@ export function choicesOf(source: Source, standard: Standard): readonly ChoiceOf
       ];
   }
 }
+
+/** What a limit allows by the option that is chosen; undefined where no option sets it. */
+export const setByOption = (standard: Standard, limit: string): number | undefined =>
+  settingsOf(standard).some((setting) => setting.kind === 'limit' && setting.limit === limit)
+    ? effective(standard).limits.find(({ code }) => code === limit)?.allowed.value
+    : undefined;
