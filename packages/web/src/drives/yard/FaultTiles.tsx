@@ -139,7 +139,7 @@ const FaultTile = memo(function FaultTile({ standard, item, letter, held, canMar
       </button>
     );
   return (
-    <div className={styles.tile} role="group" aria-label={item.name} data-grades={grades.length}>
+    <div className={styles.tile} role="group" aria-label={item.name}>
       {face}
       <span className={styles.grades}>
         {grades.map((grade) => (
