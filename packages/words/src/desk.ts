@@ -56,6 +56,7 @@ export const resource = {
   sectionStarted: '{{section}} started',
   bothFaultsKept: 'Both faults kept',
   pinDiscarded: 'Pin discarded',
+  helpRemoved: 'Help removed',
   faultRemoved: 'Fault removed',
   faultRestored: 'Fault restored',
   noFaultToGradeYet: 'No fault to grade yet.',

@@ -25,6 +25,7 @@ export const resource = {
   attempt: 'failed attempt',
   prompt: 'prompt',
   intervention: 'took control',
+  'help-for': 'reason for help',
   section: 'change of section',
   pause: 'pause',
   ended: 'end of the test',

@@ -1,12 +1,12 @@
 import { mythsOfMark, type Myth } from '../adviser/myths';
 import { questionsFor, type AdviserQuestion, type AnswerKey } from '../adviser/questions';
-import type { Drive, Mark } from '../drive/drive';
+import type { Drive, Help, Mark } from '../drive/drive';
 import { countingMarks } from '../marking/counting';
 import { rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
 import type { Verdict } from '../marking/verdict';
 
-/** Help within this time of a mark belongs to it (house default). */
+/** Help within this time of a mark belongs to it where nobody said what made it necessary (house default). */
 const helpWithinMs = 15_000;
 
 /** A mark as it is told to the learner. */
@@ -27,8 +27,10 @@ export interface MarkTold {
 export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Verdict): readonly MarkTold[] {
   const { items } = rulesOf(standard);
   const told = new Set<string>();
-  const near = (moments: Drive['prompts'], atMs: number) =>
-    moments.some((moment) => Math.abs(moment.atMs - atMs) <= helpWithinMs);
+  const near = (help: readonly Help[], { id, atMs }: Mark) =>
+    help.some(({ mark, reason, ...moment }) =>
+      mark || reason ? mark === id : Math.abs(moment.atMs - atMs) <= helpWithinMs,
+    );
   return countingMarks(standard, drive).map((mark) => {
     const behaviour = items.get(mark.item)?.item.behaviour ?? '';
     const myth = mythsOfMark(standard, mark).find(({ code }) => !told.has(code));
@@ -37,8 +39,8 @@ export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Ve
       mark,
       ...partIn(verdict, mark.id),
       circumstances: answersTold(behaviour, mark.advice?.answers ?? {}),
-      spoke: near(drive.prompts, mark.atMs),
-      tookControl: near(drive.interventions, mark.atMs),
+      spoke: near(drive.prompts, mark),
+      tookControl: near(drive.interventions, mark),
       notes: [
         ...(mark.note ? [mark.note] : []),
         ...drive.notes.flatMap((note) => (note.target === mark.id && !note.private ? [note.text] : [])),

@@ -172,6 +172,29 @@ describe('every fault as it is told', () => {
     expect(told[1]).toMatchObject({ part: 'failed', spoke: true, tookControl: false });
   });
 
+  it('with the help that it made necessary where that was said, not with what stands near it', () => {
+    const drive = driven(
+      [5, mark('signals.timing'), 'small'],
+      [5.1, mark('roundabouts.lane', 'serious'), 'grave'],
+      [5.2, { type: 'intervention' }, 'control'],
+      [6, { type: 'help-for', target: 'control', mark: 'grave' }],
+      [9, mark('signals.timing'), 'other'],
+      [9.1, { type: 'prompt' }, 'spoke'],
+      [9.2, { type: 'help-for', target: 'spoke', reason: 'A child near the kerb' }],
+    );
+    expect(
+      marksTold(tally, drive, judgeDrive(tally, drive)).map(({ mark: { id }, spoke, tookControl }) => [
+        id,
+        spoke,
+        tookControl,
+      ]),
+    ).toEqual([
+      ['small', false, false],
+      ['grave', false, true],
+      ['other', false, false],
+    ]);
+  });
+
   it('counts nothing that does not count, whatever was driven, and names no item twice to work on', () => {
     fc.assert(
       fc.property(anyLog, (log) => {

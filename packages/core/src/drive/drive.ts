@@ -57,11 +57,21 @@ export interface Pin {
   readonly struck?: Struck;
 }
 
-/** A prompt or an intervention. */
+/** A moment of the drive's clock, by the event that says so. */
 export interface TimedEvent {
   readonly id: string;
   readonly atMs: number;
 }
+
+/** A prompt or an intervention, and what made it necessary where that was said. */
+export interface Help extends TimedEvent {
+  /** The fault that made it necessary; one that still stands. */
+  readonly mark?: string;
+  /** A reason in words. */
+  readonly reason?: string;
+}
+
+export type HelpKind = 'prompt' | 'intervention';
 
 /** One thing counted: a movement, a look, a pull-up. */
 export interface CountedMove extends TimedEvent {
@@ -157,8 +167,8 @@ export interface Drive {
   /** Every mark in order of its moment, struck ones included. */
   readonly marks: readonly Mark[];
   readonly pins: readonly Pin[];
-  readonly prompts: readonly TimedEvent[];
-  readonly interventions: readonly TimedEvent[];
+  readonly prompts: readonly Help[];
+  readonly interventions: readonly Help[];
   readonly steps: readonly CountedMove[];
   readonly looks: readonly LookSeen[];
   /** The sensors that are read, the last word holds. */
@@ -204,6 +214,14 @@ export function spanAt(spans: readonly Span[], atMs: number): Span | undefined {
 /** The marks that count for anything: those not struck. */
 export function standingMarks(drive: Drive): readonly Mark[] {
   return drive.marks.filter((mark) => !mark.struck);
+}
+
+/** Every prompt and intervention, in order of time. */
+export function helpIn({ prompts, interventions }: Drive): readonly (Help & { readonly kind: HelpKind })[] {
+  return [
+    ...prompts.map((help) => ({ ...help, kind: 'prompt' as const })),
+    ...interventions.map((help) => ({ ...help, kind: 'intervention' as const })),
+  ].sort((a, b) => a.atMs - b.atMs);
 }
 
 /** The pins nobody has settled or dropped yet. */

@@ -176,6 +176,15 @@ export const eventBodies = {
   ),
   prompt: event('The instructor spoke: the learner had help.', [], {}),
   intervention: event('The instructor took a control.', [], {}),
+  'help-for': event(
+    'Why help was needed: the fault that made it necessary, or a reason in words; the last word on a help holds, and one without either takes it back.',
+    ['target'],
+    {
+      target: { ...text, description: 'A prompt or an intervention, by its id.' },
+      mark: { ...text, description: 'The fault that made it necessary, by its id.' },
+      reason: { ...freeText, minLength: 1 },
+    },
+  ),
   section: event('From here on the drive is of this kind, until the next section event.', ['section'], {
     section: { enum: sectionKinds },
     exercise: { ...text, description: 'Code of an exercise of the standard; only with the kind `exercise`.' },

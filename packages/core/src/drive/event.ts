@@ -43,6 +43,7 @@ export type StrikeEvent = EventOf<'strike'>;
 export type RegradeEvent = EventOf<'regrade'>;
 export type PlaceEvent = EventOf<'place'>;
 export type MissedStepEvent = EventOf<'missed-step'>;
+export type HelpForEvent = EventOf<'help-for'>;
 export type CheckEvent = EventOf<'check'>;
 export type AdviceEvent = EventOf<'advice'>;
 

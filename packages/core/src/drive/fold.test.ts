@@ -5,6 +5,7 @@ import { foldDrive } from './fold';
 import { logOf, minute, start } from './testing';
 import { anyLog } from './testing-arbitraries';
 import { undoTarget } from './undo';
+import type { EventBody } from './event';
 
 const mark = { type: 'mark', item: 'junctions.observation', grade: 'driving' } as const;
 
@@ -146,6 +147,37 @@ describe('folding a log', () => {
         expect(sections.reduce((a, b) => a + b)).toBe(drivenMs(drive, drive.lastMs));
       }),
     );
+  });
+});
+
+describe('help', () => {
+  const asked = (...said: readonly EventBody[]) =>
+    foldDrive(
+      logOf([
+        [0, start()],
+        [1, mark, 'm'],
+        [1.1, { type: 'intervention' }, 'control'],
+        [1.2, { type: 'prompt' }, 'spoke'],
+        ...said.map((body, i) => [2 + i, body] as const),
+      ]),
+    );
+
+  it('has what made it necessary, a fault or a reason; the last word holds, and may be nothing', () => {
+    const said = asked(
+      { type: 'help-for', target: 'control', reason: 'A van pulled out' },
+      { type: 'help-for', target: 'control', mark: 'm' },
+      { type: 'help-for', target: 'spoke', reason: 'Lost' },
+    );
+    expect(said.interventions).toEqual([{ id: 'control', atMs: 66_000, mark: 'm' }]);
+    expect(said.prompts).toEqual([{ id: 'spoke', atMs: 72_000, reason: 'Lost' }]);
+    const back = asked({ type: 'help-for', target: 'control', mark: 'm' }, { type: 'help-for', target: 'control' });
+    expect(back.interventions).toEqual([{ id: 'control', atMs: 66_000 }]);
+  });
+
+  it('was made necessary by no fault that was taken out, and by nothing that is no fault', () => {
+    const gone = asked({ type: 'help-for', target: 'control', mark: 'm' }, { type: 'strike', target: 'm' });
+    expect(gone.interventions[0]).not.toHaveProperty('mark');
+    expect(asked({ type: 'help-for', target: 'control', mark: 'spoke' }).interventions[0]).not.toHaveProperty('mark');
   });
 });
 

@@ -1,4 +1,12 @@
-import type { AdviceEvent, CheckEvent, DriveEvent, MissedStepEvent, PlaceEvent, RegradeEvent } from './event';
+import type {
+  AdviceEvent,
+  CheckEvent,
+  DriveEvent,
+  HelpForEvent,
+  MissedStepEvent,
+  PlaceEvent,
+  RegradeEvent,
+} from './event';
 import { compareEvents } from './event-order';
 import { doublesAmong, withoutRepeats } from './doubles';
 import { sameOnce } from './same-once';
@@ -7,6 +15,7 @@ import type {
   BriefingResult,
   Drive,
   Mark,
+  Help,
   TimedEvent,
   Note,
   Pin,
@@ -49,13 +58,14 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
     places: lastByTarget<PlaceEvent>(standing, 'place'),
     steps: lastByTarget<MissedStepEvent>(standing, 'missed-step'),
   };
+  const helpFor = lastByTarget<HelpForEvent>(standing, 'help-for');
   const settledPins = new Set<string>();
   for (const event of standing) if (event.type === 'mark' && event.pin) settledPins.add(event.pin);
 
   const found: Mark[] = [];
   const pins: Pin[] = [];
-  const prompts: TimedEvent[] = [];
-  const interventions: TimedEvent[] = [];
+  const prompts: Help[] = [];
+  const interventions: Help[] = [];
   const steps: CountedMove[] = [];
   const looks: LookSeen[] = [];
   const failedAttempts: TimedEvent[] = [];
@@ -74,10 +84,10 @@ export function foldDrive(events: Iterable<DriveEvent>): Drive {
         break;
       }
       case 'prompt':
-        if (!strikes.has(event.id)) prompts.push({ id: event.id, atMs: event.atMs });
+        if (!strikes.has(event.id)) prompts.push(toHelp(event, helpFor.get(event.id), byId, strikes));
         break;
       case 'intervention':
-        if (!strikes.has(event.id)) interventions.push({ id: event.id, atMs: event.atMs });
+        if (!strikes.has(event.id)) interventions.push(toHelp(event, helpFor.get(event.id), byId, strikes));
         break;
       case 'step':
         if (!strikes.has(event.id)) steps.push({ id: event.id, atMs: event.atMs, step: event.step });
@@ -172,11 +182,23 @@ function briefingResultsOf(standing: readonly DriveEvent[]): readonly BriefingRe
   }));
 }
 
+/** A fault that was taken out, or that is not in the log yet, made nothing necessary. */
+function toHelp(
+  { id, atMs }: DriveEvent,
+  said: HelpForEvent | undefined,
+  byId: ReadonlyMap<string, DriveEvent>,
+  struck: ReadonlyMap<string, unknown>,
+): Help {
+  const { mark, reason } = said ?? {};
+  const stands = mark !== undefined && byId.get(mark)?.type === 'mark' && !struck.has(mark);
+  return { id, atMs, ...(stands && { mark }), ...(reason && { reason }) };
+}
+
 function toNote({ id, atMs, target, private: own, by }: Extract<DriveEvent, { type: 'note' }>, text: string): Note {
   return { id, atMs, text, target, private: own ?? false, by };
 }
 
-function lastByTarget<E extends RegradeEvent | AdviceEvent | PlaceEvent | MissedStepEvent>(
+function lastByTarget<E extends RegradeEvent | AdviceEvent | PlaceEvent | MissedStepEvent | HelpForEvent>(
   standing: readonly DriveEvent[],
   type: E['type'],
 ): ReadonlyMap<string, E> {

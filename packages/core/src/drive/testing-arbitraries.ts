@@ -49,6 +49,10 @@ const anyBody: fc.Arbitrary<EventBody> = fc.oneof(
     },
     { requiredKeys: ['type', 'target', 'undo'] },
   ),
+  fc.record(
+    { type: fc.constant('help-for' as const), target, mark: target, reason: fc.string({ minLength: 1 }) },
+    { requiredKeys: ['type', 'target'] },
+  ),
   fc.record({
     type: fc.constant('regrade' as const),
     target,

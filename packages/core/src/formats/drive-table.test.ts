@@ -20,6 +20,8 @@ const rows = driveTable(
       [5, { type: 'note', text: 'Seen by nobody else', private: true }],
       [6, { type: 'note', text: 'Rain' }],
       [7, { type: 'prompt' }],
+      [8, { type: 'intervention' }, 'control'],
+      [8.1, { type: 'help-for', target: 'control', mark: 'm' }],
       [9, { type: 'ended', ending: 'abandoned', reason: 'Hail' }],
     ]),
   ),
@@ -34,6 +36,7 @@ describe('a drive as a table', () => {
       [180, 'mark'],
       [360, 'note'],
       [420, 'prompt'],
+      [480, 'intervention'],
       [540, 'abandoned'],
     ]);
   });
@@ -49,6 +52,7 @@ describe('a drive as a table', () => {
       struck: '',
     });
     expect(rows[3]?.struck).toBe('It was green');
+    expect(rows.find(({ event }) => event === 'intervention')?.item).toBe('Accuracy');
   });
 
   it('has no columns but the documented ones', () => {

@@ -1,4 +1,4 @@
-import type { Drive } from '../drive/drive';
+import { helpIn, type Drive } from '../drive/drive';
 import { whyCode } from '../drive/why';
 import { rulesOf } from '../marking/rules';
 import type { EffectiveStandard } from '../marking/standard';
@@ -51,8 +51,13 @@ export function driveTable(standard: EffectiveStandard, drive: Drive): readonly 
     ),
     ...drive.steps.map(({ atMs, step }) => [atMs, { event: step }] as const),
     ...drive.failedAttempts.map(({ atMs }) => [atMs, { event: 'attempt failed' }] as const),
-    ...drive.prompts.map(({ atMs }) => [atMs, { event: 'prompt' }] as const),
-    ...drive.interventions.map(({ atMs }) => [atMs, { event: 'intervention' }] as const),
+    ...helpIn(drive).map(({ atMs, kind, mark, reason }) => {
+      const made = drive.marks.find(({ id }) => id === mark);
+      return [
+        atMs,
+        { event: kind, item: made ? (items.get(made.item)?.item.name ?? made.item) : '', text: reason ?? '' },
+      ] as const;
+    }),
     ...drive.pins.map(
       ({ atMs, state, struck }) => [atMs, { event: `pin ${state}`, struck: whyCode(struck?.why) }] as const,
     ),

@@ -1,7 +1,9 @@
+import type { HelpKind } from '@jasperwren/core/drive/drive';
 import type { GradeSign as Sign } from '@jasperwren/core/marking/standard';
 import type { TokenName } from '../base/tokens';
 
-type Shape = Sign | 'pin';
+/** What stands on the ribbon of a drive. */
+export type Shape = Sign | 'pin' | HelpKind;
 
 const colours: Readonly<Record<Shape, TokenName>> = {
   noted: 'slate',
@@ -9,6 +11,8 @@ const colours: Readonly<Record<Shape, TokenName>> = {
   outright: 'jasper',
   highest: 'plum',
   pin: 'muted',
+  prompt: 'muted',
+  intervention: 'ink',
 };
 
 interface Props {
@@ -56,6 +60,23 @@ function SignShape({ sign, colour, unit }: ShapeProps) {
       return <path d={scaled('M12 1 L18 23 Q12 19 6 23Z')} fill={colour} />;
     case 'highest':
       return <path d={scaled('M7 1 L12 23 Q7 19 2 23Z M17 1 L22 23 Q17 19 12 23Z')} fill={colour} />;
+    case 'prompt':
+      return (
+        <path
+          d={scaled('M3 4 H21 V16 H13 L8 21 V16 H3 Z')}
+          fill="none"
+          stroke={colour}
+          strokeWidth={2.4 * unit}
+          strokeLinejoin="round"
+        />
+      );
+    case 'intervention':
+      return (
+        <g fill="none" stroke={colour} strokeWidth={2.6 * unit}>
+          <circle {...middle} r={9 * unit} />
+          <path d={scaled('M12 12 V21 M12 12 L4 9 M12 12 L20 9')} />
+        </g>
+      );
     case 'pin':
       return (
         <circle

@@ -1,13 +1,14 @@
 import { exerciseName } from '@jasperwren/core/marking/exercise';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/common';
-import type { Drive } from '@jasperwren/core/drive/drive';
+import { helpName, t as help } from '@jasperwren/words/help-given';
+import { helpIn, type Drive, type HelpKind } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
-import type { GradeSign as GradeSignName, EffectiveStandard } from '@jasperwren/core/marking/standard';
+import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/words/marking/names';
 import { memo, useCallback, useMemo, useState, type RefCallback } from 'react';
 import { clockTime } from './format';
-import { GradeSign } from './GradeSign';
+import { GradeSign, type Shape } from './GradeSign';
 import styles from './ribbon.module.css';
 import { spread } from './spread';
 
@@ -18,6 +19,7 @@ interface Props {
   readonly nowMs: number;
   readonly onMark?: (markId: string) => void;
   readonly onPin?: (pinId: string) => void;
+  readonly onHelp?: (helpId: string) => void;
   readonly chosen?: string | undefined;
 }
 
@@ -27,14 +29,22 @@ const tokenGapPx = 28;
 const minuteMs = 60_000;
 
 /** The drive as a line: time, sections, and the marks and pins in place. */
-export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props) {
+export function Ribbon({ standard, drive, nowMs, onMark, onPin, onHelp, chosen }: Props) {
   const endMs = drive.ended?.atMs ?? nowMs;
   const lengthMs = Math.max(drive.ended ? endMs : standard.length.totalMin.value * minuteMs, endMs, minuteMs);
   const left = (ms: number) => `${Math.min(100, (100 * ms) / lengthMs)}%`;
   const ticks = Array.from({ length: Math.floor(lengthMs / minuteMs / tickMin) + 1 }, (_, i) => i * tickMin);
   return (
     <div className={styles.ribbon} role="group" aria-label={t('theMockTestSoFar')}>
-      <Tokens standard={standard} drive={drive} lengthMs={lengthMs} onMark={onMark} onPin={onPin} chosen={chosen} />
+      <Tokens
+        standard={standard}
+        drive={drive}
+        lengthMs={lengthMs}
+        onMark={onMark}
+        onPin={onPin}
+        onHelp={onHelp}
+        chosen={chosen}
+      />
       <div className={styles.line} aria-hidden="true">
         {drive.spans.map((span) => {
           const toMs = span.toMs ?? endMs;
@@ -72,14 +82,15 @@ export function Ribbon({ standard, drive, nowMs, onMark, onPin, chosen }: Props)
   );
 }
 
-type TokensProps = Omit<Props, 'nowMs' | 'onMark' | 'onPin'> & {
+type TokensProps = Omit<Props, 'nowMs' | 'onMark' | 'onPin' | 'onHelp'> & {
   readonly lengthMs: number;
   readonly onMark: Props['onMark'] | undefined;
   readonly onPin: Props['onPin'] | undefined;
+  readonly onHelp: Props['onHelp'] | undefined;
 };
 
 /** Marks and pins in place; they do not move with the clock and are not drawn with it. */
-const Tokens = memo(function Tokens({ standard, drive, lengthMs, onMark, onPin, chosen }: TokensProps) {
+const Tokens = memo(function Tokens({ standard, drive, lengthMs, onMark, onPin, onHelp, chosen }: TokensProps) {
   const [strip, widthPx] = useWidth();
   const tokens = useMemo(() => tokensOf(standard, drive), [standard, drive]);
   const places = spread(
@@ -97,7 +108,7 @@ const Tokens = memo(function Tokens({ standard, drive, lengthMs, onMark, onPin, 
           leftPx={places[i] ?? 0}
           {...token}
           chosen={id === chosen}
-          onChoose={token.sign === 'pin' ? onPin : onMark}
+          onChoose={token.sign === 'pin' ? onPin : isHelp(token.sign) ? onHelp : onMark}
         />
       ))}
     </div>
@@ -107,11 +118,13 @@ const Tokens = memo(function Tokens({ standard, drive, lengthMs, onMark, onPin, 
 interface TokenData {
   readonly id: string;
   readonly atMs: number;
-  readonly sign: GradeSignName | 'pin';
+  readonly sign: Shape;
   readonly item?: string;
   readonly grade?: string;
   readonly struck?: boolean;
 }
+
+const isHelp = (sign: Shape): sign is HelpKind => sign === 'prompt' || sign === 'intervention';
 
 /** Everything that stands on the ribbon, in the order of its moments. */
 function tokensOf(standard: EffectiveStandard, drive: Drive): readonly TokenData[] {
@@ -129,11 +142,16 @@ function tokensOf(standard: EffectiveStandard, drive: Drive): readonly TokenData
   const pins = drive.pins
     .filter((pin) => pin.state === 'unsettled')
     .map(({ id, atMs }) => ({ id, atMs, sign: 'pin' as const }));
-  return [...marks, ...pins].sort((a, b) => a.atMs - b.atMs);
+  const helped = helpIn(drive).map(({ id, atMs, kind }) => ({ id, atMs, sign: kind }));
+  return [...marks, ...pins, ...helped].sort((a, b) => a.atMs - b.atMs);
 }
 
-function labelOf(standard: EffectiveStandard, atMs: number, item?: string, grade?: string, struck = false): string {
+function labelOf(
+  standard: EffectiveStandard,
+  { sign, atMs, item, grade, struck = false }: Omit<TokenData, 'id'>,
+): string {
   const time = clockTime(atMs);
+  if (isHelp(sign)) return help('helpAtTime', { help: helpName(sign), time });
   if (item === undefined || grade === undefined) return t('pinAtTimeNotNamed', { time });
   const name = rulesOf(standard).grades.get(grade)?.name ?? grade;
   return `${itemName(standard, item)}, ${name}, ${time}${struck ? t('removed') : ''}`;
@@ -161,7 +179,17 @@ interface TokenProps extends TokenData {
 const Token = memo(function Token(props: TokenProps) {
   const { id, standard, atMs, item, grade, struck = false, sign, leftPx, chosen, onChoose } = props;
   // A new mark moves the others aside; what they are called stays.
-  const label = useMemo(() => labelOf(standard, atMs, item, grade, struck), [standard, atMs, item, grade, struck]);
+  const label = useMemo(
+    () =>
+      labelOf(standard, {
+        sign,
+        atMs,
+        struck,
+        ...(item !== undefined && { item }),
+        ...(grade !== undefined && { grade }),
+      }),
+    [standard, sign, atMs, item, grade, struck],
+  );
   const className = `${styles.token} ${chosen ? styles.chosen : ''} ${struck ? styles.faded : ''}`;
   const shared = {
     className,

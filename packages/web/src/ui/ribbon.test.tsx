@@ -11,6 +11,8 @@ const drive = foldDrive(
   logOf([
     [0, start()],
     [5, { type: 'mark', item: 'signs.lights', grade: 'driving' }],
+    [6, { type: 'intervention' }],
+    [7, { type: 'prompt' }],
     [8, { type: 'pin' }],
     [10, { type: 'section', section: 'independent' }],
     [12, { type: 'pause', state: 'paused' }],
@@ -31,6 +33,8 @@ describe('the ribbon of a drive', () => {
   it('names what happened in order, struck marks as such, undone ones not at all', () => {
     expect(labels(markup)).toEqual([
       'Signs and lights: traffic lights, driving fault, 5:00',
+      'Took control, 6:00',
+      'Prompt, 7:00',
       'Pin at 8:00, not named',
       'Speed: over the limit, serious fault, 20:00, removed',
     ]);
@@ -70,7 +74,7 @@ describe('the ribbon of a drive', () => {
         }
         const shown = any.marks.filter(({ struck }) => !struck?.undo).length;
         const open = any.pins.filter(({ state }) => state === 'unsettled').length;
-        expect(labels(html)).toHaveLength(shown + open);
+        expect(labels(html)).toHaveLength(shown + open + any.prompts.length + any.interventions.length);
       }),
     );
   });

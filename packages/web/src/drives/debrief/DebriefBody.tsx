@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/debrief';
 import type { Debrief } from '@jasperwren/core/debrief/debrief';
 import { comparedWords, goodThingWords, patternWords, workOnWords } from '@jasperwren/words/debrief-points';
-import type { Drive } from '@jasperwren/core/drive/drive';
+import { helpIn, type Drive } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { describeMissing, describeStop } from '@jasperwren/words/marking/missing';
@@ -13,6 +13,7 @@ import { clockTime } from '../../ui/format';
 import { Rows, Section } from '../../ui/Page';
 import { Ribbon } from '../../ui/Ribbon';
 import styles from './debrief.module.css';
+import { HelpToldRow } from './HelpToldRow';
 import { MarkToldRow } from './MarkToldRow';
 
 interface Props {
@@ -29,6 +30,10 @@ interface Props {
 export function DebriefBody({ standard, drive, debrief, road, choose }: Props) {
   const [chosen, setChosen] = useState<string>();
   const { verdict, marks, well, patterns, compared, workOn } = debrief;
+  const listed = [
+    ...marks.map((told) => ({ atMs: told.mark.atMs, told, help: undefined })),
+    ...helpIn(drive).map((help) => ({ atMs: help.atMs, told: undefined, help })),
+  ].sort((a, b) => a.atMs - b.atMs);
   const stops = verdict.stops.map(describeStop);
   const missing = verdict.outcome === 'incomplete' ? verdict.missing.map(describeMissing) : [];
   const notes = drive.notes.filter(({ target, private: own }) => target === undefined && !own);
@@ -36,7 +41,16 @@ export function DebriefBody({ standard, drive, debrief, road, choose }: Props) {
     setChosen(markId);
     document.getElementById(`told-${markId}`)?.scrollIntoView({ block: 'center' });
   };
-  const ribbon = <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choosing} chosen={chosen} />;
+  const ribbon = (
+    <Ribbon
+      standard={standard}
+      drive={drive}
+      nowMs={drive.lastMs}
+      onMark={choosing}
+      onHelp={choosing}
+      chosen={chosen}
+    />
+  );
   return (
     <>
       {road ? (
@@ -52,19 +66,28 @@ export function DebriefBody({ standard, drive, debrief, road, choose }: Props) {
             {[...stops, ...missing].map((words) => (
               <p key={words}>{words.charAt(0).toUpperCase() + words.slice(1)}.</p>
             ))}
-            {marks.length === 0 ? (
-              <p className="muted">{t('noFaults')}</p>
-            ) : (
+            {marks.length === 0 && <p className="muted">{t('noFaults')}</p>}
+            {listed.length > 0 && (
               <Rows>
-                {marks.map((told) => (
-                  <MarkToldRow
-                    key={told.mark.id}
-                    told={told}
-                    grade={rulesOf(standard).grades.get(told.mark.grade)}
-                    name={itemName(standard, told.mark.item)}
-                    chosen={told.mark.id === chosen}
-                  />
-                ))}
+                {listed.map(({ told, help }) =>
+                  told ? (
+                    <MarkToldRow
+                      key={told.mark.id}
+                      told={told}
+                      grade={rulesOf(standard).grades.get(told.mark.grade)}
+                      name={itemName(standard, told.mark.item)}
+                      chosen={told.mark.id === chosen}
+                    />
+                  ) : (
+                    <HelpToldRow
+                      key={help.id}
+                      help={help}
+                      standard={standard}
+                      drive={drive}
+                      chosen={help.id === chosen}
+                    />
+                  ),
+                )}
               </Rows>
             )}
           </Section>

@@ -8,6 +8,7 @@ import { arrivingPanel } from './arriving-panel';
 import type { DeskPanel } from './desk-slice';
 import { EndPanel } from './panels/EndPanel';
 import { ExercisePanel } from './panels/ExercisePanel';
+import { HelpPanel } from './panels/HelpPanel';
 import { KeysPanel } from './panels/KeysPanel';
 import { MeasurePanel } from './panels/MeasurePanel';
 import { AdvisePanel, MarkPanel } from './panels/MarkPanel';
@@ -61,6 +62,8 @@ export function DeskPanelView({ panel, meta, drive, verdict, actions }: Props) {
       return <MeasurePanel key={panel.item} itemCode={panel.item} standard={standard} actions={actions} />;
     case 'tray':
       return <TrayPanel standard={standard} drive={drive} actions={actions} />;
+    case 'help':
+      return <HelpPanel key={panel.helpId} helpId={panel.helpId} standard={standard} drive={drive} actions={actions} />;
     case 'mark':
       return (
         <MarkPanel

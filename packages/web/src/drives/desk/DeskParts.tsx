@@ -9,7 +9,7 @@ import { DirectionBar, TraceRecorder } from '../../roads/public';
 import { Ribbon } from '../../ui/Ribbon';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './desk.module.css';
-import { panelOpened } from './desk-slice';
+import { chosenOnRibbon, panelOpened } from './desk-slice';
 import { Counting, IndependentWarning } from './Hints';
 import type { DeskActions } from './desk-actions';
 import { useNow } from './use-now';
@@ -55,9 +55,10 @@ export const LiveRibbon = memo(function LiveRibbon({
   actions,
 }: PartProps & { readonly actions: DeskActions }) {
   const dispatch = useAppDispatch();
-  const chosen = useAppSelector(({ desk }) => (desk.panel?.kind === 'mark' ? desk.panel.markId : desk.settling));
+  const chosen = useAppSelector(({ desk }) => chosenOnRibbon(desk));
   const nowMs = useNow(meta.id, !drive.ended);
   const onMark = useCallback((markId: string) => dispatch(panelOpened({ kind: 'mark', markId })), [dispatch]);
+  const onHelp = useCallback((helpId: string) => dispatch(panelOpened({ kind: 'help', helpId })), [dispatch]);
   return (
     <Ribbon
       standard={meta.standard}
@@ -66,6 +67,7 @@ export const LiveRibbon = memo(function LiveRibbon({
       chosen={chosen}
       onMark={onMark}
       onPin={actions.settlePin}
+      onHelp={onHelp}
     />
   );
 });

@@ -136,6 +136,10 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
       void write({ type: 'distinct', target, other });
       tell(t('bothFaultsKept'));
     },
+    removeHelp(helpId: string): void {
+      void write({ type: 'strike', target: helpId, because: 'removed' });
+      dispatch(done(t('helpRemoved')));
+    },
     dropPin(pinId: string, why: Why): void {
       void write({ type: 'strike', target: pinId, ...why });
       dispatch(done(t('pinDiscarded')));

@@ -18,6 +18,7 @@ export type DeskPanel =
   | { readonly kind: 'sensors' }
   | { readonly kind: 'measure'; readonly item: string }
   | { readonly kind: 'tray' }
+  | { readonly kind: 'help'; readonly helpId: string }
   | { readonly kind: 'end' }
   | { readonly kind: 'keys' };
 
@@ -141,4 +142,10 @@ declare module '../../base/store' {
   interface Slices {
     readonly desk: Desk;
   }
+}
+
+/** What is chosen among the signs on the ribbon. */
+export function chosenOnRibbon({ panel, settling }: RootState['desk']): string | undefined {
+  if (panel?.kind === 'mark') return panel.markId;
+  return panel?.kind === 'help' ? panel.helpId : settling;
 }

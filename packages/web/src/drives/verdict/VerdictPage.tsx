@@ -1,7 +1,7 @@
 import { t as mythWords } from '@jasperwren/words/myths';
 import { whyWords } from '@jasperwren/words/why';
 import { t } from '@jasperwren/words/result';
-import { standingMarks } from '@jasperwren/core/drive/drive';
+import { helpIn, standingMarks } from '@jasperwren/core/drive/drive';
 import { drivenMs, sectionMs } from '@jasperwren/core/drive/clock';
 import { mythsFor } from '@jasperwren/core/adviser/myths';
 import { marksByArea } from '@jasperwren/core/marking/areas';
@@ -23,6 +23,7 @@ import { DoubleRow } from '../DoubleRow';
 import { RoadsChoice } from '../RoadsChoice';
 import { AreaTable } from './AreaTable';
 import { Besides } from './Besides';
+import { HelpRow } from './HelpRow';
 import { MarkRow } from './MarkRow';
 import { PrivateNotes } from './PrivateNotes';
 import { ShortTest } from '../ShortTest';
@@ -46,6 +47,9 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
   const [chosen, setChosen] = useState<string>();
   if (!drive.ended) return <Navigate to={`/drive/${meta.id}/desk`} replace />;
   const itemCounts = countItems(drive);
+  const listed = [...drive.marks.filter((mark) => !mark.struck?.undo), ...helpIn(drive)].sort(
+    (a, b) => a.atMs - b.atMs,
+  );
   const myths = mythsFor(standard, drive);
   const name = firstName(meta.learnerName);
   const choose = (markId: string) => {
@@ -82,7 +86,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       <div role="status" className="visually-hidden">
         {verdictSentence(standard, verdict)}
       </div>
-      <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choose} chosen={chosen} />
+      <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choose} onHelp={choose} chosen={chosen} />
       <div className={styles.columns}>
         <div>
           <Reasons standard={standard} verdict={verdict} write={write} />
@@ -113,23 +117,32 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
             </Section>
           )}
           <Section title={t('faultsInOrder')}>
-            {drive.marks.length === 0 ? (
+            {listed.length === 0 ? (
               <Empty>{t('noFaultsRecorded')}</Empty>
             ) : (
               <Rows>
-                {drive.marks
-                  .filter((mark) => !mark.struck?.undo)
-                  .map((mark) => (
+                {listed.map((one) =>
+                  'kind' in one ? (
+                    <HelpRow
+                      key={one.id}
+                      help={one}
+                      standard={standard}
+                      drive={drive}
+                      write={write}
+                      chosen={one.id === chosen}
+                    />
+                  ) : (
                     <MarkRow
-                      key={mark.id}
-                      mark={mark}
+                      key={one.id}
+                      mark={one}
                       standard={standard}
                       write={write}
-                      chosen={mark.id === chosen}
-                      times={itemCounts[mark.item] ?? 1}
-                      capped={verdict.capped.some(({ id }) => id === mark.id)}
+                      chosen={one.id === chosen}
+                      times={itemCounts[one.item] ?? 1}
+                      capped={verdict.capped.some(({ id }) => id === one.id)}
                     />
-                  ))}
+                  ),
+                )}
               </Rows>
             )}
           </Section>

@@ -1,11 +1,13 @@
+import { helpName, t as helpWords } from '@jasperwren/words/help-given';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
-import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
+import { helpIn, unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useAppDispatch } from '../../../base/hooks';
 import { clockTime } from '../../../ui/format';
 import { Rows } from '../../../ui/Page';
+import { HelpWhy } from '../../HelpWhy';
 import { DoubleRow } from '../../DoubleRow';
 import styles from './panel.module.css';
 import { panelOpened } from '../desk-slice';
@@ -22,6 +24,8 @@ interface Props {
 export function TrayPanel({ standard, drive, actions }: Props) {
   const dispatch = useAppDispatch();
   const pins = unsettledPins(drive);
+  // What was said stays in the list: it may be corrected.
+  const helped = helpIn(drive);
   return (
     <Panel title={t('sortOutWhenParked')}>
       <Rows>
@@ -49,6 +53,15 @@ export function TrayPanel({ standard, drive, actions }: Props) {
             </span>
           </li>
         ))}
+        {helped.map((help) => (
+          <li key={help.id} className={styles.exercise}>
+            <span>
+              <b>{helpWords('helpAtTime', { help: helpName(help.kind), time: clockTime(help.atMs) })}</b>
+              <small>{whileWords(standard, drive, help.atMs)}</small>
+            </span>
+            <HelpWhy help={help} standard={standard} drive={drive} write={actions.keep} />
+          </li>
+        ))}
         {drive.doubles.map((double) => (
           <DoubleRow
             key={double.first.id}
@@ -59,7 +72,9 @@ export function TrayPanel({ standard, drive, actions }: Props) {
           />
         ))}
       </Rows>
-      {pins.length === 0 && drive.doubles.length === 0 && <p className="muted">{t('noPinsToName')}</p>}
+      {pins.length === 0 && helped.length === 0 && drive.doubles.length === 0 && (
+        <p className="muted">{t('noPinsToName')}</p>
+      )}
     </Panel>
   );
 }
