@@ -115,7 +115,7 @@ test('a mock test is driven on a route: directions come by the simulated positio
   await page.getByRole('option', { name: 'Ola Learner' }).click();
   await page.getByLabel(routes('routeOptional')).click();
   await page.getByRole('option', { name: 'Quay loop' }).click();
-  await expect(page.getByText(routes('routeHelp'))).toBeVisible();
+  // Started at once: the route goes along, worked out or not.
   await page
     .getByRole('button', { name: drives('startMockTest'), exact: true })
     .last()

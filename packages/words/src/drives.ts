@@ -11,6 +11,7 @@ export const resource = {
   startMockTestWithName: 'Start mock test with {{name}}',
   recentResults: 'Recent results',
   nOfLast: '{{n}} of the last {{of}}',
+  startsOnceTheRouteIsReady: 'Starts once the route is ready.',
   newMockTest: 'New mock test',
   learner: 'Learner',
   chooseALearner: 'Choose a learner.',

@@ -15,6 +15,7 @@ export const resource = {
   pins_other: '{{count}} pins',
   possibleDuplicates_one: '{{count}} possible duplicate',
   possibleDuplicates_other: '{{count}} possible duplicates',
+  mockTestOfDateLeftToSortOut: 'mock test of {{date}}, {{what}} left to sort out',
   mockTestOfDateSortOut: 'mock test of {{date}}, sort out {{what}} to get the result',
   mockTestOfDateNotDebriefed: 'mock test of {{date}}, not debriefed yet',
 } as const;

@@ -6,12 +6,11 @@ import TextField from '@mui/material/TextField';
 import type { AccountView } from '@jasperwren/contract/accounts';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { Suspense, useState } from 'react';
 import { api } from '../base/api';
 import { useSignedIn } from '../base/signed-in';
 import form from '../ui/form.module.css';
-import { RouteChoice } from '../roads/public';
+import { RouteChoice, type ChosenRoute } from '../roads/public';
 import { Section } from '../ui/Page';
 import styles from './drive-page.module.css';
 import { useStartDrive } from './use-start-drive';
@@ -35,13 +34,24 @@ export function ChooseDrive({
   const [helpers, setHelpers] = useState<readonly Colleague[]>([]);
   const { data: accounts = [] } = api.useAccountsQuery();
   const colleagues = accounts.filter(({ id }) => id !== account.id);
-  const [route, setRoute] = useState<CarRoute>();
+  const [route, setRoute] = useState<ChosenRoute>();
   const [asked, setAsked] = useState(false);
+  /** Wanted to start before the route was ready. */
+  const [waiting, setWaiting] = useState<{ readonly briefing: boolean }>();
   const standard = standards.find(({ id }) => id === (chosenStandard ?? learner?.standardId)) ?? standards[0]!;
   const briefed = (standard.briefing?.length ?? 0) > 0;
-  const begin = (briefing: boolean) => {
+  const begin = (briefing: boolean, along: ChosenRoute) => {
     setAsked(true);
-    if (learner) void start({ learner, standard, briefing, helpers: helpers.map(({ id }) => id), route });
+    if (!learner || along === 'failed') return;
+    // The route goes along: who starts before it is worked out waits for it.
+    if (along === 'working') setWaiting({ briefing });
+    else void start({ learner, standard, briefing, helpers: helpers.map(({ id }) => id), route: along });
+  };
+  const chooseRoute = (chosen: ChosenRoute) => {
+    setRoute(chosen);
+    if (!waiting || chosen === 'working') return;
+    setWaiting(undefined);
+    begin(waiting.briefing, chosen);
   };
   return (
     <Section title={t('newMockTest')}>
@@ -76,7 +86,7 @@ export function ChooseDrive({
             ))}
           </TextField>
           <Suspense fallback={null}>
-            <RouteChoice onChoose={setRoute} />
+            <RouteChoice asked={asked} onChoose={chooseRoute} />
           </Suspense>
           {colleagues.length > 0 && (
             <Autocomplete
@@ -97,13 +107,22 @@ export function ChooseDrive({
               t('independentMinOfItIndependentDriving', { independentMin: standard.length.independentMin.value })}
             {t('theTimerStartsWhenYouMove')}
           </p>
+          {waiting && <p role="status">{t('startsOnceTheRouteIsReady')}</p>}
           <div className={form.actions}>
             {briefed && (
-              <Button variant="contained" disabled={starting} onClick={() => begin(true)}>
+              <Button
+                variant="contained"
+                disabled={starting || waiting !== undefined}
+                onClick={() => begin(true, route)}
+              >
                 {t('startWithBriefing')}
               </Button>
             )}
-            <Button variant={briefed ? 'outlined' : 'contained'} disabled={starting} onClick={() => begin(false)}>
+            <Button
+              variant={briefed ? 'outlined' : 'contained'}
+              disabled={starting || waiting !== undefined}
+              onClick={() => begin(false, route)}
+            >
               {t('startMockTest')}
             </Button>
           </div>

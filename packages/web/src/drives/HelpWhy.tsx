@@ -8,6 +8,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { itemName } from '@jasperwren/words/marking/names';
 import { useState } from 'react';
 import { clockTime } from '../ui/format';
+import { useUnsaved } from './desk/panels/keypad-keys';
 import styles from './help-why.module.css';
 
 interface Props {
@@ -26,6 +27,7 @@ export function HelpWhy({ help, standard, drive, write }: Props) {
   const { id, kind, atMs, mark, reason } = help;
   const [writing, setWriting] = useState(false);
   const [own, setOwn] = useState(reason ?? '');
+  const taken = useUnsaved(own === (reason ?? '') ? '' : own);
   const near = [...standingMarks(drive)].sort((a, b) => Math.abs(a.atMs - atMs) - Math.abs(b.atMs - atMs));
   const offered = near.filter((one, i) => i < mostOffered || one.id === mark).sort((a, b) => a.atMs - b.atMs);
   const time = clockTime(atMs);
@@ -60,6 +62,7 @@ export function HelpWhy({ help, standard, drive, write }: Props) {
           onSubmit={(event) => {
             event.preventDefault();
             if (!own.trim()) return;
+            taken();
             write({ type: 'help-for', target: id, reason: own.trim() });
             setWriting(false);
           }}

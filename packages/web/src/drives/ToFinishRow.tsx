@@ -44,7 +44,10 @@ function stateOf(item: ToFinish): string {
         ...(item.pins > 0 ? [t('pins', { count: item.pins })] : []),
         ...(item.duplicates > 0 ? [t('possibleDuplicates', { count: item.duplicates })] : []),
       ]);
-      return t('mockTestOfDateSortOut', { date: longDate(item.startedAt), what });
+      return t(item.decides ? 'mockTestOfDateSortOut' : 'mockTestOfDateLeftToSortOut', {
+        date: longDate(item.startedAt),
+        what,
+      });
     }
     case 'debrief':
       return t('mockTestOfDateNotDebriefed', { date: longDate(item.startedAt) });

@@ -47,6 +47,17 @@ describe('what is left to finish', () => {
     expect(left[1]).toMatchObject({ pins: 1, duplicates: 2 });
   });
 
+  it('says that pins give the result only where nothing else keeps it back', () => {
+    const pins = { kind: 'unsettled-pins', count: 1 } as const;
+    const decides = (detail: DriveSummary['detail']) =>
+      toFinishOf([drive('pins', { unsettledPins: 1, outcome: detail.outcome, detail })], [], now)[0];
+    expect(decides({ outcome: 'incomplete', missing: [pins] })).toMatchObject({ decides: true });
+    expect(decides({ outcome: 'incomplete', missing: [{ kind: 'abandoned' }, pins] })).toMatchObject({
+      decides: false,
+    });
+    expect(decides({ outcome: 'fail', stops: [], crossed: [] })).toMatchObject({ decides: false });
+  });
+
   it('names what this device alone knows', () => {
     expect(toFinishOf([], [{ id: 'here', learnerName: 'Ada', unsent: 2 }], now)).toMatchObject([
       { id: 'here', kind: 'continue', unsent: 2, hereOnly: true },

@@ -9,7 +9,14 @@ const forgottenAfterDays = 14;
 export type ToFinish = Pick<DriveSummary, 'id' | 'learnerName'> &
   (
     | { readonly kind: 'continue'; readonly unsent: number; readonly hereOnly: boolean }
-    | { readonly kind: 'name-pins'; readonly startedAt: string; readonly pins: number; readonly duplicates: number }
+    /** `decides` where nothing else keeps the result back. */
+    | {
+        readonly kind: 'name-pins';
+        readonly startedAt: string;
+        readonly pins: number;
+        readonly duplicates: number;
+        readonly decides: boolean;
+      }
     | { readonly kind: 'debrief'; readonly startedAt: string }
   );
 
@@ -40,8 +47,10 @@ export function toFinishOf(
     ...drives
       .filter((drive) => drive.phase === 'ended' && toName(drive) > 0)
       .map((drive) => {
-        const { unsettledPins: pins, unsettledDoubles: duplicates } = drive;
-        return { ...dated(drive), kind: 'name-pins', pins, duplicates } as const;
+        const { unsettledPins: pins, unsettledDoubles: duplicates, detail } = drive;
+        const decides =
+          detail.outcome === 'incomplete' && detail.missing.every(({ kind }) => kind.startsWith('unsettled'));
+        return { ...dated(drive), kind: 'name-pins', pins, duplicates, decides } as const;
       }),
     ...drives
       .filter(

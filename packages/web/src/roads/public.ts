@@ -2,6 +2,7 @@ import { lazy } from 'react';
 import { lazyOrNothing } from '../base/lazy-or-nothing';
 
 /** Which route a mock test is driven on; arrives after the page it stands on. */
+export type { ChosenRoute } from './car/RouteChoice';
 export const RouteChoice = lazyOrNothing(() => import('./car/RouteChoice'));
 /** A route as its learner rehearses it. */
 export const SharedRehearsalView = lazy(() => import('./rehearsal/SharedRehearsalView'));

@@ -18,7 +18,7 @@ const colours: Readonly<Record<Shape, TokenName>> = {
 interface Props {
   readonly sign: Shape;
   readonly size?: number;
-  /** Drawn in the colour of the rules: what a touch here would give. */
+  /** Drawn faintly: what a touch here would give, or what was taken out. */
   readonly ghost?: boolean;
   /** Takes the colour of the text around it. */
   readonly plain?: boolean;
@@ -26,7 +26,7 @@ interface Props {
 
 /** The sign of a grade by shape and colour; the word stands beside it. */
 export function GradeSign({ sign, size = 22, ghost = false, plain = false }: Props) {
-  const colour = plain ? 'currentColor' : ghost ? 'var(--rule)' : `var(--${colours[sign]})`;
+  const colour = plain ? 'currentColor' : ghost ? 'var(--faint)' : `var(--${colours[sign]})`;
   return (
     <svg
       width={size}

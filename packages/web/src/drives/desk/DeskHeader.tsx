@@ -10,6 +10,7 @@ import { clockTime } from '../../ui/format';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './header.module.css';
 import { secondsAllowed } from '@jasperwren/core/marking/exercise-limits';
+import { commandKeys } from './desk-keys';
 import { boardSwitched } from './desk-slice';
 import { Key } from './Key';
 import type { DeskActions } from './desk-actions';
@@ -45,7 +46,7 @@ export const DeskHeader = memo(function DeskHeader({ meta, drive, actions }: Pro
       {meta.standard.course ? (
         <BoardSwitch />
       ) : span?.exercise !== undefined ? (
-        <ExerciseClock standard={meta.standard} drive={drive} nowMs={nowMs} onOpen={actions.openMore} />
+        <ExerciseClock standard={meta.standard} drive={drive} nowMs={nowMs} onEnd={actions.finishExercise} />
       ) : (
         <button
           type="button"
@@ -106,17 +107,17 @@ function trayWords(pins: number, doubles: number): string {
   return doubles === 0 ? t('namePins', { count: pins }) : t('toSortOut', { n: pins + doubles });
 }
 
-/** The exercise under way, with the time it has taken and may take. */
+/** The exercise under way, with the time it has taken and may take; a touch ends it. */
 function ExerciseClock({
   standard,
   drive,
   nowMs,
-  onOpen,
+  onEnd,
 }: {
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly nowMs: number;
-  readonly onOpen: () => void;
+  readonly onEnd: (name: string) => void;
 }) {
   const run = exerciseRuns(drive, nowMs).at(-1);
   if (!run) return null;
@@ -124,8 +125,10 @@ function ExerciseClock({
   const name = exercise?.name ?? run.exercise;
   const allowedS = secondsAllowed(standard, run.exercise, run.retest);
   return (
-    <button type="button" className={styles.section} onClick={onOpen} aria-label={t('exerciseName', { name })}>
-      <span className="muted">{name}</span>
+    <button type="button" className={styles.section} onClick={() => onEnd(name)} aria-label={t('endName', { name })}>
+      <span>
+        <span className="muted">{t('endName', { name })}</span> <Key>{commandKeys.exercise.word}</Key>
+      </span>
       <b>
         {clockTime(run.timeMs)}
         {allowedS !== undefined && ` ${t('ofTime', { time: secondsWords(allowedS) })}`}

@@ -4,7 +4,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { gradesOf, rulesOf } from '@jasperwren/core/marking/rules';
 import { configureStore } from '@reduxjs/toolkit';
 import { commandKeys, deskKeys } from './desk-keys';
-import { deskReducer, panelOpened } from './desk-slice';
+import { deskReducer, panelOpened, type DeskPanel } from './desk-slice';
 
 jest.mock('../../base/store', () => ({ addSlice: () => undefined }));
 
@@ -160,12 +160,37 @@ describe('while a panel asks for something', () => {
       }
   });
 
-  it('every key means the same in every other panel as on the desk', () => {
-    for (const panel of [{ kind: 'more' }, { kind: 'tray' }, { kind: 'keys' }] as const) {
-      const { store, press, asked } = desk();
-      store.dispatch(panelOpened(panel));
-      press([commandKeys.end.key, commandKeys.exercise.key]);
-      expect(asked()).toEqual([['askToEnd'], ['nextOrEndExercise']]);
-    }
+  const others: readonly DeskPanel[] = Object.values({
+    mark: { kind: 'mark', markId: 'm' },
+    advise: { kind: 'advise', markId: 'm' },
+    help: { kind: 'help', helpId: 'h' },
+    pause: { kind: 'pause', pauseId: 'p' },
+    more: { kind: 'more' },
+    questions: { kind: 'questions' },
+    trace: { kind: 'trace' },
+    sensors: { kind: 'sensors' },
+    tray: { kind: 'tray' },
+    end: { kind: 'end' },
+    keys: { kind: 'keys' },
+  } satisfies {
+    readonly [K in Exclude<DeskPanel['kind'], 'measure' | 'note' | 'drop-pin'>]: DeskPanel & { readonly kind: K };
+  });
+
+  it.each(others)('every key means the same in every other panel as on the desk: $kind', (panel) => {
+    for (const standard of [tally, timedYard])
+      for (const key of all) {
+        const inHand = standard === timedYard ? 'slope' : undefined;
+        const [open, bare] = [desk(standard, true, inHand), desk(standard, true, inHand)];
+        open.store.dispatch(panelOpened(panel));
+        // Back closes the panel; from the desk itself there is nowhere to go.
+        if (key === commandKeys.back.key) {
+          open.press([key]);
+          expect(open.store.getState().desk.panel).toBeUndefined();
+        } else {
+          expect([key, open.press([key])]).toEqual([key, bare.press([key])]);
+          expect([key, open.asked(), open.counted()]).toEqual([key, bare.asked(), bare.counted()]);
+          expect(open.store.getState().desk.category).toBe(bare.store.getState().desk.category);
+        }
+      }
   });
 });

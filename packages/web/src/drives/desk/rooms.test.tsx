@@ -7,6 +7,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { graded, sequenceChecklist, strikes, tally } from '@jasperwren/core/marking/testing-standards';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { ShortTest } from '../ShortTest';
+import { AdasPage } from '../../base/testing-page';
 import type { DeskActions } from './desk-actions';
 import { MissedStep } from './MissedStep';
 import { RoomOfMark, SoFar } from './Rooms';
@@ -52,7 +53,7 @@ it('a fault in a sequence is asked which step was missed, another is not', () =>
 
 it('a short mock test is declared with a reason, and that is taken back', () => {
   const write = jest.fn();
-  const { rerender } = render(<ShortTest short={undefined} write={write} />);
+  const { rerender } = render(<ShortTest short={undefined} write={write} />, { wrapper: AdasPage });
   fireEvent.click(screen.getByRole('button', { name: 'Count as a short mock test' }));
   fireEvent.click(screen.getByRole('button', { name: 'Short lesson' }));
   expect(write).toHaveBeenCalledWith({ type: 'short', because: 'short-lesson' });

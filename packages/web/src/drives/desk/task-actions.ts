@@ -156,9 +156,9 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
     },
     /** On a course, the exercise under way, or else the one that comes next; undefined where all faults are shown. */
     exerciseInHand,
-    /** On a course: ends the exercise under way, or starts the one that comes next. */
+    /** Ends the exercise under way; on a course, where none is, it starts the one that comes next. */
     nextOrEndExercise(): void {
-      const code = exerciseInHand();
+      const code = currentSpan(driveNow())?.exercise ?? exerciseInHand();
       const exercise = standard.exercises.find((one) => one.code === code);
       if (!exercise) return;
       if (currentSpan(driveNow())?.exercise === code) finishExercise(exercise.name);

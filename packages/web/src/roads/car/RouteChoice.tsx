@@ -2,15 +2,25 @@ import type { CarRoute } from '@jasperwren/core/routes/car-route';
 import { t } from '@jasperwren/words/routes';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { api } from '../../base/api';
 import { unitsOf } from '../format-route';
 import { useCallStyles } from '../use-call-styles';
 import { useRoute } from '../use-route';
 import { usePacked } from '../work/use-roads-work';
 
+/** A route as it is chosen: what of it is needed in the car, once that is worked out. */
+export type ChosenRoute = CarRoute | 'working' | 'failed' | undefined;
+
 /** Chooses a route and hands on what of it is needed in the car. */
-export default function RouteChoice({ onChoose }: { readonly onChoose: (route: CarRoute | undefined) => void }) {
+export default function RouteChoice({
+  asked,
+  onChoose,
+}: {
+  /** Whether somebody wanted to begin: then a route that cannot be driven is in the way. */
+  readonly asked: boolean;
+  readonly onChoose: (route: ChosenRoute) => void;
+}) {
   const { data: routes } = api.useRoutesQuery();
   const [chosen, setChosen] = useState('');
   const { route, stored } = useRoute(chosen);
@@ -27,16 +37,21 @@ export default function RouteChoice({ onChoose }: { readonly onChoose: (route: C
     const around = { roads, stops: route.stops, legs, edges };
     return { id: route.id, name: route.name, units: unitsOf(stored), line, pace, calls, metres, around };
   }, [route, stored, working, parts.packed]);
-  useEffect(() => onChoose(inCar), [inCar, onChoose]);
-  if (!routes || routes.length === 0) return null;
   const cannot = failed !== undefined || (route && stored && !working && !parts.packed);
+  const state: ChosenRoute = chosen === '' ? undefined : (inCar ?? (cannot ? 'failed' : 'working'));
+  const tell = useEffectEvent(onChoose);
+  useEffect(() => tell(state), [state]);
+  if (!routes || routes.length === 0) return null;
   return (
     <TextField
       select
       label={t('routeOptional')}
       value={chosen}
       onChange={(event) => setChosen(event.target.value)}
-      helperText={chosen === '' || inCar ? t('routeHelp') : cannot ? t('routeCannotBeDriven') : t('workingItOut')}
+      error={asked && state === 'failed'}
+      helperText={
+        state === 'failed' ? t('routeCannotBeDriven') : state === 'working' ? t('workingItOut') : t('routeHelp')
+      }
     >
       <MenuItem value="">–</MenuItem>
       {routes.map(({ id, name }) => (

@@ -3,19 +3,23 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import styles from './panel.module.css';
+import { useUnsaved } from './keypad-keys';
 import { Panel } from './Panel';
 import type { DeskActions } from '../desk-actions';
 
 /** Words about the drive, or about one mark of it. */
 export function NotePanel({ target, actions }: { readonly target: string | undefined; readonly actions: DeskActions }) {
   const [text, setText] = useState('');
+  const taken = useUnsaved(text);
   return (
     <Panel title={target ? t('noteOnThisFault') : t('note2')}>
       <form
         className={styles.ownReason}
         onSubmit={(event) => {
           event.preventDefault();
-          if (text.trim()) actions.note(text.trim(), target);
+          if (!text.trim()) return;
+          taken();
+          actions.note(text.trim(), target);
         }}
       >
         <TextField

@@ -4,6 +4,7 @@ import type { UsualReason, Why } from '@jasperwren/core/drive/why';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { useUnsaved } from './keypad-keys';
 import styles from './panel.module.css';
 
 /** One touch for the usual reasons, a field for the others. */
@@ -17,16 +18,21 @@ export function ReasonForm({
   readonly onGiven: (why: Why) => void;
 }) {
   const [own, setOwn] = useState('');
+  const taken = useUnsaved(own);
+  const give = (why: Why) => {
+    taken();
+    onGiven(why);
+  };
   return (
     <form
       className={styles.reasons}
       onSubmit={(event) => {
         event.preventDefault();
-        if (own.trim()) onGiven({ reason: own.trim() });
+        if (own.trim()) give({ reason: own.trim() });
       }}
     >
       {reasons.map((because) => (
-        <Button key={because} variant="outlined" onClick={() => onGiven({ because })}>
+        <Button key={because} variant="outlined" onClick={() => give({ because })}>
           {whyWords({ because })}
         </Button>
       ))}

@@ -1,4 +1,7 @@
+import { t } from '@jasperwren/words/desk';
 import { useEffect, useRef } from 'react';
+import { useAppDispatch } from '../../../base/hooks';
+import { said } from '../desk-slice';
 
 /** What keys do while a keypad is shown. */
 interface KeypadKeys {
@@ -51,4 +54,10 @@ export function useDropped(typed: string, tell: (typed: string) => void): () => 
   return () => {
     taken.current = true;
   };
+}
+
+/** Tells of words that were typed and are dropped; see `useDropped`. */
+export function useUnsaved(typed: string): () => void {
+  const dispatch = useAppDispatch();
+  return useDropped(typed.trim(), (text) => void dispatch(said(t('notSaved', { text }))));
 }
