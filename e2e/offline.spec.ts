@@ -3,7 +3,8 @@ import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as today } from '@jasperwren/words/today';
-import { addLearner, endDrive, expect, holdBack, minutes, press, signIn, test } from './fixtures';
+import dayjs from 'dayjs';
+import { addLearner, endDrive, expect, holdBack, minutes, press, signedHeaders, signIn, test } from './fixtures';
 
 test.describe('without a network', () => {
   test.use({ serviceWorkers: 'allow' });
@@ -19,7 +20,7 @@ test.describe('without a network', () => {
     await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
     // What a drive needs is fetched ahead once the page has settled.
     await page.clock.runFor(3000);
-    await page.waitForLoadState('networkidle');
+    await page.getByText(/^Ready for driving without a network/).waitFor();
     await context.setOffline(true);
     await page.goto('/drive');
     await page.getByRole('combobox', { name: drives('learner') }).fill('Odo');
@@ -51,6 +52,48 @@ test.describe('without a network', () => {
     await expect(page.getByRole('listitem').filter({ hasText: 'Odo Learner' }).last()).toContainText(
       'Pass: 1 of 15 driving faults',
     );
+  });
+});
+
+test.describe('after one visit', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('the day is there without a network: the next lesson, its learner by address, and from when all of it is', async ({
+    page,
+    school,
+    context,
+  }) => {
+    await signIn(page, school);
+    await addLearner(page, 'Una Learner');
+    const learner = page.url();
+    const id = learner.split('/').at(-1)!;
+    const lesson = { start: dayjs().add(1, 'day').format('YYYY-MM-DDT10:00'), minutes: 60, goals: [] };
+    const booked = await page.request.put(`/api/learners/${id}/lessons`, {
+      headers: await signedHeaders(page),
+      data: { lessons: [lesson], version: 0 },
+    });
+    expect(booked.ok()).toBe(true);
+    // Another device, which sees the school for the first time.
+    const cookies = await context.cookies();
+    const other = await page
+      .context()
+      .browser()!
+      .newContext({ baseURL: new URL(learner).origin, serviceWorkers: 'allow' });
+    await other.addCookies(cookies);
+    const phone = await other.newPage();
+    await phone.goto('/');
+    await phone.getByText(/^Ready for driving without a network, as of \d\d:\d\d\.$/).waitFor();
+    await other.setOffline(true);
+    await phone.goto(learner);
+    await expect(phone.getByRole('heading', { level: 1, name: 'Una Learner' })).toBeVisible();
+    await expect(phone.getByText(/^No connection\. What you see is from \d+ \w+ \d{4}, \d\d:\d\d\./)).toBeVisible();
+    await phone.goto('/');
+    const next = phone.locator('section', { has: phone.getByRole('heading', { name: today('nextLesson') }) });
+    await expect(next.getByRole('link', { name: 'Una Learner' })).toBeVisible();
+    await expect(phone.getByText(/^No connection\. What you see is from/)).toBeVisible();
+    await other.setOffline(false);
+    await expect(phone.getByText(/^No connection/)).toHaveCount(0);
+    await other.close();
   });
 });
 

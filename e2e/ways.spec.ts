@@ -1,5 +1,6 @@
 import { t as briefing } from '@jasperwren/words/briefing';
 import { t as drives } from '@jasperwren/words/drives';
+import { t as find } from '@jasperwren/words/find';
 import { t as shell } from '@jasperwren/words/shell';
 import { addLearner, expect, signIn, test } from './fixtures';
 
@@ -9,9 +10,9 @@ test('anything is found by a few letters, by keyboard alone', async ({ page, sch
   await page.goto('/standards');
   await page.getByRole('navigation', { name: shell('main') }).waitFor();
   await page.keyboard.press('Control+k');
-  const box = page.getByRole('combobox', { name: shell('findALearnerTest') });
+  const box = page.getByRole('combobox', { name: find('findALearnerTest') });
   await box.fill('xyz');
-  await expect(page.getByText(shell('nothingFound'))).toBeVisible();
+  await expect(page.getByText(find('nothingFound'))).toBeVisible();
   await box.fill('ola');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: 'Ola Learner' })).toBeVisible();

@@ -21,6 +21,17 @@ const keepLatest = {
   },
 };
 
+/** Says of an answer that it is one that was kept: the pages tell whoever reads them, and from when it is. An arrow as above. */
+const sayKept = {
+  cachedResponseWillBeUsed: ({ cachedResponse }: { readonly cachedResponse?: Response | null }) => {
+    if (!cachedResponse) return Promise.resolve(null);
+    const headers = new Headers(cachedResponse.headers);
+    headers.set('x-kept', '1');
+    const { body, status, statusText } = cachedResponse;
+    return Promise.resolve(new Response(body, { status, statusText, headers }));
+  },
+};
+
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [
@@ -50,16 +61,18 @@ export default defineConfig({
           {
             urlPattern: ({ url, request }) =>
               request.method === 'GET' &&
-              /^\/api\/(session|learners|standards|drives|checks|me|roads|routes|road-notes|shared-routes|call-timing)(\/|$)/.test(
+              /^\/api\/(session|accounts|learners|standards|drives|lessons|readiness|sheets|checks|me|roads|routes|road-notes|shared-routes|call-timing)(\/|$)/.test(
                 url.pathname,
               ) &&
-              !/\/(news|record|marks\.csv|trace\.gpx|shares|export\.zip|lessons\.ics)$/.test(url.pathname),
+              !/\/(news|record|marks\.csv|trace\.gpx|shares|export\.zip|lessons\.ics|figures\.json)$/.test(
+                url.pathname,
+              ),
             handler: 'NetworkFirst',
             options: {
               cacheName: 'jasperwren-answers',
               networkTimeoutSeconds: 6,
               cacheableResponse: { statuses: [200] },
-              plugins: [keepLatest],
+              plugins: [keepLatest, sayKept],
             },
           },
           {

@@ -23,6 +23,8 @@ export const resource = {
   noRoutesToRehearse: 'No routes to rehearse yet. Your instructor can share one.',
   debriefs: 'Debriefs',
   debriefs2: 'debriefs',
+  practice2: 'practice',
+  earlierAnswersMissing: 'Your earlier answers could not be loaded. Practice may ask what you already know.',
   noDebriefsYetYourInstructorCan: 'No debriefs yet. Your instructor can share one after your next mock test.',
   readableUntilDate: 'readable until {{date}}',
   debrief: 'debrief',

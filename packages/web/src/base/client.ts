@@ -1,5 +1,6 @@
 import { t } from '@jasperwren/words/common';
 import type { ErrorBody } from '@jasperwren/contract/errors';
+import { noteAnswer } from './keep/kept-answers';
 import { fetchBaseQuery, type BaseQueryFn, type FetchArgs } from '@reduxjs/toolkit/query/react';
 
 /** What went wrong with a request, in the server's words or ours. */
@@ -42,7 +43,8 @@ export type Query = BaseQueryFn<FetchArgs, unknown, ApiError>;
 
 /** Asks the server; every failure has the one shape. */
 export const query: Query = async (args, api, extra) => {
-  const { data, error } = await rawQuery(args, api, extra);
+  const { data, error, meta } = await rawQuery(args, api, extra);
+  if (meta?.response) noteAnswer(args.url, meta.response.headers);
   if (!error) return { data };
   const body = error.data as Partial<ErrorBody> | undefined;
   if (typeof error.status !== 'number') return { error: unreachable };

@@ -1,7 +1,6 @@
 import { t } from '@jasperwren/words/shell';
-import Button from '@mui/material/Button';
 import { lazy, Suspense, useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { Link, Navigate, Outlet, useLocation, useMatch } from 'react-router';
+import { Navigate, Outlet, useLocation, useMatch } from 'react-router';
 import { api } from '../base/api';
 import { startSending } from './send';
 import { forgetPerson } from '../session/leave';
@@ -11,12 +10,13 @@ import { Failed, Loading } from '../ui/states';
 import { apiError } from '../base/client';
 import styles from './frame.module.css';
 import { useAppDispatch, useAppSelector } from '../base/hooks';
+import { keptAnswers } from '../base/keep/kept-answers';
 import { newVersion } from '../base/offline';
-import { preloadDrivePages } from './preload';
 import { Rail } from './Rail';
 import { useFindKey } from './use-find-key';
 
 const FactorFirst = lazy(() => import('../session/FactorFirst'));
+const Notices = lazy(() => import('./Notices'));
 const QuickFind = lazy(() => import('./QuickFind'));
 
 /** The page that was asked for comes first. */
@@ -27,10 +27,9 @@ export function Frame() {
   const { data: session, error, isLoading, refetch } = api.useSessionQuery();
   const onDesk = useMatch('/drive/:driveId/desk');
   const { pathname } = useLocation();
-  const prefetchStandards = api.usePrefetch('standards');
-  const prefetchLearners = api.usePrefetch('learners');
   const schoolId = session?.school.id;
   const newer = useSyncExternalStore(newVersion.subscribe, newVersion.waits);
+  const since = useSyncExternalStore(keptAnswers.subscribe, keptAnswers.oldest);
   const dispatch = useAppDispatch();
   const accountId = session && !session.factorMissing ? session.account.id : undefined;
   const signedOut = apiError(error)?.status === 401;
@@ -44,26 +43,16 @@ export function Frame() {
     if (signedOut) void forgetPerson(dispatch);
   }, [signedOut, dispatch]);
   useEffect(() => {
-    if (!accountId) return;
-    void dispatch(api.endpoints.erased.initiate(undefined, { subscribe: false, forceRefetch: true })).then(
-      async ({ data }) => {
-        if (!data) return;
-        const { forgetErased } = await import('../base/device/forget');
-        await forgetErased(data.learners, data.drives).catch(() => undefined);
-      },
-    );
+    if (accountId) void import('./forget-erased').then(({ forgetErasedHere }) => forgetErasedHere(dispatch));
   }, [accountId, dispatch]);
   useEffect(() => listenToTabs(), []);
   useEffect(() => {
     if (!schoolId) return;
     const timer = setTimeout(() => {
-      preloadDrivePages();
-      // What a drive needs is there when the network is not.
-      prefetchStandards();
-      prefetchLearners();
+      void import('./get-ready').then(({ getReady }) => getReady(dispatch)).catch(() => undefined);
     }, preloadAfterMs);
     return () => clearTimeout(timer);
-  }, [schoolId, prefetchStandards, prefetchLearners]);
+  }, [schoolId, dispatch]);
   if (isLoading) return <Loading what={t('yourSignIn')} />;
   if (!session) {
     if (signedOut) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
@@ -101,21 +90,10 @@ export function Frame() {
           </Suspense>
         )}
         <div className={styles.body} ref={body} tabIndex={-1}>
-          {newer && (
-            <p className={styles.notice} role="status">
-              {t('aNewVersionOfJasperwrenIs')}
-              <Button variant="text" onClick={newVersion.take}>
-                {t('reload')}
-              </Button>
-            </p>
-          )}
-          {refused > 0 && (
-            <p className={styles.notice} role="status">
-              {t('refusedByTheServer', { count: refused })}
-              <Button variant="text" component={Link} to="/account">
-                {t('seeWhy')}
-              </Button>
-            </p>
+          {(newer || refused > 0 || since !== undefined) && (
+            <Suspense fallback={null}>
+              <Notices newer={newer} refused={refused} since={since} />
+            </Suspense>
           )}
           <Outlet />
         </div>

@@ -1,3 +1,4 @@
+import { t as learn } from '@jasperwren/words/learn';
 import { t as common } from '@jasperwren/words/common';
 import { t } from '@jasperwren/words/shell';
 import AssignmentOutlined from '@mui/icons-material/AssignmentOutlined';
@@ -5,9 +6,10 @@ import QuizOutlined from '@mui/icons-material/QuizOutlined';
 import RouteOutlined from '@mui/icons-material/RouteOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import Button from '@mui/material/Button';
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
 import { Navigate, NavLink, Outlet } from 'react-router';
 import type { MeView } from '@jasperwren/contract/me';
+import { keptAnswers } from '../base/keep/kept-answers';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import frame from './frame.module.css';
@@ -19,11 +21,13 @@ import { Failed, Loading } from '../ui/states';
 import { startSending } from './send';
 import { laneOfOwnReviews } from '../base/device/lanes';
 
+const KeptNotice = lazy(() => import('./KeptNotice'));
+
 const places = [
-  ['/learn', t('practice'), QuizOutlined],
-  ['/learn/safe', t('safeMoment'), VisibilityOutlined],
+  ['/learn', learn('practice'), QuizOutlined],
+  ['/learn/safe', learn('safeMoment'), VisibilityOutlined],
   ['/learn/routes', t('routes'), RouteOutlined],
-  ['/learn/debriefs', t('debriefs'), AssignmentOutlined],
+  ['/learn/debriefs', learn('debriefs'), AssignmentOutlined],
 ] as const;
 
 /** The pages of a learner: their own drill, what was shared with them, and nothing of the school. */
@@ -37,7 +41,7 @@ export function LearnFrame() {
           <Failed error={error} onRetry={() => void refetch()} />
         </main>
       );
-    return <Loading what={t('practice2')} />;
+    return <Loading what={learn('practice2')} />;
   }
   return <LearnPages key={me.learnerId} me={me} />;
 }
@@ -46,6 +50,7 @@ function LearnPages({ me }: { readonly me: MeView }) {
   const answers = api.useMyReviewsQuery();
   const { currentData: known } = answers;
   const unfetched = failureOf(answers);
+  const since = useSyncExternalStore(keptAnswers.subscribe, keptAnswers.oldest);
   useEffect(() => startSending(me.learnerId), [me.learnerId]);
   const source = useDrillSource({
     name: me.firstName,
@@ -71,16 +76,21 @@ function LearnPages({ me }: { readonly me: MeView }) {
       <div className={frame.body}>
         {unfetched && (
           <p role="alert" className={frame.notice}>
-            <span>{t('earlierAnswersMissing')}</span>
+            <span>{learn('earlierAnswersMissing')}</span>
             <Button variant="text" onClick={unfetched.onRetry}>
               {common('tryAgain')}
             </Button>
           </p>
         )}
+        {since !== undefined && (
+          <Suspense fallback={null}>
+            <KeptNotice since={since} />
+          </Suspense>
+        )}
         {source && (known || unfetched) ? (
           <Outlet context={{ me, source, isWhole: known !== undefined } satisfies Learning} />
         ) : (
-          <Loading what={t('practice2')} />
+          <Loading what={learn('practice2')} />
         )}
       </div>
     </div>

@@ -1,3 +1,4 @@
+import { t as find } from '@jasperwren/words/find';
 import { t } from '@jasperwren/words/shell';
 import Autocomplete from '@mui/material/Autocomplete';
 import Dialog from '@mui/material/Dialog';
@@ -14,16 +15,16 @@ interface Found {
 }
 
 const actions: readonly Found[] = [
-  [t('startMockTest'), '/drive'],
-  [t('addLearner'), '/learners/new'],
-  [t('readinessOfAllLearners'), '/learners/ready'],
-  [t('addQuestion'), '/checks/questions/new'],
-  [t('addCar'), '/checks/cars/new'],
-  [t('safeMoment'), '/checks/safe'],
-  [t('wheels'), '/yard/wheels'],
-  [t('stopping'), '/yard/stopping'],
-  [t('school'), '/school'],
-].map(([name, to]) => ({ group: t('actions'), name: name!, to: to! }));
+  [find('startMockTest'), '/drive'],
+  [find('addLearner'), '/learners/new'],
+  [find('readinessOfAllLearners'), '/learners/ready'],
+  [find('addQuestion'), '/checks/questions/new'],
+  [find('addCar'), '/checks/cars/new'],
+  [find('safeMoment'), '/checks/safe'],
+  [find('wheels'), '/yard/wheels'],
+  [find('stopping'), '/yard/stopping'],
+  [find('school'), '/school'],
+].map(([name, to]) => ({ group: find('actions'), name: name!, to: to! }));
 
 /** Learners, mock tests, standards and actions by a few letters of their name. */
 export default function QuickFind({ onClose }: { readonly onClose: () => void }) {
@@ -36,8 +37,8 @@ export default function QuickFind({ onClose }: { readonly onClose: () => void })
       ...(learners ?? []).map(({ id, name }) => ({ group: t('learners'), name, to: `/learners/${id}` })),
       ...actions,
       ...(drives ?? []).map(({ id, learnerName, startedAt, phase }) => ({
-        group: t('mockTests'),
-        name: t('learnerDate', { learner: learnerName, date: longDate(startedAt) }),
+        group: find('mockTests'),
+        name: find('learnerDate', { learner: learnerName, date: longDate(startedAt) }),
         to: phase === 'ended' ? `/drive/${id}` : `/drive/${id}/desk`,
       })),
       ...(standards ?? []).map(({ id, name }) => ({ group: t('standards'), name, to: `/standards/${id}` })),
@@ -69,10 +70,10 @@ export default function QuickFind({ onClose }: { readonly onClose: () => void })
         onClose={(_, reason) => {
           if (reason === 'escape') onClose();
         }}
-        noOptionsText={t('nothingFound')}
+        noOptionsText={find('nothingFound')}
         sx={{ p: 2, minHeight: '26rem' }}
         slotProps={{ listbox: { sx: { maxHeight: '20rem' } } }}
-        renderInput={(props) => <TextField {...props} autoFocus label={t('findALearnerTest')} />}
+        renderInput={(props) => <TextField {...props} autoFocus label={find('findALearnerTest')} />}
       />
     </Dialog>
   );

@@ -1,3 +1,4 @@
+import { t as offline } from '@jasperwren/words/offline';
 import { t } from '@jasperwren/words/today';
 import type { UpcomingLesson } from '@jasperwren/contract/lessons';
 import Button from '@mui/material/Button';
@@ -11,8 +12,15 @@ import styles from './today.module.css';
 
 /** The lessons of the day in order; on a day without any, the next one. Nothing where none are planned. */
 export default function Lessons() {
-  const { data: lessons } = api.useUpcomingLessonsQuery();
+  const { data: lessons, error } = api.useUpcomingLessonsQuery();
   const [next] = lessons ?? [];
+  if (error && !lessons) {
+    return (
+      <Section title={t('nextLesson')}>
+        <p className="muted">{offline('lessonsNotHere')}</p>
+      </Section>
+    );
+  }
   if (!lessons || !next) return null;
   const today = lessons.filter(({ start }) => dayjs(start).isSame(dayjs(), 'day'));
   return (

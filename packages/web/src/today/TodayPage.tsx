@@ -15,6 +15,7 @@ import styles from './today.module.css';
 // What judges and plans comes after the page: its words and its rules are no part of the first load.
 const Lessons = lazy(() => import('./Lessons'));
 const LastDrives = lazy(() => import('./LastDrives'));
+const ReadyOffline = lazy(() => import('./ReadyOffline'));
 const UpcomingTests = lazy(() => import('./UpcomingTests'));
 
 /** The day in order: its lessons, what is left to finish, whose driving test comes, what was driven last. */
@@ -99,6 +100,9 @@ export default function TodayPage() {
               <UpcomingTests learners={tests} />
             </Suspense>
           )}
+          <Suspense fallback={null}>
+            <ReadyOffline />
+          </Suspense>
         </Section>
       </div>
     </Page>

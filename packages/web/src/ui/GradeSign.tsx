@@ -74,7 +74,8 @@ function SignShape({ sign, colour, unit }: ShapeProps) {
       return (
         <g fill="none" stroke={colour} strokeWidth={2.6 * unit}>
           <circle {...middle} r={9 * unit} />
-          <path d={scaled('M12 12 V21 M12 12 L4 9 M12 12 L20 9')} />
+          <circle {...middle} r={3 * unit} />
+          <path d={scaled('M3 12 H9 M15 12 H21')} />
         </g>
       );
     case 'pin':
