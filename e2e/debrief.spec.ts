@@ -1,6 +1,7 @@
 import { t as debrief } from '@jasperwren/words/debrief';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as learners } from '@jasperwren/words/learners';
+import { t as notes } from '@jasperwren/words/notes';
 import { t as result } from '@jasperwren/words/result';
 import { t as shell } from '@jasperwren/words/shell';
 import { readFileSync } from 'node:fs';
@@ -20,9 +21,13 @@ test('a drive is talked through, printed on two sheets, shared by a link and tak
   await startDrive(page);
   await press(page, '/');
   await minutes(page, 18);
-  await press(page, 'k', 'e', '1', 'l', 'l', '2');
+  await press(page, 'k', 'e', '1', 'l', 'l', '2', '.');
   await minutes(page, 20);
   await endDrive(page);
+  // Parked: the red light made it necessary.
+  const control = page.getByRole('listitem', { name: /^Took control, 18:/ });
+  await control.getByRole('combobox').click();
+  await page.getByRole('option', { name: /^Signs and lights: traffic lights/ }).click();
   await page.getByLabel(result('privateNoteInstructorsOnly')).fill('Was near tears; go gently.');
   await page.getByRole('button', { name: result('saveNote') }).click();
   await page.getByRole('link', { name: result('debrief') }).click();
@@ -33,18 +38,34 @@ test('a drive is talked through, printed on two sheets, shared by a link and tak
     'this fault failed the test',
   );
   await expect(page.getByText('near tears')).toHaveCount(0);
+  await expect(page.getByRole('listitem', { name: /^Took control, 18:/ })).toContainText(
+    'Made necessary by: Signs and lights: traffic lights',
+  );
+  await expect(page.getByText(/^What good looks like: acts on red, green and arrows/)).toBeVisible();
+  await page.getByRole('button', { name: /^Add note to Signs and lights: traffic lights/ }).click();
+  await page.getByRole('combobox', { name: /^Note to Cleo about/ }).pressSequentially('Name the colour aloud');
+  await page.keyboard.press('Enter');
+  const note = page.getByRole('combobox', { name: notes('noteTo', { name: 'Cleo' }), exact: true });
+  await note.pressSequentially('Well kept calm on the hill.');
+  await page.getByLabel(notes('keepPhrase')).check();
+  await page.getByRole('button', { name: notes('save') }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Well kept calm on the hill.' })).toBeVisible();
   await page.getByRole('combobox', { name: debrief('workOnPart', { part: 'first' }) }).click();
   await page.getByRole('option', { name: 'Controls: engine stopped' }).click();
   await page.getByRole('button', { name: debrief('markAsDebriefed') }).click();
   await minutes(page, 1);
+  await expect(page.getByRole('link', { name: notes('planNextLesson') })).toHaveAttribute('href', /\/plan$/);
 
   const pdf = await getDocumentProxy(new Uint8Array(await page.pdf({ preferCSSPageSize: true })));
   expect(pdf.numPages).toBe(2);
   const { text } = await extractText(pdf, { mergePages: true });
   expect(text).toContain('Fail: 1 serious fault.');
   expect(text).toContain('Controls: engine stopped');
+  expect(text).toContain('Well kept calm on the hill.');
+  expect(text).toContain('Made necessary by');
   expect(text).not.toContain('near tears');
   expect(text).not.toContain(learners('learners'));
+  expect(text).not.toContain(notes('addNote'));
 
   await page.getByRole('button', { name: debrief('shareWithName', { name: 'Cleo' }) }).click();
   await page.getByRole('button', { name: debrief('createLink') }).click();
@@ -54,6 +75,8 @@ test('a drive is talked through, printed on two sheets, shared by a link and tak
   await reader.goto(address);
   await expect(reader.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 serious fault.');
   await expect(reader.getByText('near tears')).toHaveCount(0);
+  await expect(reader.getByText('Name the colour aloud')).toBeVisible();
+  await expect(reader.getByRole('combobox')).toHaveCount(0);
   await expect(reader.getByRole('navigation')).toHaveCount(0);
   await page.getByRole('button', { name: debrief('revokeLink') }).click();
   await expect(page.getByText(/revoked/)).toBeVisible();

@@ -61,7 +61,7 @@ export default defineConfig({
           {
             urlPattern: ({ url, request }) =>
               request.method === 'GET' &&
-              /^\/api\/(session|accounts|learners|standards|drives|lessons|readiness|sheets|checks|me|roads|routes|road-notes|shared-routes|call-timing)(\/|$)/.test(
+              /^\/api\/(session|accounts|learners|standards|drives|lessons|readiness|sheets|checks|me|roads|routes|road-notes|phrases|shared-routes|call-timing)(\/|$)/.test(
                 url.pathname,
               ) &&
               !/\/(news|record|marks\.csv|trace\.gpx|shares|export\.zip|lessons\.ics|figures\.json)$/.test(

@@ -11,6 +11,7 @@ import {
   PasswordProof,
   SignInRequest,
 } from './accounts';
+import { PhrasesInput } from './phrases';
 import { QuestionInput } from './safety-questions';
 import { AccessRequest, CodeSignIn } from './access';
 import { ReviewBatch } from './reviews';
@@ -61,6 +62,7 @@ export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } =
   share: ShareInput,
   shareRoute: ShareInput,
   setCallTiming: CallTimingInput,
+  setPhrases: PhrasesInput,
   addSheet: SheetInput,
   editSheet: SheetEdit,
   setFreeHours: FreeHoursList,

@@ -125,6 +125,7 @@ beforeAll(async () => {
     { route: 'DELETE /api/yard/cars/:carId' },
     { route: 'POST /api/wheels/kept', body: { ...keptVan, name: 'The other van' } },
     { route: 'DELETE /api/wheels/kept/:keptId' },
+    { route: 'PUT /api/phrases', body: { phrases: ['Look twice'], version: 0 } },
     { route: 'PUT /api/call-timing', body: { instructor: timing, device: { ...timing, againSeconds: 4 }, version: 0 } },
     { route: 'POST /api/routes/:routeId/shares', body: { days: 7 } },
     { route: 'POST /api/learners/:learnerId/sheets', body: sheet },

@@ -8,6 +8,8 @@ export const resource = {
   enterSixDigits: 'Enter the six digits or a recovery code.',
   passwordTooShort: 'Use {{passwordLeast}} characters or more.',
   enterAName: 'Enter a name.',
+  tooManyPhrases: 'At most 100 phrases.',
+  phraseTooLong: 'At most 300 characters in a phrase.',
   nameTooLong: 'A name has 80 characters at most.',
   enterAnEmail: 'Enter an e-mail address, such as ada@school.example.',
   leadOrInstructor: 'The role is lead or instructor.',

@@ -101,6 +101,7 @@ export const resource = {
   traceChanged: 'A colleague changed this trace while you were editing. Not saved: compare and choose.',
   schoolChanged: 'A colleague changed the school while you were editing. Not saved: compare and choose.',
   learnerChanged: 'A colleague changed this learner while you were editing. Not saved: compare and choose.',
+  phrasesChanged: 'A colleague changed the phrases while you were editing. Not saved: compare and choose.',
   timingChanged: 'A colleague changed the timing of directions while you were editing. Not saved: compare and choose.',
   routeChanged: 'A colleague changed this route while you were editing. Not saved: compare and choose.',
   testResultChanged: 'A colleague changed this test result while you were editing. Not saved: compare and choose.',

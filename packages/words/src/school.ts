@@ -160,6 +160,7 @@ export const resource = {
   addedARoute: 'added a route',
   changedARoute: 'changed a route',
   deletedARoute: 'deleted a route',
+  changedThePhrases: 'changed the phrases for notes',
   changedWhenDirectionsAreSpoken: 'changed when directions are spoken',
   sharedARoute: 'shared a route for rehearsal',
   revokedALinkToARoute: 'revoked a link to a route',

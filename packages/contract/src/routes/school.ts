@@ -1,5 +1,6 @@
 import type { AccountEdit, AccountView, HandOver, HandedOver, Invitation, PasswordLink, PersonView } from '../accounts';
 import { auditFilters, type AuditPage } from '../audit';
+import type { PhrasesInput, PhrasesView } from '../phrases';
 import { del, get, post, put } from '../route';
 import type { SchoolInput, SchoolView, TypedName } from '../school';
 
@@ -9,6 +10,10 @@ export const schoolRoutes = {
   editSchool: put('/api/school', 'lead', { changes: ['school'] })
     .takes<SchoolInput>()
     .answers<SchoolView>(),
+  phrases: get('/api/phrases', 'staff', { reads: ['school'] }).answers<PhrasesView>(),
+  setPhrases: put('/api/phrases', 'staff', { changes: ['school'] })
+    .takes<PhrasesInput>()
+    .answers<PhrasesView>(),
   closeSchool: post('/api/school/close', 'lead').takes<TypedName>().done(),
   accounts: get('/api/accounts', 'staff', { reads: ['accounts'] }).answers<readonly AccountView[]>(),
   people: get('/api/people', 'lead', { reads: ['accounts', 'signIns'], live: true }).answers<readonly PersonView[]>(),

@@ -12,6 +12,8 @@ const helpWithinMs = 15_000;
 /** A mark as it is told to the learner. */
 export interface MarkTold {
   readonly mark: Mark;
+  /** What was done, by its code in the catalogue. */
+  readonly behaviour: string;
   /** What it has to do with a fail: it failed the test by itself, it crossed a limit, or it counts towards one that was crossed. */
   readonly part?: 'failed' | 'crossed' | 'counts';
   /** What was answered about it, as question and answer. */
@@ -37,6 +39,7 @@ export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Ve
     if (myth) told.add(myth.code);
     return {
       mark,
+      behaviour,
       ...partIn(verdict, mark.id),
       circumstances: answersTold(behaviour, mark.advice?.answers ?? {}),
       spoke: near(drive.prompts, mark),

@@ -163,6 +163,11 @@ export interface Columns {
     metres: number;
     within: number;
   };
+  note_phrases: {
+    school_id: string;
+    phrases: string;
+    version: number;
+  };
   passes: {
     school_id: string;
     drive_id: string;

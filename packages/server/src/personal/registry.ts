@@ -222,6 +222,7 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     metres: 'learner',
     within: 'learner',
   },
+  note_phrases: { school_id: 'school', phrases: 'school', version: 'school' },
   call_timing: { school_id: 'school', body: 'school', version: 'school' },
   route_shares: {
     token_hash: 'school',

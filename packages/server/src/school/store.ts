@@ -82,6 +82,7 @@ export const schoolTables = [
   'reviews',
   'lessons',
   'call_timing',
+  'note_phrases',
   'route_shares',
   'driving_routes',
   'road_notes',

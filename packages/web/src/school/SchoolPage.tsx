@@ -1,3 +1,4 @@
+import { t as notes } from '@jasperwren/words/notes';
 import { t } from '@jasperwren/words/school';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
@@ -8,6 +9,7 @@ import { Failed, Loading } from '../ui/states';
 import { failureOf } from '../ui/failure';
 import { CloseSchool } from './CloseSchool';
 import { OutOfTimeList } from './OutOfTimeList';
+import { Phrases } from './Phrases';
 import { People } from './People';
 import { SchoolForm } from './SchoolForm';
 
@@ -15,6 +17,7 @@ import { SchoolForm } from './SchoolForm';
 export default function SchoolPage() {
   const { account } = useSignedIn();
   const about = api.useSchoolQuery();
+  const asked = api.usePhrasesQuery();
   const people = api.usePeopleQuery(undefined, { skip: account.role !== 'lead' });
   if (account.role !== 'lead')
     return (
@@ -22,9 +25,10 @@ export default function SchoolPage() {
         <p>{t('onlyALeadInstructorCanChange')}</p>
       </Page>
     );
-  const failed = failureOf(about, people);
+  const failed = failureOf(about, people, asked);
   if (failed) return <Failed {...failed} />;
   const { data: school } = about;
+  const { data: phrases } = asked;
   if (!school || !people.data) return <Loading what={t('school')} />;
   return (
     <Page
@@ -42,6 +46,11 @@ export default function SchoolPage() {
       <Section title={t('aboutTheSchool')}>
         <SchoolForm key={school.version} school={school} />
       </Section>
+      {phrases && (
+        <Section title={notes('phrases')}>
+          <Phrases view={phrases} />
+        </Section>
+      )}
       <Section title={t('learnersKeptTooLong')}>
         <OutOfTimeList keepMonths={school.keepMonths} />
       </Section>

@@ -80,6 +80,7 @@ export const deedWords: Readonly<Partial<Record<RouteName | AuditExtra, string>>
   addRoute: t('addedARoute'),
   editRoute: t('changedARoute'),
   dropRoute: t('deletedARoute'),
+  setPhrases: t('changedThePhrases'),
   setCallTiming: t('changedWhenDirectionsAreSpoken'),
   shareRoute: t('sharedARoute'),
   revokeRouteShare: t('revokedALinkToARoute'),

@@ -20,4 +20,14 @@ export const keeping: Readonly<Record<string, Migration>> = {
       await db.schema.alterTable('school_figures').addColumn('summary', 'text').execute();
     },
   },
+  '0019-note-phrases': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('note_phrases')
+        .addColumn('school_id', 'text', (c) => c.primaryKey().references('schools.id'))
+        .addColumn('phrases', 'text', (c) => c.notNull())
+        .addColumn('version', 'integer', (c) => c.notNull())
+        .execute();
+    },
+  },
 };

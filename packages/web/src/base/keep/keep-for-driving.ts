@@ -40,7 +40,17 @@ export async function keepForDriving(ask: (address: string) => Promise<Response>
     get<readonly DriveSummary[]>(addressFor('drives', {})),
     get<readonly RouteView[]>(addressFor('routes', {})),
     ...(
-      ['session', 'accounts', 'learners', 'standards', 'checks', 'schoolReadiness', 'callTiming', 'roadNotes'] as const
+      [
+        'session',
+        'accounts',
+        'learners',
+        'standards',
+        'checks',
+        'schoolReadiness',
+        'callTiming',
+        'roadNotes',
+        'phrases',
+      ] as const
     ).map((name) => get(addressFor(name, {}))),
   ]);
   const soon = lessons.filter(({ start }) => Date.parse(start) < Date.now() + soonMs);

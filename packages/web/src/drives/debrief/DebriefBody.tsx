@@ -1,7 +1,7 @@
 import { t } from '@jasperwren/words/debrief';
 import type { Debrief } from '@jasperwren/core/debrief/debrief';
 import { comparedWords, goodThingWords, patternWords, workOnWords } from '@jasperwren/words/debrief-points';
-import { helpIn, type Drive } from '@jasperwren/core/drive/drive';
+import { helpIn, type Drive, type Mark } from '@jasperwren/core/drive/drive';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { describeMissing, describeStop } from '@jasperwren/words/marking/missing';
@@ -24,10 +24,14 @@ interface Props {
   readonly road?: SharedRoad | undefined;
   /** What stands under "Work on next" in place of the plain list. */
   readonly choose?: ReactNode;
+  /** What stands below a fault for whoever debriefs. */
+  readonly belowMark?: (mark: Mark) => ReactNode;
+  /** What stands in place of the notes for whoever debriefs. */
+  readonly noting?: ReactNode;
 }
 
 /** The talk-through on one screen, the learner looking on; the same for the printed sheet and the link. */
-export function DebriefBody({ standard, drive, debrief, road, choose }: Props) {
+export function DebriefBody({ standard, drive, debrief, road, choose, belowMark, noting }: Props) {
   const [chosen, setChosen] = useState<string>();
   const { verdict, marks, well, patterns, compared, workOn } = debrief;
   const listed = [
@@ -77,6 +81,7 @@ export function DebriefBody({ standard, drive, debrief, road, choose }: Props) {
                       grade={rulesOf(standard).grades.get(told.mark.grade)}
                       name={itemName(standard, told.mark.item)}
                       chosen={told.mark.id === chosen}
+                      below={belowMark?.(told.mark)}
                     />
                   ) : (
                     <HelpToldRow
@@ -111,7 +116,7 @@ export function DebriefBody({ standard, drive, debrief, road, choose }: Props) {
           <Lines title={t('whatWentWell')} lines={well.map((good) => goodThingWords(standard, good))} />
           <Lines title={t('patterns')} lines={patterns.map((pattern) => patternWords(standard, pattern))} />
           <Lines title={t('comparedWithEarlierMockTests')} lines={comparedWords(standard, compared)} />
-          <Lines title={t('notes')} lines={notes.map(({ atMs, text }) => `${clockTime(atMs)}: ${text}`)} />
+          {noting ?? <Lines title={t('notes')} lines={notes.map(({ atMs, text }) => `${clockTime(atMs)}: ${text}`)} />}
           <p className={styles.caution}>{t('oneMockTestIsNotA')}</p>
         </div>
       </div>

@@ -1,6 +1,7 @@
 import { otherwiseSentence } from '@jasperwren/words/debrief-points';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import { t } from '@jasperwren/words/debrief';
+import { itemName } from '@jasperwren/words/marking/names';
 import Button from '@mui/material/Button';
 import { api } from '../../base/api';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
@@ -17,6 +18,9 @@ import { useDriveLog, useOpenDrive } from '../log/use-drive';
 import { ChooseWork } from './ChooseWork';
 import { DebriefBody } from './DebriefBody';
 import { DebriefLinks } from './DebriefLinks';
+import { NextLesson } from './NextLesson';
+import { NoteOnFault } from './NoteOnFault';
+import { NotesToLearner } from './NotesToLearner';
 
 export default function DebriefPage() {
   const { driveId = '' } = useParams();
@@ -40,6 +44,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
   if (!drive.ended) return <Navigate to={`/drive/${meta.id}/desk`} replace />;
   const name = firstName(meta.learnerName);
   const final = isFinal(drive);
+  const toLearner = drive.notes.filter((note) => !note.private);
   const workOn = picked ?? debrief.workOn.map(({ item }) => item);
   return (
     <Page
@@ -67,6 +72,7 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
           <Button variant="text" component={Link} to={`/drive/${meta.id}`}>
             {final ? t('backToTheResult') : t('sortOutPins')}
           </Button>
+          {drive.debriefed && <NextLesson learnerId={meta.learnerId} />}
           <Button variant="outlined" onClick={() => window.print()}>
             {t('print')}
           </Button>
@@ -92,6 +98,18 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
         drive={drive}
         debrief={debrief}
         road={road ?? undefined}
+        belowMark={(mark) => (
+          <NoteOnFault
+            learner={name}
+            mark={mark}
+            fault={itemName(standard, mark.item)}
+            notes={toLearner.filter(({ target }) => target === mark.id)}
+            write={write}
+          />
+        )}
+        noting={
+          <NotesToLearner learner={name} notes={toLearner.filter(({ target }) => target === undefined)} write={write} />
+        }
         {...(debrief.worth.length > 0 && {
           choose: <ChooseWork standard={standard} worth={debrief.worth} chosen={workOn} onChosen={setPicked} />,
         })}

@@ -1,8 +1,11 @@
 import { t as answers } from '@jasperwren/words/adviser-told';
 import { t } from '@jasperwren/words/debrief';
+import { whyMatters } from '@jasperwren/words/why-matters';
 import { t as myths } from '@jasperwren/words/myths';
+import { findBehaviour } from '@jasperwren/core/catalogue/catalogue';
 import type { MarkTold } from '@jasperwren/core/debrief/marks-told';
 import type { Grade } from '@jasperwren/core/marking/standard';
+import type { ReactNode } from 'react';
 import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import styles from './debrief.module.css';
@@ -12,6 +15,8 @@ interface Props {
   readonly grade: Grade | undefined;
   readonly name: string;
   readonly chosen: boolean;
+  /** Where whoever debriefs adds to it. */
+  readonly below?: ReactNode;
 }
 
 const partWords = {
@@ -21,8 +26,10 @@ const partWords = {
 } as const;
 
 /** One mark as it is told: what, how serious, why, and what is wrongly believed about it. */
-export function MarkToldRow({ told, grade, name, chosen }: Props) {
-  const { mark, part, circumstances, spoke, tookControl, notes, myth } = told;
+export function MarkToldRow({ told, grade, name, chosen, below }: Props) {
+  const { mark, part, circumstances, spoke, tookControl, notes, myth, behaviour } = told;
+  const grave = grade?.sign === 'outright' || grade?.sign === 'highest';
+  const known = grave ? findBehaviour(behaviour) : undefined;
   // Where it was answered it is told with the rest.
   const answered = circumstances.some(({ question }) => question === 'help');
   const help = answered ? '' : tookControl ? t('theInstructorTookControl') : spoke ? t('theInstructorPrompted') : '';
@@ -43,6 +50,12 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
           {mark.step && t('missedStep', { step: mark.step })}
           {part && t(partWords[part])}
         </span>
+        {known &&
+          whyMatters(known).map((line) => (
+            <p key={line} className={styles.more}>
+              {line}
+            </p>
+          ))}
         {notes.map((note) => (
           <p key={note}>{note}</p>
         ))}
@@ -56,6 +69,7 @@ export function MarkToldRow({ told, grade, name, chosen }: Props) {
             “{myths(`${myth.code}.belief`)}” {myths(`${myth.code}.instead`)}
           </p>
         )}
+        {below}
       </div>
     </li>
   );
