@@ -1,3 +1,4 @@
+import { t as copyLink } from '@jasperwren/words/copy-link';
 import { t as debrief } from '@jasperwren/words/debrief';
 import { t as desk } from '@jasperwren/words/desk';
 import { t as learners } from '@jasperwren/words/learners';
@@ -24,6 +25,7 @@ test('a drive is talked through, printed on two sheets, shared by a link and tak
   await press(page, 'k', 'e', '1', 'l', 'l', '2', '.');
   await minutes(page, 20);
   await endDrive(page);
+  await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
   // Parked: the red light made it necessary.
   const control = page.getByRole('listitem', { name: /^Took control, 18:/ });
   await control.getByRole('combobox').click();
@@ -70,6 +72,10 @@ test('a drive is talked through, printed on two sheets, shared by a link and tak
   await page.getByRole('button', { name: debrief('shareWithName', { name: 'Cleo' }) }).click();
   await page.getByRole('button', { name: debrief('createLink') }).click();
   const address = await page.getByLabel(debrief('copyItNowItIsNot')).inputValue();
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  await page.getByRole('button', { name: copyLink('copyLink') }).click();
+  await expect(page.getByText(copyLink('linkCopied'))).toBeVisible();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(address);
   const stranger = await browser.newContext();
   const reader = await stranger.newPage();
   await reader.goto(address);

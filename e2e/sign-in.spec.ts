@@ -6,8 +6,14 @@ import { expect, signInByForm, test } from './fixtures';
 import { startDemoServer } from './demo-server';
 
 test('a wrong password is refused in words, the right one opens Today', async ({ page, school }) => {
+  let asked = 0;
+  page.on('request', (request) => {
+    if (new URL(request.url()).pathname === '/api/session') asked++;
+  });
   await page.goto('/learners');
   await expect(page).toHaveURL(/sign-in/);
+  await page.waitForLoadState('networkidle');
+  expect(asked).toBe(1);
   await page.getByLabel(account('eMail')).fill('not an address');
   await page.getByLabel(account('password')).fill('wrong');
   await page.getByRole('button', { name: account('signIn') }).click();

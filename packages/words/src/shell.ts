@@ -18,9 +18,6 @@ export const resource = {
   jasperwren: 'Jasperwren',
   account: 'Account',
   page: 'page',
-  pageNotFound: 'Page not found',
-  nothingIsAtThisAddress: 'Nothing is at this address.',
-  goToToday: 'Go to Today',
   somethingWentWrongOnThisPage: 'Something went wrong on this page',
   reloadThePageFaultsRecordedOn: 'Reload the page. Faults recorded on this device are safe.',
 } as const;

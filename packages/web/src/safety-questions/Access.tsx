@@ -1,10 +1,10 @@
 import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import type { AccessKind } from '@jasperwren/contract/access';
 import dayjs from 'dayjs';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
+import { CopyField } from '../ui/CopyField';
 import { longDate } from '../ui/format';
 import { told } from '../ui/told';
 import styles from './safety-questions.module.css';
@@ -39,17 +39,7 @@ export function Access({ learnerId, name }: { readonly learnerId: string; readon
         </p>
       )}
       {code && originalArgs?.body.kind === 'invitation' && (
-        <TextField
-          label={t('worksOnceUntilDate', { date: longDate(code.expiresAt) })}
-          value={`${window.location.origin}${code.path}`}
-          slotProps={{
-            htmlInput: {
-              readOnly: true,
-              onFocus: (event: React.FocusEvent<HTMLInputElement>) => event.target.select(),
-            },
-          }}
-          fullWidth
-        />
+        <CopyField label={t('worksOnceUntilDate', { date: longDate(code.expiresAt) })} path={code.path} />
       )}
     </div>
   );

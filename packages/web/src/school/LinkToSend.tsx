@@ -5,9 +5,8 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import type { PasswordLink } from '@jasperwren/contract/accounts';
-import { enqueueSnackbar } from 'notistack';
+import { CopyField } from '../ui/CopyField';
 import { longDate } from '../ui/format';
-import styles from './school.module.css';
 
 export interface LinkFor {
   readonly name: string;
@@ -23,25 +22,16 @@ export function LinkToSend({
   readonly link: LinkFor;
   readonly onClose: () => void;
 }) {
-  const address = `${window.location.origin}${link.path}`;
-  const copy = () =>
-    navigator.clipboard.writeText(address).then(
-      () => enqueueSnackbar(t('linkCopied')),
-      () => enqueueSnackbar(t('notCopiedSelectTheLinkAnd')),
-    );
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="link">
       <DialogTitle id="link">{t('shareLinkForName', { name })}</DialogTitle>
       <DialogContent>
         <p>{t('sendItToEmailItLets', { email, name, date: longDate(link.expiresAt) })}</p>
-        <p className={styles.link}>{address}</p>
+        <CopyField label={t('linkToSend')} path={link.path} />
       </DialogContent>
       <DialogActions>
-        <Button variant="text" onClick={onClose}>
+        <Button variant="contained" onClick={onClose}>
           {t('done')}
-        </Button>
-        <Button variant="contained" onClick={() => void copy()}>
-          {t('copyLink')}
         </Button>
       </DialogActions>
     </Dialog>

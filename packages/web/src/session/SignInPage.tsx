@@ -9,7 +9,7 @@ import type { ApiError } from '../base/client';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
-import { finishLeaving, lastPerson } from './leave';
+import { finishLeaving, isGone, lastPerson } from './leave';
 import styles from './sign-in.module.css';
 
 export default function SignInPage() {
@@ -17,7 +17,7 @@ export default function SignInPage() {
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
   const [before] = useState(lastPerson);
   const goOn = (person: string) => (before === undefined || before === person ? from : '/');
-  const { data: session } = api.useSessionQuery();
+  const { data: session } = api.useSessionQuery(undefined, { skip: isGone() });
   const { data: welcome } = api.useWelcomeQuery();
   const [signIn, { isLoading }] = api.useSignInMutation();
   const [error, setError] = useState<ApiError>();

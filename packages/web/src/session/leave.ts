@@ -66,8 +66,13 @@ async function tokenAt(address: string): Promise<string> {
   return answer?.ok ? ((await answer.json()) as { readonly csrfToken: string }).csrfToken : '';
 }
 
+/** Whether it is known that nobody is signed in: the server need not be asked once more. */
+let gone = false;
+export const isGone = (): boolean => gone;
+
 /** Takes off this device what belongs to whoever was signed in; what waits to be sent stays for them. */
 export async function forgetPerson(dispatch: Dispatch): Promise<void> {
+  gone = true;
   keepToken('');
   dispatch(api.util.resetApiState());
   await clearDevice(dispatch);
@@ -87,6 +92,7 @@ export const lastPerson = (): string | undefined => read(personKey) ?? undefined
 
 /** Makes way for somebody who has just signed in: nothing of another person is left to be seen. */
 export async function arrive(person: string, dispatch: Dispatch): Promise<void> {
+  gone = false;
   write(leavingKey, undefined);
   const before = read(personKey);
   if (before !== null && before !== person) await clearDevice(dispatch);

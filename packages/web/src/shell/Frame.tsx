@@ -24,7 +24,8 @@ const preloadAfterMs = 1500;
 
 /** Sees to it that somebody is signed in; outside the desk, with the rail beside. */
 export function Frame() {
-  const { data: session, error, isLoading, refetch } = api.useSessionQuery();
+  const [left, setLeft] = useState(false);
+  const { data: session, error, isLoading, refetch } = api.useSessionQuery(undefined, { skip: left });
   const onDesk = useMatch('/drive/:driveId/desk');
   const { pathname } = useLocation();
   const schoolId = session?.school.id;
@@ -32,7 +33,9 @@ export function Frame() {
   const since = useSyncExternalStore(keptAnswers.subscribe, keptAnswers.oldest);
   const dispatch = useAppDispatch();
   const accountId = session && !session.factorMissing ? session.account.id : undefined;
-  const signedOut = apiError(error)?.status === 401;
+  const signedOut = left || apiError(error)?.status === 401;
+  // It is not asked again while the page to sign in on is on its way.
+  if (signedOut && !left) setLeft(true);
   const refused = useAppSelector((state) => state.outbox.refused);
   const [finding, setFinding] = useState(false);
   const body = useRef<HTMLDivElement>(null);
@@ -53,9 +56,9 @@ export function Frame() {
     }, preloadAfterMs);
     return () => clearTimeout(timer);
   }, [schoolId, dispatch]);
+  if (signedOut) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
   if (isLoading) return <Loading what={t('yourSignIn')} />;
   if (!session) {
-    if (signedOut) return <Navigate to="/sign-in" replace state={{ from: pathname }} />;
     return (
       <main className={styles.alone}>
         <Failed error={error} onRetry={() => void refetch()} />

@@ -51,7 +51,7 @@ export default function QuickFind({ onClose }: { readonly onClose: () => void })
       onClose={onClose}
       fullWidth
       maxWidth="sm"
-      aria-label={t('find')}
+      slotProps={{ paper: { 'aria-label': t('find') } }}
       sx={{ '& .MuiDialog-container': { alignItems: 'flex-start' } }}
     >
       <Autocomplete

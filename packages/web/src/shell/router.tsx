@@ -1,6 +1,6 @@
 import { t } from '@jasperwren/words/shell';
 import { linkPages } from '@jasperwren/contract/link-pages';
-import { createBrowserRouter, Link, useRouteError } from 'react-router';
+import { createBrowserRouter, useRouteError } from 'react-router';
 import { Loading } from '../ui/states';
 import { Page } from '../ui/Page';
 import { Frame } from './Frame';
@@ -197,22 +197,12 @@ export const router = createBrowserRouter([
           { path: 'account', lazy: async () => ({ Component: (await import('../session/AccountPage')).default }) },
           { path: 'school', lazy: async () => ({ Component: (await import('../school/SchoolPage')).default }) },
           { path: 'school/audit', lazy: async () => ({ Component: (await import('../school/AuditPage')).default }) },
-          { path: '*', Component: Nowhere },
+          { path: '*', lazy: async () => ({ Component: (await import('./Nowhere')).default }) },
         ],
       },
     ],
   },
 ]);
-
-function Nowhere() {
-  return (
-    <Page title={t('pageNotFound')}>
-      <p>
-        {t('nothingIsAtThisAddress')} <Link to="/">{t('goToToday')}</Link>
-      </p>
-    </Page>
-  );
-}
 
 function Broken() {
   const error = useRouteError();

@@ -1,6 +1,7 @@
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import styles from './page.module.css';
+import { useArrival } from './use-arrival';
 import { useTitle } from './use-title';
 
 interface Props {
@@ -18,12 +19,15 @@ interface Props {
 /** A page of the application with its heading and at most one primary action. */
 export function Page({ title, tab, over, sub, actions, children }: Props) {
   useTitle(tab ?? title);
+  const heading = useArrival();
   return (
     <main className={styles.page}>
       <div className={styles.head}>
         <div>
           {over && <div className="muted">{over}</div>}
-          <Typography variant="h1">{title}</Typography>
+          <Typography variant="h1" ref={heading} tabIndex={-1}>
+            {title}
+          </Typography>
           {sub && <p>{sub}</p>}
         </div>
         {actions && <div className={styles.actions}>{actions}</div>}

@@ -4,6 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { NewShare, ShareView } from '@jasperwren/contract/shares';
 import { useState, type ReactNode } from 'react';
+import { CopyField } from './CopyField';
 import { longDate } from './format';
 import { Rows, Section } from './Page';
 import styles from './share-links.module.css';
@@ -67,19 +68,7 @@ export function ShareLinks({
           {waiting !== undefined && <span role="status">{waiting}</span>}
         </div>
         {addError !== undefined && <p role="alert">{addError}</p>}
-        {made && (
-          <TextField
-            label={t('copyItNowItIsNot')}
-            value={`${window.location.origin}${made.path}`}
-            slotProps={{
-              htmlInput: {
-                readOnly: true,
-                onFocus: (event: React.FocusEvent<HTMLInputElement>) => event.target.select(),
-              },
-            }}
-            fullWidth
-          />
-        )}
+        {made && <CopyField label={t('copyItNowItIsNot')} path={made.path} />}
         {error !== undefined && <Failed error={error} onRetry={onRetry} />}
         {error === undefined && !shares && <Loading what={t('shareLinks')} />}
         {shares?.length === 0 && <Empty>{t('noShareLinks')}</Empty>}

@@ -12,11 +12,11 @@ import { CallMode } from './CallMode';
 import { CommentaryMode } from './CommentaryMode';
 import { Controls } from './Controls';
 import { EventsMode } from './EventsMode';
+import { ListenMode } from './ListenMode';
 import type { ModeProps } from './mode';
 import styles from './rehearsal.module.css';
 import { Strip } from './Strip';
 import { usePlay } from './use-play';
-import { WatchMode } from './WatchMode';
 
 interface Props {
   readonly reading: RouteReading;
@@ -27,7 +27,7 @@ interface Props {
   readonly onClosed?: (call: PlacedCall) => void;
 }
 
-const modes = ['watch', 'call', 'events', 'commentary'] as const;
+const modes = ['listen', 'call', 'events', 'commentary'] as const;
 type Mode = (typeof modes)[number];
 
 /** Plays the route as it looks from the driver's seat, and rehearses on it in one of several ways. */
@@ -38,8 +38,8 @@ export function Player({ reading, units, side, notes, onClosed }: Props) {
   const { along, failed } = usePosition(reading, onDevice ? 'device' : 'touch', 0);
   const metres = along?.metres ?? play.metres;
   const playing = onDevice || play.playing;
-  const [mode, setMode] = useState<Mode>('watch');
-  const [aloud, setAloud] = useState(false);
+  const [mode, setMode] = useState<Mode>('listen');
+  const [aloud, setAloud] = useState(true);
   const [seed] = useState(() => Math.floor(Math.random() * 1e6));
   const shared: ModeProps = { reading, units, side, metres, playing, setPlaying };
   return (
@@ -51,7 +51,7 @@ export function Player({ reading, units, side, notes, onClosed }: Props) {
           setMode(chosen);
         }}
         textColor="inherit"
-        variant="scrollable"
+        variant="fullWidth"
         className={styles.tabs ?? ''}
       >
         {modes.map((one) => (
@@ -59,7 +59,7 @@ export function Player({ reading, units, side, notes, onClosed }: Props) {
         ))}
       </Tabs>
       <Strip {...{ reading, metres, units }} side={side === 'left' ? -1 : 1} />
-      {mode === 'watch' && <WatchMode {...shared} aloud={aloud} />}
+      {mode === 'listen' && <ListenMode {...shared} aloud={aloud} goTo={play.goTo} seed={seed} />}
       {mode === 'call' && <CallMode {...shared} />}
       {mode === 'events' && <EventsMode {...shared} seed={seed} {...(onClosed && { onClosed })} />}
       {mode === 'commentary' && <CommentaryMode {...shared} notes={notes} />}
@@ -70,7 +70,7 @@ export function Player({ reading, units, side, notes, onClosed }: Props) {
         calls={reading.calls}
         whole={reading.metres}
         units={units}
-        {...(mode === 'watch' && { aloud: [aloud, setAloud] })}
+        {...(mode === 'listen' && { aloud: [aloud, setAloud] })}
       />
       <RouteRibbon reading={reading} at={metres} />
     </>
