@@ -100,7 +100,7 @@ test('a lead forgets their password: another makes a link, and alone the machine
   await page.goto('/school');
   await page.getByRole('button', { name: schoolPage('moreAboutName', { name: 'Second Lead' }) }).click();
   await page.getByRole('menuitem', { name: schoolPage('sendPasswordLink') }).click();
-  const address = await page.getByText(/\/password\//).innerText();
+  const address = await page.getByLabel(schoolPage('linkToSend')).inputValue();
   const { page: other, context } = await newDevice(browser, baseURL);
   const choose = async (at: string, chosen: string) => {
     await other.goto(at);

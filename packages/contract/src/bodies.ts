@@ -12,6 +12,7 @@ import {
   SignInRequest,
 } from './accounts';
 import { PhrasesInput } from './phrases';
+import { VoiceInput } from './voices';
 import { QuestionInput } from './safety-questions';
 import { AccessRequest, CodeSignIn } from './access';
 import { ReviewBatch } from './reviews';
@@ -55,6 +56,7 @@ export const bodies: { readonly [N in Taking]: InputClass<BodyOf<Routes[N]>> } =
   saveDraft: DraftInput,
   sendEvents: EventBatch,
   sendFixes: FixBatch,
+  sendVoice: VoiceInput,
   editTrace: TraceEdit,
   addYardRun: YardRunInput,
   addYardCar: YardCarInput,

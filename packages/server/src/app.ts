@@ -9,6 +9,7 @@ import type { Logger } from 'pino';
 import { wheelsHandlers } from './wheels/handlers';
 import { yardHandlers } from './yard/handlers';
 import { placeHandlers } from './places/handlers';
+import { voiceHandlers } from './voices/handlers';
 import { traceHandlers } from './traces/handlers';
 import { peopleHandlers } from './accounts/people-handlers';
 import { signInHandlers } from './accounts/sign-in-handlers';
@@ -105,6 +106,7 @@ function routerOf({ keeper, digests, jobs, workers, changes, config, welcome, lo
     ...roadsHandlers(jobs, config.dataDir),
     ...routeHandlers,
     ...traceHandlers(jobs, workers),
+    ...voiceHandlers(),
     ...placeHandlers,
     ...yardHandlers,
     ...wheelsHandlers,
@@ -124,6 +126,8 @@ function securityHeaders(config: Config): Koa.Middleware {
       directives: {
         defaultSrc: ["'self'"],
         styleSrc: ["'self'", "'unsafe-inline'"],
+        // What was said with a pin, and a film that is opened on this device.
+        mediaSrc: ["'self'", 'data:', 'blob:'],
         imgSrc: ["'self'", 'data:', 'blob:', ...(config.tiles ? [new URL(config.tiles.address).origin] : [])],
         fontSrc: ["'self'"],
         upgradeInsecureRequests: config.secureCookies ? [] : null,

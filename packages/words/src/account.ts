@@ -2,6 +2,7 @@ import { wordsOf } from './words';
 
 export const resource = {
   traceOfAMockTest: 'The trace of a mock test',
+  wordsOfAPin: 'Words of a pin',
   theSecondFactorIsOffYou: 'The second factor is off. You sign in with your password alone.',
   onYouSignInWithYour: 'On. You sign in with your password and six digits from your authenticator app.',
   offWithItAStolenPassword:

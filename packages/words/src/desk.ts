@@ -3,6 +3,7 @@ import { wordsOf } from './words';
 export const resource = {
   recordATrace: 'Record where the car goes?',
   traceTile: 'Trace',
+  voiceTile: 'Spoken pins',
   sensorsTile: 'Car’s sensors',
   gradeAreaFaultAt: '{{grade}}: {{area}}, {{fault}}, at {{at}}',
   stepAt: '{{step}} at {{at}}',

@@ -158,6 +158,8 @@ export const resource = {
   addedARoute: 'added a route',
   changedARoute: 'changed a route',
   deletedARoute: 'deleted a route',
+  spokeWithAPin: 'recorded words with a pin',
+  deletedWhatWasSpoken: 'deleted words of a pin',
   changedThePhrases: 'changed the phrases for notes',
   changedWhenDirectionsAreSpoken: 'changed when directions are spoken',
   sharedARoute: 'shared a route for rehearsal',

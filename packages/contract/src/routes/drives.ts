@@ -1,6 +1,7 @@
 import type { DriveNews, DriveSummary, DriveView, EventBatch, EventReceipt } from '../drives';
 import { del, get, post, put } from '../route';
 import type { NewShare, ShareInput, ShareView, SharedDebrief } from '../shares';
+import type { VoiceInput, VoiceView } from '../voices';
 import type { FixBatch, SharedRoad, TraceEdit, TraceView } from '../traces';
 
 /** Mock tests: their logs, traces and what is shown of them to a learner. */
@@ -32,6 +33,11 @@ export const drivesRoutes = {
     .takes<TraceEdit>()
     .done(),
   dropTrace: del('/api/drives/:driveId/trace', 'staff', { changes: ['traces', 'readiness'] }).done(),
+  voices: get('/api/drives/:driveId/voices', 'staff', { reads: ['drives'] }).answers<readonly VoiceView[]>(),
+  sendVoice: put('/api/drives/:driveId/voices/:pinId', 'staff', { changes: ['drives'], ahead: true })
+    .takes<VoiceInput>()
+    .done(),
+  dropVoice: del('/api/drives/:driveId/voices/:pinId', 'staff', { changes: ['drives'] }).done(),
   traceFile: get('/api/drives/:driveId/trace.gpx', 'staff').file(),
   shares: get('/api/drives/:driveId/shares', 'staff', { reads: ['shares'], live: true }).answers<
     readonly ShareView[]

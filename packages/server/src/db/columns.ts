@@ -186,6 +186,14 @@ export interface Columns {
     account_id: string;
     expires_at: string;
   };
+  pin_voices: {
+    school_id: string;
+    drive_id: string;
+    pin_id: string;
+    type: string;
+    audio: string;
+    said_at: string;
+  };
   places: {
     school_id: string;
     id: string;

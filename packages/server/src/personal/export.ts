@@ -39,6 +39,10 @@ export async function exportLearner(call: InSchool, learnerId: string): Promise<
       toCsv(driveColumns, driveTable(standard, foldDrive(events))),
     );
   }
+  for (const voice of everything['pin_voices'] ?? []) {
+    const { drive_id, pin_id, type, audio } = voice as Readonly<Record<string, string>>;
+    files[`voices/${drive_id}-${pin_id}.${type!.split('/')[1]}`] = Buffer.from(audio!, 'base64');
+  }
   for (const table of ['lessons', 'reviews'] as const) {
     const found = (everything[table] ?? []).map((row) =>
       Object.fromEntries(Object.entries(row).map(([name, value]) => [name, cell(value)])),

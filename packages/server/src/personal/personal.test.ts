@@ -26,6 +26,8 @@ afterAll(() => server.remove());
 
 /** Words that stand nowhere else, each in another place. */
 const words = ['Zebulonia', 'Quibblestone', 'Marmolada', 'Fenwickle', 'Tanglefoot'];
+/** What was said with a pin. */
+const spoken = 'Bumblewick, at the lights';
 let drives = 0;
 
 /** A learner with something in every table. */
@@ -62,6 +64,8 @@ async function everywhere() {
     -1,
   ]);
   await post(`/api/drives/${driveId}/fixes`, { pieces: [{ id: 'p', source: 'device', fixes }] });
+  const voice = { type: 'audio/webm', audio: Buffer.from(spoken).toString('base64') };
+  await post(`/api/drives/${driveId}/voices/pin`, voice, 'PUT');
   const run = { id: `run-${driveId}`, name: 'Yard', source: 'file', standardId: 'timed-yard', columns: 'at_ms' };
   await post('/api/yard/runs', { ...run, learnerId: id });
   const { school } = (await lead.send<SessionView>('GET', '/api/session')).body;
@@ -146,6 +150,7 @@ describe('a learner who asks for everything', () => {
     const drive = Object.keys(files).find((name) => name.includes(driveId))!;
     expect(parse(strFromU8(files[drive]!).trim(), { header: true }).errors).toEqual([]);
     expect(parse(strFromU8(files['lessons.csv']!).trim(), { header: true }).data).toHaveLength(1);
+    expect(strFromU8(files[`voices/${driveId}-pin.webm`]!)).toBe(spoken);
     const page = strFromU8(files['index.html']!);
     expect(page).toContain('<h1>What is kept about Zebulonia Learner</h1>');
     expect(page).toMatch(

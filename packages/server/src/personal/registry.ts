@@ -159,6 +159,14 @@ export const registry: { readonly [T in keyof Tables]: { readonly [C in keyof Ta
     driven: 'learner',
     delays: 'learner',
   },
+  pin_voices: {
+    school_id: 'school',
+    drive_id: 'learner',
+    pin_id: 'learner',
+    type: 'learner',
+    audio: 'learner',
+    said_at: 'learner',
+  },
   trace_pieces: { school_id: 'school', drive_id: 'learner', id: 'learner', fixes: 'learner' },
   kept_wheels: {
     school_id: 'school',

@@ -15,6 +15,7 @@ export const learnerTables: readonly (readonly [table: keyof Tables, owner: Owne
   ['shares', 'drive_id'],
   ['marks_on_road', 'drive_id'],
   ['passes', 'drive_id'],
+  ['pin_voices', 'drive_id'],
   ['trace_pieces', 'drive_id'],
   ['traces', 'drive_id'],
   ['yard_rows', 'run_id'],

@@ -5,6 +5,7 @@ import { takeOutTrace } from '../traces/store';
 import { listedIn, listWithdrawals, type Withdrawal, type WithdrawalKind } from '../withdrawals/list';
 import { takeOutSchool } from '../school/store';
 import { takeOutCar, takeOutRun } from '../yard/store';
+import { takeOutVoice } from '../voices/store';
 import { takeOutLearner } from './erase';
 
 /** How each kind is taken back; returns whether it had come back. */
@@ -12,6 +13,7 @@ const takers: Readonly<Record<WithdrawalKind, (call: InSchool, subject: string) 
   learner: takeOutLearner,
   school: takeOutSchool,
   trace: takeOutTrace,
+  voice: takeOutVoice,
   run: takeOutRun,
   car: takeOutCar,
   'debrief-link': (call, id) => takeOutLink(call, 'shares', id),

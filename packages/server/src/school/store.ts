@@ -69,6 +69,7 @@ export const schoolTables = [
   'shares',
   'marks_on_road',
   'passes',
+  'pin_voices',
   'trace_pieces',
   'traces',
   'places',

@@ -4,7 +4,7 @@ import type { Db } from '../db/database';
 
 /** What can be taken back for good, so that no restore may bring it back. */
 export type WithdrawalKind =
-  'learner' | 'school' | 'trace' | 'run' | 'debrief-link' | 'route-link' | 'car' | 'account' | 'account-back';
+  'learner' | 'school' | 'trace' | 'voice' | 'run' | 'debrief-link' | 'route-link' | 'car' | 'account' | 'account-back';
 
 /** Something that was taken back: erased, deleted, revoked, removed. */
 export interface Withdrawal {

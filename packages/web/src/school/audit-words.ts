@@ -44,6 +44,8 @@ export const deedWords: Readonly<Partial<Record<RouteName | AuditExtra, string>>
   sendEvents: t('markedAMockTest'),
   sendFixes: t('recordedATrace'),
   editTrace: t('changedATrace'),
+  sendVoice: t('spokeWithAPin'),
+  dropVoice: t('deletedWhatWasSpoken'),
   dropTrace: t('deletedATrace'),
   traceFile: t('downloadedATrace'),
   addYardRun: t('addedAYardRun'),

@@ -13,6 +13,8 @@ import { offerFile } from '../ui/offer-file';
 const wordsOf: Readonly<Record<RouteOfLane, string>> = {
   sendEvents: t('faultsOfAMockTest'),
   sendFixes: t('traceOfAMockTest'),
+  sendVoice: t('wordsOfAPin'),
+  dropVoice: t('wordsOfAPin'),
   addReviews: t('answersToSafetyQuestions'),
   addMyReviews: t('answersToSafetyQuestions'),
   setFreeHours: t('yourTeachingHours'),

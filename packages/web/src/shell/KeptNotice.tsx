@@ -8,6 +8,9 @@ import { keptAnswers } from '../base/keep/kept-answers';
 import { dayAndTime } from '../ui/format';
 import frame from './frame.module.css';
 
+/** The server is looked for again after so long, in milliseconds. */
+const lookEveryMs = 10_000;
+
 /** That what is shown was kept on this device, and from when it is; asked for anew as soon as there is a network. */
 export default function KeptNotice({ since }: { readonly since: string }) {
   const dispatch = useAppDispatch();
@@ -16,8 +19,18 @@ export default function KeptNotice({ since }: { readonly since: string }) {
     dispatch(api.util.invalidateTags([...topics]));
   }, [dispatch]);
   useEffect(() => {
-    window.addEventListener('online', again);
-    return () => window.removeEventListener('online', again);
+    // What the browser says of the network may be early, or wrong: the server itself is asked.
+    const look = () =>
+      void fetch('/healthz').then(
+        ({ ok }) => ok && again(),
+        () => undefined,
+      );
+    window.addEventListener('online', look);
+    const timer = setInterval(look, lookEveryMs);
+    return () => {
+      window.removeEventListener('online', look);
+      clearInterval(timer);
+    };
   }, [again]);
   return (
     <p className={frame.notice} role="status">

@@ -1,4 +1,5 @@
 import { mostEventsInABatch, mostPiecesInABatch } from '@jasperwren/contract/batch';
+import type { VoiceView } from '@jasperwren/contract/voices';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import type { RouteOfLane } from '../base/device/lanes';
@@ -21,6 +22,14 @@ export const outbox = makeSender(
       arrived: eventsArrived,
     },
     sendFixes: { most: mostPiecesInABatch, argOf: (driveId, pieces) => ({ driveId, body: { pieces } }) },
+    sendVoice: {
+      most: 1,
+      argOf: (driveId, [body]) => {
+        const { pin: pinId, ...voice } = body as VoiceView;
+        return { driveId, pinId, body: voice };
+      },
+    },
+    dropVoice: { most: 1, argOf: (driveId, [body]) => ({ driveId, pinId: (body as Pick<VoiceView, 'pin'>).pin }) },
     addReviews: { most: reviewsAtOnce, argOf: (learnerId, reviews) => ({ learnerId, body: { reviews } }) },
     addMyReviews: { most: reviewsAtOnce, argOf: (_, reviews) => ({ body: { reviews } }) },
     setFreeHours: { most: 1, argOf: (_, [body]) => ({ body }) },

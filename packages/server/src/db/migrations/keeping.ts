@@ -30,4 +30,18 @@ export const keeping: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0020-pin-voices': {
+    async up(db: Kysely<unknown>) {
+      await db.schema
+        .createTable('pin_voices')
+        .addColumn('school_id', 'text', (c) => c.notNull().references('schools.id'))
+        .addColumn('drive_id', 'text', (c) => c.notNull())
+        .addColumn('pin_id', 'text', (c) => c.notNull())
+        .addColumn('type', 'text', (c) => c.notNull())
+        .addColumn('audio', 'text', (c) => c.notNull())
+        .addColumn('said_at', 'text', (c) => c.notNull())
+        .addPrimaryKeyConstraint('pin_voices_key', ['school_id', 'drive_id', 'pin_id'])
+        .execute();
+    },
+  },
 };

@@ -1,3 +1,4 @@
+import type { VoiceView } from '@jasperwren/contract/voices';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
 import type { Review } from '@jasperwren/core/safety-questions/memory';
 import Dexie, { type EntityTable, type Table } from 'dexie';
@@ -41,10 +42,14 @@ export interface KeptReview {
   readonly review: Review;
 }
 
+/** What was said with a pin. */
+export type KeptVoice = VoiceView & { readonly driveId: string };
+
 type DeviceDb = Dexie & {
   drives: EntityTable<DriveMeta, 'id'>;
   events: Table<KeptEvent, string>;
   reviews: Table<KeptReview, string>;
+  voices: Table<KeptVoice, string>;
   outbox: Table<Entry, number>;
 };
 
@@ -76,3 +81,4 @@ deviceDb
         drive.standard = effective(drive.standard);
       }),
   );
+deviceDb.version(4).stores({ voices: 'pin, driveId' });

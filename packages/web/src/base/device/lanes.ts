@@ -2,6 +2,8 @@
 export type Lane =
   | `sendEvents ${string}`
   | `sendFixes ${string}`
+  | `sendVoice ${string}`
+  | `dropVoice ${string}`
   | `addReviews ${string}`
   | `addMyReviews ${string}`
   | `setFreeHours ${string}`;
@@ -9,6 +11,8 @@ export type Lane =
 export const laneOfDrive = (driveId: string): Lane => `sendEvents ${driveId}`;
 export const laneOfReviews = (learnerId: string): Lane => `addReviews ${learnerId}`;
 export const laneOfTrace = (driveId: string): Lane => `sendFixes ${driveId}`;
+export const laneOfVoices = (driveId: string): Lane => `sendVoice ${driveId}`;
+export const laneOfDroppedVoices = (driveId: string): Lane => `dropVoice ${driveId}`;
 /** A learner who is signed in sends their own. */
 export const laneOfOwnReviews = (learnerId: string): Lane => `addMyReviews ${learnerId}`;
 export const laneOfHours = (accountId: string): Lane => `setFreeHours ${accountId}`;

@@ -33,6 +33,8 @@ const sender = makeSender(
   {
     sendEvents: carrier(200),
     sendFixes: carrier(40),
+    sendVoice: carrier(1),
+    dropVoice: carrier(1),
     addReviews: carrier(100),
     addMyReviews: carrier(100),
     setFreeHours: carrier(1),

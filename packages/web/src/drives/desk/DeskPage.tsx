@@ -25,11 +25,13 @@ import { MissedStep } from './MissedStep';
 import { RoomOfMark, SoFar } from './Rooms';
 import { SidePanel } from './SidePanel';
 import { useStorageRoom } from '../log/use-storage-room';
+import { VoiceOfPin } from '../voice/VoiceOfPin';
 import { useCellCounts, useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 import { useLingering, useSettling } from './use-settling';
 
 const SensorReader = lazyOrNothing(() => import('../yard/SensorReader'));
+const VoiceKeeper = lazyOrNothing(() => import('../voice/VoiceKeeper'));
 const YardConsole = lazy(() => import('../yard/YardConsole'));
 
 const likelyRows = 7;
@@ -84,6 +86,9 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
           <SensorReader driveId={meta.id} standard={meta.standard} sensors={drive.sensors} />
         </Suspense>
       )}
+      <Suspense fallback={null}>
+        <VoiceKeeper driveId={meta.id} drive={settled} />
+      </Suspense>
       <DeskHeader meta={meta} drive={settled} actions={actions} />
       {meta.route && (
         <Suspense fallback={<div />}>
@@ -100,12 +105,13 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
           {shown ?? (
             <Matrix standard={meta.standard} likely={likely} counts={counts} settling={pin} actions={actions} />
           )}
-          <SidePanel standard={meta.standard} verdict={verdict} actions={actions} />
+          <SidePanel driveId={meta.id} standard={meta.standard} verdict={verdict} actions={actions} />
         </>
       )}
       <footer className={styles.footer}>
         <Receipt meta={meta} drive={settled}>
           {latest && <MissedStep standard={meta.standard} mark={latest} actions={actions} />}
+          {pin && <VoiceOfPin driveId={meta.id} pinId={pin.id} atMs={pin.atMs} />}
           {latest && <RoomOfMark standard={meta.standard} verdict={verdict} mark={latest} />}
           {meta.standard.course && !drive.ended && <SoFar standard={meta.standard} verdict={verdict} glance />}
         </Receipt>

@@ -22,6 +22,7 @@ import { TrayPanel } from './panels/TrayPanel';
 import type { DeskActions } from './desk-actions';
 
 const QuestionsPanel = arrivingPanel(() => import('./panels/QuestionsPanel'));
+const VoicePanel = arrivingPanel(() => import('../voice/VoicePanel'));
 const SensorsPanel = arrivingPanel(() => import('../yard/SensorsPanel'));
 
 interface Props {
@@ -56,12 +57,14 @@ export function DeskPanelView({ panel, meta, drive, verdict, actions }: Props) {
       return <PausePanel pauseId={panel.pauseId} actions={actions} />;
     case 'trace':
       return <TracePanel driveId={driveId} name={firstName(meta.learnerName)} hasRoute={route !== undefined} />;
+    case 'voice':
+      return <VoicePanel driveId={driveId} name={firstName(meta.learnerName)} />;
     case 'sensors':
       return <SensorsPanel standard={standard} actions={actions} />;
     case 'measure':
       return <MeasurePanel key={panel.item} itemCode={panel.item} standard={standard} actions={actions} />;
     case 'tray':
-      return <TrayPanel standard={standard} drive={drive} actions={actions} />;
+      return <TrayPanel driveId={driveId} standard={standard} drive={drive} actions={actions} />;
     case 'help':
       return <HelpPanel key={panel.helpId} helpId={panel.helpId} standard={standard} drive={drive} actions={actions} />;
     case 'mark':

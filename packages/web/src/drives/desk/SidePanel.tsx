@@ -6,12 +6,14 @@ import { nearestNarrow } from '@jasperwren/core/marking/room';
 import { testHeadroom } from '@jasperwren/core/marking/verdict';
 import { limitName } from '@jasperwren/words/marking/names';
 import { memo } from 'react';
+import { PinButton } from '../voice/PinButton';
 import styles from './side.module.css';
 import { Key } from './Key';
 import { SoFar } from './Rooms';
 import type { DeskActions } from './desk-actions';
 
 interface Props {
+  readonly driveId: string;
   readonly standard: EffectiveStandard;
   readonly verdict: Verdict;
   readonly actions: DeskActions;
@@ -21,7 +23,7 @@ interface Props {
 const mostNarrow = 2;
 
 /** How it stands, the room left under the nearest limits, and the four things that need no thought. */
-export const SidePanel = memo(function SidePanel({ standard, verdict, actions }: Props) {
+export const SidePanel = memo(function SidePanel({ driveId, standard, verdict, actions }: Props) {
   // Time runs in the header.
   const ofTest = testHeadroom(verdict).filter(({ limit }) => limit.measure.kind !== 'time');
   const rooms = [...nearestNarrow(verdict, mostNarrow), ...ofTest];
@@ -57,12 +59,12 @@ export const SidePanel = memo(function SidePanel({ standard, verdict, actions }:
           </p>
         )}
       </div>
-      <button type="button" className={styles.pin} onClick={actions.pin} disabled={!actions.running}>
+      <PinButton driveId={driveId} className={styles.pin!} actions={actions}>
         <span>{t('pin2')}</span>
         <small>
           {t('nameItWhenParked')} <Key>{t('space')}</Key>
         </small>
-      </button>
+      </PinButton>
       <div className={styles.quick}>
         <button type="button" onClick={actions.spoke} disabled={!actions.running}>
           {t('prompt2')} <Key>,</Key>

@@ -70,7 +70,7 @@ describe('a mark', () => {
 describe('before the car moves and after the end', () => {
   it('nothing is noted', () => {
     const { actions, written, told } = desk(false);
-    actions.pin();
+    void actions.pin();
     actions.spoke();
     actions.tookControl();
     actions.switchSection();
@@ -83,12 +83,12 @@ describe('pins', () => {
   it('are settled one after the other; one alone is settled at once, several by the tray', () => {
     const { actions, state, told } = desk();
     nowMs = 60_000;
-    actions.pin();
+    void actions.pin();
     actions.openTray();
     expect(state().settling).toBe('e1');
     expect(told.at(-1)).toBe('Pin at 1:00: choose the fault.');
     nowMs = 120_000;
-    actions.pin();
+    void actions.pin();
     actions.settleNext();
     expect(state().settling).toBe('e2');
     actions.settleNext();

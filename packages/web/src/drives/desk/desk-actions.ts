@@ -98,11 +98,14 @@ export function deskActions({ driveId, standard, running, canMark, write, undoLa
       const grade = usualGrade(standard, item);
       if (grade) mark(item, grade.code, { look });
     },
-    pin(): void {
-      if (!running) return;
-      void write({ type: 'pin' });
+    /** Drops a pin; tells which where it could be written. */
+    async pin(): Promise<DriveEvent | undefined> {
+      if (!running) return undefined;
       tell(t('pinAtAt', { at: at() }));
+      return write({ type: 'pin' });
     },
+    /** Says something that came of what was done. */
+    say: (text: string): void => tell(text),
     spoke(): void {
       if (!running) return;
       void write({ type: 'prompt' });

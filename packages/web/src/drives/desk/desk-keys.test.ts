@@ -168,6 +168,7 @@ describe('while a panel asks for something', () => {
     more: { kind: 'more' },
     questions: { kind: 'questions' },
     trace: { kind: 'trace' },
+    voice: { kind: 'voice' },
     sensors: { kind: 'sensors' },
     tray: { kind: 'tray' },
     end: { kind: 'end' },

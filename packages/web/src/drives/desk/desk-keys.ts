@@ -64,7 +64,7 @@ export function deskKeys(
 ): (key: string, onControl: boolean) => boolean {
   const commands = new Map<string, () => void>([
     [commandKeys.back.key, () => dispatch(stepBack())],
-    [commandKeys.pin.key, actions.pin],
+    [commandKeys.pin.key, () => void actions.pin()],
     [commandKeys.spoke.key, actions.spoke],
     [commandKeys.tookControl.key, actions.tookControl],
     [commandKeys.undo.key, actions.undo],

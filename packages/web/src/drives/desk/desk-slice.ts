@@ -15,6 +15,7 @@ export type DeskPanel =
   | { readonly kind: 'note'; readonly target?: string | undefined }
   | { readonly kind: 'pause'; readonly pauseId: string }
   | { readonly kind: 'trace' }
+  | { readonly kind: 'voice' }
   | { readonly kind: 'sensors' }
   | { readonly kind: 'measure'; readonly item: string }
   | { readonly kind: 'tray' }

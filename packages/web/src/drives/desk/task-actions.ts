@@ -100,6 +100,9 @@ export function taskActions({ driveId, standard, running, write, tell, driveNow,
     openTrace(): void {
       dispatch(panelOpened({ kind: 'trace' }));
     },
+    openVoice(): void {
+      dispatch(panelOpened({ kind: 'voice' }));
+    },
     openNote(target?: string): void {
       dispatch(panelOpened({ kind: 'note', target }));
     },

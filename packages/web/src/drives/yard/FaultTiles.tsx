@@ -11,11 +11,13 @@ import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import type { DeskActions } from '../desk/desk-actions';
 import { panelOpened } from '../desk/desk-slice';
+import { PinButton } from '../voice/PinButton';
 import { Key } from '../desk/Key';
 import { tileKeys } from './tile-keys';
 import styles from './tiles.module.css';
 
 interface Props {
+  readonly driveId: string;
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly exercise: Exercise | undefined;
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** The faults of the exercise and of the whole yard, one touch each, and what needs no thought. */
-export const FaultTiles = memo(function FaultTiles({ standard, drive, exercise, settling, actions }: Props) {
+export const FaultTiles = memo(function FaultTiles({ driveId, standard, drive, exercise, settling, actions }: Props) {
   const { items } = rulesOf(standard);
   const own = exercise ? itemsOfExercise(standard, exercise.code).flatMap((code) => items.get(code)?.item ?? []) : [];
   // The order of leaving the car is asked for at the end.
@@ -66,9 +68,11 @@ export const FaultTiles = memo(function FaultTiles({ standard, drive, exercise, 
         </section>
       )}
       <div className={styles.quick}>
-        <button type="button" className={styles.pin} onClick={actions.pin} disabled={!actions.running}>
-          {t('pin')} <Key>{deskWord('space')}</Key>
-        </button>
+        <PinButton driveId={driveId} className={styles.pin!} actions={actions}>
+          <span>
+            {t('pin')} <Key>{deskWord('space')}</Key>
+          </span>
+        </PinButton>
         <button type="button" onClick={actions.spoke} disabled={!actions.running}>
           {deskWord('prompt2')} <Key>,</Key>
         </button>

@@ -104,7 +104,14 @@ export default function YardConsole({ meta, drive, verdict: settled, settling, p
             <LeaveCar standard={standard} drive={drive} actions={actions} />
           ))}
       </section>
-      <FaultTiles standard={standard} drive={drive} exercise={shown?.exercise} settling={settling} actions={actions} />
+      <FaultTiles
+        driveId={meta.id}
+        standard={standard}
+        drive={drive}
+        exercise={shown?.exercise}
+        settling={settling}
+        actions={actions}
+      />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import type { SessionView } from '@jasperwren/contract/accounts';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import { foldDrive } from '@jasperwren/core/drive/fold';
 import { exerciseBegins as begin, exerciseEnds as end, logOf, start } from '@jasperwren/core/drive/testing';
@@ -9,6 +10,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
+import { SignedIn } from '../../base/signed-in';
 import { settingsSlice } from '../../base/settings';
 import type { DeskActions } from '../desk/desk-actions';
 import { deskReducer } from '../desk/desk-slice';
@@ -21,11 +23,19 @@ import { tileKeys } from './tile-keys';
 
 jest.mock('../../ui/GradeSign', () => ({ GradeSign: ({ sign }: { readonly sign: string }) => <i>[{sign}]</i> }));
 
-const store = configureStore({ reducer: { desk: deskReducer, settings: settingsSlice.reducer } });
+const store = configureStore({
+  reducer: { desk: deskReducer, settings: settingsSlice.reducer, voice: () => ({ agreed: {}, kept: {} }) },
+});
 const actions = { running: true, canMark: true } as DeskActions;
 const stopped = { running: false, canMark: false } as DeskActions;
 
-const html = (what: ReactNode) => renderToStaticMarkup(<Provider store={store}>{what}</Provider>);
+const ada = { account: { id: 'ada', name: 'Ada' } } as SessionView;
+const html = (what: ReactNode) =>
+  renderToStaticMarkup(
+    <Provider store={store}>
+      <SignedIn value={ada}>{what}</SignedIn>
+    </Provider>,
+  );
 const words = (markup: string) =>
   markup
     .replaceAll(/<style.*?<\/style>/g, '')
@@ -251,7 +261,14 @@ describe('the faults', () => {
   const tiles = (log: readonly Timed[], exercise = slope, own = actions) => {
     const { drive } = at(timedYard, log, 10);
     return html(
-      <FaultTiles standard={timedYard} drive={drive} exercise={exercise} settling={undefined} actions={own} />,
+      <FaultTiles
+        driveId="d"
+        standard={timedYard}
+        drive={drive}
+        exercise={exercise}
+        settling={undefined}
+        actions={own}
+      />,
     );
   };
 

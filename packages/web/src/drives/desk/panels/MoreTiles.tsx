@@ -59,6 +59,9 @@ export function MoreTiles({ standard, drive, actions }: Props) {
       <button type="button" onClick={actions.openTrace}>
         {t('traceTile')}
       </button>
+      <button type="button" onClick={actions.openVoice}>
+        {t('voiceTile')}
+      </button>
       {counters.map(([kind, words, { word }]) => (
         <button key={kind} type="button" aria-pressed={counting === kind} onClick={() => actions.switchCounter(kind)}>
           {words} <Key>{word}</Key>

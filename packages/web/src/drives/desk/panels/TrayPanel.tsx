@@ -8,6 +8,7 @@ import { useAppDispatch } from '../../../base/hooks';
 import { clockTime } from '../../../ui/format';
 import { Rows } from '../../../ui/Page';
 import { HelpWhy } from '../../HelpWhy';
+import { VoiceOfPin } from '../../voice/VoiceOfPin';
 import { DoubleRow } from '../../DoubleRow';
 import styles from './panel.module.css';
 import { panelOpened } from '../desk-slice';
@@ -15,13 +16,14 @@ import { Panel } from './Panel';
 import type { DeskActions } from '../desk-actions';
 
 interface Props {
+  readonly driveId: string;
   readonly standard: EffectiveStandard;
   readonly drive: Drive;
   readonly actions: DeskActions;
 }
 
 /** What waits for the next stop: pins to be named, and faults that two people may have marked. */
-export function TrayPanel({ standard, drive, actions }: Props) {
+export function TrayPanel({ driveId, standard, drive, actions }: Props) {
   const dispatch = useAppDispatch();
   const pins = unsettledPins(drive);
   // What was said stays in the list: it may be corrected.
@@ -36,6 +38,7 @@ export function TrayPanel({ standard, drive, actions }: Props) {
               <small>{whileWords(standard, drive, atMs)}</small>
             </span>
             <span className={styles.steps}>
+              <VoiceOfPin driveId={driveId} pinId={id} atMs={atMs} />
               <Button
                 variant="contained"
                 aria-label={t('namePinAtTime', { time: clockTime(atMs) })}
