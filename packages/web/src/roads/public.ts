@@ -17,5 +17,7 @@ export const TraceOfDrive = lazy(() => import('./traces/TraceOfDrive'));
 export const PlaceOnRoute = lazyOrNothing(() => import('./traces/PlaceOnRoute'));
 /** What a trace says of the roads of a mock test. */
 export const TraceLink = lazyOrNothing(() => import('./traces/TraceLink'));
+/** How fast it was at a moment of a mock test. */
+export const SpeedAtMoment = lazyOrNothing(() => import('./traces/SpeedAtMoment'));
 /** The next direction of a route, for the marking screen. */
 export const DirectionBar = lazyOrNothing(() => import('./car/DirectionBar'));

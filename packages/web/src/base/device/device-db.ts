@@ -1,5 +1,6 @@
 import type { VoiceView } from '@jasperwren/contract/voices';
 import type { DriveEvent } from '@jasperwren/core/drive/event';
+import type { FilmAnchor } from '@jasperwren/core/drive/film';
 import type { Review } from '@jasperwren/core/safety-questions/memory';
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { CarRoute } from '@jasperwren/core/routes/car-route';
@@ -45,11 +46,21 @@ export interface KeptReview {
 /** What was said with a pin. */
 export type KeptVoice = VoiceView & { readonly driveId: string };
 
+/** What this device remembers of the film of a drive: never the film itself. */
+export interface KeptFilm {
+  readonly driveId: string;
+  readonly name: string;
+  readonly anchors: readonly FilmAnchor[];
+  /** The file, where the browser hands out something to find it by. */
+  readonly handle?: FileSystemFileHandle;
+}
+
 type DeviceDb = Dexie & {
   drives: EntityTable<DriveMeta, 'id'>;
   events: Table<KeptEvent, string>;
   reviews: Table<KeptReview, string>;
   voices: Table<KeptVoice, string>;
+  films: Table<KeptFilm, string>;
   outbox: Table<Entry, number>;
 };
 
@@ -81,4 +92,4 @@ deviceDb
         drive.standard = effective(drive.standard);
       }),
   );
-deviceDb.version(4).stores({ voices: 'pin, driveId' });
+deviceDb.version(4).stores({ voices: 'pin, driveId', films: 'driveId' });

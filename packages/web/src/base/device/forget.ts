@@ -27,9 +27,10 @@ async function forgetDrives(ids: readonly string[]): Promise<void> {
     .where('driveId')
     .anyOf([...ids])
     .delete();
-  await deviceDb.voices
-    .where('driveId')
-    .anyOf([...ids])
-    .delete();
+  for (const table of [deviceDb.voices, deviceDb.films])
+    await table
+      .where('driveId')
+      .anyOf([...ids])
+      .delete();
   await deviceDb.drives.bulkDelete([...ids]);
 }

@@ -26,12 +26,14 @@ interface Props {
   readonly choose?: ReactNode;
   /** What stands below a fault for whoever debriefs. */
   readonly belowMark?: (mark: Mark) => ReactNode;
+  /** What stands below the faults for whoever debriefs, given the fault that was chosen last. */
+  readonly beside?: (chosen: string | undefined) => ReactNode;
   /** What stands in place of the notes for whoever debriefs. */
   readonly noting?: ReactNode;
 }
 
 /** The talk-through on one screen, the learner looking on; the same for the printed sheet and the link. */
-export function DebriefBody({ standard, drive, debrief, road, choose, belowMark, noting }: Props) {
+export function DebriefBody({ standard, drive, debrief, road, choose, belowMark, beside, noting }: Props) {
   const [chosen, setChosen] = useState<string>();
   const { verdict, marks, well, patterns, compared, workOn } = debrief;
   const listed = [
@@ -98,6 +100,7 @@ export function DebriefBody({ standard, drive, debrief, road, choose, belowMark,
           </Section>
         </div>
         <div className={styles.around}>
+          {beside?.(chosen)}
           <Section title={t('workOnNext')}>
             {choose ??
               (workOn.length === 0 ? (

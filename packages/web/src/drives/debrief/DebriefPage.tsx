@@ -7,7 +7,8 @@ import { api } from '../../base/api';
 import { debriefOf } from '@jasperwren/core/debrief/debrief';
 import { isFinal } from '@jasperwren/core/debrief/for-learner';
 import { foldDrive } from '@jasperwren/core/drive/fold';
-import { useMemo, useState } from 'react';
+import { lazyOrNothing } from '../../base/lazy-or-nothing';
+import { Suspense, useMemo, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { drivenMs } from '@jasperwren/core/drive/clock';
 import { firstName, longDate, wholeMinutes } from '../../ui/format';
@@ -21,6 +22,8 @@ import { DebriefLinks } from './DebriefLinks';
 import { NextLesson } from './NextLesson';
 import { NoteOnFault } from './NoteOnFault';
 import { NotesToLearner } from './NotesToLearner';
+
+const Film = lazyOrNothing(() => import('../film/Film'));
 
 export default function DebriefPage() {
   const { driveId = '' } = useParams();
@@ -106,6 +109,11 @@ function DebriefView({ log: { meta, events, unsent } }: { readonly log: OpenDriv
             notes={toLearner.filter(({ target }) => target === mark.id)}
             write={write}
           />
+        )}
+        beside={(chosen) => (
+          <Suspense fallback={null}>
+            <Film driveId={meta.id} standard={standard} drive={drive} chosen={chosen} />
+          </Suspense>
         )}
         noting={
           <NotesToLearner learner={name} notes={toLearner.filter(({ target }) => target === undefined)} write={write} />

@@ -9,6 +9,7 @@ import { countItems } from '@jasperwren/core/marking/likely';
 import { rulesOf } from '@jasperwren/core/marking/rules';
 import { isTimeAsked } from '@jasperwren/core/marking/verdict';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
+import { lazyOrNothing } from '../../base/lazy-or-nothing';
 import { Suspense, useState } from 'react';
 import { TraceLink } from '../../roads/public';
 import { CourseTable } from '../../yard/public';
@@ -30,6 +31,8 @@ import { ShortTest } from '../ShortTest';
 import { Reasons } from './Reasons';
 import { VerdictActions } from './VerdictActions';
 import styles from './verdict.module.css';
+
+const Film = lazyOrNothing(() => import('../film/Film'));
 
 export default function VerdictPage() {
   const { driveId = '' } = useParams();
@@ -169,6 +172,9 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
               </Suspense>
             </Section>
           )}
+          <Suspense fallback={null}>
+            <Film driveId={meta.id} standard={standard} drive={drive} chosen={chosen} />
+          </Suspense>
           <PrivateNotes notes={drive.notes} write={write} />
           {myths.length > 0 && (
             <Section title={t('commonMisunderstandings')}>
