@@ -4,9 +4,9 @@
  * (Event Timing API), in steps of 8 ms; what it does not report took less than 16 ms and counts as 16.
  * Run: npm run build && npm run bench desk
  */
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { addLearner, signInByForm, startDrive } from '../e2e/fixtures';
-import { makeServer, runCli } from '../e2e/server';
+import { withBrowser } from './with-browser';
 
 const slowDown = 4;
 const marks = 30;
@@ -24,14 +24,7 @@ declare global {
   }
 }
 
-const server = await makeServer();
-runCli(server.dataDir, 'school', 'bench', '--lead', 'Ada Bench', '--email', 'ada@bench.example');
-await server.start();
-const browser = await chromium.launch({
-  executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-  args: ['--no-sandbox'],
-});
-try {
+await withBrowser(async (browser, server) => {
   const page = await browser.newPage({ baseURL: server.address, viewport: { width: 1024, height: 768 } });
   await openDesk(page);
   const byKey = (from: number) =>
@@ -80,10 +73,7 @@ try {
       'p95 of the reference': `${(quantile(times, 0.95) / p95OfReference).toFixed(1)} x`,
     })),
   );
-} finally {
-  await browser.close();
-  await server.remove();
-}
+});
 
 async function openDesk(page: Page): Promise<void> {
   await signInByForm(page, { email: 'ada@bench.example' });

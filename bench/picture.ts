@@ -3,20 +3,13 @@
  * against a bare page under the same hand.
  * Run: npm run build && npm run bench picture
  */
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { RoadsView } from '@jasperwren/contract/roads';
 import { signInByForm } from '../e2e/fixtures';
-import { makeServer, runCli } from '../e2e/server';
 import { framesOf, tableOfFrames } from './frames';
+import { withBrowser } from './with-browser';
 
-const server = await makeServer();
-runCli(server.dataDir, 'school', 'bench', '--lead', 'Ada Bench', '--email', 'ada@bench.example');
-await server.start();
-const browser = await chromium.launch({
-  executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-  args: ['--no-sandbox'],
-});
-try {
+await withBrowser(async (browser, server) => {
   const page = await browser.newPage({ baseURL: server.address, viewport: { width: 1280, height: 800 } });
   await signInByForm(page, { email: 'ada@bench.example' });
   await page.goto('/routes');
@@ -34,10 +27,7 @@ try {
   };
   console.log(`${roads[0]!.summary!.edges} edges`);
   console.table(tableOfFrames(rows));
-} finally {
-  await browser.close();
-  await server.remove();
-}
+});
 
 async function pull(page: Page): Promise<void> {
   for (let i = 0; i < 6; i++) {

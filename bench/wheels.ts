@@ -3,23 +3,15 @@
  * bare page; time to the first progress of a plan; and a plan against trying everything on a coarse grid.
  * Run: npm run build && npm run bench wheels
  */
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { Bench } from 'tinybench';
 import { signInByForm } from '../e2e/fixtures';
-import { makeServer, runCli } from '../e2e/server';
 import { usualPlanOptions } from '../packages/motion/src/planner/plan';
 import { planExercise } from '../packages/motion/src/planner/plan-exercise';
 import { leastMovementsByTrying } from '../packages/motion/src/planner/testing-tries';
 import { vehicleClasses } from '../packages/motion/src/vehicle/classes';
 import { framesOf, tableOfFrames } from './frames';
-
-const server = await makeServer();
-runCli(server.dataDir, 'school', 'bench', '--lead', 'Ada Bench', '--email', 'ada@bench.example');
-await server.start();
-const browser = await chromium.launch({
-  executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-  args: ['--no-sandbox'],
-});
+import { withBrowser } from './with-browser';
 
 async function drive(page: Page): Promise<void> {
   await page.keyboard.down('ArrowDown');
@@ -29,7 +21,7 @@ async function drive(page: Page): Promise<void> {
   await page.keyboard.up('ArrowRight');
 }
 
-try {
+await withBrowser(async (browser, server) => {
   const page = await browser.newPage({ baseURL: server.address, viewport: { width: 1280, height: 900 } });
   await signInByForm(page, { email: 'ada@bench.example' });
   const bare = await browser.newPage({ viewport: { width: 1280, height: 900 } });
@@ -59,10 +51,7 @@ try {
     .first()
     .waitFor();
   console.log(`first progress of a plan after ${Math.round(performance.now() - asked)} ms`);
-} finally {
-  await browser.close();
-  await server.remove();
-}
+});
 
 const { car } = vehicleClasses;
 const widthM = 8;

@@ -3,7 +3,6 @@ import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as today } from '@jasperwren/words/today';
-import dayjs from 'dayjs';
 import { addLearner, endDrive, expect, holdBack, minutes, press, signedHeaders, signIn, test } from './fixtures';
 
 test.describe('without a network', () => {
@@ -67,7 +66,11 @@ test.describe('after one visit', () => {
     await addLearner(page, 'Una Learner');
     const learner = page.url();
     const id = learner.split('/').at(-1)!;
-    const lesson = { start: dayjs().add(1, 'day').format('YYYY-MM-DDT10:00'), minutes: 60, goals: [] };
+    const lesson = {
+      start: `${new Date(Date.now() + 24 * 3600_000).toISOString().slice(0, 10)}T10:00`,
+      minutes: 60,
+      goals: [],
+    };
     const booked = await page.request.put(`/api/learners/${id}/lessons`, {
       headers: await signedHeaders(page),
       data: { lessons: [lesson], version: 0 },

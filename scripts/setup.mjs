@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { accessSync, constants, existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { findChromium } from './find-chromium.mjs';
 
 const [major, minor] = process.versions.node.split('.').map(Number);
 
@@ -95,13 +96,3 @@ async function apt(...args) {
 
 /** The program that reads and writes files of position loggers; a unit test has it read ours. */
 const hasGpsbabel = () => run('sh', ['-c', 'command -v gpsbabel > /dev/null']);
-
-function findChromium() {
-  return [
-    process.env.CHROMIUM_PATH,
-    '/usr/bin/chromium-headless-shell',
-    '/usr/bin/chromium',
-    '/usr/bin/chromium-browser',
-    '/usr/bin/google-chrome',
-  ].find((path) => path && existsSync(path));
-}

@@ -44,7 +44,7 @@ export interface KeptReview {
 }
 
 /** What was said with a pin. */
-export type KeptVoice = VoiceView & { readonly driveId: string };
+type KeptVoice = VoiceView & { readonly driveId: string };
 
 /** What this device remembers of the film of a drive: never the film itself. */
 export interface KeptFilm {
