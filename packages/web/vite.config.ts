@@ -64,7 +64,7 @@ export default defineConfig({
               /^\/api\/(session|accounts|learners|standards|drives|lessons|readiness|sheets|checks|me|roads|routes|road-notes|phrases|shared-routes|call-timing)(\/|$)/.test(
                 url.pathname,
               ) &&
-              !/\/(news|record|marks\.csv|trace\.gpx|shares|export\.zip|lessons\.ics|figures\.json)$/.test(
+              !/\/(news|record|voices|marks\.csv|trace\.gpx|shares|export\.zip|lessons\.ics|figures\.json)$/.test(
                 url.pathname,
               ),
             handler: 'NetworkFirst',

@@ -12,6 +12,7 @@ export const resource = {
   notSaid: 'Not said',
   otherReason: 'Other reason',
   faultAtTime: '{{fault}}, {{time}}',
+  learnerSees: 'Your learner sees this in the debrief.',
   madeNecessaryBy: 'Made necessary by: {{why}}.',
   remove: 'Remove',
   removeHelpAtTime: 'Remove {{help}}, {{time}}',

@@ -1,31 +1,25 @@
 import { registerSW } from 'virtual:pwa-register';
+import { external } from './external';
 
 /** As the service worker calls the answers of the server that it keeps for when there is no network. */
 const answersCache = 'jasperwren-answers';
 
-let ready = false;
+const waiting = external(false);
 let take: () => void = () => undefined;
-const listeners = new Set<() => void>();
 
 /** Lets the application open and run without a network. */
 export function workOffline(): void {
   if (!('serviceWorker' in navigator)) return;
   const update = registerSW({
-    onNeedRefresh: () => {
-      ready = true;
-      listeners.forEach((listener) => listener());
-    },
+    onNeedRefresh: () => waiting.set(true),
   });
   take = () => void update(true);
 }
 
 /** Whether a newer version of the application waits, for React's external store. */
 export const newVersion = {
-  subscribe: (listener: () => void) => {
-    listeners.add(listener);
-    return () => void listeners.delete(listener);
-  },
-  waits: () => ready,
+  subscribe: waiting.subscribe,
+  waits: waiting.now,
   /** Reloads every page of the application into the newer version. */
   take: () => take(),
 };

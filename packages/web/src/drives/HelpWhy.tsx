@@ -72,6 +72,7 @@ export function HelpWhy({ help, standard, drive, write }: Props) {
             size="small"
             value={own}
             onChange={(event) => setOwn(event.target.value)}
+            helperText={t('learnerSees')}
             slotProps={{ htmlInput: { maxLength: 2000 } }}
             autoFocus={writing}
             fullWidth

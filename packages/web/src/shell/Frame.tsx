@@ -10,7 +10,7 @@ import { Failed, Loading } from '../ui/states';
 import { apiError } from '../base/client';
 import styles from './frame.module.css';
 import { useAppDispatch, useAppSelector } from '../base/hooks';
-import { keptAnswers } from '../base/keep/kept-answers';
+import { keptSince } from '../base/keep/kept-answers';
 import { newVersion } from '../base/offline';
 import { Rail } from './Rail';
 import { useFindKey } from './use-find-key';
@@ -30,7 +30,7 @@ export function Frame() {
   const { pathname } = useLocation();
   const schoolId = session?.school.id;
   const newer = useSyncExternalStore(newVersion.subscribe, newVersion.waits);
-  const since = useSyncExternalStore(keptAnswers.subscribe, keptAnswers.oldest);
+  const since = useSyncExternalStore(keptSince.subscribe, keptSince.now);
   const dispatch = useAppDispatch();
   const accountId = session && !session.factorMissing ? session.account.id : undefined;
   const signedOut = left || apiError(error)?.status === 401;

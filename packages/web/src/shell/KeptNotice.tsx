@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import { useCallback, useEffect } from 'react';
 import { api } from '../base/api';
 import { useAppDispatch } from '../base/hooks';
-import { keptAnswers } from '../base/keep/kept-answers';
+import { forgetKept } from '../base/keep/kept-answers';
 import { dayAndTime } from '../ui/format';
 import frame from './frame.module.css';
 
@@ -15,7 +15,7 @@ const lookEveryMs = 10_000;
 export default function KeptNotice({ since }: { readonly since: string }) {
   const dispatch = useAppDispatch();
   const again = useCallback(() => {
-    keptAnswers.clear();
+    forgetKept();
     dispatch(api.util.invalidateTags([...topics]));
   }, [dispatch]);
   useEffect(() => {

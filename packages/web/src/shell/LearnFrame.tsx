@@ -9,7 +9,7 @@ import Button from '@mui/material/Button';
 import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
 import { Navigate, NavLink, Outlet } from 'react-router';
 import type { MeView } from '@jasperwren/contract/me';
-import { keptAnswers } from '../base/keep/kept-answers';
+import { keptSince } from '../base/keep/kept-answers';
 import { api } from '../base/api';
 import { apiError } from '../base/client';
 import frame from './frame.module.css';
@@ -50,7 +50,7 @@ function LearnPages({ me }: { readonly me: MeView }) {
   const answers = api.useMyReviewsQuery();
   const { currentData: known } = answers;
   const unfetched = failureOf(answers);
-  const since = useSyncExternalStore(keptAnswers.subscribe, keptAnswers.oldest);
+  const since = useSyncExternalStore(keptSince.subscribe, keptSince.now);
   useEffect(() => startSending(me.learnerId), [me.learnerId]);
   const source = useDrillSource({
     name: me.firstName,

@@ -100,7 +100,6 @@ export function DebriefBody({ standard, drive, debrief, road, choose, belowMark,
           </Section>
         </div>
         <div className={styles.around}>
-          {beside?.(chosen)}
           <Section title={t('workOnNext')}>
             {choose ??
               (workOn.length === 0 ? (
@@ -120,6 +119,7 @@ export function DebriefBody({ standard, drive, debrief, road, choose, belowMark,
           <Lines title={t('patterns')} lines={patterns.map((pattern) => patternWords(standard, pattern))} />
           <Lines title={t('comparedWithEarlierMockTests')} lines={comparedWords(standard, compared)} />
           {noting ?? <Lines title={t('notes')} lines={notes.map(({ atMs, text }) => `${clockTime(atMs)}: ${text}`)} />}
+          {beside?.(chosen)}
           <p className={styles.caution}>{t('oneMockTestIsNotA')}</p>
         </div>
       </div>

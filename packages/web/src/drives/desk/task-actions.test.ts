@@ -62,6 +62,16 @@ describe('an exercise on the desk', () => {
     expect(told).toContain('Bay park: attempt failed at 1:30');
   });
 
+  it('on the road is ended by the key that ends one in a yard, which begins none there', () => {
+    const { actions, driveNow } = desk();
+    nowMs = 60_000;
+    actions.startExercise('bay', 'Bay park', false);
+    nowMs = 120_000;
+    actions.nextOrEndExercise();
+    actions.nextOrEndExercise();
+    expect(driveNow().spans.map(({ section, exercise }) => exercise ?? section)).toEqual(['guided', 'bay', 'guided']);
+  });
+
   it('begins, counts what belongs to it, and leads back to the section it came from', () => {
     const { actions, driveNow, told } = desk();
     nowMs = 60_000;

@@ -2,26 +2,22 @@ import type { VoiceView } from '@jasperwren/contract/voices';
 import { v7 as newId } from 'uuid';
 import { deviceDb } from '../../base/device/device-db';
 import { laneOfDroppedVoices, laneOfVoices } from '../../base/device/lanes';
+import { external } from '../../base/external';
 import { entriesOf, putInLine, takeOut } from '../../base/outbox/entries';
 
 type Voices = ReadonlyMap<string, VoiceView>;
 
 const none: Voices = new Map();
-const known = new Map<string, Voices>();
-const listeners = new Set<() => void>();
 
-function set(driveId: string, voices: Voices): void {
-  known.set(driveId, voices);
-  listeners.forEach((listener) => listener());
-}
+/** What was said with the pins of each drive, by pin. */
+const known = external<ReadonlyMap<string, Voices>>(new Map());
 
-/** What was said with the pins of a drive, by pin, for React's external store. */
+const set = (driveId: string, voices: Voices): void => known.set(new Map(known.now()).set(driveId, voices));
+
+/** What was said with the pins of a drive, for React's external store. */
 export const voices = {
-  subscribe: (listener: () => void) => {
-    listeners.add(listener);
-    return () => void listeners.delete(listener);
-  },
-  of: (driveId: string): Voices => known.get(driveId) ?? none,
+  subscribe: known.subscribe,
+  of: (driveId: string): Voices => known.now().get(driveId) ?? none,
 };
 
 /** Finds what this device keeps of a drive, with what the server has where it can be reached. */

@@ -4,8 +4,7 @@ import type { LikelyItem } from '@jasperwren/core/marking/likely';
 import { gradesOf, pointsOf, rulesOf } from '@jasperwren/core/marking/rules';
 import type { Item, EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { pointsWords } from '@jasperwren/words/marking/amounts';
-import { memo, useState } from 'react';
-import { painted } from '../../../base/after-paint';
+import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../base/hooks';
 import { clockTime, times } from '../../../ui/format';
 import { GradeSign } from '../../../ui/GradeSign';
@@ -105,15 +104,6 @@ interface RowProps {
 
 const MatrixRow = memo(function MatrixRow({ standard, item, under, keys, held, chosen, canMark, onMark }: RowProps) {
   const counts = held.split(',').map(Number);
-  // The touched cell shows its sign at once; all that follows from the fault comes after that is painted.
-  const [ahead, setAhead] = useState<{ readonly of: string; readonly column: number }>();
-  const of = `${item.code} ${held}`;
-  // Once the fault is counted, or the row is another's, it is not shown twice, nor after it was undone.
-  if (ahead && ahead.of !== of) setAhead(undefined);
-  const touch = (column: number, grade: string) => {
-    setAhead({ of, column });
-    void painted().then(() => onMark(item.code, grade));
-  };
   // Where a score is counted down, each fault says what it takes.
   const pointed = standard.startScore !== undefined;
   return (
@@ -127,7 +117,7 @@ const MatrixRow = memo(function MatrixRow({ standard, item, under, keys, held, c
       </div>
       {standard.grades.map((grade, column) => {
         if (!gradesOf(standard, item).includes(grade)) return <span key={grade.code} className={styles.noCell} />;
-        const n = (counts[column] ?? 0) + (ahead?.of === of && ahead.column === column ? 1 : 0);
+        const n = counts[column] ?? 0;
         return (
           <button
             key={grade.code}
@@ -135,7 +125,7 @@ const MatrixRow = memo(function MatrixRow({ standard, item, under, keys, held, c
             className={`${styles.cell} ${n > 0 ? styles[grade.sign] : ''}`}
             disabled={!canMark}
             aria-label={`${item.name}: ${grade.name}${pointed ? pointsWords(item, grade) : ''}${n > 0 ? t('nSoFar', { n }) : ''}`}
-            onClick={() => touch(column, grade.code)}
+            onClick={() => onMark(item.code, grade.code)}
           >
             {pointed && pointsOf(item, grade) > 0 && <small className={styles.points}>{pointsOf(item, grade)}</small>}
             {n === 0 && <GradeSign sign={grade.sign} size={26} ghost />}
