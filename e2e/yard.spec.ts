@@ -103,6 +103,8 @@ test('a timed yard by hand: clocks, demerits, measured values, looks and the ord
   await endDrive(page);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 1 failed exercise.');
   const rolled = page.getByRole('listitem', { name: /^Slope: rolled back/ });
+  // The table of the course comes after its page, and moves what stands below it.
+  await expect(page.getByRole('columnheader', { name: 'Exercise' })).toBeVisible();
   await rolled.getByLabel('Distance rolled back, cm').fill('34');
   await rolled.getByRole('button', { name: drives('setGrade') }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Fail: 2 failed exercises.');
