@@ -220,7 +220,10 @@ test('a route is rehearsed by listening: the call is heard, then lane, signal an
   const phone = await context.newPage();
   await phone.goto(link);
   await expect(phone.getByRole('button', { name: rehearsal('play') })).toBeVisible();
-  for (const tab of await phone.getByRole('tab').all()) await expect(tab).toBeInViewport({ ratio: 1 });
+  for (const tab of await phone.getByRole('tab').all()) {
+    await expect(tab).toBeInViewport({ ratio: 1 });
+    expect(await tab.evaluate(({ scrollWidth, clientWidth }) => scrollWidth - clientWidth)).toBe(0);
+  }
   await expectNoHarm(phone, 'a rehearsal by a link');
   await phone.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await phone.reload();

@@ -73,4 +73,9 @@ test('a pin that is held takes a few words: agreed to first, kept without a netw
   await expect.poll(async () => (await said()).length).toBe(1);
   await press(page, ';', 'j', 'o', '1');
   await endDrive(page);
+  // And is heard with its fault afterwards, until it is deleted.
+  await expect(page.getByRole('button', { name: /^Hear pin at/ })).toHaveCount(1);
+  await page.getByRole('button', { name: /^Delete words of pin at/ }).click();
+  await expect(page.getByRole('button', { name: /^Hear pin at/ })).toHaveCount(0);
+  await expect.poll(async () => (await said()).length).toBe(0);
 });

@@ -20,7 +20,7 @@ export const resource = {
   isAt: '{{moment}} is at {{film}} of the film.',
   remove: 'Remove',
   removeMoment: 'Remove {{moment}}',
-  playFrom: 'From 8 seconds before {{moment}}',
+  playFrom: 'Play from 8 seconds before {{moment}}',
   outside: '{{moment}} is not in this film.',
   speedThen: '{{speed}} at that moment.',
   whereItWas: 'Where it was',

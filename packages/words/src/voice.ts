@@ -13,6 +13,8 @@ export const resource = {
   hearPinAtTime: 'Hear pin at {{time}}',
   keep: 'Keep it',
   kept: 'Kept',
+  delete: 'Delete words',
+  deletePinAtTime: 'Delete words of pin at {{time}}',
   keepPinAtTime: 'Keep words of pin at {{time}}',
 } as const;
 

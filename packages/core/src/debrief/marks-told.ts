@@ -30,9 +30,7 @@ export function marksTold(standard: EffectiveStandard, drive: Drive, verdict: Ve
   const { items } = rulesOf(standard);
   const told = new Set<string>();
   const near = (help: readonly Help[], { id, atMs }: Mark) =>
-    help.some(({ mark, reason, ...moment }) =>
-      mark || reason ? mark === id : Math.abs(moment.atMs - atMs) <= helpWithinMs,
-    );
+    help.some((one) => (one.mark || one.reason ? one.mark === id : Math.abs(one.atMs - atMs) <= helpWithinMs));
   return countingMarks(standard, drive).map((mark) => {
     const behaviour = items.get(mark.item)?.item.behaviour ?? '';
     const myth = mythsOfMark(standard, mark).find(({ code }) => !told.has(code));

@@ -30,7 +30,7 @@ const pace = [
 describe('the calls of a route as they are heard', () => {
   const legs = [leg('directions', 0, 1000), leg('signs', 1000, 1500), leg('device', 1500, 3000)];
   const calls = [turn(400), turn(1200), turn(2000), turn(2100)];
-  const heard = heardCalls({ calls, legs, pace });
+  const heard = heardCalls({ calls, legs, pace }, Infinity, deviceStyle);
 
   it('are the instructor’s where directions are given, the sat nav’s on its legs, and none where signs lead', () => {
     expect(heard.map(({ speaker, call }) => [speaker, call.decision.metres])).toEqual([
@@ -55,9 +55,9 @@ describe('the calls of a route as they are heard', () => {
       legs: [leg('directions', 0, 3000)],
       pace,
     };
-    expect(heardCalls(rings, 0).map(({ miscounted }) => miscounted)).toEqual([undefined, 3, undefined]);
-    expect(heardCalls(rings, 1).map(({ miscounted }) => miscounted)).toEqual([undefined, undefined, 3]);
-    expect(heardCalls(rings, 2).some(({ miscounted }) => miscounted !== undefined)).toBe(false);
+    expect(heardCalls(rings, 0, deviceStyle).map(({ miscounted }) => miscounted)).toEqual([undefined, 3, undefined]);
+    expect(heardCalls(rings, 1, deviceStyle).map(({ miscounted }) => miscounted)).toEqual([undefined, undefined, 3]);
+    expect(heardCalls(rings, 2, deviceStyle).some(({ miscounted }) => miscounted !== undefined)).toBe(false);
   });
 });
 
@@ -70,7 +70,7 @@ describe('what a heard call asks', () => {
       },
       then: { kind: 'turn', turn: 'right', metres: 460, after: 465, edge: 3 },
     });
-    const [heard] = heardCalls({ calls: [pair], legs: [leg('directions', 0, 900)], pace });
+    const [heard] = heardCalls({ calls: [pair], legs: [leg('directions', 0, 900)], pace }, Infinity, deviceStyle);
     expect(heardQuestions(heard!, 'left').map(({ kind, of }) => [of, kind])).toEqual([
       ['first', 'lane'],
       ['first', 'signal'],

@@ -1,4 +1,4 @@
-import { deviceStyle, leadAt, type CallStyle } from '@jasperwren/roads/directions/calls';
+import { leadAt, type CallStyle } from '@jasperwren/roads/directions/calls';
 import type { Side } from '@jasperwren/roads/graph/side';
 import { between } from './along-line';
 import type { PlacedCall, RouteReading } from './read-route';
@@ -30,8 +30,8 @@ const clearM = 10;
  */
 export function heardCalls(
   { calls, legs, pace }: Pick<RouteReading, 'calls' | 'legs' | 'pace'>,
-  miscount = Infinity,
-  device: CallStyle = deviceStyle,
+  miscount: number,
+  device: CallStyle,
 ): readonly HeardCall[] {
   const heard: HeardCall[] = [];
   let [after, rings] = [0, 0];

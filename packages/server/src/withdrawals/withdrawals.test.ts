@@ -5,6 +5,7 @@ import type { AccountView } from '@jasperwren/contract/accounts';
 import type { RouteView } from '@jasperwren/contract/driving-routes';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { NewShare } from '@jasperwren/contract/shares';
+import type { VoiceView } from '@jasperwren/contract/voices';
 import type { NewYardCar, YardRunView } from '@jasperwren/contract/yard';
 import { fullTest } from '@jasperwren/core/drive/testing';
 import { backUp, restore } from '../db/backup';
@@ -67,6 +68,9 @@ it('what was taken back stays so after a restore of a backup from before', async
   await tracedDrive('kept', 48.000011111);
   await tracedDrive('dropped', 48.000022222);
   const gone = await tracedDrive('erased', 48.000033333);
+  const voice = (words: string) => ({ type: 'audio/webm', audio: Buffer.from(words).toString('base64') });
+  for (const pin of ['named', 'open'])
+    await lead.send('PUT', `/api/drives/kept/voices/${pin}`, voice(`said with the pin that is ${pin}`));
   const car = await post<NewYardCar>('/api/yard/cars', { name: 'Sold' });
   const other = await post<NewYardCar>('/api/yard/cars', { name: 'Ours' });
   const run = { id: 'run', name: 'Run', source: 'file', standardId: 'timed-yard', columns: 'at_ms' };
@@ -85,6 +89,7 @@ it('what was taken back stays so after a restore of a backup from before', async
   await backUp(server.dataDir, before);
 
   await take('/api/drives/dropped/trace');
+  await take('/api/drives/kept/voices/named');
   await lead.send('POST', `/api/learners/${gone}/erase`, { name: 'Learner of erased' });
   await take(`/api/yard/cars/${car.id}`);
   await take('/api/yard/runs/run');
@@ -98,7 +103,7 @@ it('what was taken back stays so after a restore of a backup from before', async
 
   // A dying disk cut the last line: the database has noted it, and what comes after is read.
   const list = join(server.dataDir, 'withdrawn.jsonl');
-  expect(readFileSync(list, 'utf8').trim().split('\n').filter(Boolean)).toHaveLength(9 + 1);
+  expect(readFileSync(list, 'utf8').trim().split('\n').filter(Boolean)).toHaveLength(10 + 1);
   writeFileSync(list, `${readFileSync(list, 'utf8')}{"id":"cut`);
   await restore(server.dataDir, before);
   for (let start = 0; start < 2; start++) {
@@ -107,6 +112,9 @@ it('what was taken back stays so after a restore of a backup from before', async
     await lead.signIn('lead@first.example');
     expect((await lead.send('GET', '/api/drives/dropped/trace')).body).toBeNull();
     expect((await lead.send('GET', '/api/drives/kept/trace')).body).not.toBeNull();
+    const voices = (await lead.send<readonly VoiceView[]>('GET', '/api/drives/kept/voices')).body;
+    expect(voices.map(({ pin }) => pin)).toEqual(['open']);
+    expect(isInFiles(voice('said with the pin that is named').audio)).toBe(false);
     expect(isInFiles('48.000022222')).toBe(false);
     expect(isInFiles('48.000011111')).toBe(true);
     expect((await lead.send('GET', `/api/learners/${gone}`)).status).toBe(404);

@@ -42,12 +42,13 @@ export function FilmPlayer({ driveId, file, moments, anchors, chosen, onAnchors 
   const wanted = moments.find(({ id }) => id === chosen);
   const wantedS = fit && wanted ? filmSecondsAt(fit, wanted.atMs) : undefined;
   const isOutside = wantedS !== undefined && (wantedS < 0 || wantedS > lengthS);
-  const play = useEffectEvent(() => {
+  const play = () => {
     if (!video.current || wantedS === undefined || isOutside) return;
     video.current.currentTime = Math.max(0, wantedS - beforeS);
     void video.current.play().catch(() => undefined);
-  });
-  useEffect(() => play(), [chosen]);
+  };
+  const playChosen = useEffectEvent(play);
+  useEffect(() => playChosen(), [chosen]);
   if (fails)
     return (
       <p role="alert">
@@ -70,9 +71,12 @@ export function FilmPlayer({ driveId, file, moments, anchors, chosen, onAnchors 
       />
       {wanted && (
         <p role="status">
-          {isOutside
-            ? t('outside', { moment: momentWords(wanted) })
-            : fit && t('playFrom', { moment: momentWords(wanted) })}{' '}
+          {isOutside && t('outside', { moment: momentWords(wanted) })}
+          {fit && !isOutside && (
+            <Button variant="text" onClick={play}>
+              {t('playFrom', { moment: momentWords(wanted) })}
+            </Button>
+          )}{' '}
           <FaultSpeed driveId={driveId} atMs={wanted.atMs} />
         </p>
       )}

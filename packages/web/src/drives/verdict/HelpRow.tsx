@@ -1,10 +1,10 @@
-import { helpName, t } from '@jasperwren/words/help-given';
+import { t } from '@jasperwren/words/help-given';
 import Button from '@mui/material/Button';
 import type { Drive, Help, HelpKind } from '@jasperwren/core/drive/drive';
 import type { EventBody } from '@jasperwren/core/drive/event';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
-import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
+import { helpLine } from '../help-line';
 import { HelpWhy } from '../HelpWhy';
 import styles from './verdict.module.css';
 
@@ -18,15 +18,9 @@ interface Props {
 
 /** A prompt or taking control among the faults of a finished drive, with what made it necessary. */
 export function HelpRow({ help, standard, drive, write, chosen }: Props) {
-  const name = helpName(help.kind);
-  const time = clockTime(help.atMs);
+  const { name, time, label } = helpLine(help);
   return (
-    <li
-      id={`mark-${help.id}`}
-      className={styles.mark}
-      data-chosen={chosen}
-      aria-label={t('helpAtTime', { help: name, time })}
-    >
+    <li id={`mark-${help.id}`} className={styles.mark} data-chosen={chosen} aria-label={label}>
       <GradeSign sign={help.kind} size={24} />
       <b>{time}</b>
       <div>

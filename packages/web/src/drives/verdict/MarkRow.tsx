@@ -18,11 +18,13 @@ import { clockTime } from '../../ui/format';
 import { GradeSign } from '../../ui/GradeSign';
 import { Adviser } from '../adviser/Adviser';
 import { usePeople } from '../log/use-people';
+import { VoiceOfPin } from '../voice/VoiceOfPin';
 import { Measure } from '../Measure';
 import { StrikeForm } from './StrikeForm';
 import styles from './verdict.module.css';
 
 interface Props {
+  readonly driveId: string;
   readonly mark: Mark;
   readonly standard: EffectiveStandard;
   readonly write: (body: EventBody) => unknown;
@@ -33,7 +35,7 @@ interface Props {
 }
 
 /** One mark of a finished drive, to be seen, regraded, struck or put back. */
-export function MarkRow({ mark, standard, write, chosen, capped, times }: Props) {
+export function MarkRow({ driveId, mark, standard, write, chosen, capped, times }: Props) {
   const [striking, setStriking] = useState(false);
   const [weighing, setWeighing] = useState(false);
   const { account } = useSignedIn();
@@ -74,6 +76,7 @@ export function MarkRow({ mark, standard, write, chosen, capped, times }: Props)
             }
           />
         )}
+        {mark.pin && <VoiceOfPin driveId={driveId} pinId={mark.pin} atMs={mark.atMs} named />}
         {mark.note && <div>{mark.note}</div>}
         {mark.advice && !weighing && (
           <div className="muted">

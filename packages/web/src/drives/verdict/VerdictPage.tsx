@@ -32,6 +32,7 @@ import { Reasons } from './Reasons';
 import { VerdictActions } from './VerdictActions';
 import styles from './verdict.module.css';
 
+const VoiceKeeper = lazyOrNothing(() => import('../voice/VoiceKeeper'));
 const Film = lazyOrNothing(() => import('../film/Film'));
 
 export default function VerdictPage() {
@@ -89,6 +90,11 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
       <div role="status" className="visually-hidden">
         {verdictSentence(standard, verdict)}
       </div>
+      {drive.pins.length > 0 && (
+        <Suspense fallback={null}>
+          <VoiceKeeper driveId={meta.id} drive={drive} />
+        </Suspense>
+      )}
       <Ribbon standard={standard} drive={drive} nowMs={drive.lastMs} onMark={choose} onHelp={choose} chosen={chosen} />
       <div className={styles.columns}>
         <div>
@@ -137,6 +143,7 @@ function VerdictView({ log }: { readonly log: OpenDrive }) {
                   ) : (
                     <MarkRow
                       key={one.id}
+                      driveId={meta.id}
                       mark={one}
                       standard={standard}
                       write={write}

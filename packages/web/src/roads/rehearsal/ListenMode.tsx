@@ -1,4 +1,5 @@
 import { heardCalls, heardQuestions, type HeardCall } from '@jasperwren/core/routes/listening';
+import type { CallStyle } from '@jasperwren/roads/directions/calls';
 import { t } from '@jasperwren/words/rehearsal';
 import Button from '@mui/material/Button';
 import { useEffect, useMemo, useState } from 'react';
@@ -11,6 +12,8 @@ import { useScore } from './use-score';
 
 interface Props extends ModeProps {
   readonly aloud: boolean;
+  /** When the sat nav speaks. */
+  readonly device: CallStyle;
   readonly goTo: (metres: number) => void;
   /** Which roundabout is miscounted; another number gives another. */
   readonly seed: number;
@@ -22,8 +25,8 @@ const runUp = 40;
 const passed = 5;
 
 /** A learner hears each call at its time, then chooses lane, signal and opening; what was heard wrong is asked again. */
-export function ListenMode({ reading, units, side, metres, playing, setPlaying, aloud, goTo, seed }: Props) {
-  const heard = useMemo(() => heardCalls(reading, seed % 3), [reading, seed]);
+export function ListenMode({ reading, units, side, metres, playing, setPlaying, aloud, device, goTo, seed }: Props) {
+  const heard = useMemo(() => heardCalls(reading, seed % 3, device), [reading, seed, device]);
   const { score, told, settle } = useScore();
   /** How many questions of a call were answered this time round. */
   const [answered, setAnswered] = useState<ReadonlyMap<HeardCall, number>>(new Map());

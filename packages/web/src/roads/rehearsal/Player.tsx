@@ -1,4 +1,5 @@
 import type { PlacedCall, RouteReading } from '@jasperwren/core/routes/read-route';
+import { deviceStyle, type CallStyle } from '@jasperwren/roads/directions/calls';
 import type { Place } from '@jasperwren/roads/geometry';
 import type { Side } from '@jasperwren/roads/graph/side';
 import { t } from '@jasperwren/words/rehearsal';
@@ -23,6 +24,8 @@ interface Props {
   readonly units: Units;
   readonly side: Side;
   readonly notes: readonly (Place & { readonly text: string })[];
+  /** When the sat nav of the school speaks; as is usual where nobody says. */
+  readonly device?: CallStyle;
   /** Goes on by another way from where the road a call leads into is closed. */
   readonly onClosed?: (call: PlacedCall) => void;
 }
@@ -31,7 +34,7 @@ const modes = ['listen', 'call', 'events', 'commentary'] as const;
 type Mode = (typeof modes)[number];
 
 /** Plays the route as it looks from the driver's seat, and rehearses on it in one of several ways. */
-export function Player({ reading, units, side, notes, onClosed }: Props) {
+export function Player({ reading, units, side, notes, device = deviceStyle, onClosed }: Props) {
   const play = usePlay(reading);
   const { setPlaying } = play;
   const [onDevice, setOnDevice] = useState(false);
@@ -59,7 +62,7 @@ export function Player({ reading, units, side, notes, onClosed }: Props) {
         ))}
       </Tabs>
       <Strip {...{ reading, metres, units }} side={side === 'left' ? -1 : 1} />
-      {mode === 'listen' && <ListenMode {...shared} aloud={aloud} goTo={play.goTo} seed={seed} />}
+      {mode === 'listen' && <ListenMode {...shared} aloud={aloud} device={device} goTo={play.goTo} seed={seed} />}
       {mode === 'call' && <CallMode {...shared} />}
       {mode === 'events' && <EventsMode {...shared} seed={seed} {...(onClosed && { onClosed })} />}
       {mode === 'commentary' && <CommentaryMode {...shared} notes={notes} />}

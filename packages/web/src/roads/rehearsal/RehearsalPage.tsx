@@ -22,7 +22,7 @@ import { RouteLinks } from './RouteLinks';
 export default function RehearsalPage() {
   const { routeId = '' } = useParams();
   const { route, stored, missing, unfetched } = useRoute(routeId);
-  const { instructor } = useCallStyles();
+  const { instructor, device } = useCallStyles();
   const { reading, failed, again } = useReading(stored, route?.stops, instructor);
   const { data: notes = [] } = api.useRoadNotesQuery();
   const [detour, setDetour] = useState<NewWay>();
@@ -51,7 +51,9 @@ export default function RehearsalPage() {
     >
       {failed !== undefined && <NotWorkedOut what={routes('routeReading')} why={failed} onAgain={again} />}
       {!reading && failed === undefined && <Loading what={routes('routeReading')} />}
-      {now && <Player reading={now} units={unitsOf(stored)} side={side} notes={notes} onClosed={onClosed} />}
+      {now && (
+        <Player reading={now} units={unitsOf(stored)} side={side} notes={notes} device={device} onClosed={onClosed} />
+      )}
       <RouteLinks routeId={route.id} />
       {question && (
         <p role="status">

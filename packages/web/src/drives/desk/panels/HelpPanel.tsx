@@ -1,8 +1,8 @@
-import { helpName, t } from '@jasperwren/words/help-given';
+import { t } from '@jasperwren/words/help-given';
 import { helpIn, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import Button from '@mui/material/Button';
-import { clockTime } from '../../../ui/format';
+import { helpLine } from '../../help-line';
 import { HelpWhy } from '../../HelpWhy';
 import type { DeskActions } from '../desk-actions';
 import { Panel } from './Panel';
@@ -19,7 +19,7 @@ export function HelpPanel({ helpId, standard, drive, actions }: Props) {
   const help = helpIn(drive).find(({ id }) => id === helpId);
   if (!help) return null;
   return (
-    <Panel title={t('helpAtTime', { help: helpName(help.kind), time: clockTime(help.atMs) })}>
+    <Panel title={helpLine(help).label}>
       <HelpWhy help={help} standard={standard} drive={drive} write={actions.keep} />
       <div>
         <Button variant="outlined" onClick={() => actions.removeHelp(help.id)}>

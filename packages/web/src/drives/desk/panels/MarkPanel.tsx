@@ -13,6 +13,7 @@ import { PlaceOnRoute } from '../../../roads/public';
 import { FaultStrip } from '../../../yard/public';
 import { clockTime } from '../../../ui/format';
 import { GradeSign } from '../../../ui/GradeSign';
+import { VoiceOfPin } from '../../voice/VoiceOfPin';
 import { Adviser } from '../../adviser/Adviser';
 import { Measure } from '../../Measure';
 import styles from './panel.module.css';
@@ -122,6 +123,7 @@ export function MarkPanel({ markId, driveId, standard, drive, route, actions }: 
             .map(({ id, text }) => (
               <p key={id}>{text}</p>
             ))}
+          {mark.pin && <VoiceOfPin driveId={driveId} pinId={mark.pin} atMs={mark.atMs} named />}
           <div className={styles.steps}>
             <Button variant="outlined" onClick={() => actions.advise(mark.id)}>
               {t('suggestGrade')}

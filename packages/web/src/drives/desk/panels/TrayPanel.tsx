@@ -1,4 +1,3 @@
-import { helpName, t as helpWords } from '@jasperwren/words/help-given';
 import { sectionName } from '@jasperwren/words/names';
 import { t } from '@jasperwren/words/desk';
 import Button from '@mui/material/Button';
@@ -7,6 +6,7 @@ import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useAppDispatch } from '../../../base/hooks';
 import { clockTime } from '../../../ui/format';
 import { Rows } from '../../../ui/Page';
+import { helpLine } from '../../help-line';
 import { HelpWhy } from '../../HelpWhy';
 import { VoiceOfPin } from '../../voice/VoiceOfPin';
 import { DoubleRow } from '../../DoubleRow';
@@ -59,7 +59,7 @@ export function TrayPanel({ driveId, standard, drive, actions }: Props) {
         {helped.map((help) => (
           <li key={help.id} className={styles.exercise}>
             <span>
-              <b>{helpWords('helpAtTime', { help: helpName(help.kind), time: clockTime(help.atMs) })}</b>
+              <b>{helpLine(help).label}</b>
               <small>{whileWords(standard, drive, help.atMs)}</small>
             </span>
             <HelpWhy help={help} standard={standard} drive={drive} write={actions.keep} />
