@@ -182,6 +182,8 @@ export const resource = {
   sayIn: 'in {{distance}}',
   said: 'Said',
   sayBack: 'Back one',
+  directionOthers: 'Change',
+  directionAgain: 'Close',
   position: 'Position',
   byTouch: 'By touch',
   thisDevice: 'This device',

@@ -4,8 +4,10 @@ import { currentSpan, drivenMs, exerciseRuns, sectionMs } from '@jasperwren/core
 import { unsettledPins, type Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { secondsWords } from '@jasperwren/words/marking/amounts';
-import { memo } from 'react';
+import { memo, useCallback } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
+import type { RootState } from '../../base/store';
+import { useSettledSelector } from '../../base/use-settled-selector';
 import { clockTime } from '../../ui/format';
 import type { DriveMeta } from '../../base/device/device-db';
 import styles from './header.module.css';
@@ -149,7 +151,9 @@ function standardLabel(standard: EffectiveStandard): string {
 
 /** Where the marks are: on this device, and at the server or not yet. */
 function Saving({ driveId }: { readonly driveId: string }) {
-  const waiting = useAppSelector((state) => state.driveLogs.open[driveId]?.unsent.length ?? 0);
+  const waiting = useSettledSelector(
+    useCallback((state: RootState) => state.driveLogs.open[driveId]?.unsent.length ?? 0, [driveId]),
+  );
   const { unreachable, reason } = useAppSelector((state) => state.outbox);
   const leftMB = useAppSelector((state) => state.driveLogs.storageLeftMB);
   const storageFailed = useAppSelector((state) => state.driveLogs.storageFailed);

@@ -1,16 +1,17 @@
 import { t } from '@jasperwren/words/desk';
 import { likelyItems } from '@jasperwren/core/marking/likely';
-import { foldDrive } from '@jasperwren/core/drive/fold';
 import { latestMark } from '@jasperwren/core/drive/latest-mark';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import { lazy, memo, Suspense, useEffect, useMemo } from 'react';
+import { lazy, memo, Suspense, useCallback, useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { lazyOrNothing } from '../../base/lazy-or-nothing';
-import { useSettled } from '../../base/use-settled';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
+import type { RootState } from '../../base/store';
+import { useSettledSelector } from '../../base/use-settled-selector';
 import { Failed, Loading } from '../../ui/states';
 import type { OpenDrive } from '../log/drive-logs';
-import { useOpenDrive } from '../log/use-drive';
+import { eventsOf, folded } from '../log/folded';
+import { useOpening } from '../log/use-drive';
 import { Briefing } from '../briefing/Briefing';
 import { useOthersMarks } from '../log/use-others-marks';
 import { boardSize, CategoryBoard } from './board/CategoryBoard';
@@ -26,7 +27,7 @@ import { RoomOfMark, SoFar } from './Rooms';
 import { SidePanel } from './SidePanel';
 import { useStorageRoom } from '../log/use-storage-room';
 import { VoiceOfPin } from '../voice/VoiceOfPin';
-import { useCellCounts, useDesk } from './use-desk';
+import { useDesk } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 import { useLingering, useSettling } from './use-settling';
 
@@ -39,23 +40,23 @@ const likelyRows = 7;
 /** The marking desk: nothing but the drive. */
 export default function DeskPage() {
   const { driveId = '' } = useParams();
-  const opening = useOpenDrive(driveId);
+  const opening = useOpening(driveId);
   useEffect(fetchAhead, []);
   if (opening.state === 'loading') return <Loading what={t('mockTest')} />;
   if (opening.state === 'failed') return <Failed error={opening.error} onRetry={opening.retry} />;
-  return <Desk meta={opening.log.meta} events={opening.log.events} />;
+  return <Desk key={driveId} meta={opening.meta} />;
 }
 
-const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'events'>) {
+const Desk = memo(function Desk({ meta }: Pick<OpenDrive, 'meta'>) {
   const dispatch = useAppDispatch();
-  const drive = useMemo(() => foldDrive(events), [events]);
   // What was touched is painted first; what follows from it comes a frame later.
-  const settled = useSettled(drive);
-  const verdict = useMemo(() => judgeDrive(meta.standard, settled), [meta, settled]);
-  const latest = useMemo(() => latestMark(events, settled), [events, settled]);
-  const likely = useMemo(() => likelyItems(meta.standard, meta.past, settled, likelyRows), [meta, settled]);
-  const actions = useDesk(meta.id, meta.standard, drive.phase);
-  const counts = useCellCounts(drive);
+  const events = useSettledSelector(useCallback((state: RootState) => eventsOf(state, meta.id), [meta.id]));
+  const drive = folded(events);
+  const phase = useAppSelector((state) => folded(eventsOf(state, meta.id)).phase);
+  const verdict = useMemo(() => judgeDrive(meta.standard, drive), [meta, drive]);
+  const latest = useMemo(() => latestMark(events, drive), [events, drive]);
+  const likely = useMemo(() => likelyItems(meta.standard, meta.past, drive, likelyRows), [meta, drive]);
+  const actions = useDesk(meta.id, meta.standard, phase);
   const pin = useSettling(drive);
   const keys = useAppSelector((state) => state.settings.deskKeys);
   useStorageRoom();
@@ -87,35 +88,35 @@ const Desk = memo(function Desk({ meta, events }: Pick<OpenDrive, 'meta' | 'even
         </Suspense>
       )}
       <Suspense fallback={null}>
-        <VoiceKeeper driveId={meta.id} drive={settled} />
+        <VoiceKeeper driveId={meta.id} drive={drive} />
       </Suspense>
-      <DeskHeader meta={meta} drive={settled} actions={actions} />
+      <DeskHeader meta={meta} drive={drive} actions={actions} />
       {meta.route && (
         <Suspense fallback={<div />}>
-          <Directions meta={meta} drive={settled} />
+          <Directions meta={meta} drive={drive} />
         </Suspense>
       )}
       {onCourse ? (
         <Suspense fallback={<div className={styles.course} />}>
-          <YardConsole meta={meta} drive={settled} verdict={verdict} settling={pin} panel={shown} actions={actions} />
+          <YardConsole meta={meta} drive={drive} verdict={verdict} settling={pin} panel={shown} actions={actions} />
         </Suspense>
       ) : (
         <>
-          <CategoryBoard standard={meta.standard} drive={settled} />
+          <CategoryBoard standard={meta.standard} drive={drive} />
           {shown ?? (
-            <Matrix standard={meta.standard} likely={likely} counts={counts} settling={pin} actions={actions} />
+            <Matrix driveId={meta.id} standard={meta.standard} likely={likely} settling={pin} actions={actions} />
           )}
           <SidePanel driveId={meta.id} standard={meta.standard} verdict={verdict} actions={actions} />
         </>
       )}
       <footer className={styles.footer}>
-        <Receipt meta={meta} drive={settled}>
+        <Receipt meta={meta} drive={drive}>
           {latest && <MissedStep standard={meta.standard} mark={latest} actions={actions} />}
           {pin && <VoiceOfPin driveId={meta.id} pinId={pin.id} atMs={pin.atMs} />}
           {latest && <RoomOfMark standard={meta.standard} verdict={verdict} mark={latest} />}
           {meta.standard.course && !drive.ended && <SoFar standard={meta.standard} verdict={verdict} glance />}
         </Receipt>
-        <LiveRibbon meta={meta} drive={settled} actions={actions} />
+        <LiveRibbon meta={meta} drive={drive} actions={actions} />
       </footer>
     </main>
   );

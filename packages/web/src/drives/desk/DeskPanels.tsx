@@ -3,7 +3,6 @@ import type { Drive } from '@jasperwren/core/drive/drive';
 import type { Verdict } from '@jasperwren/core/marking/verdict';
 import type { DriveMeta } from '../../base/device/device-db';
 import { firstName } from '../../ui/format';
-import { ShortTest } from '../ShortTest';
 import { arrivingPanel } from './arriving-panel';
 import type { DeskPanel } from './desk-slice';
 import { EndPanel } from './panels/EndPanel';
@@ -44,9 +43,6 @@ export function DeskPanelView({ panel, meta, drive, verdict, actions }: Props) {
             <ExercisePanel driveId={driveId} standard={standard} drive={drive} verdict={verdict} actions={actions} />
           )}
           <MoreTiles standard={standard} drive={drive} actions={actions} />
-          {standard.requirements.some(({ kind }) => kind !== 'exercise') && (
-            <ShortTest short={drive.short} write={actions.keep} />
-          )}
         </Panel>
       );
     case 'questions':

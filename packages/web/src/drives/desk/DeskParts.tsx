@@ -25,13 +25,17 @@ export function Directions({ meta, drive }: PartProps) {
   return <DirectionBar driveId={meta.id} route={meta.route!} seconds={drivenMs(drive, nowMs) / 1000} />;
 }
 
+/** Drawn anew with everything that is done, and alone. */
+function LastDone({ none }: { readonly none: string }) {
+  return useAppSelector((state) => state.desk.receipt) || none;
+}
+
 /** What was recorded last, what it did, and what is on beside it. */
 export const Receipt = memo(function Receipt({ meta, drive, children }: PartProps & { readonly children: ReactNode }) {
-  const receipt = useAppSelector((state) => state.desk.receipt);
   return (
     <p className={styles.receipt} role="status">
       {drive.phase === 'paused' ? `${t('paused')} ` : ''}
-      {receipt || (drive.ended || drive.marks.length > 0 ? '' : t('faultsShowHere'))}
+      <LastDone none={drive.ended || drive.marks.length > 0 ? '' : t('faultsShowHere')} />
       {children}
       <Counting meta={meta} />
       {!drive.ended && <IndependentWarning meta={meta} drive={drive} />}

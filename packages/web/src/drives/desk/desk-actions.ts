@@ -7,7 +7,6 @@ import { eventName } from '@jasperwren/words/events';
 import { standingMarks, unsettledPins, type Pin } from '@jasperwren/core/drive/drive';
 import { currentSpan } from '@jasperwren/core/drive/clock';
 import type { DriveEvent, Ending, EndingCause, EventBody } from '@jasperwren/core/drive/event';
-import { foldDrive } from '@jasperwren/core/drive/fold';
 import { usualGrade } from '@jasperwren/core/marking/asked';
 import { leavesExercise } from '@jasperwren/core/marking/leaves-exercise';
 import { rulesOf } from '@jasperwren/core/marking/rules';
@@ -17,6 +16,7 @@ import type { AppDispatch } from '../../base/store';
 import { store } from '../../base/store';
 import { clockTime } from '../../ui/format';
 import { driveNowMs } from '../log/drive-clock';
+import { eventsOf, folded } from '../log/folded';
 import { done, panelOpened, settlingChosen } from './desk-slice';
 import { sectionBefore, taskActions } from './task-actions';
 
@@ -47,7 +47,7 @@ export type DeskActions = ReturnType<typeof deskActions>;
 export function deskActions({ driveId, standard, running, canMark, write, undoLast, tell, receipt, dispatch }: Means) {
   const at = () => clockTime(driveNowMs(driveId));
   // Read when something is done, so that the actions stay the same from mark to mark and little is drawn anew.
-  const driveNow = () => foldDrive(store.getState().driveLogs.open[driveId]?.events ?? []);
+  const driveNow = () => folded(eventsOf(store.getState(), driveId));
   function mark(item: string, grade: string, more: MarkedWith = {}): void {
     const pin = store.getState().desk.settling;
     if (!running && !pin) return;

@@ -8,9 +8,10 @@ import { store } from '../../base/store';
 import { AdasPage } from '../../base/testing-page';
 import { personLeft } from '../../base/person';
 import { startDrive } from '../log/append';
+import { cellCounts } from '../log/folded';
 import { deskOpened, settlingChosen } from './desk-slice';
 import { giveReceipt } from './receipts';
-import { useCellCounts, useDesk } from './use-desk';
+import { useDesk } from './use-desk';
 
 jest.mock('./receipts', () => ({ giveReceipt: jest.fn() }));
 const given = jest.mocked(giveReceipt);
@@ -92,8 +93,7 @@ it('counts what stands by item and grade, removed faults left out', () => {
       [4, { type: 'strike', target: 'b', because: 'misread' }],
     ]),
   );
-  const { result } = renderHook(() => useCellCounts(drive));
-  expect([...result.current]).toEqual([
+  expect([...cellCounts(drive)]).toEqual([
     ['signs.lights driving', 1],
     ['signs.lights serious', 1],
   ]);

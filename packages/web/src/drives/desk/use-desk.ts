@@ -1,4 +1,4 @@
-import { standingMarks, type Drive } from '@jasperwren/core/drive/drive';
+import type { Drive } from '@jasperwren/core/drive/drive';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import { useCallback, useMemo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
@@ -30,16 +30,4 @@ export function useDesk(driveId: string, standard: EffectiveStandard, phase: Dri
     };
     return deskActions({ driveId, standard, running, canMark, write, undoLast, tell, receipt, dispatch });
   }, [running, canMark, driveId, standard, dispatch, write, undoLast, tell, receipts]);
-}
-
-/** How many standing marks each item has in each grade, by `item grade`. */
-export function useCellCounts(drive: Drive): ReadonlyMap<string, number> {
-  return useMemo(() => {
-    const counts = new Map<string, number>();
-    for (const { item, grade } of standingMarks(drive)) {
-      const key = `${item} ${grade}`;
-      counts.set(key, (counts.get(key) ?? 0) + 1);
-    }
-    return counts;
-  }, [drive]);
 }

@@ -13,16 +13,16 @@ import { deviceId } from './device-log';
 import type { OpenDrive } from './drive-logs';
 import { openDrive } from './open-drive';
 
-type Opening =
+type Opening<Open> =
   | { readonly state: 'loading' }
   | { readonly state: 'failed'; readonly error: ApiError; readonly retry: () => void }
-  | { readonly state: 'open'; readonly log: OpenDrive };
+  | ({ readonly state: 'open' } & Open);
 
-/** A drive by its id, opened from this device or the server. */
-export function useOpenDrive(driveId: string): Opening {
+/** A drive by its id, opened from this device or the server; what it is, and not what happens in it. */
+export function useOpening(driveId: string): Opening<Pick<OpenDrive, 'meta'>> {
   const dispatch = useAppDispatch();
   const { school, account } = useSignedIn();
-  const log = useAppSelector((state) => state.driveLogs.open[driveId]);
+  const meta = useAppSelector((state) => state.driveLogs.open[driveId]?.meta);
   const [error, setError] = useState<ApiError>();
   const [attempt, setAttempt] = useState(0);
   useEffect(() => {
@@ -34,8 +34,16 @@ export function useOpenDrive(driveId: string): Opening {
       gone = true;
     };
   }, [dispatch, driveId, school.id, account.id, attempt]);
-  if (log) return { state: 'open', log };
+  if (meta) return { state: 'open', meta };
   return error ? { state: 'failed', error, retry: () => setAttempt((n) => n + 1) } : { state: 'loading' };
+}
+
+/** A drive by its id with its log, at every event. */
+export function useOpenDrive(driveId: string): Opening<{ readonly log: OpenDrive }> {
+  const opening = useOpening(driveId);
+  const log = useAppSelector((state) => state.driveLogs.open[driveId]);
+  if (opening.state !== 'open') return opening;
+  return log ? { state: 'open', log } : { state: 'loading' };
 }
 
 /** What follows from a log: the drive as it stands and its verdict. */

@@ -26,6 +26,8 @@ const due = 15;
 export default function DirectionBar({ driveId, route, seconds }: Props) {
   const [feed, setFeed] = useState<Feed>('touch');
   const [touched, setTouched] = useKept(`jasperwren-direction ${driveId}`, 0);
+  // On a low screen the rarer buttons take the place of the words, by one touch.
+  const [others, setOthers] = useState(false);
   const { now, since, isDetour, question, ask, found, forget } = useNewWayOf(driveId, route);
   const { along, car, failed } = usePosition(now, feed, seconds - since);
   const off = along !== undefined && along.away > leftRoute;
@@ -74,39 +76,52 @@ export default function DirectionBar({ driveId, route, seconds }: Props) {
         </span>
       )}
       {feed === 'touch' && (
-        <>
+        <button type="button" className={styles.said} disabled={!call} onClick={() => touch(touched + 1)}>
+          {t('said')}
+        </button>
+      )}
+      <span className={styles.others} data-open={others}>
+        {feed === 'touch' && (
           <button type="button" disabled={touched === 0} onClick={() => touch(touched - 1)}>
             {t('sayBack')}
           </button>
-          <button type="button" disabled={!call} onClick={() => touch(touched + 1)}>
-            {t('said')}
-          </button>
-        </>
-      )}
-      {now.around && feed !== 'device' && call && (
-        <select
-          aria-label={t('notDriven')}
-          value=""
-          onChange={(event) => ask(event.target.value as 'missed' | 'closed', along?.metres ?? call.at)}
-        >
-          <option value="" disabled>
-            {t('notDriven')}
-          </option>
-          <option value="missed">{t('turnMissed')}</option>
-          <option value="closed">{t('roadClosed')}</option>
-        </select>
-      )}
-      {failed !== undefined && feed === 'device' && <span role="alert">{t('noPosition', { why: failed })}</span>}
-      <label title={t('positionConsent')}>
-        <span className={`muted ${styles.label}`}>{t('position')}</span>{' '}
-        <select aria-label={t('position')} value={feed} onChange={(event) => setFeed(event.target.value as Feed)}>
-          {Object.entries(feeds).map(([value, name]) => (
-            <option key={value} value={value}>
-              {name}
+        )}
+        {now.around && feed !== 'device' && call && (
+          <select
+            aria-label={t('notDriven')}
+            value=""
+            onChange={(event) => {
+              ask(event.target.value as 'missed' | 'closed', along?.metres ?? call.at);
+              setOthers(false);
+            }}
+          >
+            <option value="" disabled>
+              {t('notDriven')}
             </option>
-          ))}
-        </select>
-      </label>
+            <option value="missed">{t('turnMissed')}</option>
+            <option value="closed">{t('roadClosed')}</option>
+          </select>
+        )}
+        <label title={t('positionConsent')}>
+          <span className={`muted ${styles.label}`}>{t('position')}</span>{' '}
+          <select aria-label={t('position')} value={feed} onChange={(event) => setFeed(event.target.value as Feed)}>
+            {Object.entries(feeds).map(([value, name]) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </span>
+      {failed !== undefined && feed === 'device' && <span role="alert">{t('noPosition', { why: failed })}</span>}
+      <button
+        type="button"
+        className={styles.othersButton}
+        aria-expanded={others}
+        onClick={() => setOthers((open) => !open)}
+      >
+        {others ? t('directionAgain') : t('directionOthers')}
+      </button>
     </section>
   );
 }

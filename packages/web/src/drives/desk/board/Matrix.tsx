@@ -8,15 +8,16 @@ import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../../../base/hooks';
 import { clockTime, times } from '../../../ui/format';
 import { GradeSign } from '../../../ui/GradeSign';
+import { cellCounts, eventsOf, folded } from '../../log/folded';
 import styles from './matrix.module.css';
 import { panelOpened, shownCategory, stepBack } from '../desk-slice';
 import { Key } from '../Key';
 import type { DeskActions } from '../desk-actions';
 
 interface Props {
+  readonly driveId: string;
   readonly standard: EffectiveStandard;
   readonly likely: readonly LikelyItem[];
-  readonly counts: ReadonlyMap<string, number>;
   readonly settling: Pin | undefined;
   readonly actions: DeskActions;
 }
@@ -24,7 +25,7 @@ interface Props {
 const mostSigns = 3;
 
 /** The second beat: rows are items and columns are grades, so that one touch says what and how bad. */
-export const Matrix = memo(function Matrix({ standard, likely, counts, settling, actions }: Props) {
+export const Matrix = memo(function Matrix({ driveId, standard, likely, settling, actions }: Props) {
   const dispatch = useAppDispatch();
   const chosen = useAppSelector((state) => shownCategory(state.desk));
   const chosenItem = useAppSelector((state) => state.desk.item);
@@ -76,11 +77,11 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
         <MatrixRow
           // By place, not by item: a row takes on another item faster than it is made anew.
           key={i}
+          driveId={driveId}
           standard={standard}
           item={item}
           under={under}
           keys={keys}
-          held={standard.grades.map((grade) => counts.get(`${item.code} ${grade.code}`) ?? 0).join()}
           chosen={item.code === chosenItem}
           canMark={actions.canMark}
           onMark={actions.mark}
@@ -91,18 +92,22 @@ export const Matrix = memo(function Matrix({ standard, likely, counts, settling,
 });
 
 interface RowProps {
+  readonly driveId: string;
   readonly standard: EffectiveStandard;
   readonly item: Item;
   readonly under: string | undefined;
   readonly keys: string;
-  /** Marks of each grade so far, as a list with commas: a row is drawn anew only when its text changes. */
-  readonly held: string;
   readonly chosen: boolean;
   readonly canMark: boolean;
   readonly onMark: DeskActions['mark'];
 }
 
-const MatrixRow = memo(function MatrixRow({ standard, item, under, keys, held, chosen, canMark, onMark }: RowProps) {
+const MatrixRow = memo(function MatrixRow({ driveId, standard, item, under, keys, chosen, canMark, onMark }: RowProps) {
+  // Marks of each grade so far, at once, as a list with commas: a row is drawn anew only when its text changes.
+  const held = useAppSelector((state) => {
+    const counts = cellCounts(folded(eventsOf(state, driveId)));
+    return standard.grades.map((grade) => counts.get(`${item.code} ${grade.code}`) ?? 0).join();
+  });
   const counts = held.split(',').map(Number);
   // Where a score is counted down, each fault says what it takes.
   const pointed = standard.startScore !== undefined;

@@ -77,25 +77,19 @@ export function EndPanel({ driveId, standard, drive, actions }: Props) {
   }
   return (
     <Panel title={t('endTheMockTest')}>
-      <p>{t('parkedEngineOffNextTheResult')}</p>
       <p>
+        {t('parkedEngineOffNextTheResult')}{' '}
         {missing.length > 0 &&
           verdict.outcome !== 'fail' &&
           `${t('noResultYetMap', { map: missing.map(describeMissing).join('; ') })} `}
         <SoFar standard={standard} verdict={verdict} />
+        {pins > 0 && ` ${t('partStillToNameOrDiscard', { part: t('pins2', { count: pins }) })}`}
       </p>
       {crossedNarrow.map((room) => (
         <p key={`${room.limit.code} ${room.scope}`}>{roomSentence(standard, room)}</p>
       ))}
       {(verdict.missing.some(isTimeAsked) || drive.short) && <ShortTest short={drive.short} write={actions.keep} />}
-      {pins > 0 && (
-        <p>
-          {t('partStillToNameOrDiscard', {
-            part: t('pins2', { count: pins }),
-          })}
-        </p>
-      )}
-      <div>
+      <div className={styles.asked}>
         <p className="muted">{t('howWellDidTheLearnerKnow')}</p>
         <RoadsChoice familiarity={drive.familiarity} onChoose={actions.sayRoads} />
       </div>
