@@ -73,8 +73,8 @@ test('on a phone lying in its holder, without a network: a whole mock test on a 
   await touch(page, desk('pause2'));
   await page.keyboard.press('Escape');
   await touch(page, desk('namePins', { count: 1 }));
-  await touch(page, /^Mirrors/);
-  await touch(page, /^Changing direction.*: driving fault/);
+  await touch(page, /^Signals/);
+  await touch(page, 'Timing: driving fault');
   await touch(page, desk('continue'));
   await touch(page, desk('end'));
   await touch(page, desk('endAndSeeResult'));
