@@ -125,7 +125,7 @@ test('a timed yard is built from nothing: clocks, bands, an order of leaving, an
   await editing.search(editor('addTo', { area: 'Slope' }), 'Roll-back', 'All-round observation (Moving off)');
   await editing.search(editor('addTo', { area: 'Emergency brake' }), 'Speed reached', 'Reaction');
   for (const area of exercises.slice(2))
-    await editing.search(editor('addTo', { area }), 'All-round observation (Reversing)', 'Dry steering', 'Correction');
+    await editing.search(editor('addTo', { area }), 'All-round observation (Reversing)', 'Dry steering', 'Shunt');
   await editing.click(editing.button(editor('addArea')));
   await editing.write(editor('area'), 'Whole yard', editing.area(editor('newArea')));
   await editing.search(

@@ -178,12 +178,14 @@ test('a speed says how far it takes to stop, and what pressing the clutch first 
   // The Highway Code (Great Britain), rule 126; from memory: 9 and 14 m at 30 mph.
   await page.goto('/yard/stopping?speed=30&unit=mph');
   await expect(
-    page.getByText('At 30 mph on a dry road the car goes 23 m before it stands: 9 m thinking, 14 m braking.'),
+    page.getByText(
+      'At 30 mph on a dry road the car goes 23 m (75 ft) before it stands: 9 m (30 ft) thinking, 14 m (45 ft) braking.',
+    ),
   ).toBeVisible();
   await choose(page, stopping('surface'), stopping('wet'));
   await expect(page.getByText(/on a wet road the car goes 36 m/)).toBeVisible();
   await page.getByRole('slider', { name: stopping('clutchFirst') }).press('End');
-  await expect(page.getByText(/^Pressing the clutch first costs 26\.8 m/)).toBeVisible();
+  await expect(page.getByText(/^Pressing the clutch first costs 27 m/)).toBeVisible();
   await page.getByLabel(stopping('single')).check();
   await expect(page.getByText(/Oncoming drivers need half of it/)).toBeVisible();
   await expectNoHarm(page, 'stopping');

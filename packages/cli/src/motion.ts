@@ -7,14 +7,9 @@ import { layoutToDxf } from '@jasperwren/motion/set-out/dxf';
 import { followRule, whatHelps } from '@jasperwren/motion/sight/rule-of-thumb';
 import { setOut } from '@jasperwren/motion/set-out/set-out';
 import { layoutToSvg } from '@jasperwren/motion/set-out/svg';
-import {
-  mpsPerKmh,
-  mpsPerMph,
-  stoppingDistance,
-  surfaces,
-  tableReactionS,
-  type Surface,
-} from '@jasperwren/motion/stopping/stopping';
+import { surfaces, tableReactionS, type Surface } from '@jasperwren/motion/stopping/road';
+import { stoppingDistance } from '@jasperwren/motion/stopping/stopping';
+import { mpsPerKmh, mpsPerMph } from '@jasperwren/motion/stopping/units';
 import { t } from '@jasperwren/words/motion';
 import {
   movementsWords,
@@ -152,7 +147,9 @@ function stopping(values: Values, io: Io): number {
   const surface = values.surface as Surface;
   const speed = number('speed', 200);
   const driver = { reactionS: number('reaction', 5), clutchFirstS: number('clutch-first', 5) };
-  const stop = stoppingDistance(speed * (values.unit === 'mph' ? mpsPerMph : mpsPerKmh), driver, surface);
+  // On the level every surface brings a car to stand.
+  const level = { surface, slopePercent: 0 };
+  const stop = stoppingDistance(speed * (values.unit === 'mph' ? mpsPerMph : mpsPerKmh), driver, level)!;
   if (values.json) printJson(io, { speed, unit: values.unit, surface, ...driver, ...stop });
   else {
     const round = (metres: number) => metres.toFixed(1);

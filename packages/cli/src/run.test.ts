@@ -20,7 +20,7 @@ const record = (bodies: readonly EventBody[], more: object = {}) => ({
   format: 'jasperwren-drive',
   formatVersion: 1,
   driveId: 'd1',
-  standard: { id: 'tally', version: 4 },
+  standard: { id: 'tally', version: tally.version },
   events: fullTest(bodies),
   ...more,
 });
@@ -48,7 +48,7 @@ describe('judge', () => {
       'judge',
       file(record([fault('driving'), fault('serious')], { learner: { name: 'Ada' }, standard: tally })),
     );
-    expect(out).toContain('Ada, mock test d1, Tally v4\nFail: 1 serious fault.');
+    expect(out).toContain(`Ada, mock test d1, Tally v${tally.version}\nFail: 1 serious fault.`);
     expect(out).toContain('1 serious fault. None allowed.\n    at 19:30: Signs and lights: traffic lights');
     expect(out).toContain('Driving faults: 14 of 15 (1 used)');
   });
@@ -209,7 +209,7 @@ describe('judge', () => {
     const evil = 'Ada\u001b[2J\nPass, without a mark against it.\u202e\u0085';
     const named = await cli('judge', file(record([fault('serious')], { learner: { name: evil } })));
     expect(named.out.split('\n')[0]).toBe(
-      'Ada\\u001b[2J\\u000aPass, without a mark against it.\\u202e\\u0085, mock test d1, Tally v4',
+      `Ada\\u001b[2J\\u000aPass, without a mark against it.\\u202e\\u0085, mock test d1, Tally v${tally.version}`,
     );
     const json = await cli('judge', file(record([], { driveId: evil })), '--json');
     expect(JSON.parse(json.out)).toMatchObject([{ driveId: evil }]);
@@ -281,7 +281,7 @@ describe('readiness', () => {
     const args = ['readiness', file(history([fault('serious')])), '--on', '2026-04-01', '--seed', '7'];
     const { code, out } = await cli(...args);
     expect(code).toBe(3);
-    expect(out).toContain('Not ready yet, under Tally v4');
+    expect(out).toContain(`Not ready yet, under Tally v${tally.version}`);
     expect(out).toMatch(/Would pass about \d+ of 20 tests/);
     expect((await cli(...args)).out).toBe(out);
   });

@@ -1,3 +1,4 @@
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import { anyLog } from '@jasperwren/core/drive/testing-arbitraries';
 import { parseDriveRecords } from '@jasperwren/core/formats/drive-record';
 import { eventTypes } from '@jasperwren/core/drive/event';
@@ -84,7 +85,7 @@ describe('a batch of events', () => {
           format: 'jasperwren-drive',
           formatVersion: 1,
           driveId: 'd',
-          standard: { id: 'tally', version: 4 },
+          standard: { id: 'tally', version: tally.version },
           events,
         };
         expect(parseInput(EventBatch, { events }).ok).toBe(parseDriveRecords(JSON.stringify(record)).ok);

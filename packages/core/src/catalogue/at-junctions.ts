@@ -8,7 +8,7 @@ export const atJunctions = [
     ['G', 'giving-way', 'Giving way', 'Emerges without making anyone slow, stop or swerve.'],
     ['S', 'stop-line', 'Stop line', 'A full stop at the line, the wheels still, before going on.'],
     ['X', 'turn-across', 'Turning across traffic', 'Position and timing of a turn that crosses the oncoming side.'],
-    ['N', 'turn-near', 'Turning to the near side', 'Position and line of a turn that stays on the own side.'],
+    ['N', 'turn-near', 'Turning on the kerb side', 'Position and line of a turn that stays on the own side.'],
     [
       'C',
       'cutting',

@@ -34,7 +34,7 @@ export const exercises = [
     ['C', 'control', 'Control', 'Slow, even, with the steering to match.'],
     ['A', 'accuracy', 'Accuracy', 'Keeps the line and ends where the exercise asks.'],
     ['K', 'contact', 'Kerb or line', 'Does not touch or mount the kerb, or cross a line that must not be crossed.'],
-    ['S', 'shunt', 'Correction', 'Pulls forward to put the line right, with a look round first.'],
+    ['S', 'shunt', 'Shunt', 'Pulls forward to put the line right, with a look round first.'],
     ['W', 'walk', 'Look from outside', 'Gets out to look no more often than allowed, with the car secured.'],
   ]),
   category('Y', 'yard', 'Yard', [

@@ -27,7 +27,7 @@ export const onTheRoad = [
     ['U', 'needless', 'Unnecessary signal', 'A signal that helps no one and may confuse.'],
   ]),
   category('N', 'position', 'Position', [
-    ['K', 'normal', 'On the road', 'Keeps a sensible line: neither in the gutter nor along the centre.'],
+    ['K', 'normal', 'On a straight road', 'Keeps a sensible line: neither in the gutter nor along the centre.'],
     ['L', 'lanes', 'Lane discipline', 'Stays in the middle of one lane and chooses it in good time.'],
     ['C', 'lane-change', 'Changing lanes', 'Moves across only when clear, without making others brake.'],
     ['B', 'bends', 'Bends', 'Holds the lane through bends with the speed and view to match.'],

@@ -126,7 +126,12 @@ export const anyLog: fc.Arbitrary<readonly DriveEvent[]> = fc
   .chain((entries) => fc.tuple(fc.constant(entries), fc.boolean()))
   .map(([entries, briefing]) => [
     stamp(
-      { type: 'started', learnerId: 'learner', standard: { id: 'tally', version: 4 }, ...(briefing && { briefing }) },
+      {
+        type: 'started',
+        learnerId: 'learner',
+        standard: { id: 'tally', version: tally.version },
+        ...(briefing && { briefing }),
+      },
       'id-start',
       'front',
       0,

@@ -1,3 +1,4 @@
+import { tally } from '../marking/testing-standards';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { fullTest } from '../drive/testing';
@@ -9,7 +10,7 @@ const record = (events: DriveRecord['events']): DriveRecord => ({
   format: 'jasperwren-drive',
   formatVersion: 1,
   driveId: 'drive',
-  standard: { id: 'tally', version: 4 },
+  standard: { id: 'tally', version: tally.version },
   events,
 });
 const problems = (value: unknown) => {

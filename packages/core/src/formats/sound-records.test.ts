@@ -11,7 +11,7 @@ const record = (more: object = {}) => ({
   format: 'jasperwren-drive',
   formatVersion: 1,
   driveId: 'drive',
-  standard: { id: 'tally', version: 4 },
+  standard: { id: 'tally', version: tally.version },
   events: fullTest([]),
   ...more,
 });
@@ -80,10 +80,10 @@ describe('a record that carries its standard whole', () => {
 
   it('is refused where its header and its start name different standards', () => {
     expect(problems(record({ standard: { id: 'graded', version: 2 } }))).toEqual([
-      '/standard: is "graded" in version 2, and the start at /events/0 names "tally" in version 4',
+      '/standard: is "graded" in version 2, and the start at /events/0 names "tally" in version ' + tally.version,
     ]);
     expect(withStandard({ version: 7 })).toEqual([
-      '/standard: is "tally" in version 7, and the start at /events/0 names "tally" in version 4',
+      '/standard: is "tally" in version 7, and the start at /events/0 names "tally" in version ' + tally.version,
     ]);
   });
 });

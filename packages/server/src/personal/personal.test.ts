@@ -1,3 +1,4 @@
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import type { SessionView } from '@jasperwren/contract/accounts';
 import type { AccessCode } from '@jasperwren/contract/access';
 import type { LearnerView } from '@jasperwren/contract/learners';
@@ -89,7 +90,14 @@ async function everywhere() {
     { lessons: [{ start: `2099-01-0${drives}T09:00`, minutes: 60, goals }], version: 0 },
     'PUT',
   );
-  const sheet = { standardId: 'tally', standardVersion: 4, date: '2026-03-02', official: 'pass', centre, entries: [] };
+  const sheet = {
+    standardId: 'tally',
+    standardVersion: tally.version,
+    date: '2026-03-02',
+    official: 'pass',
+    centre,
+    entries: [],
+  };
   await post(`/api/learners/${id}/sheets`, sheet);
   const { code } = await post<AccessCode>(`/api/learners/${id}/access`, { kind: 'code' });
   const own = testClient(server.address);

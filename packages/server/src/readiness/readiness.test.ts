@@ -80,7 +80,7 @@ describe('readiness', () => {
     await addDrive(cleo, 30, []);
     const sheet = {
       standardId: 'tally',
-      standardVersion: 4,
+      standardVersion: tally.version,
       date: new Date(Date.now() - 10 * 86_400_000).toISOString().slice(0, 10),
       official: 'pass',
       entries: [],
@@ -112,7 +112,7 @@ describe('readiness', () => {
     const date = new Date(Date.now() - 10 * 86_400_000).toISOString().slice(0, 10);
     const { body: sheet } = await first.send<SheetView>('POST', `/api/learners/${gil}/sheets`, {
       standardId: 'tally',
-      standardVersion: 4,
+      standardVersion: tally.version,
       date,
       official: 'pass',
       entries: [],

@@ -1,3 +1,4 @@
+import { tally } from '@jasperwren/core/marking/testing-standards';
 import type { DriveSummary } from '@jasperwren/contract/drives';
 import type { LearnerView } from '@jasperwren/contract/learners';
 import type { UpcomingLesson } from '@jasperwren/contract/lessons';
@@ -11,7 +12,7 @@ const drive = (id: string, more: Partial<DriveSummary> = {}): DriveSummary => ({
   learnerId: 'ada',
   learnerName: 'Ada',
   instructorName: 'Bo',
-  standard: { id: 'tally', version: 4, name: 'Tally' },
+  standard: { id: 'tally', version: tally.version, name: 'Tally' },
   startedAt: '2026-11-25T09:00:00Z',
   phase: 'ended',
   drivenMs: 0,

@@ -34,10 +34,45 @@ const earlierNames: Readonly<Record<string, string>> = {
   'Tell questions': 'Questions at rest',
 };
 
-/** A standard with the names that its texts had before they were changed, as the version before. */
-export function inEarlierNames(standard: Standard): Standard {
-  const named = JSON.parse(JSON.stringify(standard), (_, value: unknown) =>
-    typeof value === 'string' ? (earlierNames[value] ?? value) : value,
+/** By template, what a fault type was called before it was named as an instructor on that side of the road says it. */
+const unsaidNames: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  tally: { 'On a straight road': 'On the road', Shunt: 'Correction' },
+  graded: {
+    'On a straight road': 'On the road',
+    Shunt: 'Correction',
+    'Turning right': 'Turning across traffic',
+    'Turning left': 'Turning to the near side',
+  },
+  'minor-major': { 'On a straight road': 'On the road' },
+  'points-off': {
+    'On a straight road': 'On the road',
+    'Left turn across traffic': 'Turning across traffic',
+    'Right turn': 'Turning to the near side',
+  },
+  strikes: {
+    'On a straight road': 'On the road',
+    'Left turn across traffic': 'Turning across traffic',
+    'Right turn': 'Turning to the near side',
+    'Keeping to the right': 'Keeping to the near side',
+  },
+  'sequence-checklist': {
+    'On a straight road': 'On the road',
+    'Left turn in sequence': 'Turn across, in sequence',
+    'Right turn in sequence': 'Turn to the near side, in sequence',
+  },
+};
+
+/** The version before, whose texts read as a table of names says; itself where none is given. */
+function named(standard: Standard, names: Readonly<Record<string, string>> | undefined): Standard {
+  if (!names) return standard;
+  const renamed = JSON.parse(JSON.stringify(standard), (_, value: unknown) =>
+    typeof value === 'string' ? (names[value] ?? value) : value,
   ) as Standard;
-  return { ...named, version: standard.version - 1 };
+  return { ...renamed, version: standard.version - 1 };
 }
+
+/** A template with the names of its version before, where its latest version brought names alone. */
+export const inUnsaidNames = (standard: Standard): Standard => named(standard, unsaidNames[standard.id]);
+
+/** A standard with the names that its texts had before they were changed, as the version before. */
+export const inEarlierNames = (standard: Standard): Standard => named(standard, earlierNames);

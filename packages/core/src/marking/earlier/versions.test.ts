@@ -6,14 +6,18 @@ import { shippedVersion } from './versions';
 const shipped: Readonly<Record<string, string>> = {
   'tally 2': '96927d614bacce3b',
   'tally 3': 'c5369e406cfc342d',
+  'tally 4': 'b66b3c7d43ad4e2d',
   'graded 2': '6fd01c28636f06b8',
   'graded 3': '87cb098d632f7dcf',
+  'graded 4': '3d1c705dfca67131',
   'minor-major 2': '59a5cd75a59f8c09',
   'minor-major 3': 'eae0c67b07c594d1',
   'points-off 2': 'a9875fdde90ed082',
   'points-off 3': '8b8e0511fd00fc74',
+  'points-off 4': '2aba1f3d97291725',
   'strikes 2': '7642acf6f6539178',
   'strikes 3': 'e00b4604de75457c',
+  'strikes 4': 'dd15b020ce13c1ff',
   'timed-yard 2': '2bc4529ea46002c5',
   'timed-yard 3': '5f1d8ab40d9f0ec7',
   'timed-yard 4': '7a376c1a7e0bbe91',
@@ -26,6 +30,7 @@ const shipped: Readonly<Record<string, string>> = {
   'reversing-area 4': '9051d71f1e590394',
   'sequence-checklist 2': '8078b4962e8b9d3f',
   'sequence-checklist 3': '892d21e0ed0e6231',
+  'sequence-checklist 4': '0d54becbeec4755b',
 };
 
 const digest = (value: unknown) => createHash('sha256').update(JSON.stringify(value)).digest('hex').slice(0, 16);

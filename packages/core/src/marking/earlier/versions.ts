@@ -1,6 +1,6 @@
 import type { Standard } from '../standard';
 import { beforeContent } from './content';
-import { inEarlierNames } from './names';
+import { inEarlierNames, inUnsaidNames } from './names';
 import { templates } from '../templates';
 
 /** What says how a course is driven and what sensors tell: a version earlier, standards had none of it. */
@@ -23,8 +23,10 @@ const withoutCourse = (standard: Standard): Standard => {
   return { ...plain, version: standard.version - 1 };
 };
 
+const saidOtherwise = templates.map(inUnsaidNames);
+
 /** The templates that shipped before courses and today's names came; a later one never was without them. */
-const first: readonly Standard[] = templates
+const first: readonly Standard[] = saidOtherwise
   .map(beforeContent)
   .filter(({ id }) =>
     [
@@ -54,7 +56,7 @@ const withoutFailedAttempts = (standard: Standard): Standard => ({
 
 /** Versions that shipped before: a drive is judged for ever by the version it was marked under. */
 const earlierVersions: readonly Standard[] = [
-  ...first.filter((standard) => !templates.includes(standard)),
+  ...[...saidOtherwise, ...first].filter((standard) => !templates.includes(standard)),
   ...beforeCourses,
   ...beforeNames,
   ...beforeNames.filter(({ id }) => id === 'attempts-yard').map(withoutFailedAttempts),

@@ -41,8 +41,8 @@ const categories: readonly Category[] = [
     'observation',
     'giving-way',
     'stop-line',
-    'turn-across',
-    'turn-near',
+    ['turn-across', { name: 'Turning right' }],
+    ['turn-near', { name: 'Turning left' }],
     'cutting',
   ]),
   fromCatalogue('roundabouts', ['approach', 'giving-way', 'lane', 'signal', 'exit']),
@@ -60,7 +60,7 @@ const categories: readonly Category[] = [
 /** Three grades: noted, counted against four limits, and outright; with an oral part before the drive. */
 export const graded: Standard = {
   id: 'graded',
-  version: 4,
+  version: 5,
   name: 'Graded marks',
   summary: 'Errors are graded 1 to 3; grade 2 adds up in all, by area and by item, a single grade 3 fails.',
   trafficSide: 'left',

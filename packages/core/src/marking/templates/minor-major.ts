@@ -58,7 +58,7 @@ const categories: readonly Category[] = [
 /** Minors add up, every repeat again; one major fails. Strong on setting up the car. */
 export const minorMajor: Standard = {
   id: 'minor-major',
-  version: 3,
+  version: 4,
   name: 'Minor and major',
   summary: 'Every minor counts each time it happens; thirteen of them, or a single major, fail.',
   trafficSide: 'right',

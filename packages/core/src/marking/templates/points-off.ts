@@ -64,8 +64,11 @@ const categories: readonly Category[] = [
   at(
     4,
     'junctions',
-    ['approach', 'observation', 'turn-across', 'turn-near', 'cutting'],
+    ['approach', 'observation'],
     [
+      ['turn-across', { ...off(4), name: 'Left turn across traffic' }],
+      ['turn-near', { ...off(4), name: 'Right turn' }],
+      ['cutting', off(4)],
       ['giving-way', orOut(10)],
       ['stop-line', { name: 'Rolling over a stop line', grades: ['out'] }],
     ],
@@ -153,7 +156,7 @@ const hillParking: readonly Exercise[] = [
 /** Counts down from 100; some errors disqualify at once. */
 export const pointsOff: Standard = {
   id: 'points-off',
-  version: 4,
+  version: 5,
   name: 'Points off',
   summary: 'Everybody starts at 100 points, each error takes some away, and a few disqualify at once.',
   trafficSide: 'right',

@@ -39,8 +39,8 @@ const categories = [
   ]),
   fromCatalogue('signals', ['missed', 'timing', 'cancelling']),
   fromCatalogue('junctions', [
-    ['turn-across', { name: 'Turn across, in sequence', sequence: look }],
-    ['turn-near', { name: 'Turn to the near side, in sequence', sequence: look }],
+    ['turn-across', { name: 'Left turn in sequence', sequence: look }],
+    ['turn-near', { name: 'Right turn in sequence', sequence: look }],
     ['stop-line', { name: 'Full stop', sequence: ['stop', 'look both ways', 'go'] }],
     'observation',
     'giving-way',
@@ -68,7 +68,7 @@ const categories = [
 /** Every turn and lane change as a checked sequence. */
 export const sequenceChecklist: Standard = {
   id: 'sequence-checklist',
-  version: 4,
+  version: 5,
   name: 'Sequence checklist',
   summary: 'A list of competences, each shown in its sequence or not yet; a few may be left to practise.',
   trafficSide: 'right',

@@ -49,7 +49,7 @@ const categories: readonly Category[] = [
       itemFor('position.near-side', 'position.normal', {
         ...of('line'),
         letter: 'E',
-        name: 'Keeping to the near side',
+        name: 'Keeping to the right',
       }),
     ],
   },
@@ -58,7 +58,9 @@ const categories: readonly Category[] = [
     ['approach', of('speed')],
     ['observation', of('observation')],
     ...each(['giving-way', 'stop-line', 'arrival-order'], of('rules')),
-    ...each(['turn-across', 'turn-near', 'cutting'], of('line')),
+    ['turn-across', { ...of('line'), name: 'Left turn across traffic' }],
+    ['turn-near', { ...of('line'), name: 'Right turn' }],
+    ['cutting', of('line')],
   ]),
   fromCatalogue('roundabouts', [
     ['approach', of('speed')],
@@ -90,7 +92,7 @@ const categories: readonly Category[] = [
 /** Each class of error has an allowance of its own; one strike more fails. */
 export const strikes: Standard = {
   id: 'strikes',
-  version: 4,
+  version: 5,
   name: 'Strikes',
   summary: 'Errors are sorted into classes, each with its own allowance; one strike beyond any of them fails.',
   trafficSide: 'right',

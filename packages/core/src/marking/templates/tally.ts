@@ -63,7 +63,7 @@ const usual = { fromS: 180, toS: 240, provenance: { kind: 'common practice' } } 
 /** Driving faults are counted, serious and dangerous ones fail at once. */
 export const tally: Standard = {
   id: 'tally',
-  version: 4,
+  version: 5,
   name: 'Tally',
   summary: 'Driving faults are added up; a single serious or dangerous fault ends the chance of a pass.',
   trafficSide: 'left',

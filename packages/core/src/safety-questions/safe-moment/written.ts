@@ -1,4 +1,4 @@
-import { mpsPerMph } from '@jasperwren/motion/stopping/stopping';
+import { mpsPerMph } from '@jasperwren/motion/stopping/units';
 import type { Hazard, Scenario } from './road';
 
 const place = (kind: 'limit-change' | 'bend' | 'junction' | 'crossing', atM: number, lengthM = 8): Hazard => ({

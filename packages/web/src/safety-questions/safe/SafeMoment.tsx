@@ -3,7 +3,7 @@ import { t } from '@jasperwren/words/questions';
 import Button from '@mui/material/Button';
 import { judgeMoment, type MomentVerdict } from '@jasperwren/core/safety-questions/safe-moment/judge-moment';
 import type { Scenario } from '@jasperwren/core/safety-questions/safe-moment/road';
-import { mpsPerKmh, mpsPerMph } from '@jasperwren/motion/stopping/stopping';
+import { mpsPerKmh, mpsPerMph } from '@jasperwren/motion/stopping/units';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { inSight } from './in-sight';
 import { RoadView } from './RoadView';

@@ -1,13 +1,7 @@
-import {
-  mpsPerKmh,
-  mpsPerMph,
-  speedAfter,
-  stoppingDistance,
-  surfaces,
-  tableReactionS,
-  type Surface,
-} from '@jasperwren/motion/stopping/stopping';
-import { surfaceName, t } from '@jasperwren/words/stopping';
+import { surfaces, tableReactionS, type Road, type Surface } from '@jasperwren/motion/stopping/road';
+import { inWhole, speedAfter, stoppingDistance, type Stop } from '@jasperwren/motion/stopping/stopping';
+import { metresPerFoot, mpsPerKmh, mpsPerMph } from '@jasperwren/motion/stopping/units';
+import { onSurface, surfaceName, t } from '@jasperwren/words/stopping';
 import Slider from '@mui/material/Slider';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -24,6 +18,8 @@ const Chart = lazy(() => import('../../charts/Chart'));
 
 const units = { mph: { mps: mpsPerMph, most: 80 }, kmh: { mps: mpsPerKmh, most: 130 } } as const;
 type Unit = keyof typeof units;
+/** The steepest slope that is asked about, in percent. */
+const steepest = 25;
 const surfaceCodes = Object.keys(surfaces) as readonly Surface[];
 
 /** How far a car goes before it stands, and what follows from that; the speed may come with the address. */
@@ -39,34 +35,35 @@ export default function StoppingPage() {
   const speed = number('speed', unit === 'mph' ? 30 : 50, 5, most);
   const reactionS = number('reaction', tableReactionS, 0.3, 3);
   const clutchFirstS = number('clutch', 0, 0, 2);
+  const slopePercent = number('slope', 0, -steepest, steepest);
   const driver = useMemo(() => ({ reactionS, clutchFirstS }), [reactionS, clutchFirstS]);
+  const road = useMemo<Road>(() => ({ surface, slopePercent }), [surface, slopePercent]);
   const colours = tokens[useThemeName()];
   const figure = useMemo(
-    () => stoppingFigure({ speed, unit, mps, driver, surface }, colours),
-    [speed, unit, mps, driver, surface, colours],
+    () => stoppingFigure({ speed, unit, mps, driver, road }, colours),
+    [speed, unit, mps, driver, road, colours],
   );
   const change = (changes: Readonly<Record<string, string>>) =>
     setParams((before) => new URLSearchParams({ ...Object.fromEntries(before), ...changes }), { replace: true });
-  const stop = stoppingDistance(speed * mps, driver, surface);
-  const brakeFirst = stoppingDistance(speed * mps, { ...driver, clutchFirstS: 0 }, surface);
+  const stop = stoppingDistance(speed * mps, driver, road);
+  const brakeFirst = stoppingDistance(speed * mps, { ...driver, clutchFirstS: 0 }, road);
   const words = (mpsAt: number) => t('speedIn', { speed: Math.round(mpsAt / mps), unit: t(unit) });
-  const parts = {
-    speed: words(speed * mps),
-    surface: surfaceName(surface),
-    total: stop.totalM.toFixed(0),
-    thinking: stop.thinkingM.toFixed(0),
-    braking: stop.brakingM.toFixed(0),
-  };
+  const said = { speed: words(speed * mps), road: onSurface(surface) };
+  const far = (metres: number) => inUnits(unit, (of) => Math.round(metres / of));
+  const slopeSaid =
+    slopePercent === 0 ? t('level') : t(slopePercent > 0 ? 'slopeUp' : 'slopeDown', { slope: Math.abs(slopePercent) });
   return (
     <Page over={<Link to="/yard">{t('yard')}</Link>} title={t('stopping')} sub={t('stoppingWhy')}>
       <p className={styles.answer} role="status">
-        {clutchFirstS > 0 ? t('answerClutch', { ...parts, clutch: stop.clutchM.toFixed(0) }) : t('answer', parts)}
+        {stop
+          ? t(clutchFirstS > 0 ? 'answerClutch' : 'answer', { ...said, ...partsOf(stop, unit) })
+          : t('neverStands', said)}
       </p>
-      {clutchFirstS > 0 && (
+      {clutchFirstS > 0 && stop && brakeFirst && (
         <p>
           {t('clutchCosts', {
-            clutch: stop.clutchM.toFixed(1),
-            speed: words(speedAfter(speed * mps, brakeFirst.totalM, driver, surface)),
+            clutch: far(stop.clutchM),
+            speed: words(speedAfter(speed * mps, brakeFirst.totalM, driver, road)),
           })}
         </p>
       )}
@@ -92,7 +89,7 @@ export default function StoppingPage() {
             least={0.3}
             most={3}
             step={0.01}
-            words={`${reactionS} s`}
+            words={`${reactionS.toFixed(2)} s`}
             onChange={(value) => change({ reaction: value })}
           />
           <Amount
@@ -103,6 +100,15 @@ export default function StoppingPage() {
             step={0.1}
             words={`${clutchFirstS} s`}
             onChange={(value) => change({ clutch: value })}
+          />
+          <Amount
+            label={t('slope')}
+            value={slopePercent}
+            least={-steepest}
+            most={steepest}
+            step={1}
+            words={slopeSaid}
+            onChange={(value) => change({ slope: value })}
           />
           <div className={styles.fields}>
             <Choose
@@ -120,11 +126,23 @@ export default function StoppingPage() {
           </div>
         </div>
       </div>
-      <Seeing mps={speed * mps} words={words} ofUnit={mps} unitName={t(unit)} driver={driver} surface={surface} />
+      <Seeing mps={speed * mps} words={words} far={far} ofUnit={mps} unitName={t(unit)} driver={driver} road={road} />
       <p className="muted">{t('source')}</p>
       <p className="muted">{t('caution')}</p>
     </Page>
   );
+}
+
+/** A distance in metres, and in feet where speeds are in miles an hour. */
+function inUnits(unit: Unit, amount: (metresPerUnit: number) => number): string {
+  const metres = amount(1);
+  return unit === 'mph' ? t('inBoth', { metres, feet: amount(metresPerFoot) }) : t('inMetres', { metres });
+}
+
+/** The parts of a stop in whole units, whose sum is the total beside them. */
+function partsOf(stop: Stop, unit: Unit) {
+  const part = (key: keyof ReturnType<typeof inWhole>) => inUnits(unit, (of) => inWhole(stop, of)[key]);
+  return { total: part('total'), thinking: part('thinking'), clutch: part('clutch'), braking: part('braking') };
 }
 
 interface AmountProps {

@@ -1,11 +1,13 @@
-import { mpsPerMph, stoppingDistance } from '@jasperwren/motion/stopping/stopping';
+import { dryAndLevel } from '@jasperwren/motion/stopping/road';
+import { stoppingDistance } from '@jasperwren/motion/stopping/stopping';
+import { mpsPerMph } from '@jasperwren/motion/stopping/units';
 import { tokens } from '../../base/tokens';
 import { stoppingFigure } from './stopping-figure';
 
 const driver = { reactionS: 0.67, clutchFirstS: 0 };
 const figure = (speed: number, clutchFirstS = 0) =>
   stoppingFigure(
-    { speed, unit: 'mph', mps: mpsPerMph, driver: { ...driver, clutchFirstS }, surface: 'dry' },
+    { speed, unit: 'mph', mps: mpsPerMph, driver: { ...driver, clutchFirstS }, road: dryAndLevel },
     tokens.day,
   );
 
@@ -21,7 +23,7 @@ it('shows the speed that is asked about among the others, and the same figures a
     '60 mph',
     '70 mph',
   ]);
-  const { totalM } = stoppingDistance(37 * mpsPerMph, driver);
+  const { totalM } = stoppingDistance(37 * mpsPerMph, driver)!;
   expect(figures.rows[3]!.at(-1)).toBe(totalM.toFixed(1));
   expect(data).toHaveLength(2);
 });

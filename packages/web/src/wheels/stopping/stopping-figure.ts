@@ -1,4 +1,5 @@
-import { stoppingDistance, type Driver, type Surface } from '@jasperwren/motion/stopping/stopping';
+import type { Road } from '@jasperwren/motion/stopping/road';
+import { inWhole, stoppingDistance, type Driver } from '@jasperwren/motion/stopping/stopping';
 import { t } from '@jasperwren/words/stopping';
 import type { Data, Layout } from 'plotly.js';
 
@@ -11,16 +12,21 @@ interface Asked {
   /** m/s of one of the unit. */
   readonly mps: number;
   readonly driver: Driver;
-  readonly surface: Surface;
+  readonly road: Road;
 }
 
 const speeds = (unit: Asked['unit']): readonly number[] =>
   Array.from({ length: 7 }, (_, i) => (unit === 'mph' ? 10 + i * 10 : 20 + i * 20));
 
 /** Stopping distances by speed, in parts laid end to end; the speed that is asked about among them. */
-export function stoppingFigure({ speed, unit, mps, driver, surface }: Asked, colours: Colours) {
-  const shown = [...new Set([...speeds(unit), speed])].sort((a, b) => a - b);
-  const stops = shown.map((one) => stoppingDistance(one * mps, driver, surface));
+export function stoppingFigure({ speed, unit, mps, driver, road }: Asked, colours: Colours) {
+  const asked = [...new Set([...speeds(unit), speed])].sort((a, b) => a - b);
+  const known = asked.flatMap((one) => {
+    const stop = stoppingDistance(one * mps, driver, road);
+    return stop ? [{ one, stop }] : [];
+  });
+  const shown = known.map(({ one }) => one);
+  const stops = known.map(({ stop }) => stop);
   const names = shown.map((one) => t('speedIn', { speed: one, unit: t(unit) }));
   const bar = (name: 'thinking' | 'clutch' | 'braking', color: string, metres: readonly number[]): Data => ({
     type: 'bar',
@@ -60,10 +66,10 @@ export function stoppingFigure({ speed, unit, mps, driver, surface }: Asked, col
     yaxis: { autorange: 'reversed', type: 'category' },
     showlegend: true,
     legend: { orientation: 'h', x: 0, y: 1.02, yanchor: 'bottom', traceorder: 'normal' },
-    annotations: stops.map(({ totalM }, i) => ({
-      x: totalM,
+    annotations: stops.map((stop, i) => ({
+      x: stop.totalM,
       y: names[i]!,
-      text: `${totalM.toFixed(0)} m`,
+      text: `${inWhole(stop, 1).total} m`,
       showarrow: false,
       xanchor: 'left' as const,
       xshift: 6,
