@@ -20,6 +20,7 @@ import {
   ruleSentence,
   stepSentence,
   thingName,
+  toleranceWords,
 } from '@jasperwren/words/motion-sentences';
 import { exitCodes, printJson, printLines, UsageError, type Io } from './io';
 
@@ -108,12 +109,12 @@ function setout({ layout }: Spec, { svg, dxf, json }: Values, io: Io): number {
     else if (!out) io.out(t('nothingToSet'));
     else {
       const { base, points } = out;
-      io.out(t('baseLine', { from: base.from, to: base.to, length: base.lengthM.toFixed(2) }));
+      io.out(t('baseLine', { from: base.from, to: base.to, length: t('m', { value: base.lengthM.toFixed(2) }) }));
       for (const { id, alongM, offM, toFirstM, toSecondM } of points)
         io.out(
           `  ${id}: ${alongM.toFixed(2)} m, ${offM.toFixed(2)} m; ${base.from} ${toFirstM.toFixed(2)} m, ${base.to} ${toSecondM.toFixed(2)} m`,
         );
-      io.out(t('tolerance'));
+      io.out(toleranceWords(out));
     }
   }
   return exitCodes.pass;

@@ -2,6 +2,7 @@ import { exerciseCodes, layOut } from '@jasperwren/motion/layout/exercises';
 import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
 import {
+  feetAndInches,
   edgeName,
   mirrorShows,
   neededSentence,
@@ -85,3 +86,12 @@ it('names the edges of the usual grounds, and leaves names of the school alone',
     for (const { id } of layOut({ code, side: 'left', space: {} }, vehicleClasses.car).edges)
       expect(edgeName(id)).not.toBe(id);
 });
+
+// A foot is 0.3048 m.
+it.each([
+  [0.3048, '1 ft 0 in'],
+  [2.5, '8 ft 2½ in'],
+  [0.15, '0 ft 6 in'],
+  [0.01, '0 ft ½ in'],
+  [1.2192 - 0.001, '4 ft 0 in'],
+])('reads %s m off a tape in feet and inches', (metres, words) => expect(feetAndInches(metres)).toBe(words));

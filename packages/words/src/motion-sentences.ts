@@ -11,11 +11,37 @@ import type { KeptKind } from '@jasperwren/motion/read-spec';
 import type { Followed, Helps, RuleFeature } from '@jasperwren/motion/sight/rule-of-thumb';
 import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
 import type { VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
+import { metresPerFoot } from '@jasperwren/motion/stopping/units';
+import { tapeM, tapesFor, toleranceFor, type SetOut } from '@jasperwren/motion/set-out/set-out';
 import type { AnyMeasure } from '@jasperwren/motion/vehicle/measures';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
 import { capital, joinWords } from './lists';
 import { t } from './motion';
+
+/** A length in feet and inches, to a quarter of an inch, as a tape is read. */
+export function feetAndInches(metres: number): string {
+  const quarters = Math.round(Math.abs(metres) / (metresPerFoot / 48));
+  const feet = Math.floor(quarters / 48);
+  const inches = (quarters % 48) / 4;
+  const whole = Math.floor(inches);
+  const part = ['', '¼', '½', '¾'][Math.round((inches - whole) * 4)]!;
+  return t('feetInches', { feet, inches: part && whole === 0 ? part : `${whole}${part}` });
+}
+
+/** What the longest distance can be measured to, and how, where it is longer than a tape. */
+export function toleranceWords({ parts }: SetOut): string {
+  const cm = (metres: number) => Math.ceil(metres * 100 - 1e-9);
+  const longest = parts.tapeM;
+  const words = t('tolerance', {
+    near: cm(toleranceFor(0)),
+    longest: longest.toFixed(1),
+    far: cm(toleranceFor(longest)),
+    diagonal: cm(1.5 * toleranceFor(longest)),
+  });
+  const times = tapesFor(longest);
+  return times === 1 ? words : `${words} ${t('tapeLaid', { tape: tapeM, times })}`;
+}
 
 export const movementsWords = (count: number): string => t('movements', { count });
 export const vehicleName = (kind: VehicleKind): string => t(kind);

@@ -62,7 +62,7 @@ export function bayLayout(
     start,
     goal: { kind: 'poses', poses: [goal], bay: { mouth, widthM: bayM, depthM } },
     area: { left: -reach, right: reach, bottom: -depthM - 0.5, top: aisleM },
-    markers: cornerMarkers(corners, how === 'dock' ? 'pole' : 'cone', half),
+    markers: cornerMarkers(mouth, corners, how === 'dock' ? 'pole' : 'cone'),
     edges: [
       ...(how === 'dock' ? [] : neighbourLines(bayM, depthM)),
       ...polyline('left-line', 'line', [corners[0]!, corners[3]!]),
@@ -99,7 +99,7 @@ export function angleBayLayout(vehicle: Vehicle, { bayM, depthM, aisleM }: BaySp
       bay: { mouth, widthM: bayM, depthM },
     },
     area: { left: -reach, right: reach, bottom: Math.min(far(half).y, far(-half).y) - 0.5, top: aisleM },
-    markers: cornerMarkers(corners, 'cone', half),
+    markers: cornerMarkers(mouth, corners, 'cone'),
     edges: [
       ...polyline('left-line', 'line', [corners[0], corners[1]]),
       ...polyline('right-line', 'line', [corners[3], corners[2]]),
@@ -112,14 +112,22 @@ export function angleBayLayout(vehicle: Vehicle, { bayM, depthM, aisleM }: BaySp
   };
 }
 
-/** A marker just outside each corner of a bay, so that its foot does not stand in it. */
-function cornerMarkers(corners: readonly Point[], kind: Marker['kind'], half: number): readonly Marker[] {
-  const middle = {
-    x: corners.reduce((sum, { x }) => sum + x, 0) / corners.length,
-    y: corners.reduce((sum, { y }) => sum + y, 0) / corners.length,
-  };
-  const out = 0.15 / half;
-  return corners.map(({ x, y }, i) => ({ id: 'ABCD'[i]!, kind, x: x + (x - middle.x) * out, y }));
+/** Metres from the middle of a cone or pole to the line that it marks: its foot does not stand in the bay. */
+const outsideM = 0.15;
+
+/**
+ * A marker just outside each corner of a bay, off its sides by the same whatever their angle: at the aisle along it, at the
+ * end square to them.
+ * @param corners two of one side and two of the other, those at the aisle first and last or first and second
+ */
+function cornerMarkers(mouth: Pose, corners: readonly Point[], kind: Marker['kind']): readonly Marker[] {
+  const [sin, cos] = [Math.sin(mouth.heading), Math.cos(mouth.heading)];
+  return corners.map((corner, i) => {
+    const left = (corner.y - mouth.y) * cos - (corner.x - mouth.x) * sin > 0 ? outsideM : -outsideM;
+    const atAisle = Math.abs(corner.y - mouth.y) < 1e-9;
+    const [dx, dy] = atAisle ? [left / -sin, 0] : [-left * sin, left * cos];
+    return { id: 'ABCD'[i]!, kind, x: corner.x + dx, y: corner.y + dy };
+  });
 }
 
 function neighbourLines(bayM: number, depthM: number): readonly Edge[] {

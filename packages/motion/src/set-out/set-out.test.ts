@@ -1,10 +1,11 @@
 import DxfParser from 'dxf-parser';
 import { distance } from '../geometry';
 import { exerciseCodes, layOut } from '../layout/exercises';
+import { markerRadiusM } from '../layout/layout';
 import { vehicleClasses } from '../vehicle/classes';
 import { layoutToDxf } from './dxf';
 import { barFor, drawingMm, edgeMm, scaleFor } from './scale';
-import { fits, setOut } from './set-out';
+import { fits, setOut, tapesFor, toleranceFor } from './set-out';
 import { layoutToSvg } from './svg';
 
 const car = vehicleClasses.car;
@@ -35,10 +36,45 @@ it('sets a bay out along its mouth or its end, the diagonals of the rectangle eq
   const { base, points } = setOut(layout)!;
   const at = (id: string) => layout.markers.find((marker) => marker.id === id)!;
   expect(distance(at('A'), at('C'))).toBeCloseTo(distance(at('B'), at('D')), 9);
-  // A long side of the bay, not a diagonal of it.
-  expect([base.from, base.to]).toEqual(['A', 'D']);
+  // A long side of the bay, not a diagonal of it: the line itself, and not the poles 15 cm beside it.
+  expect([base.from, base.to]).toEqual(['p1', 'p2']);
   expect(base.lengthM).toBeCloseTo(5.1, 9);
-  expect(points.filter(({ kind }) => kind === 'pole').map(({ id }) => id)).toEqual(['B', 'C']);
+  const poles = points.filter(({ kind }) => kind === 'pole');
+  expect(poles.map(({ id }) => id)).toEqual(['B', 'C', 'D', 'A']);
+  expect(poles.map(({ offM }) => Math.abs(offM).toFixed(2))).toEqual(['3.05', '3.05', '0.15', '0.15']);
+});
+
+it.each(['left', 'right'] as const)(
+  'sets an angle bay on the %s out from a side of its own, at its true width',
+  (side) => {
+    const layout = layOut({ code: 'angle-bay', side, space: {} }, car);
+    const bay = layout.goal.kind === 'poses' ? layout.goal.bay! : undefined!;
+    const { base, points } = setOut(layout)!;
+    expect([base.from, base.to].every((id) => id.startsWith('p'))).toBe(true);
+    // The other side of the bay is chalked at its width; the cones of that side stand 15 cm outside it.
+    const off = (kind: string) =>
+      points.filter((one) => one.kind === kind).map(({ offM }) => Math.abs(offM).toFixed(2));
+    expect(off('chalk')).toEqual([bay.widthM.toFixed(2), bay.widthM.toFixed(2)]);
+    expect(off('cone').sort()).toEqual([
+      '0.15',
+      '0.15',
+      (bay.widthM + 0.15).toFixed(2),
+      (bay.widthM + 0.15).toFixed(2),
+    ]);
+    // No foot of a cone stands in the bay.
+    for (const { x, y } of layout.markers) {
+      const [dx, dy] = [x - bay.mouth.x, y - bay.mouth.y];
+      const across = dy * Math.cos(bay.mouth.heading) - dx * Math.sin(bay.mouth.heading);
+      expect(Math.abs(across)).toBeGreaterThan(bay.widthM / 2 + markerRadiusM.cone);
+    }
+  },
+);
+
+it('says what a distance can be measured to by hand: less well the longer it is, and the oftener the tape is laid', () => {
+  expect(toleranceFor(5)).toBeCloseTo(0.02, 9);
+  expect(toleranceFor(30)).toBeCloseTo(0.03, 9);
+  expect(tapesFor(66)).toBe(3);
+  expect(toleranceFor(66)).toBeCloseTo(0.02 + 0.046 + 0.02, 9);
 });
 
 it('has nothing to set out on a road between kerbs', () => {

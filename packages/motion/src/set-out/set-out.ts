@@ -37,22 +37,34 @@ export interface Parts {
   readonly tapeM: number;
 }
 
-/** Each measure may be out by so many metres; a diagonal that is out by more says that a corner is not square. */
-export const toleranceM = 0.02;
-export const diagonalToleranceM = 0.03;
+/** The tape that a school has, in metres; house default. */
+export const tapeM = 30;
+
+/**
+ * What a distance can be measured to on the ground by hand, in metres: 2 cm, a millimetre more for each metre beyond 20, and
+ * 1 cm for each time that the tape is laid anew; house default.
+ */
+export const toleranceFor = (metres: number): number =>
+  0.02 + 0.001 * Math.max(0, metres - 20) + 0.01 * (tapesFor(metres) - 1);
+
+/** How often the tape is laid for a distance. */
+export const tapesFor = (metres: number): number => Math.max(1, Math.ceil(metres / tapeM - 1e-9));
 
 export interface Named extends Point {
   readonly id: string;
   readonly kind: SetPoint['kind'];
 }
 
-/** The markers of a layout, and the ends of its edges where no marker stands; those are chalked, p1 and so on. */
+/**
+ * The markers of a layout, and the ends of its edges but where a marker stands on one; those are chalked, p1 and so on. A
+ * marker beside the end of a line is not that end: both are set.
+ */
 export function pointsOf({ markers, edges, area }: Layout): readonly Named[] {
   const points: Named[] = [...markers];
   const inside = ({ x, y }: Point) => x > area.left && x < area.right && y >= area.bottom && y <= area.top;
   for (const { from, to } of edges)
     for (const end of [from, to])
-      if (inside(end) && points.every((known) => distance(known, end) > 0.3))
+      if (inside(end) && points.every((known) => distance(known, end) > 0.01))
         points.push({ ...end, id: `p${points.length - markers.length + 1}`, kind: 'chalk' });
   return points;
 }
@@ -76,34 +88,35 @@ function baseOf(all: readonly Named[]): readonly [Named, Named] {
   return best!.ends;
 }
 
-/** Sine of the angle up to which two lines count as parallel. */
+/** Sine of the angle up to which two lines count as parallel, and metres from a marker to the line it stands beside. */
 const parallel = 0.01;
+const besideM = 0.3;
 
 /**
- * The longest painted line, by the points at its ends, where the base line of the markers runs along nothing that is there:
- * an area is set out from its edge.
+ * The painted line that the base line of the markers stands beside, by the points at its ends: cones stand off their line, and
+ * a tape lies on it. Where the markers run along nothing that is there, the longest line: an area is set out from its edge.
  */
 function baseAlong(
   { edges }: Layout,
   points: readonly Named[],
   base: readonly [Named, Named],
 ): readonly [Named, Named] {
-  const way = ({ x, y }: Point, to: Point) => ({ x: to.x - x, y: to.y - y });
-  const own = way(...base);
-  const runsAlong = edges.some(({ from, to }) => {
-    const edge = way(from, to);
-    return Math.abs(own.x * edge.y - own.y * edge.x) < parallel * Math.hypot(own.x, own.y) * Math.hypot(edge.x, edge.y);
-  });
-  if (runsAlong) return base;
+  const own = { x: base[1].x - base[0].x, y: base[1].y - base[0].y };
+  const length = Math.hypot(own.x, own.y);
+  const off = ({ x, y }: Point) => Math.abs(own.x * (y - base[0].y) - own.y * (x - base[0].x)) / length;
+  const isAlong = ({ from, to }: Layout['edges'][number]) =>
+    Math.abs(own.x * (to.y - from.y) - own.y * (to.x - from.x)) < parallel * length * distance(from, to);
   const at = (end: Point) => points.find((point) => distance(point, end) < 0.01);
-  const lines = edges
-    .filter(({ kind }) => kind === 'line')
-    .sort((a, b) => distance(b.from, b.to) - distance(a.from, a.to))
-    .flatMap(({ from, to }) => {
-      const [first, second] = [at(from), at(to)];
-      return first && second ? [[first, second] as const] : [];
-    });
-  return lines[0] ?? base;
+  const ends = (wanted: (edge: Layout['edges'][number]) => boolean) =>
+    edges
+      .filter((edge) => edge.kind === 'line' && wanted(edge))
+      .sort((a, b) => distance(b.from, b.to) - distance(a.from, a.to))
+      .flatMap(({ from, to }) => {
+        const [first, second] = [at(from), at(to)];
+        return first && second ? [[first, second] as const] : [];
+      })[0];
+  const beside = ends((edge) => isAlong(edge) && off(edge.from) < besideM && off(edge.to) < besideM);
+  return beside ?? (edges.some(isAlong) ? base : (ends(() => true) ?? base));
 }
 
 /** Whether of two ranks the first number that differs is higher in the first; a millimetre is no difference. */

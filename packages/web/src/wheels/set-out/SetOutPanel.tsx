@@ -5,10 +5,11 @@ import { layoutToSvg } from '@jasperwren/motion/set-out/svg';
 import { barFor, scaleFor } from '@jasperwren/motion/set-out/scale';
 import { capital, joinWords } from '@jasperwren/words/lists';
 import { t } from '@jasperwren/words/motion';
-import { groundTitle } from '@jasperwren/words/motion-sentences';
+import { feetAndInches, groundTitle, toleranceWords } from '@jasperwren/words/motion-sentences';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
+import { Choose } from '../../ui/Choose';
 import { offerFile } from '../../ui/offer-file';
 import styles from '../wheels.module.css';
 
@@ -25,7 +26,11 @@ interface Props {
   readonly side: Side | undefined;
 }
 
-const metres = (value: number) => value.toFixed(2);
+type Units = 'metres' | 'feet';
+
+/** A distance as it is read off a tape: to a centimetre, or to a quarter of an inch. */
+const taped = (units: Units, metres: number): string =>
+  units === 'metres' ? t('m', { value: metres.toFixed(2) }) : feetAndInches(metres);
 
 /** How to set an exercise out with one tape: to scale, with offsets, diagonals and what to bring; a page to print. */
 export default function SetOutPanel({ layout, name, side }: Props) {
@@ -33,6 +38,7 @@ export default function SetOutPanel({ layout, name, side }: Props) {
   const drawing = useMemo(() => `data:image/svg+xml,${encodeURIComponent(layoutToSvg(layout))}`, [layout]);
   const scale = scaleFor(layout.area);
   const file = fileName(name);
+  const [units, setUnits] = useState<Units>('metres');
   if (!out) return <p>{t('nothingToSet')}</p>;
   const { base, points } = out;
   return (
@@ -44,11 +50,23 @@ export default function SetOutPanel({ layout, name, side }: Props) {
         <p className="muted">{t('checkScale', { metres: barFor(scale), mm: (barFor(scale) * 1000) / scale })}</p>
       </div>
       <section>
-        <p>{t('baseLine', { from: base.from, to: base.to, length: metres(base.lengthM) })}</p>
+        <p>{t('baseLine', { from: base.from, to: base.to, length: taped(units, base.lengthM) })}</p>
+        <div className={styles.fields}>
+          <Choose
+            label={t('tapeReads')}
+            value={units}
+            options={[
+              ['metres', t('inMetres')],
+              ['feet', t('inFeet')],
+            ]}
+            onChoose={setUnits}
+          />
+        </div>
         <table className={styles.table}>
           <thead>
             <tr>
               <th scope="col">{t('point')}</th>
+              <th scope="col">{t('pointKind')}</th>
               <th scope="col">{t('alongBase')}</th>
               <th scope="col">{t('off')}</th>
               <th scope="col">{t('diagonalTo', { id: base.from })}</th>
@@ -56,18 +74,19 @@ export default function SetOutPanel({ layout, name, side }: Props) {
             </tr>
           </thead>
           <tbody>
-            {points.map(({ id, alongM, offM, toFirstM, toSecondM }) => (
+            {points.map(({ id, kind, alongM, offM, toFirstM, toSecondM }) => (
               <tr key={id}>
                 <th scope="row">{id}</th>
-                <td>{t('m', { value: metres(alongM) })}</td>
-                <td>{offWords(offM)}</td>
-                <td>{t('m', { value: metres(toFirstM) })}</td>
-                <td>{t('m', { value: metres(toSecondM) })}</td>
+                <td>{t(kindNames[kind])}</td>
+                <td>{taped(units, alongM)}</td>
+                <td>{offWords(units, offM)}</td>
+                <td>{taped(units, toFirstM)}</td>
+                <td>{taped(units, toSecondM)}</td>
               </tr>
             ))}
           </tbody>
         </table>
-        <p>{t('tolerance')}</p>
+        <p>{toleranceWords(out)}</p>
         <h2>{t('parts')}</h2>
         <p>{partsWords(out)}</p>
         <Ground out={out} />
@@ -101,9 +120,11 @@ export default function SetOutPanel({ layout, name, side }: Props) {
   );
 }
 
-function offWords(offM: number): string {
+const kindNames = { cone: 'kindCone', pole: 'kindPole', chalk: 'kindLineEnd' } as const;
+
+function offWords(units: Units, offM: number): string {
   if (Math.abs(offM) < 0.005) return t('offNone');
-  return t(offM > 0 ? 'offLeft' : 'offRight', { value: metres(Math.abs(offM)) });
+  return t(offM > 0 ? 'offLeft' : 'offRight', { value: taped(units, Math.abs(offM)) });
 }
 
 function partsWords({ parts }: SetOut): string {
