@@ -7,6 +7,7 @@ import type { MovementsAt, Needed } from '@jasperwren/motion/planner/plan-exerci
 import type { Step } from '@jasperwren/motion/moves/steps';
 import { wheelOf } from '@jasperwren/motion/moves/bench';
 import type { LinedUp } from '@jasperwren/motion/sight/lines-up';
+import type { OffPlace } from '@jasperwren/motion/sight/in-place';
 import type { KeptKind } from '@jasperwren/motion/read-spec';
 import type { Followed, Helps, RuleFeature } from '@jasperwren/motion/sight/rule-of-thumb';
 import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
@@ -191,8 +192,17 @@ export function ruleSentence(followed: Followed): string {
     case 'never':
       return t('ruleNever', { part: followed.part + 1 });
     default:
-      return t('ruleOutside');
+      return t('ruleOutside', { off: offWords(followed.off) });
   }
+}
+
+const sideWords = { left: t('overLeft'), right: t('overRight'), end: t('overEnd'), mouth: t('overMouth') } as const;
+
+/** By how much a vehicle does not stand where it should; never said as nothing. */
+function offWords(off: OffPlace): string {
+  if (off.kind === 'turned') return t('offTurned', { degrees: Math.ceil(off.degrees) });
+  if (off.kind === 'elsewhere') return t('offElsewhere', { metres: off.metres.toFixed(1) });
+  return t('offSide', { cm: Math.max(1, Math.round(off.metres * 100)), side: sideWords[off.kind] });
 }
 
 /** With what a rule that fails would work. */

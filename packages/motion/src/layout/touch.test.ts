@@ -4,7 +4,8 @@ import { distanceBetween, isInside, placed, seenFrom, type Polygon } from '../ge
 import { roll, standing } from '../moves/roll';
 import { vehicleClasses } from '../vehicle/classes';
 import { layOut } from './exercises';
-import { checkWay, leastGap, nearest } from './touch';
+import { polyline } from './layout';
+import { checkWay, leastGap, nearest, touchesAlong, touchOf } from './touch';
 import { driveSteps } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
 
@@ -129,4 +130,29 @@ it('lays an exercise out the same on both sides, mirrored', () => {
 it('refuses ground that cannot be', () => {
   expect(() => layOut({ code: 'bay-reverse', side: 'right', space: { bayM: 1 } }, car)).toThrow(RangeError);
   expect(() => layOut({ code: 'bay-reverse', side: 'right', space: { bayM: Number.NaN } }, car)).toThrow(RangeError);
+});
+
+it('finds what is touched along a way by looking only where something can have been met', () => {
+  const vehicles = [car, vehicleClasses['car-with-trailer']];
+  const step = fc.record({
+    steerDeg: fc.double({ min: -30, max: 30, noNaN: true }),
+    distanceM: fc.double({ min: -6, max: 6, noNaN: true }),
+  });
+  const cone = fc.record({
+    x: fc.double({ min: -12, max: 12, noNaN: true }),
+    y: fc.double({ min: -6, max: 6, noNaN: true }),
+  });
+  fc.assert(
+    fc.property(fc.constantFrom(...vehicles), fc.array(step, { maxLength: 3 }), cone, (vehicle, steps, { x, y }) => {
+      const ground = {
+        markers: [{ id: 'A', kind: 'cone' as const, x, y }],
+        edges: polyline('wall', 'wall', [
+          { x: x + 4, y: -20 },
+          { x: x + 9, y: 20 },
+        ]),
+      };
+      const way = driveSteps(vehicle, standing({ x: 0, y: 0, heading: 0 }), steps, 0.01);
+      expect(touchesAlong(vehicle, ground, way)).toBe(way.some(touchOf(vehicle, ground)));
+    }),
+  );
 });

@@ -2,7 +2,8 @@ import { apartAtLeast, areaAround, areaAroundAll, distanceBetween, type Area, ty
 import type { Moment } from '../moves/steps';
 import type { Placed } from '../moves/roll';
 import { bodyOf, tyresOf, type Part, type PartName } from '../vehicle/parts';
-import type { Vehicle } from '../vehicle/vehicle';
+import { leastRadius } from '../vehicle/turning';
+import { frontOf, type Vehicle } from '../vehicle/vehicle';
 import { groundOf, markerRadiusM, type Edge, type Layout, type Marker } from './layout';
 
 /** A part of the vehicle and something of the layout, and how far they are from one another. */
@@ -137,6 +138,47 @@ export function touchOf(vehicle: Vehicle, layout: Touchable): (placed: Placed) =
     );
     return touches;
   };
+}
+
+/**
+ * Whether a vehicle touches anything along a way, told from moments close together without looking at each: after a moment
+ * that is clear, nothing is met before the furthest point of the vehicle can have covered the gap.
+ * @param moments so close that nothing is passed between two of them
+ */
+export function touchesAlong(vehicle: Vehicle, layout: Touchable, moments: Iterable<Moment>): boolean {
+  const things = thingsOf(layout);
+  const swing = swingOf(vehicle);
+  let clearTo = -Infinity;
+  for (const moment of moments) {
+    if (moment.wayM < clearTo) continue;
+    let gap = lookedForM;
+    eachNear(
+      vehicle,
+      moment,
+      things,
+      () => gap,
+      ({ gapM }) => {
+        gap = Math.min(gap, gapM);
+      },
+    );
+    if (gap === 0) return true;
+    clearTo = moment.wayM + gap / swing;
+  }
+  return false;
+}
+
+/** No gap beyond this is measured, in metres. */
+const lookedForM = 1;
+
+/** Metres that the fastest point of a vehicle goes, at most, for each metre of its rear axle. */
+function swingOf(vehicle: Vehicle): number {
+  const turn = 1 / leastRadius(vehicle);
+  const reach = Math.hypot(Math.max(frontOf(vehicle), vehicle.rearOverhangM), vehicle.mirrorWidthM / 2);
+  const own = 1 + reach * turn;
+  const { trailer } = vehicle;
+  if (!trailer) return own;
+  const behind = Math.hypot(Math.max(trailer.bodyAheadM, trailer.bodyBehindM) + trailer.drawbarM, trailer.widthM / 2);
+  return Math.max(own, own * (1 + behind / trailer.drawbarM));
 }
 
 /** The one of them with the least gap. */

@@ -4,7 +4,8 @@ import { standing } from '../moves/roll';
 import { driveSteps } from '../moves/steps';
 import { leastRadius } from '../vehicle/turning';
 import { vehicleClasses } from '../vehicle/classes';
-import { followRule, isInPlace, mirroredRule, thingsOf, whatHelps, type Rule } from './rule-of-thumb';
+import { offPlace } from './in-place';
+import { followRule, mirroredRule, thingsOf, whatHelps, type Rule } from './rule-of-thumb';
 
 const { car, van } = vehicleClasses;
 const bay = layOut({ code: 'bay-reverse', side: 'right', space: { bayM: 2.8, aisleM: 8, depthM: 6 } }, van);
@@ -27,7 +28,7 @@ it('follows a rule to the letter: it ends in the bay of the car that it was made
   const end = driveSteps(car, standing(yard.start), followed.steps).at(-1)!;
   // The axle stands where the circle put it: in the middle of the bay.
   expect(end.pose.x).toBeCloseTo(0, 1);
-  expect(isInPlace(car, end, yard)).toBe(true);
+  expect(offPlace(car, end, yard)).toBeUndefined();
   expect(whatHelps(car, yard, rule)).toBeUndefined();
 });
 

@@ -1,18 +1,10 @@
-import {
-  distanceBetween,
-  isInside,
-  placed as placedAt,
-  seenFrom,
-  wrapAngle,
-  type Point,
-  type Polygon,
-} from '../geometry';
-import type { Goal, Layout } from '../layout/layout';
+import { seenFrom, wrapAngle, type Point } from '../geometry';
+import type { Layout } from '../layout/layout';
 import { checkWay, leastGap, type Near, type Touch } from '../layout/touch';
 import { roll, standing, type Placed } from '../moves/roll';
 import { driveSteps, type Step } from '../moves/steps';
-import { bodyOf } from '../vehicle/parts';
 import type { Vehicle } from '../vehicle/vehicle';
+import { headingOf, offPlace, type OffPlace } from './in-place';
 import { aheadOfPart, levelFeatures } from './lines-up';
 
 /** What a rule may call level with something: what the driver sees, and what stands outside the driver's sight. */
@@ -46,7 +38,9 @@ export type Followed = {
   /** The closest that anything came; undefined where there is nothing to touch. */
   readonly closest: Near | undefined;
 } & (
-  | { readonly outcome: 'works' | 'outside' }
+  | { readonly outcome: 'works' }
+  /** Nothing was touched, and it does not stand where it should. */
+  | { readonly outcome: 'outside'; readonly off: OffPlace }
   /** A part, by its place from 0, in which something was touched, and where on the whole way. */
   | { readonly outcome: 'touches'; readonly part: number; readonly touch: Touch }
   /** A part that never ended. */
@@ -56,8 +50,6 @@ export type Followed = {
 const everyM = 0.02;
 /** No part of a rule is followed further than this, in metres. */
 const furthestM = 30;
-/** How far off the direction a vehicle may stand in the end, in radians, and off its place where no bay says it, in metres. */
-const [offRadians, offM] = [(3 * Math.PI) / 180, 0.4] as const;
 
 function level(vehicle: Vehicle, placed: Placed, feature: RuleFeature, at: Point): number {
   switch (feature) {
@@ -80,8 +72,6 @@ export const thingsOf = ({ markers, edges }: Pick<Layout, 'markers' | 'edges'>):
 
 const placeOf = ({ markers, edges }: Pick<Layout, 'markers' | 'edges'>, thing: string): Point | undefined =>
   markers.find(({ id }) => id === thing) ?? edges.find(({ id, kind }) => kind === 'wall' && id === thing)?.from;
-
-const headingOf = (goal: Goal): number => (goal.kind === 'heading' ? goal.heading : goal.poses[0]!.heading);
 
 /** What a part of a rule watches: it ends where this changes its sign. Undefined where the layout has no such thing. */
 function watched(vehicle: Vehicle, layout: Layout, until: Until): ((at: Placed) => number) | undefined {
@@ -121,23 +111,6 @@ function lengthOfPart(vehicle: Vehicle, layout: Layout, from: Placed, { back, un
   return undefined;
 }
 
-/** Whether a vehicle stands where an exercise should end. */
-export function isInPlace(vehicle: Vehicle, { pose, ...rest }: Placed, { goal }: Pick<Layout, 'goal'>): boolean {
-  if (Math.abs(wrapAngle(pose.heading - headingOf(goal))) > offRadians) return false;
-  if (goal.kind === 'heading') return true;
-  if (!goal.bay) return goal.poses.some((one) => distanceBetween([one], [pose]) < offM);
-  const { mouth, widthM, depthM } = goal.bay;
-  const bay: Polygon = [
-    { x: -0.05, y: widthM / 2 },
-    { x: depthM, y: widthM / 2 },
-    { x: depthM, y: -widthM / 2 },
-    { x: -0.05, y: -widthM / 2 },
-  ].map((corner) => placedAt(mouth, corner));
-  return bodyOf(vehicle, { pose, ...rest })
-    .filter(({ name }) => name === 'body')
-    .every(({ outline }) => outline.every((corner) => isInside(bay, corner)));
-}
-
 /** Follows a rule of thumb to the letter, the wheel turned standing, and says what becomes of it. */
 export function followRule(vehicle: Vehicle, layout: Layout, rule: Rule): Followed {
   const steps: Step[] = [];
@@ -162,7 +135,8 @@ export function followRule(vehicle: Vehicle, layout: Layout, rule: Rule): Follow
     at = way.at(-1)!;
     wayM += Math.abs(step.distanceM);
   }
-  return { outcome: isInPlace(vehicle, at, layout) ? 'works' : 'outside', steps, closest };
+  const off = offPlace(vehicle, at, layout);
+  return off ? { outcome: 'outside', off, steps, closest } : { outcome: 'works', steps, closest };
 }
 
 /** A change of a rule, or of the vehicle, with which it works. */
@@ -188,7 +162,7 @@ export function whatHelps(vehicle: Vehicle, layout: Layout, rule: Rule): Helps |
   const works = (changed: Rule, of = vehicle) => {
     const { lengths: all, at } = ends(of, layout, changed);
     return (
-      all.length === changed.length && isInPlace(of, at, layout) && followRule(of, layout, changed).outcome === 'works'
+      all.length === changed.length && !offPlace(of, at, layout) && followRule(of, layout, changed).outcome === 'works'
     );
   };
   for (let by = laterStepM; by <= mostLaterM + 1e-9; by += laterStepM)

@@ -1,12 +1,13 @@
 import type { Layout } from '../layout/layout';
-import { touchOf } from '../layout/touch';
+import { touchesAlong } from '../layout/touch';
 import { standing, type Placed } from '../moves/roll';
 import { driveSteps, type Moment, type Step } from '../moves/steps';
 import type { Vehicle } from '../vehicle/vehicle';
 import { endedByAngle } from './by-angle';
+import { offPlace } from './in-place';
 import { linesUp, type LinedUp } from './lines-up';
 
-/** How much a step of a plan forgives before something is touched in it or after it. */
+/** How much a step of a plan forgives before something is touched in it or after it, or it ends outside. */
 export interface Forgives {
   /** Metres that it may be too short, and too long. */
   readonly shortM: number;
@@ -24,7 +25,8 @@ export interface Reference extends Forgives {
 /** No more than this is tried, and it is found out this finely: metres, and degrees of the front wheels. */
 export const [mostM, finestM] = [1, 0.01] as const;
 export const [mostDeg, finestDeg] = [10, 0.1] as const;
-const everyM = 0.05;
+/** Metres between two moments: nothing that is deeper than the half of it is passed by. */
+const everyM = 0.01;
 
 /** Where a vehicle is at the end of each step of a plan. */
 function endsOf(vehicle: Vehicle, layout: Layout, steps: readonly Step[]): readonly Moment[] {
@@ -38,7 +40,7 @@ export interface Slip {
   readonly leftDeg?: number;
 }
 
-/** Whether a plan touches nothing where one of its steps is longer by so many metres or steered otherwise. */
+/** Whether a plan touches nothing, and ends where it should, where one of its steps is longer by so many metres or steered otherwise. */
 export function isFreeWith(
   vehicle: Vehicle,
   layout: Layout,
@@ -53,8 +55,11 @@ export function isFreeWith(
     steerDeg: step.steerDeg + leftDeg,
     distanceM: Math.sign(step.distanceM) * (Math.abs(step.distanceM) + longerM),
   };
-  const touches = touchOf(vehicle, layout);
-  const isFree = (from: Placed, driven: readonly Step[]) => !driveSteps(vehicle, from, driven, everyM).some(touches);
+  const isFree = (from: Placed, driven: readonly Step[]) => {
+    // What ends outside is known without asking what is touched.
+    const end = driveSteps(vehicle, from, driven, Infinity).at(-1)!;
+    return !offPlace(vehicle, end, layout) && !touchesAlong(vehicle, layout, driveSteps(vehicle, from, driven, everyM));
+  };
   if (!vehicle.trailer) return isFree(start, [changed, ...after]);
   const end = driveSteps(vehicle, start, [changed], Infinity).at(-1)!;
   const planned = endsOf(vehicle, layout, steps).slice(index);
