@@ -82,8 +82,13 @@ test('a car is measured, its bay planned, driven by keys under two standards, an
   await choose(page, wheels('beside'), wheels('besideBefore'));
 
   await page.getByRole('link', { name: wheels('setOut') }).click();
-  await expect(page.getByText(/^Base line from A to D: 4\.70 m/)).toBeVisible();
-  await expect(page.getByRole('row', { name: /^C / })).toContainText('2.80 m left');
+  await expect(page.getByText(/^Base line from p\d to p\d: 4\.70 m/)).toBeVisible();
+  // The cone stands 15 cm outside the bay, whose other side is chalked at its width.
+  await expect(page.getByRole('row', { name: /^C cone/ })).toContainText('2.65 m left');
+  await expect(page.getByRole('row', { name: /^p\d line end/ }).filter({ hasText: '2.50 m left' })).toHaveCount(2);
+  await choose(page, wheels('tapeReads'), wheels('inFeet'));
+  await expect(page.getByRole('row', { name: /^C cone/ })).toContainText('8 ft 8¼ in left');
+  await choose(page, wheels('tapeReads'), wheels('inMetres'));
   await page.getByLabel(wheels('groundWidth'), { exact: true }).fill('5');
   await expect(page.getByText(/of width missing/)).toBeVisible();
   const download = page.waitForEvent('download');

@@ -1,5 +1,5 @@
 import type { EffectiveStandard, Item, SensorSign } from '../marking/standard';
-import type { Channel } from './sample';
+import { channelNames, type Channel, type SentSample } from './sample';
 
 /** What each sign is seen by: without any one of these channels it cannot be told. */
 const seenBy: Readonly<Record<SensorSign, readonly Channel[]>> = {
@@ -24,6 +24,10 @@ const seenBy: Readonly<Record<SensorSign, readonly Channel[]>> = {
   door: ['door', 'speed'],
   'leaving-order': ['door', 'engine', 'gear', 'parkingBrake'],
 };
+
+/** The channels that none of the samples of a run has a value of. */
+export const channelsMissing = (samples: readonly SentSample[]): readonly Channel[] =>
+  channelNames.filter((name) => samples.every((sample) => sample[name] === undefined || sample[name] === null));
 
 /** The items that the sensors of a standard tell of, and that cannot be seen without some channels. */
 export function unseenWithout(standard: EffectiveStandard, missing: readonly Channel[]): readonly Item[] {

@@ -1,8 +1,9 @@
 import { t } from '@jasperwren/words/desk';
 import { likelyItems } from '@jasperwren/core/marking/likely';
+import type { Drive } from '@jasperwren/core/drive/drive';
 import { latestMark } from '@jasperwren/core/drive/latest-mark';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
-import { lazy, memo, Suspense, useCallback, useEffect, useMemo } from 'react';
+import { lazy, memo, Suspense, useCallback, useEffect, useMemo, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { lazyOrNothing } from '../../base/lazy-or-nothing';
 import { useAppDispatch, useAppSelector } from '../../base/hooks';
@@ -70,8 +71,14 @@ const Desk = memo(function Desk({ meta }: Pick<OpenDrive, 'meta'>) {
     dispatch(deskOpened());
   }, [dispatch, meta.id, meta.learnerName]);
   const onCourse = useAppSelector((state) => meta.standard.course !== undefined && !state.desk.allFaults);
-  const shown = panel && <DeskPanelView panel={panel} meta={meta} drive={drive} verdict={verdict} actions={actions} />;
-  if (drive.phase === 'briefing') return <Briefing meta={meta} drive={drive} />;
+  const shown = panel && (
+    <DriveNow
+      driveId={meta.id}
+      show={(now) => <DeskPanelView panel={panel} meta={meta} drive={now} verdict={verdict} actions={actions} />}
+    />
+  );
+  if (drive.phase === 'briefing')
+    return <DriveNow driveId={meta.id} show={(now) => <Briefing meta={meta} drive={now} />} />;
   return (
     <main
       className={styles.desk}
@@ -121,3 +128,13 @@ const Desk = memo(function Desk({ meta }: Pick<OpenDrive, 'meta'>) {
     </main>
   );
 });
+
+interface DriveNowProps {
+  readonly driveId: string;
+  readonly show: (drive: Drive) => ReactNode;
+}
+
+/** What answers what is done in it follows the log at once. */
+function DriveNow({ driveId, show }: DriveNowProps) {
+  return show(useAppSelector((state) => folded(eventsOf(state, driveId))));
+}

@@ -2,8 +2,9 @@ import type { YardRunView } from '@jasperwren/contract/yard';
 import type { EffectiveStandard } from '@jasperwren/core/marking/standard';
 import type { JudgedRun } from '@jasperwren/core/yard/judge-run';
 import type { SentSample } from '@jasperwren/core/yard/sample';
+import { channelsMissing, unseenWithout } from '@jasperwren/core/yard/unseen';
 import { t } from '@jasperwren/words/yard-pages';
-import { foundSentence, leftOutSentence } from '@jasperwren/words/yard-runs';
+import { foundSentence, leftOutSentence, unseenSentence } from '@jasperwren/words/yard-runs';
 import { verdictSentence } from '@jasperwren/words/marking/verdict';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
@@ -98,7 +99,7 @@ function Result({ question, run, runs }: ResultProps) {
       <p role="status">
         <b>{verdictSentence(standard, judged.verdict)}</b>
       </p>
-      <Told judged={judged} />
+      <Told judged={judged} standard={standard} samples={samples} />
       <Section title={t('exercises')}>
         <CourseTable standard={standard} judged={judged} onFault={setFault} />
       </Section>
@@ -142,9 +143,20 @@ function WheelsLinks({ standard, run, samples }: WheelsLinksProps) {
   ));
 }
 
-/** Gaps, measurements and what was left out. */
-function Told({ judged: { findings, leftOut } }: { readonly judged: JudgedRun }) {
+interface ToldProps {
+  readonly judged: JudgedRun;
+  readonly standard: EffectiveStandard;
+  readonly samples: readonly SentSample[];
+}
+
+/** Gaps, measurements, what was left out, and the faults that the run has no values to see by. */
+function Told({ judged: { findings, leftOut }, standard, samples }: ToldProps) {
+  const unseen = useMemo(() => unseenSentence(unseenWithout(standard, channelsMissing(samples))), [standard, samples]);
   const sentences = [...findings.map(foundSentence), leftOutSentence(leftOut)].filter(Boolean);
-  if (sentences.length === 0) return null;
-  return <p className="muted">{sentences.join(' ')}</p>;
+  return (
+    <>
+      {unseen && <p>{unseen}</p>}
+      {sentences.length > 0 && <p className="muted">{sentences.join(' ')}</p>}
+    </>
+  );
 }
