@@ -4,6 +4,31 @@ import { t as readiness } from '@jasperwren/words/readiness';
 import { t as shell } from '@jasperwren/words/shell';
 import { expect, signInByForm, test } from './fixtures';
 import { startDemoServer } from './demo-server';
+import { password } from './server';
+
+test('an answer of before the sign-in that comes after it does not undo it', async ({ page, school }) => {
+  let letGo = (): void => undefined;
+  const gone = new Promise<void>((resolve) => {
+    letGo = resolve;
+  });
+  // The first question who is signed in is answered at once by the server, and arrives late.
+  let first = true;
+  await page.route('**/api/session', async (route) => {
+    if (route.request().method() !== 'GET' || !first) return route.continue();
+    first = false;
+    const answer = await route.fetch();
+    await gone;
+    return route.fulfill({ response: answer });
+  });
+  await page.goto('/sign-in');
+  await page.getByLabel(account('eMail')).fill(school.email);
+  await page.getByLabel(account('password')).fill(password);
+  const signedIn = page.waitForResponse((response) => response.request().method() === 'POST' && response.ok());
+  await page.getByRole('button', { name: account('signIn') }).click();
+  await signedIn;
+  letGo();
+  await expect(page.getByRole('navigation', { name: shell('main') })).toBeVisible();
+});
 
 test('a wrong password is refused in words, the right one opens Today', async ({ page, school }) => {
   let asked = 0;

@@ -6,13 +6,16 @@ import { useEffect, useState } from 'react';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import { api } from '../base/api';
 import type { ApiError } from '../base/client';
+import { useAppDispatch } from '../base/hooks';
 import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 import { finishLeaving, isGone, lastPerson } from './leave';
+import { enter } from './session';
 import styles from './sign-in.module.css';
 
 export default function SignInPage() {
+  const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
   const [before] = useState(lastPerson);
@@ -34,6 +37,7 @@ export default function SignInPage() {
   const submit = checked.handleSubmit(async (values) => {
     const { data, error: refused } = await signIn({ body: values });
     if (data) {
+      await enter(data, dispatch);
       void navigate(goOn(data.account.id), { replace: true });
       return;
     }

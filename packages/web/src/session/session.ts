@@ -3,6 +3,7 @@ import type { SessionView } from '@jasperwren/contract/accounts';
 import { routes } from '@jasperwren/contract/routes';
 import { api } from '../base/api';
 import { keepToken, type ApiError } from '../base/client';
+import type { AppDispatch } from '../base/store';
 import { arrive, finishLeaving, isLeaving } from './leave';
 
 const signedOut: ApiError = { status: 401, code: 'not-signed-in', message: t('youAreSignedOut') };
@@ -34,18 +35,6 @@ api.injectEndpoints({
 
 api.enhanceEndpoints({
   endpoints: {
-    signIn: {
-      onQueryStarted: async (_, { dispatch, queryFulfilled }) => {
-        try {
-          const { data } = await queryFulfilled;
-          keepToken(data.csrfToken);
-          await arrive(data.account.id, dispatch);
-          await dispatch(api.util.upsertQueryData('session', undefined, data));
-        } catch {
-          // The form shows why.
-        }
-      },
-    },
     me: {
       onQueryStarted: async (_, { queryFulfilled }) => {
         await queryFulfilled.then(
@@ -69,3 +58,12 @@ api.enhanceEndpoints({
     },
   },
 });
+
+/** Has somebody who has just signed in be the person of this page. */
+export async function enter(session: SessionView, dispatch: AppDispatch): Promise<void> {
+  keepToken(session.csrfToken);
+  await arrive(session.account.id, dispatch);
+  // An answer of before the sign-in may still be on its way: it would say that nobody is signed in.
+  await dispatch(api.util.getRunningQueryThunk('session', undefined));
+  await dispatch(api.util.upsertQueryData('session', undefined, session));
+}
