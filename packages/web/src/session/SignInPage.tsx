@@ -11,7 +11,7 @@ import { Field } from '../ui/Field';
 import form from '../ui/form.module.css';
 import { showProblems, useCheckedForm } from '../ui/use-checked-form';
 import { finishLeaving, isGone, lastPerson } from './leave';
-import { enter } from './session';
+import { enter } from './enter';
 import styles from './sign-in.module.css';
 
 export default function SignInPage() {
