@@ -4,9 +4,9 @@ import { t as drives } from '@jasperwren/words/drives';
 import { t as editor } from '@jasperwren/words/editor';
 import { t as learners } from '@jasperwren/words/learners';
 import { t as result } from '@jasperwren/words/result';
-import { t as routes } from '@jasperwren/words/routes';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as standards } from '@jasperwren/words/standards';
+import { t as today } from '@jasperwren/words/today';
 import { t as yard } from '@jasperwren/words/yard';
 import AxeBuilder from '@axe-core/playwright';
 import type { PasswordLink, SessionView } from '@jasperwren/contract/accounts';
@@ -298,30 +298,13 @@ async function expectNothingFound(builder: AxeBuilder, where: string): Promise<v
   expect(found, where).toEqual([]);
 }
 
-/** The roads of the demo. */
-export const island = 'demo/tarnavel.osm';
-
-/** Adds the island's roads by the button and waits until they are read. */
-export async function addIsland(page: Page): Promise<void> {
-  await page.goto('/routes');
-  await page.getByLabel(routes('addRoads'), { exact: true }).setInputFiles(island);
-  await expect(page.getByText(/444 junctions/)).toBeVisible();
-}
-
-/** Has a loop planned about the middle of the picture, and uses the first. */
-export async function planLoop(page: Page, wished: string): Promise<void> {
-  await page.getByRole('link', { name: routes('planRoutes') }).click();
-  await page.getByLabel(routes('planMinutes')).fill(wished);
-  await page.getByRole('button', { name: routes('plan'), exact: true }).click();
-  await page
-    .getByRole('button', { name: routes('useLoop') })
-    .first()
-    .click();
-  await expect(page.getByRole('heading', { name: routes('wants') })).toBeVisible();
-}
-
-export async function saveRouteAs(page: Page, name: string): Promise<void> {
-  await page.getByLabel(routes('nameOfRoute')).fill(name);
-  await page.getByRole('button', { name: routes('save') }).click();
-  await expect(page.getByRole('link', { name: routes('rehearse') })).toBeVisible();
+/** Waits, on a page whose clock is installed, until the day is kept, and takes the network away. */
+export async function goOffline(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.goto('/');
+  await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
+  // What a drive needs is fetched ahead once the page has settled.
+  await page.clock.runFor(3000);
+  await page.getByText(/^Ready for driving without a network/).waitFor();
+  await page.context().setOffline(true);
 }

@@ -4,7 +4,8 @@ import { t as routes } from '@jasperwren/words/routes';
 import { t as result } from '@jasperwren/words/result';
 import { sectionName } from '@jasperwren/words/names';
 import type { Page } from '@playwright/test';
-import { addIsland, addLearner, expect, expectNoHarm, minutes, planLoop, saveRouteAs, signIn, test } from './fixtures';
+import { addLearner, expect, expectNoHarm, goOffline, minutes, signIn, test } from './fixtures';
+import { addIsland, chooseForRoute, planLoop, saveRouteAs } from './on-route';
 
 test.use({ serviceWorkers: 'allow', hasTouch: true, viewport: { width: 844, height: 390 } });
 
@@ -26,19 +27,9 @@ test('on a phone lying in its holder, without a network: a whole mock test on a 
   await addIsland(page);
   await planLoop(page, '20');
   await saveRouteAs(page, 'Quay loop');
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
-  });
-  await page.goto('/');
-  await page.clock.runFor(3000);
-  await page.getByText(/^Ready for driving without a network/).waitFor();
-  await context.setOffline(true);
+  await goOffline(page);
 
-  await page.goto('/drive');
-  await page.getByLabel(drives('learner'), { exact: true }).last().click();
-  await page.getByRole('option', { name: 'Pia Learner' }).click();
-  await page.getByLabel(routes('routeOptional')).click();
-  await page.getByRole('option', { name: 'Quay loop' }).click();
+  await chooseForRoute(page, 'Pia Learner', 'Quay loop');
   await page
     .getByRole('button', { name: drives('startMockTest'), exact: true })
     .last()

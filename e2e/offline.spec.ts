@@ -3,7 +3,18 @@ import { t as desk } from '@jasperwren/words/desk';
 import { t as drives } from '@jasperwren/words/drives';
 import { t as shell } from '@jasperwren/words/shell';
 import { t as today } from '@jasperwren/words/today';
-import { addLearner, endDrive, expect, holdBack, minutes, press, signedHeaders, signIn, test } from './fixtures';
+import {
+  addLearner,
+  endDrive,
+  expect,
+  goOffline,
+  holdBack,
+  minutes,
+  press,
+  signedHeaders,
+  signIn,
+  test,
+} from './fixtures';
 
 test.describe('without a network', () => {
   test.use({ serviceWorkers: 'allow' });
@@ -12,15 +23,7 @@ test.describe('without a network', () => {
     await page.clock.install();
     await signIn(page, school);
     await addLearner(page, 'Odo Learner');
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-    });
-    await page.goto('/');
-    await page.getByRole('heading', { name: today('upcomingDrivingTests') }).waitFor();
-    // What a drive needs is fetched ahead once the page has settled.
-    await page.clock.runFor(3000);
-    await page.getByText(/^Ready for driving without a network/).waitFor();
-    await context.setOffline(true);
+    await goOffline(page);
     await page.goto('/drive');
     await page.getByRole('combobox', { name: drives('learner') }).fill('Odo');
     await page.getByRole('option', { name: 'Odo Learner' }).click();

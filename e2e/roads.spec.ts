@@ -2,24 +2,12 @@ import { readFileSync } from 'node:fs';
 import { XMLParser } from 'fast-xml-parser';
 import type { RouteView } from '@jasperwren/contract/driving-routes';
 import { t as debrief } from '@jasperwren/words/debrief';
-import { t as drives } from '@jasperwren/words/drives';
 import { t as result } from '@jasperwren/words/result';
 import { featureName } from '@jasperwren/words/roads/features';
 import { commentaryWords, t as rehearsal } from '@jasperwren/words/rehearsal';
 import { t as routes } from '@jasperwren/words/routes';
-import {
-  addIsland,
-  addLearner,
-  endDrive,
-  expect,
-  expectNoHarm,
-  island,
-  minutes,
-  planLoop,
-  saveRouteAs,
-  signIn,
-  test,
-} from './fixtures';
+import { addLearner, endDrive, expect, expectNoHarm, minutes, signIn, test } from './fixtures';
+import { addIsland, chooseForRoute, island, planLoop, saveRouteAs, startChosen } from './on-route';
 
 test('roads are read, a route is planned, noted, saved and handed on as GPX', async ({ page, school }) => {
   await signIn(page, school);
@@ -108,16 +96,9 @@ test('a mock test is driven on a route: directions come by the simulated positio
   const directions = await sheet.locator('b').allTextContents();
   expect(directions.length).toBeGreaterThan(4);
 
-  await page.goto('/drive');
-  await page.getByLabel(drives('learner'), { exact: true }).last().click();
-  await page.getByRole('option', { name: 'Ola Learner' }).click();
-  await page.getByLabel(routes('routeOptional')).click();
-  await page.getByRole('option', { name: 'Quay loop' }).click();
+  await chooseForRoute(page, 'Ola Learner', 'Quay loop');
   // Started at once: the route goes along, worked out or not.
-  await page
-    .getByRole('button', { name: drives('startMockTest'), exact: true })
-    .last()
-    .click();
+  await startChosen(page).click();
 
   const bar = page.getByRole('region', { name: routes('nextDirection') });
   await expect(bar.getByRole('status')).toHaveText(directions[0]!);

@@ -1,20 +1,9 @@
 import { t as desk } from '@jasperwren/words/desk';
-import { t as drives } from '@jasperwren/words/drives';
 import { t as routes } from '@jasperwren/words/routes';
 import { t as yard } from '@jasperwren/words/yard';
 import { holds } from './desk-holds';
-import {
-  addIsland,
-  addLearner,
-  expect,
-  planLoop,
-  press,
-  saveRouteAs,
-  signIn,
-  startDrive,
-  test,
-  testUnder,
-} from './fixtures';
+import { addLearner, expect, press, signIn, startDrive, test, testUnder } from './fixtures';
+import { addIsland, chooseForRoute, planLoop, saveRouteAs, startChosen } from './on-route';
 
 test('the desk of the road holds on every screen, in every state, and nothing moves under the finger', async ({
   page,
@@ -53,15 +42,8 @@ test('a drive on a route holds on every screen: the next direction takes no butt
   await addIsland(page);
   await planLoop(page, '20');
   await saveRouteAs(page, 'Quay loop');
-  await page.goto('/drive');
-  await page.getByLabel(drives('learner'), { exact: true }).last().click();
-  await page.getByRole('option', { name: 'Runa Learner' }).click();
-  await page.getByLabel(routes('routeOptional')).click();
-  await page.getByRole('option', { name: 'Quay loop' }).click();
-  await page
-    .getByRole('button', { name: drives('startMockTest'), exact: true })
-    .last()
-    .click();
+  await chooseForRoute(page, 'Runa Learner', 'Quay loop');
+  await startChosen(page).click();
   const road = (lying: boolean) => (lying ? 56 : 44);
   await page
     .getByRole('region', { name: routes('nextDirection') })

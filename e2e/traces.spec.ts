@@ -10,12 +10,12 @@ import { readGpxFixes, writeGpxTrace } from '@jasperwren/roads/formats/gpx';
 import type { Fix } from '@jasperwren/roads/traces/fix';
 import { t as common } from '@jasperwren/words/common';
 import { t as desk } from '@jasperwren/words/desk';
-import { t as drives } from '@jasperwren/words/drives';
 import { t as learners } from '@jasperwren/words/learners';
 import { t as readiness } from '@jasperwren/words/readiness';
 import { t as routes } from '@jasperwren/words/routes';
 import { t as traces } from '@jasperwren/words/traces';
-import { addIsland, addLearner, endDrive, expect, expectNoHarm, planLoop, saveRouteAs, signIn, test } from './fixtures';
+import { addLearner, endDrive, expect, expectNoHarm, signIn, test } from './fixtures';
+import { addIsland, chooseForRoute, planLoop, saveRouteAs, startChosen } from './on-route';
 
 const dayMs = 24 * 60 * 60 * 1000;
 
@@ -62,17 +62,10 @@ test('a trace is recorded, a logger joins in, a hot spot is found and practised,
   await saveRouteAs(page, 'Quay loop');
 
   // Recorded with the stand-in for a device, after the learner was asked.
-  await page.goto('/drive');
-  await page.getByLabel(drives('learner'), { exact: true }).last().click();
-  await page.getByRole('option', { name: 'Ola Learner' }).click();
-  await page.getByLabel(routes('routeOptional')).click();
-  await page.getByRole('option', { name: 'Quay loop' }).click();
+  await chooseForRoute(page, 'Ola Learner', 'Quay loop');
   // The route is packed for the car first.
   await expect(page.getByText(routes('routeHelp'))).toBeVisible();
-  await page
-    .getByRole('button', { name: drives('startMockTest'), exact: true })
-    .last()
-    .click();
+  await startChosen(page).click();
   await page.getByRole('button', { name: new RegExp(`^${desk('more')}`) }).click();
   await page.getByRole('button', { name: desk('traceTile'), exact: true }).click();
   await expect(page.getByText(traces('recordAsk', { name: 'Ola' }))).toBeVisible();
@@ -157,16 +150,9 @@ test('a trace is recorded, a logger joins in, a hot spot is found and practised,
   await expect(page.getByRole('link', { name: routes('rehearse') })).toBeVisible();
 
   // It is driven, with a trace; a fault is placed at a junction before that is switched on.
-  await page.goto('/drive');
-  await page.getByLabel(drives('learner'), { exact: true }).last().click();
-  await page.getByRole('option', { name: 'Ola Learner' }).click();
-  await page.getByLabel(routes('routeOptional')).click();
-  await page.getByRole('option', { name: /^Practice: / }).click();
+  await chooseForRoute(page, 'Ola Learner', /^Practice: /);
   await expect(page.getByText(routes('routeHelp'))).toBeVisible();
-  await page
-    .getByRole('button', { name: drives('startMockTest'), exact: true })
-    .last()
-    .click();
+  await startChosen(page).click();
   await expect(page.getByRole('region', { name: desk('likelyFaults') })).toBeVisible();
   await page.keyboard.type('jo1');
   await page

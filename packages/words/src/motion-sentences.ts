@@ -13,7 +13,13 @@ import type { Followed, Helps, RuleFeature } from '@jasperwren/motion/sight/rule
 import { mostDeg, mostM, type Reference } from '@jasperwren/motion/sight/tolerance';
 import type { VehicleProblem } from '@jasperwren/motion/vehicle/check-vehicle';
 import { metresPerFoot } from '@jasperwren/motion/stopping/units';
-import { tapeM, tapesFor, toleranceFor, type SetOut } from '@jasperwren/motion/set-out/set-out';
+import {
+  diagonalToleranceFor,
+  tapesFor,
+  toleranceFor,
+  usualTapeM,
+  type SetOut,
+} from '@jasperwren/motion/set-out/set-out';
 import type { AnyMeasure } from '@jasperwren/motion/vehicle/measures';
 import type { PartName } from '@jasperwren/motion/vehicle/parts';
 import type { Vehicle, VehicleKind } from '@jasperwren/motion/vehicle/vehicle';
@@ -38,10 +44,10 @@ export function toleranceWords({ parts }: SetOut): string {
     near: cm(toleranceFor(0)),
     longest: longest.toFixed(1),
     far: cm(toleranceFor(longest)),
-    diagonal: cm(1.5 * toleranceFor(longest)),
+    diagonal: cm(diagonalToleranceFor(longest)),
   });
   const times = tapesFor(longest);
-  return times === 1 ? words : `${words} ${t('tapeLaid', { tape: tapeM, times })}`;
+  return times === 1 ? words : `${words} ${t('tapeLaid', { tape: usualTapeM, times })}`;
 }
 
 export const movementsWords = (count: number): string => t('movements', { count });

@@ -38,7 +38,7 @@ export interface Parts {
 }
 
 /** The tape that a school has, in metres; house default. */
-export const tapeM = 30;
+export const usualTapeM = 30;
 
 /**
  * What a distance can be measured to on the ground by hand, in metres: 2 cm, a millimetre more for each metre beyond 20, and
@@ -47,8 +47,11 @@ export const tapeM = 30;
 export const toleranceFor = (metres: number): number =>
   0.02 + 0.001 * Math.max(0, metres - 20) + 0.01 * (tapesFor(metres) - 1);
 
+/** What a diagonal of that length may be out before it says that a corner is not square, in metres; house default. */
+export const diagonalToleranceFor = (metres: number): number => 1.5 * toleranceFor(metres);
+
 /** How often the tape is laid for a distance. */
-export const tapesFor = (metres: number): number => Math.max(1, Math.ceil(metres / tapeM - 1e-9));
+export const tapesFor = (metres: number): number => Math.max(1, Math.ceil(metres / usualTapeM - 1e-9));
 
 export interface Named extends Point {
   readonly id: string;

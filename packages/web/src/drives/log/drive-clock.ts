@@ -63,15 +63,18 @@ export function adoptClock(driveId: string, atMs: number): void {
   const clock = clocks.get(driveId);
   if (!clock || (clock.by === 'itself' && !clock.waiting)) return;
   if (clock.waiting) startClock(driveId, Math.max(0, atMs));
-  else set(driveId, { atMs: Math.max(clock.by === 'others' ? driveNowMs(driveId) : 0, atMs), by: 'others' });
+  else set(driveId, { atMs: Math.max(clock.by === 'others' ? exactMs(clock) : 0, atMs), by: 'others' });
 }
 
 /** Whether the clock has to be asked for and is told nobody: here it could only be guessed. */
 export const isGuessed = (driveId: string): boolean => clocks.get(driveId)?.by === 'guess';
 
+/** Not rounded: what is told again and again would drift by half a millisecond each time. */
+const exactMs = ({ waiting, atMs, readAtMs }: DriveClock): number =>
+  waiting ? atMs : atMs + performance.now() - readAtMs;
+
 /** Milliseconds since the drive started, a whole number. */
 export function driveNowMs(driveId: string): number {
   const clock = clocks.get(driveId);
-  if (!clock) return 0;
-  return Math.round(clock.waiting ? clock.atMs : clock.atMs + performance.now() - clock.readAtMs);
+  return clock ? Math.round(exactMs(clock)) : 0;
 }

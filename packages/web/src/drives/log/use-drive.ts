@@ -1,6 +1,5 @@
 import { undoTarget } from '@jasperwren/core/drive/undo';
 import type { EventBody } from '@jasperwren/core/drive/event';
-import { foldDrive } from '@jasperwren/core/drive/fold';
 import { judgeDrive } from '@jasperwren/core/marking/judge';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
@@ -10,6 +9,7 @@ import { store } from '../../base/store';
 import { useSignedIn } from '../../base/signed-in';
 import { append } from './append';
 import { deviceId } from './device-log';
+import { folded } from './folded';
 import type { OpenDrive } from './drive-logs';
 import { openDrive } from './open-drive';
 
@@ -48,7 +48,7 @@ export function useOpenDrive(driveId: string): Opening<{ readonly log: OpenDrive
 
 /** What follows from a log: the drive as it stands and its verdict. */
 export function useJudgedDrive({ meta, events }: Pick<OpenDrive, 'meta' | 'events'>) {
-  const drive = useMemo(() => foldDrive(events), [events]);
+  const drive = folded(events);
   const verdict = useMemo(() => judgeDrive(meta.standard, drive), [meta.standard, drive]);
   return { drive, verdict };
 }
