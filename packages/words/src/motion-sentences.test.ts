@@ -3,6 +3,7 @@ import type { Reference } from '@jasperwren/motion/sight/tolerance';
 import { vehicleClasses } from '@jasperwren/motion/vehicle/classes';
 import {
   feetAndInches,
+  ruleSentence,
   edgeName,
   mirrorShows,
   neededSentence,
@@ -95,3 +96,12 @@ it.each([
   [0.01, '0 ft ½ in'],
   [1.2192 - 0.001, '4 ft 0 in'],
 ])('reads %s m off a tape in feet and inches', (metres, words) => expect(feetAndInches(metres)).toBe(words));
+
+it.each([
+  [{ kind: 'turned', degrees: 3.2 }, 'the vehicle ends 4° askew.'],
+  [{ kind: 'left', metres: 0.003 }, 'the vehicle ends 1 cm outside, over the left side as you look in.'],
+  [{ kind: 'mouth', metres: 5.47 }, 'the vehicle ends 5.5 m outside, out of the open end.'],
+  [{ kind: 'elsewhere', metres: 0.62 }, 'the vehicle ends 62 cm from where it should.'],
+] as const)('says by how much a rule ends outside: %j', (off, words) =>
+  expect(ruleSentence({ outcome: 'outside', off, steps: [], closest: undefined })).toContain(words),
+);

@@ -207,8 +207,11 @@ const sideWords = { left: t('overLeft'), right: t('overRight'), end: t('overEnd'
 /** By how much a vehicle does not stand where it should; never said as nothing. */
 function offWords(off: OffPlace): string {
   if (off.kind === 'turned') return t('offTurned', { degrees: Math.ceil(off.degrees) });
-  if (off.kind === 'elsewhere') return t('offElsewhere', { metres: off.metres.toFixed(1) });
-  return t('offSide', { cm: Math.max(1, Math.round(off.metres * 100)), side: sideWords[off.kind] });
+  const far =
+    off.metres < 1
+      ? t('cm', { value: Math.max(1, Math.round(off.metres * 100)) })
+      : t('m', { value: off.metres.toFixed(1) });
+  return off.kind === 'elsewhere' ? t('offElsewhere', { far }) : t('offSide', { far, side: sideWords[off.kind] });
 }
 
 /** With what a rule that fails would work. */
